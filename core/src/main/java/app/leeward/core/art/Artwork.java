@@ -1,0 +1,49 @@
+package app.leeward.core.art;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** The shapes of one drawing, back to front, in canvas coordinates with every transform resolved. */
+public record Artwork(List<Shape> shapes) {
+    public Artwork {
+        shapes = List.copyOf(shapes);
+    }
+
+    public static Artwork of(Shape... shapes) {
+        return new Artwork(List.of(shapes));
+    }
+
+    public Artwork transform(Matrix m) {
+        return new Artwork(shapes.stream().map(s -> s.transform(m)).toList());
+    }
+
+    /** Bounds of all outlines (line widths left out); empty when nothing is drawn. */
+    public Optional<Box> bounds() {
+        return shapes.stream()
+                .map(s -> s.path().bounds())
+                .flatMap(Optional::stream)
+                .reduce(Box::union);
+    }
+
+    /** The shapes whose fill masks: those in the window role, or, when there are none, every filled shape. */
+    public List<Shape> windowShapes() {
+        List<Shape> named =
+                shapes.stream().filter(s -> s.role() == ShapeRole.WINDOW).toList();
+        return named.isEmpty()
+                ? shapes.stream().filter(s -> !(s.fill() instanceof Paint.None)).toList()
+                : named;
+    }
+
+    /** Every colour used, in order of first use. */
+    public List<String> colours() {
+        return shapes.stream()
+                .flatMap(s ->
+                        Stream.of(s.fill(), s.stroke().visible() ? s.stroke().paint() : Paint.NONE))
+                .map(p -> p instanceof Paint.Flat flat ? flat.colour() : null)
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList();
+    }
+}

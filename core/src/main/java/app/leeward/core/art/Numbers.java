@@ -1,0 +1,26 @@
+package app.leeward.core.art;
+
+/** Refuses numbers that cannot be computed with, where they enter. */
+public final class Numbers {
+    private Numbers() {}
+
+    /**
+     * @return {@code value}
+     * @throws IllegalArgumentException when it is NaN or infinite; the message carries name and value
+     */
+    public static double finite(String name, double value) {
+        if (!Double.isFinite(value)) {
+            throw new IllegalArgumentException(name + " must be a finite number, but is " + value);
+        }
+        return value;
+    }
+
+    /** Text for a coordinate: at most four decimals, no trailing zeros, never an exponent. */
+    public static String text(double value) {
+        double rounded = Math.rint(value * 1e4) / 1e4;
+        if (rounded == Math.rint(rounded) && Math.abs(rounded) < 1e15) {
+            return Long.toString((long) rounded);
+        }
+        return java.math.BigDecimal.valueOf(rounded).toPlainString();
+    }
+}

@@ -1,0 +1,168 @@
+package app.leeward.core.art;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** An outline: one or more sub-paths of straight and cubic segments. A path with segments begins with a move. */
+public record Path(List<Segment> segments) {
+    public Path {
+        segments = List.copyOf(segments);
+        if (!segments.isEmpty() && !(segments.get(0) instanceof Segment.Move)) {
+            throw new IllegalArgumentException("a path begins with a move, not " + segments.get(0));
+        }
+    }
+
+    public static Path of(Segment... segments) {
+        return new Path(List.of(segments));
+    }
+
+    public boolean isEmpty() {
+        return segments.isEmpty();
+    }
+
+    public Path transform(Matrix m) {
+        return map(m::apply);
+    }
+
+    private Path map(UnaryOperator<Point> f) {
+        List<Segment> out = new ArrayList<>(segments.size());
+        for (Segment s : segments) {
+            if (s instanceof Segment.Move move) {
+                out.add(new Segment.Move(f.apply(move.to())));
+            } else if (s instanceof Segment.Line line) {
+                out.add(new Segment.Line(f.apply(line.to())));
+            } else if (s instanceof Segment.Cubic c) {
+                out.add(new Segment.Cubic(f.apply(c.c1()), f.apply(c.c2()), f.apply(c.to())));
+            } else {
+                out.add(s);
+            }
+        }
+        return new Path(out);
+    }
+
+    /** The tight bounds of the outline (curve extremes, not control points); empty for a path without segments. */
+    public Optional<Box> bounds() {
+        Bounds b = new Bounds();
+        walk(b);
+        return b.box();
+    }
+
+    /** Length along all sub-paths, closing lines included, to about one part in ten thousand. */
+    public double length() {
+        Length l = new Length();
+        walk(l);
+        return l.total;
+    }
+
+    /** SVG path data with absolute commands. */
+    public String toSvg() {
+        StringBuilder out = new StringBuilder();
+        for (Segment s : segments) {
+            if (s instanceof Segment.Move m) {
+                pair(out.append('M'), m.to());
+            } else if (s instanceof Segment.Line l) {
+                pair(out.append('L'), l.to());
+            } else if (s instanceof Segment.Cubic c) {
+                pair(out.append('C'), c.c1());
+                pair(out.append(' '), c.c2());
+                pair(out.append(' '), c.to());
+            } else {
+                out.append('Z');
+            }
+        }
+        return out.toString();
+    }
+
+    private static void pair(StringBuilder out, Point p) {
+        out.append(Numbers.text(p.x())).append(' ').append(Numbers.text(p.y()));
+    }
+
+    /** Told of every drawn step in order, with where the pen stands. */
+    interface Walker {
+        void line(Point from, Point to);
+
+        void cubic(Point from, Point c1, Point c2, Point to);
+
+        default void start(Point at) {}
+
+        default void close(Point at) {}
+    }
+
+    void walk(Walker walker) {
+        Point pen = null;
+        Point start = null;
+        for (Segment s : segments) {
+            if (s instanceof Segment.Move m) {
+                pen = start = m.to();
+                walker.start(pen);
+            } else if (s instanceof Segment.Line l) {
+                walker.line(pen, l.to());
+                pen = l.to();
+            } else if (s instanceof Segment.Cubic c) {
+                walker.cubic(pen, c.c1(), c.c2(), c.to());
+                pen = c.to();
+            } else {
+                if (!pen.equals(start)) {
+                    walker.line(pen, start);
+                }
+                walker.close(start);
+                pen = start;
+            }
+        }
+    }
+
+    private static final class Bounds implements Walker {
+        private double minX = Double.POSITIVE_INFINITY;
+        private double minY = Double.POSITIVE_INFINITY;
+        private double maxX = Double.NEGATIVE_INFINITY;
+        private double maxY = Double.NEGATIVE_INFINITY;
+
+        @Override
+        public void start(Point at) {
+            include(at);
+        }
+
+        @Override
+        public void line(Point from, Point to) {
+            include(to);
+        }
+
+        @Override
+        public void cubic(Point from, Point c1, Point c2, Point to) {
+            include(to);
+            for (double t : Cubics.extremes(from.x(), c1.x(), c2.x(), to.x())) {
+                include(Cubics.at(from, c1, c2, to, t));
+            }
+            for (double t : Cubics.extremes(from.y(), c1.y(), c2.y(), to.y())) {
+                include(Cubics.at(from, c1, c2, to, t));
+            }
+        }
+
+        private void include(Point p) {
+            minX = Math.min(minX, p.x());
+            minY = Math.min(minY, p.y());
+            maxX = Math.max(maxX, p.x());
+            maxY = Math.max(maxY, p.y());
+        }
+
+        Optional<Box> box() {
+            return minX > maxX ? Optional.empty() : Optional.of(new Box(minX, minY, maxX, maxY));
+        }
+    }
+
+    private static final class Length implements Walker {
+        private double total;
+
+        @Override
+        public void line(Point from, Point to) {
+            total += from.distance(to);
+        }
+
+        @Override
+        public void cubic(Point from, Point c1, Point c2, Point to) {
+            total += Cubics.length(from, c1, c2, to);
+        }
+    }
+}

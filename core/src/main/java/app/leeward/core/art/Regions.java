@@ -1,0 +1,99 @@
+package app.leeward.core.art;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
+
+/** Fills as JTS areas, for measuring. Curves are flattened to within {@link #TOLERANCE}. */
+public final class Regions {
+    /** How far a flattened curve may stray from the true one, user units. */
+    public static final double TOLERANCE = 0.05;
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+
+    private Regions() {}
+
+    /** The area covered by the fills of these shapes; strokes take no part. */
+    public static Geometry ofFills(List<Shape> shapes) {
+        List<Geometry> fills = new ArrayList<>();
+        for (Shape s : shapes) {
+            fills.add(of(s.path()));
+        }
+        return fills.isEmpty() ? FACTORY.createPolygon() : UnaryUnionOp.union(fills);
+    }
+
+    /** The area inside one path; rings that lie inside others are holes (even-odd), open sub-paths are closed. */
+    public static Geometry of(Path path) {
+        Rings rings = new Rings();
+        path.walk(rings);
+        Geometry area = FACTORY.createPolygon();
+        for (Geometry ring : rings.finish()) {
+            area = area.symDifference(ring);
+        }
+        return area;
+    }
+
+    private static final class Rings implements Path.Walker {
+        private final List<Geometry> done = new ArrayList<>();
+        private List<Coordinate> ring = new ArrayList<>();
+
+        @Override
+        public void start(Point at) {
+            seal();
+            add(at);
+        }
+
+        @Override
+        public void line(Point from, Point to) {
+            if (ring.isEmpty()) {
+                add(from);
+            }
+            add(to);
+        }
+
+        @Override
+        public void cubic(Point from, Point c1, Point c2, Point to) {
+            if (ring.isEmpty()) {
+                add(from);
+            }
+            int n = Cubics.steps(from, c1, c2, to, TOLERANCE);
+            for (int i = 1; i <= n; i++) {
+                add(Cubics.at(from, c1, c2, to, (double) i / n));
+            }
+        }
+
+        @Override
+        public void close(Point at) {
+            seal();
+        }
+
+        private void add(Point p) {
+            Coordinate c = new Coordinate(p.x(), p.y());
+            if (ring.isEmpty() || !ring.get(ring.size() - 1).equals2D(c)) {
+                ring.add(c);
+            }
+        }
+
+        private void seal() {
+            if (ring.size() >= 3) {
+                if (!ring.get(0).equals2D(ring.get(ring.size() - 1))) {
+                    ring.add(ring.get(0));
+                }
+                if (ring.size() >= 4) {
+                    // buffer(0) mends rings that cross themselves, which the overlay operations refuse
+                    done.add(FACTORY.createPolygon(ring.toArray(new Coordinate[0]))
+                            .buffer(0));
+                }
+            }
+            ring = new ArrayList<>();
+        }
+
+        List<Geometry> finish() {
+            seal();
+            return done;
+        }
+    }
+}

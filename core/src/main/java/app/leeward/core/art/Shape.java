@@ -1,0 +1,41 @@
+package app.leeward.core.art;
+
+import java.util.Objects;
+
+/**
+ * One filled and/or stroked path inside a drawing.
+ *
+ * @param name as the art named it; may be empty
+ * @param masked whether it shows only through its drawing's own {@link ShapeRole#WINDOW} shape
+ * @param opacity 0 to 1, over fill and line together
+ */
+public record Shape(
+        String name,
+        ShapeRole role,
+        Path path,
+        Paint fill,
+        FillRule rule,
+        Stroke stroke,
+        double opacity,
+        boolean masked) {
+    public Shape {
+        Objects.requireNonNull(name, "name");
+        Objects.requireNonNull(role, "role");
+        Objects.requireNonNull(path, "path");
+        if (!(opacity >= 0 && opacity <= 1)) {
+            throw new IllegalArgumentException("opacity must lie between 0 and 1, but is " + opacity);
+        }
+    }
+
+    public static Shape filled(String name, Path path, String colour) {
+        return new Shape(name, ShapeRole.OTHER, path, Paint.flat(colour), FillRule.NONZERO, Stroke.NONE, 1, false);
+    }
+
+    public Shape transform(Matrix m) {
+        return new Shape(name, role, path.transform(m), fill, rule, stroke.scaled(m.strokeScale()), opacity, masked);
+    }
+
+    public Shape withRole(ShapeRole newRole, boolean nowMasked) {
+        return new Shape(name, newRole, path, fill, rule, stroke, opacity, nowMasked);
+    }
+}

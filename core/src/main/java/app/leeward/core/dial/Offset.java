@@ -1,0 +1,39 @@
+package app.leeward.core.dial;
+
+import app.leeward.core.art.Numbers;
+
+/**
+ * What a stop does to one part. Shifts, turns and skews are added to what else poses the part; scales and opacity are
+ * multiplied with it.
+ *
+ * @param x user units to the right
+ * @param y user units downwards
+ * @param rotation degrees, clockwise
+ * @param scaleX factor
+ * @param scaleY factor
+ * @param skewX degrees
+ * @param opacity factor, 0 to 1
+ */
+public record Offset(double x, double y, double rotation, double scaleX, double scaleY, double skewX, double opacity) {
+    public static final Offset NONE = new Offset(0, 0, 0, 1, 1, 0, 1);
+
+    public Offset {
+        Numbers.finite("offset", x + y + rotation + scaleX + scaleY + skewX + opacity);
+    }
+
+    public static Offset shift(double x, double y) {
+        return new Offset(x, y, 0, 1, 1, 0, 1);
+    }
+
+    /** This offset at 0, {@code other} at 1, evenly between. */
+    public Offset towards(Offset other, double t) {
+        return new Offset(
+                x + (other.x - x) * t,
+                y + (other.y - y) * t,
+                rotation + (other.rotation - rotation) * t,
+                scaleX + (other.scaleX - scaleX) * t,
+                scaleY + (other.scaleY - scaleY) * t,
+                skewX + (other.skewX - skewX) * t,
+                opacity + (other.opacity - opacity) * t);
+    }
+}

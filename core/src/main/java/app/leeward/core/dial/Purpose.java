@@ -1,0 +1,10 @@
+package app.leeward.core.dial;
+
+/** What a ready-made dial is for, so that a bench can find it whatever it is called. */
+public enum Purpose {
+    TURN,
+    BLINK,
+    GAZE_ACROSS,
+    GAZE_DOWN,
+    OWN
+}

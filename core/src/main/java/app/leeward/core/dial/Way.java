@@ -1,0 +1,96 @@
+package app.leeward.core.dial;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One part's way along one dial: the stops that name the part, and rest, where nothing is changed unless a stop stands
+ * there. Compiled once a dial, read for every pose.
+ */
+public final class Way {
+    private final String part;
+    private final double[] at;
+    private final Offset[] offsets;
+
+    private Way(String part, double[] at, Offset[] offsets) {
+        this.part = part;
+        this.at = at;
+        this.offsets = offsets;
+    }
+
+    /** The ways of every part the dial poses, in order of first mention. */
+    public static List<Way> of(Dial dial) {
+        Set<String> parts = new LinkedHashSet<>();
+        dial.stops().forEach(s -> s.offsets().keySet().stream().sorted().forEach(parts::add));
+        List<Way> ways = new ArrayList<>();
+        for (String part : parts) {
+            ways.add(of(dial, part));
+        }
+        return ways;
+    }
+
+    private static Way of(Dial dial, String part) {
+        List<Double> at = new ArrayList<>();
+        List<Offset> offsets = new ArrayList<>();
+        boolean restPlaced = false;
+        for (Stop stop : dial.stops()) {
+            Offset offset = stop.offsets().get(part);
+            if (!restPlaced && stop.at() >= dial.rest()) {
+                restPlaced = true;
+                if (stop.at() > dial.rest() || offset == null) {
+                    at.add(dial.rest());
+                    offsets.add(Offset.NONE);
+                }
+            }
+            if (offset != null) {
+                at.add(stop.at());
+                offsets.add(offset);
+            }
+        }
+        if (!restPlaced) {
+            at.add(dial.rest());
+            offsets.add(Offset.NONE);
+        }
+        return new Way(part, at.stream().mapToDouble(Double::doubleValue).toArray(), offsets.toArray(new Offset[0]));
+    }
+
+    public String part() {
+        return part;
+    }
+
+    /** The offset at {@code value}; before the first stop and behind the last it holds. */
+    public Offset at(double value) {
+        if (value <= at[0]) {
+            return offsets[0];
+        }
+        for (int i = 1; i < at.length; i++) {
+            if (value < at[i]) {
+                return offsets[i - 1].towards(offsets[i], (value - at[i - 1]) / (at[i] - at[i - 1]));
+            }
+        }
+        return offsets[offsets.length - 1];
+    }
+
+    /**
+     * Adds the offset at {@code value} to seven numbers from {@code from} on (x, y, rotation, scaleX, scaleY, skewX,
+     * opacity), multiplying scales and opacity: what {@link #at} says, without making an offset for each pose.
+     */
+    public void addTo(double[] numbers, int from, double value) {
+        int next = 0;
+        while (next < at.length && at[next] <= value) {
+            next++;
+        }
+        Offset a = offsets[Math.max(0, next - 1)];
+        Offset b = offsets[Math.min(offsets.length - 1, next)];
+        double t = a == b ? 0 : (value - at[next - 1]) / (at[next] - at[next - 1]);
+        numbers[from] += a.x() + (b.x() - a.x()) * t;
+        numbers[from + 1] += a.y() + (b.y() - a.y()) * t;
+        numbers[from + 2] += a.rotation() + (b.rotation() - a.rotation()) * t;
+        numbers[from + 3] *= a.scaleX() + (b.scaleX() - a.scaleX()) * t;
+        numbers[from + 4] *= a.scaleY() + (b.scaleY() - a.scaleY()) * t;
+        numbers[from + 5] += a.skewX() + (b.skewX() - a.skewX()) * t;
+        numbers[from + 6] *= a.opacity() + (b.opacity() - a.opacity()) * t;
+    }
+}

@@ -1,0 +1,239 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Point;
+import app.leeward.core.eye.BlinkMaker;
+import app.leeward.core.eye.GazeMaker;
+import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Canvas;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Note;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Window;
+import app.leeward.core.speech.Lexicon;
+import app.leeward.core.turn.TurnMaker;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Hangs layers together into a character that can be posed at once: roles from names, who follows whom from roles, eyes
+ * masked by their whites, features cut by the face, pivots where the trade puts them, the mouth chart, and dials for
+ * turning, blinking and looking.
+ */
+public final class Assembler {
+    private final LayerReading reading;
+    private final List<Note> notes = new ArrayList<>();
+    private final Map<LayerReading.Found, String> ids = new LinkedHashMap<>();
+
+    private Assembler(LayerReading reading) {
+        this.reading = reading;
+    }
+
+    /** @param frameRate frames a second of the new character */
+    public static IntakeResult assemble(String name, Canvas canvas, int frameRate, Layer root, List<Note> readerNotes) {
+        if (root.isEmpty()) {
+            return new IntakeResult.Unusable("art-empty", "The file holds no shapes to draw.");
+        }
+        Assembler a = new Assembler(LayerReading.of(root));
+        a.notes.addAll(readerNotes);
+        a.notes.addAll(a.reading.notes);
+        return a.hang(name, canvas, frameRate);
+    }
+
+    private IntakeResult hang(String name, Canvas canvas, int frameRate) {
+        boolean face = reading.found.stream().anyMatch(f -> isFacial(f.role));
+        if (!face) {
+            return new IntakeResult.Unusable(
+                    "no-face",
+                    "No layer is named as a face: name at least one of head, face, eye or mouth, and drop the file again.");
+        }
+        Sides.settle(reading.found, notes);
+        addMissingGroups();
+        listUnrecognised();
+        nameParts();
+        List<Part> parts = new ArrayList<>();
+        for (LayerReading.Found f : reading.found) {
+            parts.add(part(f));
+        }
+        parts = Pivots.place(parts);
+        List<String> order = parts.stream().map(Part::id).toList();
+        Character c = new Character(
+                name,
+                canvas,
+                frameRate,
+                Swatches.of(parts),
+                parts,
+                order,
+                windows(parts),
+                List.of(),
+                List.of(),
+                chart(parts),
+                Lexicon.EMPTY,
+                notes);
+        return new IntakeResult.Hung(GazeMaker.addTo(BlinkMaker.addTo(TurnMaker.addTo(c))));
+    }
+
+    private static boolean isFacial(PartRole role) {
+        return switch (role) {
+            case HEAD, FACE, EYE, WHITE, PUPIL, MOUTH -> true;
+            default -> false;
+        };
+    }
+
+    /** A head for what follows a head, an eye for the pieces of one. */
+    private void addMissingGroups() {
+        if (reading.found.stream().noneMatch(f -> f.role == PartRole.HEAD)) {
+            reading.found.add(0, new LayerReading.Found(PartRole.HEAD, Side.NONE, "head", Optional.empty()));
+        }
+        Set<Side> missing = new java.util.LinkedHashSet<>();
+        for (LayerReading.Found f : reading.found) {
+            boolean piece = f.role.follows().equals(Optional.of(PartRole.EYE));
+            if (piece && find(PartRole.EYE, f.side).isEmpty()) {
+                missing.add(f.side);
+            }
+        }
+        for (Side side : missing) {
+            reading.found.add(1, new LayerReading.Found(PartRole.EYE, side, side.prefix() + "eye", Optional.empty()));
+        }
+    }
+
+    private Optional<LayerReading.Found> find(PartRole role, Side side) {
+        return reading.found.stream()
+                .filter(f -> f.role == role && f.side == side)
+                .findFirst();
+    }
+
+    private void nameParts() {
+        Set<String> taken = new HashSet<>();
+        for (LayerReading.Found f : reading.found) {
+            String base =
+                    f.role == PartRole.OTHER ? f.name : f.role.words() + " " + (f.side == Side.NONE ? "" : f.side);
+            String id = Ids.unused(base, taken);
+            taken.add(id);
+            ids.put(f, id);
+        }
+    }
+
+    private Part part(LayerReading.Found f) {
+        String name = f.role == PartRole.OTHER ? f.name : f.side.prefix() + f.role.words();
+        String shown = f.firstVisible != null ? f.firstVisible : Part.NOTHING;
+        if (f.role == PartRole.EXTRA_HAIR) {
+            // only the turned head needs it
+            shown = Part.NOTHING;
+        }
+        return new Part(
+                ids.get(f),
+                name,
+                f.role,
+                f.side,
+                parentOf(f).map(ids::get),
+                new Point(0, 0),
+                Placement.REST,
+                f.drawings,
+                shown);
+    }
+
+    /** By role first, then by where the file put it; what nobody claims inside the head's group follows that. */
+    private Optional<LayerReading.Found> parentOf(LayerReading.Found f) {
+        if (f.role == PartRole.OTHER) {
+            return f.within.or(() -> onTheHead(f));
+        }
+        Optional<PartRole> wanted = f.role.follows();
+        while (wanted.isPresent()) {
+            Optional<LayerReading.Found> parent = find(wanted.get(), f.side);
+            if (parent.isEmpty()) {
+                parent = find(wanted.get(), Side.NONE);
+            }
+            if (parent.isPresent() && parent.get() != f) {
+                return parent;
+            }
+            wanted = wanted.get().follows();
+        }
+        return Optional.empty();
+    }
+
+    /** An earring, a scar: what lies on the face or the hair goes where the head goes. */
+    private Optional<LayerReading.Found> onTheHead(LayerReading.Found f) {
+        Optional<Point> at = boundsOf(f).map(Box::centre);
+        Optional<Box> head = reading.found.stream()
+                .filter(o -> o.role == PartRole.FACE || o.role == PartRole.EAR || o.role == PartRole.FRINGE)
+                .flatMap(o -> boundsOf(o).stream())
+                .reduce(Box::union);
+        boolean inside = at.isPresent() && head.isPresent() && head.get().contains(at.get());
+        return inside ? find(PartRole.HEAD, Side.NONE) : Optional.empty();
+    }
+
+    private void listUnrecognised() {
+        for (LayerReading.Found f : reading.found) {
+            if (f.role == PartRole.OTHER) {
+                String follows = parentOf(f).map(p -> p.name).orElse("nothing");
+                notes.add(new Note(
+                        "layer-not-recognised",
+                        f.name,
+                        "'" + f.name + "' was not recognised; it is kept, drawn in its place, and follows " + follows
+                                + "."));
+            }
+        }
+    }
+
+    private static List<Window> windows(List<Part> parts) {
+        List<Window> windows = new ArrayList<>();
+        for (Part p : parts) {
+            List<String> masked = parts.stream()
+                    .filter(o -> o != p
+                            && (p.role() == PartRole.WHITE && o.role().insideEye() && o.side() == p.side()
+                                    || p.role() == PartRole.FACE && o.role().cutByFace()))
+                    .map(Part::id)
+                    .toList();
+            if (!masked.isEmpty() && !p.drawings().isEmpty()) {
+                windows.add(new Window(p.id(), masked));
+            }
+        }
+        return windows;
+    }
+
+    private MouthChart chart(List<Part> parts) {
+        Optional<Part> mouth = parts.stream()
+                .filter(p -> p.role() == PartRole.MOUTH && !p.drawings().isEmpty())
+                .findFirst();
+        if (mouth.isEmpty()) {
+            notes.add(
+                    new Note("no-mouth", "mouth", "No layer is named as a mouth, so this character cannot talk yet."));
+            return MouthChart.EMPTY;
+        }
+        Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
+        for (Drawing d : mouth.get().drawings()) {
+            Set<Viseme> classes = MouthNames.read(d.name());
+            classes.forEach(v -> drawn.putIfAbsent(v, d.id()));
+            if (classes.isEmpty() && mouth.get().drawings().size() > 1) {
+                notes.add(new Note(
+                        "mouth-without-sound",
+                        d.name(),
+                        "The mouth '" + d.name() + "' names no sound; it can be picked by hand and given one."));
+            }
+        }
+        if (drawn.isEmpty()) {
+            drawn.put(Viseme.REST, mouth.get().drawings().get(0).id());
+        }
+        return new MouthChart(Optional.of(mouth.get().id()), drawn);
+    }
+
+    /** Where a part's drawings lie on the canvas; empty for groups. */
+    static Optional<Box> boundsOf(LayerReading.Found f) {
+        Map<String, Box> boxes = new HashMap<>();
+        f.drawings.forEach(d -> d.art().bounds().ifPresent(b -> boxes.put(d.id(), b)));
+        return boxes.values().stream().reduce(Box::union);
+    }
+}

@@ -1,0 +1,16 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.rig.Character;
+
+/** What became of a file's layers. */
+public sealed interface IntakeResult {
+    record Hung(Character character) implements IntakeResult {}
+
+    /**
+     * The layers do not make a talking head.
+     *
+     * @param code stable, for programs
+     * @param says one sentence with the reason and what would help
+     */
+    record Unusable(String code, String says) implements IntakeResult {}
+}

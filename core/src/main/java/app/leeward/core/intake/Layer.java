@@ -1,0 +1,73 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Shape;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A named layer or group of a file, with what it paints, back to front.
+ *
+ * @param name as a person named it; may be empty
+ * @param hidden whether the file hides it
+ */
+public record Layer(String name, boolean hidden, List<Node> nodes) {
+    /** A shape or a layer within. */
+    public sealed interface Node {}
+
+    public record Leaf(Shape shape) implements Node {}
+
+    public record Group(Layer layer) implements Node {}
+
+    public Layer {
+        nodes = List.copyOf(nodes);
+    }
+
+    public List<Layer> layers() {
+        return nodes.stream()
+                .filter(Group.class::isInstance)
+                .map(n -> ((Group) n).layer())
+                .toList();
+    }
+
+    public boolean hasLooseShapes() {
+        return nodes.stream().anyMatch(Leaf.class::isInstance);
+    }
+
+    /** Every shape within, at any depth, each given the name of the nearest named layer when it has none itself. */
+    public List<Shape> shapes() {
+        List<Shape> out = new ArrayList<>();
+        collect(this, out);
+        return out;
+    }
+
+    private static void collect(Layer layer, List<Shape> out) {
+        for (Node n : layer.nodes) {
+            if (n instanceof Leaf leaf) {
+                Shape s = leaf.shape();
+                out.add(
+                        s.name().isBlank()
+                                ? new Shape(
+                                        layer.name,
+                                        s.role(),
+                                        s.path(),
+                                        s.fill(),
+                                        s.rule(),
+                                        s.stroke(),
+                                        s.opacity(),
+                                        s.masked())
+                                : s);
+            } else {
+                collect(((Group) n).layer(), out);
+            }
+        }
+    }
+
+    public Artwork art() {
+        return new Artwork(shapes());
+    }
+
+    public boolean isEmpty() {
+        return shapes().isEmpty();
+    }
+}

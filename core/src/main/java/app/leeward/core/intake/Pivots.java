@@ -1,0 +1,79 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Point;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import java.util.List;
+import java.util.Optional;
+
+/** Puts pivots where the trade puts them: a brow at its outer corner, an eye at its bottom, a head at the neck. */
+final class Pivots {
+    private Pivots() {}
+
+    static List<Part> place(List<Part> parts) {
+        double middle = parts.stream()
+                .filter(p -> p.role() == PartRole.FACE || p.role() == PartRole.HEAD)
+                .flatMap(p -> p.bounds().stream())
+                .findFirst()
+                .map(b -> b.centre().x())
+                .orElse(0.0);
+        return parts.stream()
+                .map(p -> new Part(
+                        p.id(),
+                        p.name(),
+                        p.role(),
+                        p.side(),
+                        p.parent(),
+                        pivot(p, parts, middle),
+                        p.rest(),
+                        p.drawings(),
+                        p.shown()))
+                .toList();
+    }
+
+    private static Point pivot(Part p, List<Part> parts, double middle) {
+        Optional<Box> own = bounds(p, parts);
+        if (own.isEmpty()) {
+            return new Point(middle, 0);
+        }
+        Box b = own.get();
+        Point c = b.centre();
+        boolean onScreenRight = c.x() > middle;
+        return switch (p.role()) {
+            case BROW -> new Point(onScreenRight ? b.maxX() : b.minX(), c.y());
+            case EYE, WHITE, EYE_OUTLINE -> eyeBottom(p, parts).orElse(new Point(c.x(), b.maxY()));
+            case HEAD -> new Point(middle, faceBottom(parts).orElse(b.maxY()));
+            case NECK, TORSO -> new Point(c.x(), b.maxY());
+            case UPPER_ARM, FOREARM -> new Point(c.x(), b.minY() + 0.08 * b.height());
+            case HAND -> new Point(c.x(), b.minY());
+            case EAR -> new Point(onScreenRight ? b.minX() : b.maxX(), c.y());
+            default -> c;
+        };
+    }
+
+    private static Optional<Point> eyeBottom(Part p, List<Part> parts) {
+        String eye = p.role() == PartRole.EYE ? p.id() : p.parent().orElse("");
+        return parts.stream()
+                .filter(o -> o.role() == PartRole.WHITE && o.parent().equals(Optional.of(eye)))
+                .flatMap(o -> o.bounds().stream())
+                .findFirst()
+                .map(b -> new Point(b.centre().x(), b.maxY()));
+    }
+
+    private static Optional<Double> faceBottom(List<Part> parts) {
+        return parts.stream()
+                .filter(o -> o.role() == PartRole.FACE)
+                .flatMap(o -> o.bounds().stream())
+                .findFirst()
+                .map(Box::maxY);
+    }
+
+    /** Own bounds, or those of everything that follows it. */
+    private static Optional<Box> bounds(Part p, List<Part> parts) {
+        return p.bounds().or(() -> parts.stream()
+                .filter(o -> o.parent().equals(Optional.of(p.id())))
+                .flatMap(o -> bounds(o, parts).stream())
+                .reduce(Box::union));
+    }
+}

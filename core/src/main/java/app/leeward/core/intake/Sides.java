@@ -1,0 +1,62 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.rig.Note;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Side;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Settles sides for a whole file: whose left is meant, and which of two unnamed twins is which. */
+final class Sides {
+    private Sides() {}
+
+    static void settle(List<LayerReading.Found> found, List<Note> notes) {
+        twins(found);
+        if (leftMinusRight(found) < 0) {
+            // the character faces us, so its own left lies on the right of the screen
+            found.forEach(f -> f.side = f.side.mirrored());
+            notes.add(new Note(
+                    "sides-turned",
+                    "left and right",
+                    "The file's left is the left of the screen; sides were turned into the character's own."));
+        }
+    }
+
+    /** Sum over sided pairs of how far the "left" one lies to the right of the "right" one, user units. */
+    private static double leftMinusRight(List<LayerReading.Found> found) {
+        double sum = 0;
+        for (LayerReading.Found left : found) {
+            for (LayerReading.Found right : found) {
+                if (left.side == Side.LEFT && right.side == Side.RIGHT && left.role == right.role) {
+                    Optional<Box> l = Assembler.boundsOf(left);
+                    Optional<Box> r = Assembler.boundsOf(right);
+                    if (l.isPresent() && r.isPresent()) {
+                        sum += l.get().centre().x() - r.get().centre().x();
+                    }
+                }
+            }
+        }
+        return sum;
+    }
+
+    private static void twins(List<LayerReading.Found> found) {
+        for (PartRole role : PartRole.values()) {
+            List<LayerReading.Found> sideless = new ArrayList<>(found.stream()
+                    .filter(f -> f.role == role
+                            && f.side == Side.NONE
+                            && role != PartRole.OTHER
+                            && Assembler.boundsOf(f).isPresent())
+                    .toList());
+            boolean sidedToo = found.stream().anyMatch(f -> f.role == role && f.side != Side.NONE);
+            if (sideless.size() == 2 && !sidedToo) {
+                sideless.sort(Comparator.comparingDouble(
+                        f -> Assembler.boundsOf(f).orElseThrow().centre().x()));
+                sideless.get(0).side = Side.RIGHT;
+                sideless.get(1).side = Side.LEFT;
+            }
+        }
+    }
+}

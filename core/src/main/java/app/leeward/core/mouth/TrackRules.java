@@ -1,0 +1,41 @@
+package app.leeward.core.mouth;
+
+/**
+ * How mouths are put on frames.
+ *
+ * @param frameRate frames a second
+ * @param exposure frames a drawing is held at the least because of how the shot is photographed: 1 or 2
+ * @param lead frames by which the mouth runs ahead of the sound
+ * @param minimumHold frames below which a drawing flickers; shorter holds cost
+ */
+public record TrackRules(int frameRate, int exposure, int lead, int minimumHold) {
+    /** Cost of changing the drawing once. */
+    static final double CHANGE = 0.12;
+    /** Cost of each frame a drawing is held too short. */
+    static final double SHORT = 0.35;
+    /** Cost of breaking a hard rule; larger than any sum of the others over a line. */
+    static final double BROKEN = 1e6;
+    /** Cost of not showing what a rigger pinned; their word is last, over every other rule together. */
+    static final double UNPINNED = 1e9;
+    /** Silence longer than this rests, seconds. */
+    static final double SILENCE = 0.25;
+
+    public TrackRules {
+        if (frameRate < 1 || frameRate > 120 || exposure < 1 || exposure > 4) {
+            throw new IllegalArgumentException("cannot expose " + exposure + " frames at " + frameRate + " a second");
+        }
+        if (lead < -12 || lead > 12 || minimumHold < 1 || minimumHold > 12) {
+            throw new IllegalArgumentException(
+                    "lead must be -12 to 12 and the hold 1 to 12 frames, not " + lead + " and " + minimumHold);
+        }
+    }
+
+    public static TrackRules at(int frameRate) {
+        return new TrackRules(frameRate, 1, 1, 2);
+    }
+
+    /** Exposures that a minimum hold takes, rounded up. */
+    int holdExposures() {
+        return (minimumHold + exposure - 1) / exposure;
+    }
+}

@@ -1,0 +1,29 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.art.Matrix;
+import java.util.List;
+
+/**
+ * One picture of a character: what the screen plays, the renderer draws and exports write.
+ *
+ * @param placed every part that shows a drawing, back to front
+ */
+public record Frame(List<Placed> placed) {
+    public Frame {
+        placed = List.copyOf(placed);
+    }
+
+    /**
+     * One part in the picture.
+     *
+     * @param matrix from the drawing's coordinates to the canvas
+     * @param opacity 0 to 1, the opacities of all it follows multiplied in
+     * @param windows ids of the parts whose fills all mask it, nested windows included
+     */
+    public record Placed(String part, String drawing, Matrix matrix, double opacity, List<String> windows) {}
+
+    /** The entry of a part, when it shows a drawing. */
+    public java.util.Optional<Placed> of(String part) {
+        return placed.stream().filter(p -> p.part().equals(part)).findFirst();
+    }
+}

@@ -1,0 +1,81 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Point;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * Something that is placed and follows another part.
+ *
+ * @param id unique in the character, never shown
+ * @param parent id of the part it follows; empty at the foot of the tree
+ * @param pivot what it turns and grows about, canvas units at rest
+ * @param rest where it stands when nothing poses it
+ * @param drawings the drawings that replace each other; may be none for a part that only groups others
+ * @param shown id of the drawing shown by default, or {@link #NOTHING}
+ */
+public record Part(
+        String id,
+        String name,
+        PartRole role,
+        Side side,
+        Optional<String> parent,
+        Point pivot,
+        Placement rest,
+        List<Drawing> drawings,
+        String shown) {
+    /** The choice to show no drawing at all. */
+    public static final String NOTHING = "nothing";
+
+    public Part {
+        Objects.requireNonNull(role, "role");
+        Objects.requireNonNull(side, "side");
+        Objects.requireNonNull(pivot, "pivot");
+        Objects.requireNonNull(rest, "rest");
+        drawings = List.copyOf(drawings);
+        if (id.isBlank() || name.isBlank()) {
+            throw new IllegalArgumentException("a part needs an id and a name");
+        }
+        if (drawings.stream().map(Drawing::id).distinct().count() != drawings.size()) {
+            throw new IllegalArgumentException("two drawings of '" + name + "' have the same id");
+        }
+        String wanted = shown;
+        if (!wanted.equals(NOTHING) && drawings.stream().noneMatch(d -> d.id().equals(wanted))) {
+            throw new IllegalArgumentException("'" + name + "' has no drawing '" + wanted + "' to show");
+        }
+    }
+
+    public Optional<Drawing> drawing(String drawingId) {
+        return drawings.stream().filter(d -> d.id().equals(drawingId)).findFirst();
+    }
+
+    /** Whether {@code drawingId} can be chosen here: one of the drawings, or nothing. */
+    public boolean offers(String drawingId) {
+        return drawingId.equals(NOTHING) || drawing(drawingId).isPresent();
+    }
+
+    /** Bounds of the drawing shown by default, or of the first one when the default is nothing. */
+    public Optional<Box> bounds() {
+        return drawing(shown).or(() -> drawings.stream().findFirst()).flatMap(d -> d.art()
+                .bounds());
+    }
+
+    public Part withName(String newName) {
+        return new Part(id, newName, role, side, parent, pivot, rest, drawings, shown);
+    }
+
+    public Part withRest(Placement newRest) {
+        return new Part(id, name, role, side, parent, pivot, newRest, drawings, shown);
+    }
+
+    public Part withShown(String drawingId) {
+        return new Part(id, name, role, side, parent, pivot, rest, drawings, drawingId);
+    }
+
+    public Part withDrawings(List<Drawing> newDrawings, String nowShown) {
+        return new Part(id, name, role, side, parent, pivot, rest, newDrawings, nowShown);
+    }
+}

@@ -1,0 +1,62 @@
+package app.leeward.core.rig;
+
+/** What a part is for. Decides what it follows, what masks it and where it turns, unless the rigger says otherwise. */
+public enum PartRole {
+    TORSO("torso", null),
+    NECK("neck", TORSO),
+    COLLAR("collar", TORSO),
+    HEAD("head", NECK),
+    FACE("face skin", HEAD),
+    EAR("ear", HEAD),
+    CHEEK("cheek", HEAD),
+    FRECKLES("freckles", HEAD),
+    NOSE("nose", HEAD),
+    MOUTH("mouth", HEAD),
+    BROW("brow", HEAD),
+    EYE("eye", HEAD),
+    WHITE("eye white", EYE),
+    IRIS("iris", EYE),
+    PUPIL("pupil", EYE),
+    HIGHLIGHT("highlight", EYE),
+    UPPER_LID("upper lid", EYE),
+    LOWER_LID("lower lid", EYE),
+    LASHES("lashes", EYE),
+    EYE_OUTLINE("eye outline", EYE),
+    FRINGE("fringe", HEAD),
+    SIDE_HAIR("side hair", HEAD),
+    BACK_HAIR("back hair", HEAD),
+    EXTRA_HAIR("extra hair", HEAD),
+    CAP("cap", HEAD),
+    UPPER_ARM("upper arm", TORSO),
+    FOREARM("forearm", UPPER_ARM),
+    HAND("hand", FOREARM),
+    OTHER("other", null);
+
+    private final String words;
+    private final PartRole follows;
+
+    PartRole(String words, PartRole follows) {
+        this.words = words;
+        this.follows = follows;
+    }
+
+    /** The role in a rigger's words. */
+    public String words() {
+        return words;
+    }
+
+    /** What a part of this role hangs on; empty for roles at the foot of the tree. */
+    public java.util.Optional<PartRole> follows() {
+        return java.util.Optional.ofNullable(follows);
+    }
+
+    /** Pieces that show only inside the white of their eye. */
+    public boolean insideEye() {
+        return this == IRIS || this == PUPIL || this == HIGHLIGHT || this == UPPER_LID || this == LOWER_LID;
+    }
+
+    /** Features that the edge of the face cuts off; the nose and the ears stand proud of it. */
+    public boolean cutByFace() {
+        return this == WHITE || this == EYE_OUTLINE || this == MOUTH || this == CHEEK || this == FRECKLES;
+    }
+}

@@ -1,0 +1,52 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Numbers;
+import app.leeward.core.art.Point;
+
+/**
+ * Where a part stands relative to what it follows.
+ *
+ * @param x shift to the right, user units
+ * @param y shift downwards, user units
+ * @param rotation degrees, clockwise
+ * @param scaleX factor about the pivot
+ * @param scaleY factor about the pivot
+ * @param skewX degrees, as SVG's skewX
+ * @param opacity 0 to 1
+ */
+public record Placement(
+        double x, double y, double rotation, double scaleX, double scaleY, double skewX, double opacity) {
+    public static final Placement REST = new Placement(0, 0, 0, 1, 1, 0, 1);
+
+    public Placement {
+        Numbers.finite("placement", x + y + rotation + scaleX + scaleY + skewX + opacity);
+    }
+
+    public Placement movedBy(double dx, double dy) {
+        return new Placement(x + dx, y + dy, rotation, scaleX, scaleY, skewX, opacity);
+    }
+
+    /** {@code T(x, y) · T(pivot) · R · K · S · T(-pivot)}; the rightmost is applied first. */
+    public Matrix matrix(Point pivot) {
+        return matrix(x, y, rotation, scaleX, scaleY, skewX, pivot.x(), pivot.y());
+    }
+
+    /** {@link #matrix(Point)} multiplied out, so that a whole pose costs no more than a few products a part. */
+    static Matrix matrix(
+            double x, double y, double rotation, double scaleX, double scaleY, double skewX, double px, double py) {
+        double cos = 1;
+        double sin = 0;
+        if (rotation != 0) {
+            double r = Math.toRadians(rotation);
+            cos = Math.cos(r);
+            sin = Math.sin(r);
+        }
+        double tan = skewX == 0 ? 0 : Math.tan(Math.toRadians(skewX));
+        double a = cos * scaleX;
+        double b = sin * scaleX;
+        double c = (cos * tan - sin) * scaleY;
+        double d = (sin * tan + cos) * scaleY;
+        return new Matrix(a, b, c, d, x + px - a * px - c * py, y + py - b * px - d * py);
+    }
+}

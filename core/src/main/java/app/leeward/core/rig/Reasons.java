@@ -1,0 +1,142 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Way;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+
+/** Puts into words what {@link Evaluator} decided for one part in one pose. */
+final class Reasons {
+    private final Character character;
+    private final Part part;
+    private final Pose pose;
+    private final double[] values;
+    private final int from;
+    private final String shown;
+
+    Reasons(Character character, Part part, Pose pose, double[] values, int from, String shown) {
+        this.character = character;
+        this.part = part;
+        this.pose = pose;
+        this.values = values;
+        this.from = from;
+        this.shown = shown;
+    }
+
+    List<Reason> all() {
+        List<Reason> reasons = new ArrayList<>();
+        if (!part.drawings().isEmpty()) {
+            reasons.add(drawing());
+        }
+        for (Channel c : Channel.values()) {
+            if (c != Channel.DRAWING) {
+                reasons.add(number(c));
+            }
+        }
+        return reasons;
+    }
+
+    private Reason number(Channel channel) {
+        double rest = of(channel, part.rest());
+        List<Reason.Voice> heard = new ArrayList<>();
+        heard.add(new Reason.Voice(Reason.Kind.REST, "", "stands at " + text(channel, rest)));
+        for (Dial dial : character.dials()) {
+            double value = held(dial);
+            if (value != dial.rest()) {
+                for (Way way : Way.of(dial)) {
+                    double does = of(channel, way.at(value));
+                    boolean neutral = does == of(channel, Offset.NONE);
+                    if (way.part().equals(part.id()) && !neutral) {
+                        heard.add(
+                                new Reason.Voice(Reason.Kind.DIAL, dial.id(), at(dial, value) + change(channel, does)));
+                    }
+                }
+            }
+        }
+        return new Reason(channel, text(channel, values[from + channel.ordinal()]), heard, List.of());
+    }
+
+    private Reason drawing() {
+        List<Reason.Voice> voices = new ArrayList<>();
+        speak(voices, Reason.Kind.PIN, "", pose.pins().get(part.id()), "pinned by hand to ");
+        speak(voices, Reason.Kind.SPEECH, "", pose.speech().get(part.id()), "the line being spoken asks for ");
+        // strongest dial first: furthest from rest, then the later in the list
+        List<Dial> strongest = new ArrayList<>(character.dials());
+        java.util.Collections.reverse(strongest);
+        strongest.sort(Comparator.comparingDouble((Dial d) -> d.share(held(d))).reversed());
+        for (Dial dial : strongest) {
+            double value = held(dial);
+            if (dial.share(value) > 0) {
+                String asked = Evaluator.asked(dial, part.id(), value).orElse(null);
+                speak(voices, Reason.Kind.DIAL, dial.id(), asked, at(dial, value) + " asks for ");
+            }
+        }
+        speak(voices, Reason.Kind.PICK, "", pose.picks().get(part.id()), "picked by hand: ");
+        speak(voices, Reason.Kind.REST, "", part.shown(), "by default: ");
+        return new Reason(
+                Channel.DRAWING,
+                shown == null ? "nothing" : name(shown),
+                List.of(voices.get(0)),
+                voices.subList(1, voices.size()));
+    }
+
+    private void speak(List<Reason.Voice> voices, Reason.Kind kind, String by, String drawing, String words) {
+        if (drawing != null && part.offers(drawing)) {
+            voices.add(new Reason.Voice(kind, by, words + name(drawing)));
+        }
+    }
+
+    private String name(String drawing) {
+        return part.drawing(drawing).map(Drawing::name).orElse("nothing");
+    }
+
+    private double held(Dial dial) {
+        Double asked = pose.dials().get(dial.id());
+        return asked == null ? dial.rest() : dial.hold(asked);
+    }
+
+    private static String at(Dial dial, double value) {
+        return dial.name() + " at " + plain(value) + dial.unit();
+    }
+
+    private static String change(Channel channel, double does) {
+        return switch (channel) {
+            case SCALE_X, SCALE_Y, OPACITY -> " × " + plain(does * 100) + " %";
+            default -> (does < 0 ? " − " : " + ") + text(channel, Math.abs(does));
+        };
+    }
+
+    private static String text(Channel channel, double value) {
+        return switch (channel) {
+            case SCALE_X, SCALE_Y, OPACITY -> plain(value * 100) + " %";
+            case ROTATION, SKEW_X -> plain(value) + "°";
+            default -> plain(value);
+        };
+    }
+
+    private static String plain(double v) {
+        String text = String.format(Locale.ROOT, "%.1f", v);
+        return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+    }
+
+    private static double of(Channel channel, Placement p) {
+        return switch (channel) {
+            case X -> p.x();
+            case Y -> p.y();
+            case ROTATION -> p.rotation();
+            case SCALE_X -> p.scaleX();
+            case SCALE_Y -> p.scaleY();
+            case SKEW_X -> p.skewX();
+            case OPACITY -> p.opacity();
+            case DRAWING -> throw new IllegalArgumentException("a drawing is not a number");
+        };
+    }
+
+    private static double of(Channel channel, Offset o) {
+        return of(channel, new Placement(o.x(), o.y(), o.rotation(), o.scaleX(), o.scaleY(), o.skewX(), o.opacity()));
+    }
+}

@@ -1,0 +1,146 @@
+package app.leeward.core.shot;
+
+import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.rig.Edit;
+import app.leeward.core.speech.DialogueLine;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** Every way a shot can change. */
+public sealed interface ShotEdit {
+    /** The shot after the edit; throws {@link IllegalArgumentException} with a sentence when it cannot be made. */
+    Shot apply(Shot shot);
+
+    /** What it does, in a rigger's words. */
+    String describe();
+
+    /** What it changes, so that edits made at the same time to different things can both be kept. */
+    Set<String> touches();
+
+    /** Begins a shot with a line found in a recording. */
+    record Record(Shot shot) implements ShotEdit {
+        @Override
+        public Shot apply(Shot before) {
+            return shot;
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of(Edit.EVERYTHING);
+        }
+
+        @Override
+        public String describe() {
+            return "Put the mouths to '" + shot.name() + "'";
+        }
+    }
+
+    record RenameShot(String name) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            return shot.withName(name.strip());
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("name");
+        }
+
+        @Override
+        public String describe() {
+            return "Renamed the line to " + name.strip();
+        }
+    }
+
+    /** Words or pronunciations were corrected and the recording was read again; pins stay. */
+    record Reread(DialogueLine line) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            return shot.withLine(line);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("line");
+        }
+
+        @Override
+        public String describe() {
+            return "Read the recording again with the words '" + line.text() + "'";
+        }
+    }
+
+    record Expose(int exposure, int lead, int minimumHold) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            return shot.withRules(new TrackRules(shot.rules().frameRate(), exposure, lead, minimumHold));
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("rules");
+        }
+
+        @Override
+        public String describe() {
+            return (exposure == 1 ? "On ones" : exposure == 2 ? "On twos" : "On " + exposure + "s")
+                    + ", mouths lead by " + lead + ", held at least " + minimumHold;
+        }
+    }
+
+    /** Shows one mouth from frame {@code from} to frame {@code to}, both in, whatever the sound asks for. */
+    record PinMouth(int from, int to, String drawing) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            int last = shot.frames() - 1;
+            if (from < 0 || to < from || to > last) {
+                throw new IllegalArgumentException(
+                        "Frames " + from + " to " + to + " do not lie within 0 to " + last + ".");
+            }
+            Map<Integer, String> pins = new TreeMap<>(shot.pins());
+            for (int f = from; f <= to; f++) {
+                pins.put(f, drawing);
+            }
+            return shot.withPins(pins);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return frames(from, to);
+        }
+
+        @Override
+        public String describe() {
+            return "Pinned mouth '" + drawing + "' on frames " + from + " to " + to;
+        }
+    }
+
+    /** Lets the sound decide again from frame {@code from} to frame {@code to}, both in. */
+    record ReleaseMouth(int from, int to) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            Map<Integer, String> pins = new TreeMap<>(shot.pins());
+            pins.keySet().removeIf(f -> f >= from && f <= to);
+            return shot.withPins(pins);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return frames(from, to);
+        }
+
+        @Override
+        public String describe() {
+            return "Released the mouth on frames " + from + " to " + to;
+        }
+    }
+
+    private static Set<String> frames(int from, int to) {
+        return IntStream.rangeClosed(from, Math.min(to, from + 100_000))
+                .mapToObj(f -> "mouth on " + f)
+                .collect(Collectors.toSet());
+    }
+}

@@ -1,0 +1,122 @@
+package app.leeward.core.mouth;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.speech.Phone;
+import app.leeward.core.speech.TimedPhone;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** The solver against exhaustive search over all tracks, scored straight from the stated cost. */
+class MouthSolverTest {
+    private static final MouthChart CHART = new MouthChart(
+            Optional.of("mouth"),
+            Map.of(Viseme.REST, "rest", Viseme.PBM, "closed", Viseme.FV, "bite", Viseme.AH, "wide"));
+
+    private static double cheapest(TrackProblem p) {
+        int kinds = p.drawings.size();
+        double best = Double.POSITIVE_INFINITY;
+        int[] track = new int[p.exposures];
+        long all = Math.round(Math.pow(kinds, p.exposures));
+        for (long n = 0; n < all; n++) {
+            long rest = n;
+            for (int e = 0; e < track.length; e++) {
+                track[e] = (int) (rest % kinds);
+                rest /= kinds;
+            }
+            best = Math.min(best, p.cost(track));
+        }
+        return best;
+    }
+
+    private static List<TimedPhone> babble(Random random, double seconds) {
+        List<TimedPhone> out = new ArrayList<>();
+        double t = random.nextDouble() * 0.1;
+        while (t < seconds) {
+            double end = Math.min(seconds, t + 0.02 + random.nextDouble() * 0.12);
+            if (random.nextInt(5) > 0 && end - t > 0.005) {
+                out.add(new TimedPhone(Phone.values()[random.nextInt(39)], t, end));
+            }
+            t = end + (random.nextInt(6) == 0 ? random.nextDouble() * 0.3 : 0);
+        }
+        return out;
+    }
+
+    @Test
+    void noTrackCostsLess() {
+        for (int seed = 0; seed < 250; seed++) {
+            Random random = new Random(seed);
+            TrackRules rules = new TrackRules(24, 1 + random.nextInt(2), random.nextInt(3) - 1, 1 + random.nextInt(4));
+            int exposures = 3 + random.nextInt(6);
+            double seconds = exposures * rules.exposure() / 24.0;
+            Map<Integer, String> pins = new HashMap<>();
+            if (random.nextInt(3) == 0) {
+                pins.put(random.nextInt(exposures), "wide");
+            }
+            TrackProblem p = new TrackProblem(CHART, MouthSounds.of(babble(random, seconds)), seconds, rules, pins);
+            double ours = p.cost(MouthSolver.best(p));
+            assertThat(ours).as("seed %d", seed).isCloseTo(cheapest(p), within(1e-9));
+        }
+    }
+
+    private static MouthTrack solve(double seconds, TrackRules rules, TimedPhone... phones) {
+        return MouthSolver.solve(CHART, List.of(phones), seconds, rules, Map.of());
+    }
+
+    @Test
+    void everyClosureIsSeenHoweverShort() {
+        TrackRules rules = new TrackRules(24, 2, 1, 3);
+        MouthTrack track = solve(
+                1.0,
+                rules,
+                new TimedPhone(Phone.AA, 0.1, 0.4),
+                new TimedPhone(Phone.B, 0.4, 0.42),
+                new TimedPhone(Phone.AA, 0.42, 0.6),
+                new TimedPhone(Phone.V, 0.6, 0.63),
+                new TimedPhone(Phone.AA, 0.63, 0.9));
+        assertThat(track.drawings()).contains("closed", "bite", "wide");
+        assertThat(track.broken()).isEmpty();
+    }
+
+    @Test
+    void mouthsLeadTheSound() {
+        TimedPhone ah = new TimedPhone(Phone.AA, 0.5, 0.9);
+        int early = solve(1.5, new TrackRules(24, 1, 2, 1), ah).drawings().indexOf("wide");
+        int late = solve(1.5, new TrackRules(24, 1, 0, 1), ah).drawings().indexOf("wide");
+        assertThat(late).isEqualTo(12);
+        assertThat(early).isEqualTo(10);
+    }
+
+    @Test
+    void longSilenceRestsAndTwosHoldTwoFrames() {
+        MouthTrack track = solve(
+                2, new TrackRules(24, 2, 1, 2), new TimedPhone(Phone.AA, 0.2, 0.5), new TimedPhone(Phone.AA, 1.4, 1.7));
+        assertThat(track.drawings().subList(16, 30)).containsOnly("rest");
+        for (int f = 0; f + 1 < track.drawings().size(); f += 2) {
+            assertThat(track.drawings().get(f)).isEqualTo(track.drawings().get(f + 1));
+        }
+    }
+
+    @Test
+    void pinsStayAndAClosurePinnedAwayIsTold() {
+        MouthTrack track = MouthSolver.solve(
+                CHART,
+                List.of(new TimedPhone(Phone.M, 0.25, 0.29)),
+                0.5,
+                TrackRules.at(24),
+                Map.of(4, "wide", 5, "wide", 6, "wide"));
+        assertThat(track.drawings().subList(4, 7)).containsOnly("wide");
+        assertThat(track.broken()).containsExactly("M at 0.25 s is not shown");
+    }
+
+    @Test
+    void aSilentLineRestsThroughout() {
+        assertThat(solve(0.4, TrackRules.at(24)).drawings()).hasSize(10).containsOnly("rest");
+    }
+}

@@ -1,0 +1,80 @@
+package app.leeward.core.rig;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.leeward.core.Rigs;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.speech.Phone;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class EditsTest {
+    private static final Character FACE = Rigs.hung(Rigs.face());
+
+    private static Character done(Character c, Edit e) {
+        Outcome outcome = Edits.apply(c, e);
+        assertThat(outcome).isInstanceOf(Outcome.Done.class);
+        return ((Outcome.Done) outcome).character();
+    }
+
+    private static String refused(Edit e) {
+        Outcome outcome = Edits.apply(FACE, e);
+        assertThat(outcome).isInstanceOf(Outcome.Refused.class);
+        return ((Outcome.Refused) outcome).code();
+    }
+
+    @Test
+    void editsDoWhatTheyDescribeAndTouchNothingElse() {
+        Edit.Nudge nudge = new Edit.Nudge("nose", 3, 0);
+        Character after = done(FACE, nudge);
+        assertThat(nudge.describe(FACE)).isEqualTo("Moved nose 3 to the right");
+        assertThat(after.part("nose").orElseThrow().rest().x()).isEqualTo(3);
+        assertThat(done(after, new Edit.Nudge("nose", -3, 0)))
+                .as("there and back")
+                .isEqualTo(FACE);
+        assertThat(done(FACE, new Edit.Rename("  Ada  ")).name()).isEqualTo("Ada");
+        Character named = done(FACE, new Edit.RenamePart("nose", "beak"));
+        assertThat(named.part("nose").orElseThrow().name()).isEqualTo("beak");
+        assertThat(done(named, new Edit.RenamePart("nose", "nose"))).isEqualTo(FACE);
+        assertThat(done(FACE, new Edit.Show("mouth", Part.NOTHING))
+                        .part("mouth")
+                        .orElseThrow()
+                        .shown())
+                .isEqualTo(Part.NOTHING);
+        assertThat(done(FACE, new Edit.ServeSound(Viseme.OO, "ah")).mouths().drawn())
+                .containsEntry(Viseme.OO, "ah");
+        assertThat(done(FACE, new Edit.Pronounce("Sorrel", List.of(Phone.S, Phone.AO)))
+                        .lexicon()
+                        .of("SORREL"))
+                .contains(List.of(Phone.S, Phone.AO));
+    }
+
+    @Test
+    void whatCannotBeDoneIsRefusedWithAStableCode() {
+        assertThat(refused(new Edit.Rename(" "))).isEqualTo("no-name");
+        assertThat(refused(new Edit.Rename("x".repeat(81)))).isEqualTo("long-name");
+        assertThat(refused(new Edit.RenamePart("tail", "tail"))).isEqualTo("no-part");
+        assertThat(refused(new Edit.Nudge("nose", 1e7, 0))).isEqualTo("too-far");
+        assertThat(refused(new Edit.Show("mouth", "yodel"))).isEqualTo("no-drawing");
+        assertThat(refused(new Edit.ServeSound(Viseme.AH, "yodel"))).isEqualTo("no-drawing");
+        assertThat(refused(new Edit.Pronounce("Sorrel", List.of()))).isEqualTo("no-sounds");
+    }
+
+    @Test
+    void independentEditsTouchDifferentThings() {
+        assertThat(new Edit.Nudge("nose", 1, 0).touches()).doesNotContainAnyElementsOf(new Edit.Rename("x").touches());
+        assertThat(new Edit.Nudge("nose", 1, 0).touches()).isEqualTo(new Edit.Nudge("nose", 0, 9).touches());
+    }
+
+    @Test
+    void aCharacterThatFollowsItselfCannotBeMade() {
+        Part a = Rigs.part("a", "b", new app.leeward.core.art.Point(0, 0));
+        Part b = Rigs.part("b", "a", new app.leeward.core.art.Point(0, 0));
+        assertThatThrownBy(() -> Rigs.character(List.of(a, b), List.of())).hasMessageContaining("follow itself");
+        Part orphan = Rigs.part("c", "nobody", new app.leeward.core.art.Point(0, 0));
+        assertThatThrownBy(() -> Rigs.character(List.of(orphan), List.of())).hasMessageContaining("not there");
+        assertThat(FACE.part("head").orElseThrow().parent()).isEqualTo(Optional.of("neck"));
+    }
+}

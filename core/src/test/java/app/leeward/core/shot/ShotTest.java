@@ -1,0 +1,86 @@
+package app.leeward.core.shot;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.leeward.core.Rigs;
+import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.speech.DialogueLine;
+import app.leeward.core.speech.Phone;
+import app.leeward.core.speech.TimedPhone;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class ShotTest {
+    private static final Character FACE = Rigs.hung(Rigs.face());
+    private static final DialogueLine LINE = new DialogueLine(
+            "ma",
+            "hash",
+            1.0,
+            List.of(),
+            List.of(new TimedPhone(Phone.M, 0.3, 0.4), new TimedPhone(Phone.AA, 0.4, 0.8)),
+            List.of(),
+            0);
+    private static final Shot SHOT = new Shot("ma", LINE, TrackRules.at(24), Map.of());
+
+    private static String mouth(Shot shot, int frame, Pose live) {
+        return new Playhead(new Evaluator(FACE), shot)
+                .frameAt(frame, live)
+                .of("mouth")
+                .orElseThrow()
+                .drawing();
+    }
+
+    @Test
+    void theMouthFollowsTheLineWhileTheDialsAreHeldByHand() {
+        Pose turned = Pose.of(Map.of("turn", 40.0, "blink", 1.0));
+        assertThat(mouth(SHOT, 0, turned)).isEqualTo("rest");
+        assertThat(mouth(SHOT, 7, turned)).isEqualTo("m-b-p");
+        assertThat(mouth(SHOT, 12, turned)).isEqualTo("ah");
+        Playhead playhead = new Playhead(new Evaluator(FACE), SHOT);
+        assertThat(playhead.frameAt(12, turned).of("pupil-left").orElseThrow().matrix())
+                .isEqualTo(new Evaluator(FACE)
+                        .frame(turned)
+                        .of("pupil-left")
+                        .orElseThrow()
+                        .matrix());
+    }
+
+    @Test
+    void frameAtIsPureAndHoldsAtTheEnds() {
+        Playhead p = new Playhead(new Evaluator(FACE), SHOT);
+        assertThat(p.frameAt(12, Pose.REST)).isEqualTo(p.frameAt(12, Pose.REST));
+        assertThat(p.frameAt(-5, Pose.REST)).isEqualTo(p.frameAt(0, Pose.REST));
+        assertThat(p.frameAt(999, Pose.REST)).isEqualTo(p.frameAt(23, Pose.REST));
+    }
+
+    @Test
+    void onTwosAFrameIsRoundedDownToItsExposure() {
+        Shot twos = new ShotEdit.Expose(2, 1, 2).apply(SHOT);
+        Playhead p = new Playhead(new Evaluator(FACE), twos);
+        for (int f = 0; f < twos.frames(); f += 2) {
+            assertThat(p.frameAt(f + 1, Pose.REST)).isEqualTo(p.frameAt(f, Pose.REST));
+        }
+    }
+
+    @Test
+    void aPinWinsOverSpeechAndReleasingGivesItBack() {
+        Shot pinned = new ShotEdit.PinMouth(11, 13, "rest").apply(SHOT);
+        assertThat(mouth(pinned, 12, Pose.REST)).isEqualTo("rest");
+        Shot released = new ShotEdit.ReleaseMouth(11, 13).apply(pinned);
+        assertThat(released).isEqualTo(SHOT);
+        assertThatThrownBy(() -> new ShotEdit.PinMouth(20, 99, "rest").apply(SHOT))
+                .hasMessage("Frames 20 to 99 do not lie within 0 to 23.");
+    }
+
+    @Test
+    void aLineWhoseSoundsOverlapCannotBeMade() {
+        List<TimedPhone> both = List.of(new TimedPhone(Phone.M, 0, 0.4), new TimedPhone(Phone.AA, 0.3, 0.8));
+        assertThatThrownBy(() -> new DialogueLine("x", "h", 1, List.of(), both, List.of(), 0))
+                .hasMessageContaining("overlap at 0.3");
+    }
+}

@@ -1,0 +1,105 @@
+package app.leeward.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, headless, and what a hand does with it. */
+final class Browser implements AutoCloseable {
+    private final Playwright playwright;
+    private final com.microsoft.playwright.Browser browser;
+    final Page page;
+    /** Errors the page wrote to its console. */
+    final List<String> errors = new ArrayList<>();
+
+    Browser(ColorScheme scheme) {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync",
+                                "--autoplay-policy=no-user-gesture-required")));
+        BrowserContext context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setColorScheme(scheme));
+        page = context.newPage();
+        page.onPageError(errors::add);
+        page.onConsoleMessage(m -> {
+            // refusals are answers, not faults; the browser reports every 4xx as an error
+            if (m.type().equals("error") && !m.text().contains("Failed to load resource")) {
+                errors.add(m.text());
+            }
+        });
+    }
+
+    Browser() {
+        this(ColorScheme.LIGHT);
+    }
+
+    void open(String url) {
+        page.navigate(url);
+        page.getByTestId("stage").waitFor();
+        page.locator("[data-part=nose] path").first().waitFor();
+    }
+
+    String transform(String part) {
+        return page.locator("[data-testid=stage] [data-part=" + part + "]").getAttribute("transform");
+    }
+
+    /** How far a part's place on the demo's axis, x = 500, has moved to the right, user units. */
+    double shift(String part) {
+        String[] m = transform(part).replaceAll("[^-\\d.e ]", "").strip().split(" ");
+        return Double.parseDouble(m[4]) + (Double.parseDouble(m[0]) - 1) * 500;
+    }
+
+    /** Drags a ruler's handle from one share of its length to another, 0 to 1, and lets go. */
+    void dragRuler(String dial, double from, double to) {
+        BoundingBox b = page.getByTestId("ruler-" + dial).boundingBox();
+        double y = b.y + b.height / 2;
+        page.mouse().move(b.x + b.width * from, y);
+        page.mouse().down();
+        for (int i = 1; i <= 12; i++) {
+            page.mouse().move(b.x + b.width * (from + (to - from) * i / 12), y);
+            page.waitForTimeout(16);
+        }
+        page.mouse().up();
+    }
+
+    Locator bench(String name) {
+        return page.getByRole(com.microsoft.playwright.options.AriaRole.NAVIGATION)
+                .getByText(name, new Locator.GetByTextOptions().setExact(true));
+    }
+
+    /** Drops files on the page as a hand does from the desktop. */
+    void drop(String name, String type, byte[] content) {
+        page.evaluate(
+                "([name, type, base64]) => { const bytes = Uint8Array.from(atob(base64), c => c.charCodeAt(0));"
+                        + "const d = new DataTransfer(); d.items.add(new File([bytes], name, {type}));"
+                        + "for (const e of ['dragenter', 'dragover', 'drop'])"
+                        + "  document.body.dispatchEvent(new DragEvent(e, {dataTransfer: d, bubbles: true, cancelable: true})); }",
+                List.of(name, type, java.util.Base64.getEncoder().encodeToString(content)));
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

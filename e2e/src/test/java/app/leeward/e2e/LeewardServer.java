@@ -1,0 +1,119 @@
+package app.leeward.e2e;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The built application as its own process, on a database of its own, so that it can be killed and started again. */
+final class LeewardServer implements AutoCloseable {
+    private static final Path JAR = Path.of("..", "server", "target", "server-0.1.0-app.jar");
+
+    private final String database;
+    private final int port;
+    private Process process;
+
+    private LeewardServer(String database, int port) {
+        this.database = database;
+        this.port = port;
+    }
+
+    /** Starts with the demo on a new, empty database. */
+    static LeewardServer start(String name) throws Exception {
+        String url = System.getenv("LEEWARD_DB_URL");
+        if (url == null) {
+            throw new IllegalStateException(
+                    "run the end-to-end tests with ./leeward test, which starts their database");
+        }
+        String database = "leeward_" + name;
+        try (Connection c = DriverManager.getConnection(url, "postgres", "")) {
+            c.createStatement().execute("drop database if exists " + database + " with (force)");
+            c.createStatement().execute("create database " + database);
+        } catch (SQLException e) {
+            throw new IllegalStateException("the tests' database does not answer at " + url, e);
+        }
+        LeewardServer server = new LeewardServer(url.replaceAll("/[^/]*$", "/" + database), freePort());
+        server.launch();
+        return server;
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket s = new ServerSocket(0)) {
+            return s.getLocalPort();
+        }
+    }
+
+    void launch() throws Exception {
+        File log =
+                Files.createDirectories(Path.of("target")).resolve("server.log").toFile();
+        ProcessBuilder builder = new ProcessBuilder(List.of(
+                        "java",
+                        "-Xmx1500m",
+                        "-XX:+UseSerialGC",
+                        "-jar",
+                        JAR.toAbsolutePath().toString()))
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(log));
+        builder.environment().put("LEEWARD_DB_URL", database);
+        builder.environment().put("LEEWARD_PORT", String.valueOf(port));
+        builder.environment().put("LEEWARD_DEMO", "true");
+        process = builder.start();
+        long until = System.nanoTime() + Duration.ofSeconds(120).toNanos();
+        while (!body("/api/v1/characters").contains("Maren") || !linesAreThere()) {
+            if (!process.isAlive() || System.nanoTime() > until) {
+                throw new IllegalStateException("the server did not come up; see " + log.getAbsolutePath());
+            }
+            Thread.sleep(300);
+        }
+    }
+
+    private boolean linesAreThere() {
+        String id = body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        return body("/api/v1/characters/" + id + "/lines").contains("Mind the ropes");
+    }
+
+    /** The answer's text; empty while nobody answers. */
+    String body(String path) {
+        try {
+            return HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(url() + path)).build(),
+                            HttpResponse.BodyHandlers.ofString())
+                    .body();
+        } catch (IOException e) {
+            return "";
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return "";
+        }
+    }
+
+    /** As a power cut does it. */
+    void kill() throws InterruptedException {
+        process.destroyForcibly();
+        process.waitFor(20, TimeUnit.SECONDS);
+    }
+
+    String url() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    @Override
+    public void close() throws InterruptedException {
+        process.destroy();
+        if (!process.waitFor(20, TimeUnit.SECONDS)) {
+            kill();
+        }
+    }
+}

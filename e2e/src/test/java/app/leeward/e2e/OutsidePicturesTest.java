@@ -1,0 +1,196 @@
+package app.leeward.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Path;
+import app.leeward.formats.svg.PathReader;
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Our reading of paths against Chromium's; our pictures against Chromium's and librsvg's of the exported SVG. */
+class OutsidePicturesTest {
+    private static LeewardServer server;
+    private static Browser hand;
+
+    @BeforeAll
+    static void start() throws Exception {
+        server = LeewardServer.start("pictures");
+        hand = new Browser();
+    }
+
+    @AfterAll
+    static void end() throws Exception {
+        hand.close();
+        server.close();
+    }
+
+    private static List<String> paths() {
+        List<String> all = new ArrayList<>(List.of(
+                "M10-20L30.5.5 7e1,8z",
+                "m5 5h40v-30H2V9z m10 10 20 5t10 10 20-4",
+                "M0 0C10 40 50-40 60 0S90 30 99 0",
+                "M10 80Q52.5 10 95 80T180 80",
+                "M10 10A30 50 0 0 1 162.55 162.45L172.55 152.45A30 50-45 0 1 215.1 109.9",
+                "M0 0a25 25-30 0 1 50-25l50-25z",
+                "M100 100a40 20 30 1 0 30 10A5 5 0 0 0 90 90"));
+        Random random = new Random(12);
+        for (int i = 0; i < 120; i++) {
+            StringBuilder d = new StringBuilder("M" + n(random) + " " + n(random));
+            for (int k = 2 + random.nextInt(7); k > 0; k--) {
+                char c = "LlHhVvCcSsQqTtAaz".charAt(random.nextInt(17));
+                d.append(c);
+                int count =
+                        switch (java.lang.Character.toLowerCase(c)) {
+                            case 'h', 'v' -> 1;
+                            case 'l', 't' -> 2;
+                            case 's', 'q' -> 4;
+                            case 'c' -> 6;
+                            default -> 0;
+                        };
+                if (java.lang.Character.toLowerCase(c) == 'a') {
+                    d.append(20 + random.nextInt(60))
+                            .append(' ')
+                            .append(20 + random.nextInt(60))
+                            .append(' ')
+                            .append(n(random))
+                            .append(' ')
+                            .append(random.nextInt(2))
+                            .append(' ')
+                            .append(random.nextInt(2))
+                            .append(' ')
+                            .append(n(random))
+                            .append(' ')
+                            .append(n(random));
+                }
+                for (int j = 0; j < count; j++) {
+                    d.append(j > 0 ? " " : "").append(n(random));
+                }
+            }
+            all.add(d.toString());
+        }
+        return all;
+    }
+
+    private static String n(Random r) {
+        return String.format(Locale.ROOT, "%.2f", r.nextDouble() * 200 - 60);
+    }
+
+    @Test
+    void pathsAreReadAsChromiumReadsThem() {
+        Page page = hand.page;
+        page.setContent("<svg width='800' height='800'><path id='p' fill='none' stroke='black'/></svg>");
+        for (String d : paths()) {
+            List<?> theirs = (List<?>) page.evaluate(
+                    "d => { const p = document.getElementById('p'); p.setAttribute('d', d); const b = p.getBBox(); return [b.x, b.y, b.width, b.height, p.getTotalLength()]; }",
+                    d);
+            PathReader.Result ours = PathReader.read(d);
+            assertThat(ours.error()).as(d).isNull();
+            Path path = ours.path();
+            Box b = path.bounds().orElseThrow();
+            double[] expected =
+                    theirs.stream().mapToDouble(v -> ((Number) v).doubleValue()).toArray();
+            // the browser draws an arc as quarter turns, which stray by a few parts in ten thousand of its size
+            double near = 0.05 + 5e-4 * Math.max(expected[2], expected[3]);
+            assertThat(b.minX()).as("left of %s", d).isCloseTo(expected[0], within(near));
+            assertThat(b.minY()).as("top of %s", d).isCloseTo(expected[1], within(near));
+            assertThat(b.width()).as("width of %s", d).isCloseTo(expected[2], within(near));
+            assertThat(b.height()).as("height of %s", d).isCloseTo(expected[3], within(near));
+            assertThat(path.length()).as("length of %s", d).isCloseTo(expected[4], within(0.02 + expected[4] * 2e-3));
+        }
+    }
+
+    private static byte[] picture(String format, String pose) throws Exception {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        String body = "{\"format\":\"" + format + "\",\"width\":500,\"pose\":" + pose + "}";
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(server.url() + "/api/v1/characters/" + id + "/picture"))
+                                .header("Content-Type", "application/json")
+                                .POST(HttpRequest.BodyPublishers.ofString(body))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+    }
+
+    /** Mean difference of the colour channels, 0 to 255, over white. */
+    private static double apart(BufferedImage a, BufferedImage b) {
+        assertThat(b.getWidth()).isEqualTo(a.getWidth());
+        assertThat(b.getHeight()).isEqualTo(a.getHeight());
+        long sum = 0;
+        for (int y = 0; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                int p = overWhite(a.getRGB(x, y));
+                int q = overWhite(b.getRGB(x, y));
+                for (int s = 0; s <= 16; s += 8) {
+                    sum += Math.abs((p >> s & 255) - (q >> s & 255));
+                }
+            }
+        }
+        return sum / 3.0 / a.getWidth() / a.getHeight();
+    }
+
+    private static int overWhite(int argb) {
+        int alpha = argb >>> 24;
+        int out = 0;
+        for (int s = 0; s <= 16; s += 8) {
+            out |= ((argb >> s & 255) * alpha + 255 * (255 - alpha)) / 255 << s;
+        }
+        return out;
+    }
+
+    @Test
+    void ourPicturesAreThoseOfChromiumAndLibrsvg() throws Exception {
+        Map<String, String> poses = Map.of(
+                "rest", "{}",
+                "turned, half shut, looking up",
+                        "{\"dials\":{\"turn\":-55,\"blink\":0.45,\"gaze-down\":-0.9,\"gaze-across\":0.7}}",
+                "smiling without the cap",
+                        "{\"pins\":{\"mouth\":\"smile\",\"cap\":\"nothing\"},\"dials\":{\"turn\":60,\"blink\":1}}");
+        BufferedImage rest = null;
+        for (Map.Entry<String, String> pose : poses.entrySet()) {
+            byte[] svg = picture("svg", pose.getValue());
+            BufferedImage ours = ImageIO.read(new ByteArrayInputStream(picture("png", pose.getValue())));
+            hand.page.setViewportSize(500, 500);
+            hand.page.setContent(
+                    "<body style='margin:0'><img id='i' width='500' height='500' src='data:image/svg+xml;base64,"
+                            + java.util.Base64.getEncoder().encodeToString(svg) + "'>");
+            hand.page.waitForFunction("() => document.getElementById('i').complete");
+            BufferedImage chromium = ImageIO.read(new ByteArrayInputStream(hand.page.screenshot()));
+            java.nio.file.Path file = Files.createTempFile("frame", ".svg");
+            Files.write(file, svg);
+            Process p = new ProcessBuilder("rsvg-convert", "-w", "500", file.toString()).start();
+            BufferedImage librsvg =
+                    ImageIO.read(new ByteArrayInputStream(p.getInputStream().readAllBytes()));
+            // edges are smoothed differently; whole shapes in the wrong place differ by far more
+            assertThat(apart(ours, chromium))
+                    .as("%s against Chromium", pose.getKey())
+                    .isLessThan(1.0);
+            assertThat(apart(ours, librsvg))
+                    .as("%s against librsvg", pose.getKey())
+                    .isLessThan(1.0);
+            if (rest != null) {
+                assertThat(apart(ours, rest))
+                        .as("another pose is another picture")
+                        .isGreaterThan(1.5);
+            }
+            rest = ours;
+        }
+    }
+}

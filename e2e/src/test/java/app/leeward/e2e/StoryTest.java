@@ -1,0 +1,321 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What a rigger does in the first minutes, in the real page over the real server and database. */
+class StoryTest {
+    private static LeewardServer server;
+    private Browser hand;
+    private Page page;
+
+    @BeforeAll
+    static void start() throws Exception {
+        server = LeewardServer.start("story");
+    }
+
+    @AfterAll
+    static void end() throws Exception {
+        server.close();
+    }
+
+    @BeforeEach
+    void open() {
+        hand = new Browser();
+        page = hand.page;
+        hand.open(server.url());
+        page.getByTestId("clock").waitFor();
+    }
+
+    @AfterEach
+    void close() {
+        List<String> errors = hand.errors;
+        hand.close();
+        assertThat(errors).as("errors in the page's console").isEmpty();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private void waitForShift(String part, double least, double most) {
+        page.waitForFunction(
+                "([part, least, most]) => { const t = document.querySelector(`[data-testid=stage] [data-part=${part}]`).getAttribute('transform') || '';"
+                        + " const n = (t.match(/[-\\d.e]+/g) || []).map(Number); const e = n[4] + (n[0] - 1) * 500; return e >= least && e <= most; }",
+                List.of(part, least, most));
+    }
+
+    @Test
+    void turnBlinkAndLookAllAtOnce() {
+        assertThat(hand.shift("nose")).isEqualTo(0);
+        hand.dragRuler("turn", 0.5, 1);
+        waitForShift("nose", 60, 80);
+        assertThat(page.locator("[data-part=nose] g:visible path").count()).isGreaterThan(0);
+        double lidOpen = Double.parseDouble(
+                hand.transform("upper-lid-left").split(" ")[5].replace(")", ""));
+        hand.dragRuler("blink", 0, 1);
+        page.waitForFunction(
+                "() => Number(document.querySelector('[data-testid=stage] [data-part=upper-lid-left]').getAttribute('transform').split(' ')[5].replace(')', '')) > 40");
+        assertThat(lidOpen).isLessThan(10);
+        BoundingBox pad = page.getByTestId("pad-gaze").boundingBox();
+        double before = hand.shift("pupil-left");
+        page.mouse().click(pad.x + pad.width * 0.9, pad.y + 4);
+        page.waitForFunction(
+                "x => Number(document.querySelector('[data-testid=stage] [data-part=pupil-left]').getAttribute('transform').split(' ')[4]) > x + 8",
+                before);
+        assertThat(hand.shift("nose")).as("still turned").isCloseTo(69.8, within(1.0));
+        page.keyboard().press("0");
+        waitForShift("nose", -0.01, 0.01);
+    }
+
+    @Test
+    void rulersTakeKeysWheelAndTypedArithmetic() {
+        page.getByTestId("ruler-turn").focus();
+        page.keyboard().press("PageUp");
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", "30");
+        page.getByTestId("ruler-turn").hover();
+        page.mouse().wheel(0, 120);
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", Pattern.compile("-?\\d+"));
+        Locator value = page.getByLabel("Turn, value");
+        value.click();
+        value.fill("10+2*4");
+        value.press("Enter");
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", "18");
+        value.click();
+        value.fill("sideways");
+        value.press("Enter");
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", "18");
+        // Escape halfway through a drag puts the dial back
+        BoundingBox b = page.getByTestId("ruler-turn").boundingBox();
+        page.mouse().move(b.x + b.width * 0.65, b.y + 18);
+        page.mouse().down();
+        page.mouse().move(b.x + 4, b.y + 18);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", "18");
+    }
+
+    @Test
+    void marenSaysHerLineInStepWhileSheIsTurned() {
+        Set<String> mouths = new HashSet<>();
+        page.keyboard().press(" ");
+        page.waitForFunction("() => !document.querySelector('audio').paused");
+        double worst = 0;
+        for (int i = 0; i < 60; i++) {
+            Object[] now = ((List<?>)
+                            page.evaluate(
+                                    "() => { const f = Number(document.querySelector('[data-testid=clock] b').textContent);"
+                                            + "const m = [...document.querySelectorAll('[data-testid=stage] [data-part=mouth] > g')].find(g => g.style.display !== 'none');"
+                                            + "return [f, document.querySelector('audio').currentTime * 24 + 1, m.outerHTML.length]; }"))
+                    .toArray();
+            mouths.add(String.valueOf(now[2]));
+            worst = Math.max(
+                    worst, Math.abs(((Number) now[0]).doubleValue() - Math.floor(((Number) now[1]).doubleValue())));
+            if (i == 20) {
+                hand.dragRuler("turn", 0.5, 0.9);
+            }
+            page.waitForTimeout(40);
+        }
+        assertThat(mouths).as("different mouths seen").hasSizeGreaterThanOrEqualTo(6);
+        assertThat(worst).as("frames between sound and picture").isLessThanOrEqualTo(2);
+        waitForShift("nose", 40, 75);
+        page.waitForFunction(
+                "() => document.querySelector('audio').ended || document.querySelector('audio').paused",
+                null,
+                new Page.WaitForFunctionOptions().setTimeout(15_000));
+    }
+
+    @Test
+    void onesAndTwosPinsAndUndoOnTheLine() {
+        Locator lane = page.getByTestId("lane");
+        int onOnes = lane.getByRole(AriaRole.BUTTON).count();
+        button("on twos").click();
+        assertThat(button("on twos")).hasAttribute("aria-pressed", "true");
+        page.waitForFunction("n => document.querySelectorAll('[data-testid=lane] button').length !== n", onOnes);
+        Locator run = lane.getByRole(AriaRole.BUTTON).nth(8);
+        run.click();
+        button("Pin surprise").click();
+        assertThat(page.getByLabel(Pattern.compile("Mouth surprise, .*pinned"))).isVisible();
+        button("Undo on this line").click();
+        assertThat(page.getByLabel(Pattern.compile("Mouth surprise, .*pinned"))).hasCount(0);
+        button("Undo on this line").click();
+        assertThat(button("on ones")).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
+    void whyNamesTheDialAndAPinWins() {
+        page.getByLabel("Turn, value").fill("50");
+        page.getByLabel("Turn, value").press("Enter");
+        waitForShift("nose", 50, 70);
+        button("Why?").click();
+        page.locator("[data-testid=stage] [data-part=nose] g:visible").first().click();
+        Locator why = page.getByLabel("Why", new Page.GetByLabelOptions().setExact(true));
+        assertThat(why).containsText("Turn at 50° asks for profile to screen right");
+        hand.bench("Parts").click();
+        assertThat(page.getByText("Turn decides at the moment.")).isVisible();
+        button("Pin front").click();
+        assertThat(why).containsText("pinned by hand to front");
+        assertThat(why).containsText("Turn at 50° asks for profile");
+        button("Release the pin").click();
+        assertThat(why).not().containsText("pinned by hand");
+    }
+
+    @Test
+    void renamesAndNudgesSurviveUndoReloadAndAKilledServer() throws Exception {
+        page.getByLabel(Pattern.compile("^Name of the character: ")).click();
+        page.getByLabel("Name of the character", new Page.GetByLabelOptions().setExact(true))
+                .fill("Maren of Sorrel");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Maren of Sorrel")).isVisible();
+        hand.bench("Parts").click();
+        page.getByLabel("Stacking order")
+                .getByText("cap", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Parts"))
+                .click();
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("Shift+ArrowUp");
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=cap]').getAttribute('transform').endsWith(' -10)')");
+        button("Make nothing the default").click();
+        page.waitForFunction(
+                "() => !document.querySelector('[data-testid=stage] [data-part=cap] g:not([style*=none])')");
+        page.keyboard().press("Control+z");
+        page.waitForFunction(
+                "() => !!document.querySelector('[data-testid=stage] [data-part=cap] g:not([style*=none])')");
+        page.waitForTimeout(300);
+        page.reload();
+        waitForCap();
+        server.kill();
+        server.launch();
+        page.reload();
+        waitForCap();
+        assertThat(page.getByText("Maren of Sorrel")).isVisible();
+        assertThat(button("Redo on the character")).isEnabled();
+        button("Undo on the character").click();
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=cap]').getAttribute('transform').endsWith(' 0)')");
+        button("Undo on the character").click();
+        assertThat(page.getByText("Maren Quill")).isVisible();
+    }
+
+    private void waitForCap() {
+        page.waitForFunction(
+                "() => { const c = document.querySelector('[data-testid=stage] [data-part=cap]'); return c && (c.getAttribute('transform') || '').endsWith(' -10)'); }");
+    }
+
+    @Test
+    void aFileAndARecordingOfOnesOwn() throws Exception {
+        hand.drop("otto.svg", "image/svg+xml", Files.readAllBytes(Path.of("src/test/resources/art/otto.svg")));
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
+                .isVisible();
+        assertThat(page.getByText("otto").first()).isVisible();
+        assertThat(page.getByText("'earring thing' was not recognised", new Page.GetByTextOptions().setExact(false)))
+                .isVisible();
+        assertThat(page.getByText("Drop a WAV of a spoken line here")).isVisible();
+        hand.dragRuler("turn", 0.5, 0.95);
+        page.waitForFunction(
+                "() => { const t = document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') || ''; return Number(t.split(' ')[4]) > 20; }");
+        hand.dragRuler("blink", 0, 1);
+        page.waitForFunction(
+                "() => Number(document.querySelector('[data-testid=stage] [data-part=upper-lid-left]').getAttribute('transform').split(' ')[5].replace(')', '')) > 20");
+
+        Path wav = Files.createTempFile("own", ".wav");
+        String words = "My boat number 7 leaves Zilchwick at 9:15, before the fog.";
+        run(
+                "flite",
+                "-voice",
+                "rms",
+                "-t",
+                "My boat number seven leaves Zilchwick at nine fifteen, before the fog.",
+                "-o",
+                wav.toString());
+        Path stereo = Files.createTempFile("own", ".wav");
+        run("sox", wav.toString(), "-r", "44100", "-c", "2", "-b", "24", stereo.toString());
+        hand.drop("own.wav", "audio/wav", Files.readAllBytes(stereo));
+        page.getByLabel("Words of the line").fill(words);
+        button("Put the mouths to it").click();
+        assertThat(page.getByText("is not in the dictionary", new Page.GetByTextOptions().setExact(false)))
+                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                        .setTimeout(30_000));
+        page.getByLabel("zilchwick sounds like").fill("zilch wick");
+        button("Remember").click();
+        assertThat(page.getByText("is not in the dictionary", new Page.GetByTextOptions().setExact(false)))
+                .hasCount(
+                        0,
+                        new com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions().setTimeout(30_000));
+        assertThat(page.getByTestId("lane").getByText("9:15")).isVisible();
+        assertThat(page.getByTestId("lane").getByRole(AriaRole.BUTTON).first())
+                .hasAttribute("aria-label", Pattern.compile("Mouth closed.*"));
+
+        hand.bench("Hand over").click();
+        Download csv = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Exposure sheet as CSV"))
+                        .click());
+        String sheet = Files.readString(csv.path(), StandardCharsets.UTF_8);
+        assertThat(sheet)
+                .startsWith("frame,seconds,phone,class,drawing,pinned")
+                .contains("closed")
+                .contains("fv");
+        Download png = page.waitForDownload(() -> button("PNG").click());
+        assertThat(ImageIO.read(png.path().toFile()).getWidth()).isEqualTo(1280);
+        Download svg = page.waitForDownload(() -> button("SVG").click());
+        assertThat(Files.readString(svg.path())).contains("clipPath");
+    }
+
+    private static void run(String... command) throws Exception {
+        Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String out = new String(p.getInputStream().readAllBytes());
+        assertThat(p.waitFor()).as(out).isZero();
+    }
+
+    @Test
+    void badFilesAreToldWhereTheyHappenedAndChangeNothing() {
+        hand.drop("worm.svg", "image/svg+xml", "<svg><script>alert(1)</script></svg>".getBytes(StandardCharsets.UTF_8));
+        Locator alert = page.getByRole(AriaRole.ALERT);
+        assertThat(alert).containsText("worm.svg was not read. The SVG holds a script at line 1");
+        assertThat(page.locator("[data-testid=stage] [data-part=nose] g:visible"))
+                .hasCount(1);
+        hand.drop("cut.wav", "audio/wav", "RIFF....WAVE".getBytes(StandardCharsets.UTF_8));
+        page.getByLabel("Words of the line").fill("hello");
+        button("Put the mouths to it").click();
+        assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
+                .containsText("The recording: The WAV ends after 12 bytes");
+        button("Cancel").click();
+        assertThat(page.getByTestId("lane")).isVisible();
+    }
+
+    @Test
+    void everyBenchIsFreeOfSeriousFaultsForScreenReaders() throws Exception {
+        String axe = Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js"));
+        for (String bench : List.of("Intake", "Parts", "Lines", "Hand over")) {
+            hand.bench(bench).click();
+            page.waitForTimeout(400);
+            page.evaluate(axe);
+            Object bad = page.evaluate(
+                    "async () => (await axe.run()).violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.target + ' ' + n.failureSummary).join(' | '))");
+            assertThat((List<?>) bad).as(bench).isEmpty();
+        }
+    }
+}

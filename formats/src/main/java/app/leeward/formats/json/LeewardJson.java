@@ -1,0 +1,156 @@
+package app.leeward.formats.json;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Shape;
+import app.leeward.core.rig.Edit;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.formats.svg.PathReader;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonDeserializer;
+import com.fasterxml.jackson.databind.JsonSerializer;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.jsontype.NamedType;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+
+/** Makes the JSON mappers. */
+public final class LeewardJson {
+    private static final ObjectMapper SHAPES = configure(new ObjectMapper());
+
+    private LeewardJson() {}
+
+    /** A mapper that keeps artwork on {@code shelf} and writes only its hash. */
+    public static ObjectMapper mapper(ArtShelf shelf) {
+        SimpleModule art = new SimpleModule("artwork");
+        art.addSerializer(Artwork.class, new JsonSerializer<>() {
+            @Override
+            public void serialize(Artwork value, JsonGenerator out, SerializerProvider p) throws IOException {
+                String json = artwork(value);
+                String hash = sha256(json.getBytes(StandardCharsets.UTF_8));
+                shelf.put(hash, json);
+                out.writeString(hash);
+            }
+        });
+        art.addDeserializer(Artwork.class, new JsonDeserializer<>() {
+            @Override
+            public Artwork deserialize(JsonParser in, DeserializationContext c) throws IOException {
+                return shelf.get(in.getValueAsString());
+            }
+        });
+        return configure(new ObjectMapper()).registerModule(art);
+    }
+
+    /** Teaches any mapper the plain forms of core's values; artwork excepted. */
+    public static ObjectMapper configure(ObjectMapper mapper) {
+        SimpleModule module = new SimpleModule("core");
+        module.addSerializer(Path.class, new JsonSerializer<>() {
+            @Override
+            public void serialize(Path v, JsonGenerator out, SerializerProvider p) throws IOException {
+                out.writeString(v.toSvg());
+            }
+        });
+        module.addDeserializer(Path.class, new JsonDeserializer<>() {
+            @Override
+            public Path deserialize(JsonParser in, DeserializationContext c) throws IOException {
+                return PathReader.read(in.getValueAsString()).path();
+            }
+        });
+        module.addSerializer(Matrix.class, new JsonSerializer<>() {
+            @Override
+            public void serialize(Matrix m, JsonGenerator out, SerializerProvider p) throws IOException {
+                double[] values = {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()};
+                out.writeStartArray();
+                for (int i = 0; i < 6; i++) {
+                    out.writeNumber(round(values[i], i < 4 ? 1e5 : 1e3));
+                }
+                out.writeEndArray();
+            }
+        });
+        module.addSerializer(Point.class, new JsonSerializer<>() {
+            @Override
+            public void serialize(Point v, JsonGenerator out, SerializerProvider p) throws IOException {
+                out.writeArray(new double[] {v.x(), v.y()}, 0, 2);
+            }
+        });
+        module.addDeserializer(Point.class, new JsonDeserializer<>() {
+            @Override
+            public Point deserialize(JsonParser in, DeserializationContext c) throws IOException {
+                double[] xy = in.readValueAs(double[].class);
+                return new Point(xy[0], xy[1]);
+            }
+        });
+        choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class);
+        choice(mapper, Edit.class, Edit.class.getPermittedSubclasses());
+        choice(mapper, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
+        return mapper.registerModule(module)
+                .registerModule(new Jdk8Module())
+                .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS);
+    }
+
+    private static double round(double v, double grain) {
+        // adding zero turns -0.0, which costs a byte and says nothing, into 0.0
+        return Math.rint(v * grain) / grain + 0.0;
+    }
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    private interface Choice {}
+
+    private static void choice(ObjectMapper mapper, Class<?> sealed, Class<?>... options) {
+        mapper.addMixIn(sealed, Choice.class);
+        for (Class<?> option : options) {
+            mapper.registerSubtypes(new NamedType(option, kind(option)));
+        }
+    }
+
+    /** The {@code kind} of one option of a choice: its name with dashes. */
+    public static String kind(Class<?> option) {
+        return option.getSimpleName().replaceAll("([a-z])([A-Z])", "$1-$2").toLowerCase(Locale.ROOT);
+    }
+
+    private record Shapes(List<Shape> shapes) {}
+
+    /** Artwork written out; the same artwork always gives the same text. */
+    public static String artwork(Artwork art) {
+        try {
+            return SHAPES.writeValueAsString(new Shapes(art.shapes()));
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Reads what {@link #artwork(Artwork)} wrote. */
+    public static Artwork artwork(String json) {
+        try {
+            return new Artwork(SHAPES.readValue(json, Shapes.class).shapes());
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("stored artwork cannot be read", e);
+        }
+    }
+
+    public static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

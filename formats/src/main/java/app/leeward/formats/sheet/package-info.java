@@ -1,0 +1,2 @@
+/** Exposure sheets as files. */
+package app.leeward.formats.sheet;

@@ -1,0 +1,26 @@
+package app.leeward.formats.svg;
+
+/** A file cannot be read as art. */
+public final class ArtProblem extends RuntimeException {
+    private final String code;
+    private final String place;
+
+    /**
+     * @param code stable, for programs
+     * @param place where in the file, for example {@code line 12}; empty when it is the whole file
+     * @param says one sentence with the reason
+     */
+    public ArtProblem(String code, String place, String says) {
+        super(says);
+        this.code = code;
+        this.place = place;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public String place() {
+        return place;
+    }
+}

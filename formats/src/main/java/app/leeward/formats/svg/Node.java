@@ -1,0 +1,55 @@
+package app.leeward.formats.svg;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** One element of the file, before it is understood. */
+final class Node {
+    final String name;
+    final int line;
+    final Map<String, String> attributes = new HashMap<>();
+    final List<Node> children = new ArrayList<>();
+    final StringBuilder text = new StringBuilder();
+
+    Node(String name, int line) {
+        this.name = name;
+        this.line = line;
+    }
+
+    String get(String attribute) {
+        return attributes.get(attribute);
+    }
+
+    String get(String attribute, String otherwise) {
+        return attributes.getOrDefault(attribute, otherwise);
+    }
+
+    /** What a person called it: the label a drawing program shows, else its title, else its id made readable. */
+    String label() {
+        String label = get("label");
+        if (label != null && !label.isBlank()) {
+            return label.strip();
+        }
+        for (Node child : children) {
+            if (child.name.equals("title") && !child.text.toString().isBlank()) {
+                return child.text.toString().strip();
+            }
+        }
+        return readable(get("id", ""));
+    }
+
+    /** Some programs write a space as _x20_ and put _1_ behind a name used twice. */
+    private static String readable(String id) {
+        StringBuilder out = new StringBuilder();
+        java.util.regex.Matcher m =
+                java.util.regex.Pattern.compile("_x([0-9A-Fa-f]{2})_").matcher(id.replaceAll("_\\d+_$", ""));
+        while (m.find()) {
+            m.appendReplacement(out, java.util.regex.Matcher.quoteReplacement(String.valueOf((char)
+                    Integer.parseInt(m.group(1), 16))));
+        }
+        m.appendTail(out);
+        return out.toString().strip();
+    }
+}

@@ -1,0 +1,69 @@
+package app.leeward.formats.svg;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The rules of the file's style elements: element, class and id selectors, which is what drawing programs write. */
+final class StyleSheet {
+    private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)}");
+
+    private record Rule(String selector, int weight, Map<String, String> declarations) {}
+
+    private final List<Rule> rules = new ArrayList<>();
+
+    void add(Node style) {
+        String css = style.text.toString().replaceAll("(?s)/\\*.*?\\*/", "");
+        if (css.contains("@import") || css.matches("(?s).*url\\(\\s*['\"]?(https?:|//|file:).*")) {
+            throw new ArtProblem(
+                    "svg-external",
+                    "line " + style.line,
+                    "The style sheet at line " + style.line + " refers to another file; take that out.");
+        }
+        Matcher m = RULE.matcher(css.replaceAll("<!\\[CDATA\\[|]]>", ""));
+        while (m.find()) {
+            Map<String, String> declarations = declarations(m.group(2));
+            for (String selector : m.group(1).split(",")) {
+                String s = selector.strip();
+                int weight = s.startsWith("#") ? 100 : s.startsWith(".") ? 10 : 1;
+                rules.add(new Rule(s, weight, declarations));
+            }
+        }
+        rules.sort((a, b) -> Integer.compare(a.weight, b.weight));
+    }
+
+    static Map<String, String> declarations(String text) {
+        Map<String, String> out = new LinkedHashMap<>();
+        for (String d : text.split(";")) {
+            int colon = d.indexOf(':');
+            if (colon > 0) {
+                out.put(
+                        d.substring(0, colon).strip().toLowerCase(java.util.Locale.ROOT),
+                        d.substring(colon + 1).replace("!important", "").strip());
+            }
+        }
+        return out;
+    }
+
+    /** Presentation attributes, then rules by weight, then the style attribute, each overriding the one before. */
+    Map<String, String> of(Node node) {
+        Map<String, String> out = new HashMap<>(node.attributes);
+        String classes = " " + node.get("class", "") + " ";
+        for (Rule r : rules) {
+            boolean hit = r.selector.equals(node.name)
+                    || r.selector.equals("#" + node.get("id"))
+                    || (r.selector.startsWith(".") && classes.contains(" " + r.selector.substring(1) + " "));
+            if (hit) {
+                out.putAll(r.declarations);
+            }
+        }
+        if (node.get("style") != null) {
+            out.putAll(declarations(node.get("style")));
+        }
+        return out;
+    }
+}

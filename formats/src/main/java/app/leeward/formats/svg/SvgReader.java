@@ -1,0 +1,232 @@
+package app.leeward.formats.svg;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
+import app.leeward.core.art.Stroke;
+import app.leeward.core.intake.Layer;
+import app.leeward.core.rig.Canvas;
+import app.leeward.core.rig.Note;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Reads a layered SVG file: every group becomes a layer, every transform is resolved into the coordinates, fills and
+ * lines are kept. What cannot be kept is noted, never dropped in silence.
+ */
+public final class SvgReader {
+    /** Largest file, bytes. */
+    public static final int LARGEST = 12 * 1024 * 1024;
+
+    private static final Set<String> GROUPS = Set.of("g", "svg", "a", "switch");
+    private static final Set<String> SILENT = Set.of(
+            "defs",
+            "title",
+            "desc",
+            "metadata",
+            "style",
+            "namedview",
+            "symbol",
+            "clipPath",
+            "mask",
+            "marker",
+            "linearGradient",
+            "radialGradient",
+            "pattern",
+            "filter",
+            "sodipodi:namedview",
+            "RDF");
+    private static final int DEEPEST_USE = 12;
+
+    private final List<Note> notes = new ArrayList<>();
+    private final NodeReader nodes = new NodeReader();
+    private final StyleSheet sheet = new StyleSheet();
+    private Colours colours;
+    private int shapes;
+
+    private SvgReader() {}
+
+    /** @throws ArtProblem when the file cannot be read or must not be */
+    public static SvgArt read(byte[] file) {
+        if (file.length == 0) {
+            throw new ArtProblem("svg-empty", "the whole file", "The file is empty.");
+        }
+        if (file.length > LARGEST) {
+            throw new ArtProblem(
+                    "svg-large",
+                    "the whole file",
+                    "The file has " + file.length / (1024 * 1024) + " MB; at most " + LARGEST / (1024 * 1024)
+                            + " MB can be read.");
+        }
+        return new SvgReader().art(file);
+    }
+
+    private SvgArt art(byte[] file) {
+        Node root = nodes.read(file);
+        colours = new Colours(nodes.byId(), notes);
+        collectStyles(root);
+        double[] box = viewBox(root);
+        Matrix place = box == null ? Matrix.IDENTITY : Matrix.translate(-box[0], -box[1]);
+        Layer layer = layer(root, Style.START, place, 0);
+        Optional<String> title = root.children.stream()
+                .filter(c -> c.name.equals("title"))
+                .map(c -> c.text.toString().strip())
+                .filter(t -> !t.isEmpty())
+                .findFirst();
+        return new SvgArt(title, canvas(box, layer), layer, notes);
+    }
+
+    private void collectStyles(Node node) {
+        if (node.name.equals("style")) {
+            sheet.add(node);
+        }
+        node.children.forEach(this::collectStyles);
+    }
+
+    /** min-x, min-y, width, height; null when the file does not say how large it is. */
+    private static double[] viewBox(Node root) {
+        String[] parts = root.get("viewBox", "").strip().split("[\\s,]+");
+        if (parts.length == 4) {
+            try {
+                double[] box = new double[4];
+                for (int i = 0; i < 4; i++) {
+                    box[i] = Lengths.parse(parts[i]);
+                }
+                if (box[2] > 0 && box[3] > 0) {
+                    return box;
+                }
+            } catch (NumberFormatException e) {
+                // fall through to width and height, as viewers do
+            }
+        }
+        double w = Lengths.parse(root.get("width"), 0);
+        double h = Lengths.parse(root.get("height"), 0);
+        return w > 0 && h > 0 ? new double[] {0, 0, w, h} : null;
+    }
+
+    private static Canvas canvas(double[] box, Layer layer) {
+        if (box != null) {
+            if (box[2] > 100_000 || box[3] > 100_000) {
+                throw new ArtProblem(
+                        "svg-size", "viewBox", "The drawing is over 100000 units wide or tall; scale it down.");
+            }
+            return new Canvas(box[2], box[3]);
+        }
+        Optional<Box> bounds = layer.art().bounds();
+        return bounds.map(b -> new Canvas(Math.max(1, Math.min(1e5, b.maxX())), Math.max(1, Math.min(1e5, b.maxY()))))
+                .orElse(new Canvas(1000, 1000));
+    }
+
+    private Layer layer(Node node, Style inherited, Matrix outer, int uses) {
+        Map<String, String> css = sheet.of(node);
+        Style style = inherited.with(css);
+        List<Layer.Node> out = new ArrayList<>();
+        for (Node child : node.children) {
+            child(child, style, outer, uses, out);
+        }
+        boolean hidden = "none".equals(css.getOrDefault("display", "").strip());
+        return new Layer(node.name.equals("svg") ? "" : node.label(), hidden, out);
+    }
+
+    private void child(Node child, Style style, Matrix outer, int uses, List<Layer.Node> out) {
+        if (SILENT.contains(child.name)) {
+            return;
+        }
+        Matrix m = outer.times(transform(child));
+        if (GROUPS.contains(child.name)) {
+            noteMask(child);
+            out.add(new Layer.Group(layer(child, style, m, uses)));
+        } else if (child.name.equals("use")) {
+            use(child, style, m, uses, out);
+        } else if (BasicShapes.data(child).isPresent()) {
+            shape(child, style, m).ifPresent(s -> out.add(new Layer.Leaf(s)));
+        } else if (!Set.of("path", "rect", "circle", "ellipse", "polygon", "polyline")
+                .contains(child.name)) {
+            String what = child.name.equals("text")
+                    ? "Text at line " + child.line + " is left out; turn it into outlines."
+                    : child.name.equals("image")
+                            ? "The image at line " + child.line + " is left out; only drawn shapes are read."
+                            : "<" + child.name + "> at line " + child.line + " is not read.";
+            notes.add(new Note("element-not-read", child.label(), what));
+        }
+    }
+
+    private void noteMask(Node group) {
+        if (group.get("clip-path") != null || group.get("mask") != null) {
+            notes.add(new Note(
+                    "clip-not-kept",
+                    group.label(),
+                    "The clip on '" + group.label() + "' is not kept; windows do this work in a rig."));
+        }
+    }
+
+    private void use(Node use, Style style, Matrix m, int uses, List<Layer.Node> out) {
+        Node target = nodes.byId().get(use.get("href", "").replaceFirst("^#", ""));
+        if (target == null || uses >= DEEPEST_USE) {
+            notes.add(new Note(
+                    "use-missing",
+                    use.label(),
+                    target == null
+                            ? "What is used at line " + use.line + " is not in the file."
+                            : "What is used at line " + use.line + " uses itself."));
+            return;
+        }
+        Matrix place = m.times(Matrix.translate(Lengths.parse(use.get("x"), 0), Lengths.parse(use.get("y"), 0)));
+        Style own = style.with(sheet.of(use));
+        String name = use.label().isBlank() ? target.label() : use.label();
+        if (GROUPS.contains(target.name) || target.name.equals("symbol")) {
+            Layer inner = layer(target, own, place.times(transform(target)), uses + 1);
+            out.add(new Layer.Group(new Layer(name, inner.hidden(), inner.nodes())));
+        } else {
+            shape(target, own, place.times(transform(target)))
+                    .ifPresent(s -> out.add(new Layer.Group(new Layer(name, false, List.of(new Layer.Leaf(s))))));
+        }
+    }
+
+    private static Matrix transform(Node node) {
+        String text = node.get("transform");
+        if (text == null || text.isBlank()) {
+            return Matrix.IDENTITY;
+        }
+        return Transforms.parse(text)
+                .orElseThrow(() -> new ArtProblem(
+                        "svg-transform",
+                        "line " + node.line,
+                        "The transform '" + text + "' at line " + node.line + " cannot be read."));
+    }
+
+    private Optional<Shape> shape(Node node, Style inherited, Matrix m) {
+        if (++shapes > 20_000) {
+            throw new ArtProblem("svg-large", "line " + node.line, "The SVG has more than 20000 shapes; simplify it.");
+        }
+        Map<String, String> css = sheet.of(node);
+        Style style = inherited.with(css);
+        PathReader.Result read = PathReader.read(BasicShapes.data(node).orElse(""));
+        if (read.error() != null) {
+            notes.add(new Note(
+                    "path-broken",
+                    node.label().isBlank() ? "line " + node.line : node.label(),
+                    "The path at line " + node.line + " is broken " + read.error() + "; it is drawn up to there."));
+        }
+        boolean hidden = "none".equals(css.getOrDefault("display", "").strip()) || !style.visible();
+        if (hidden || !BasicShapes.drawable(read.path())) {
+            return Optional.empty();
+        }
+        Paint fill = node.name.equals("line") ? Paint.NONE : style.fillPaint(colours);
+        Stroke stroke = style.strokeOf(colours).scaled(m.strokeScale());
+        return Optional.of(new Shape(
+                node.label(),
+                ShapeRole.OTHER,
+                read.path().transform(m),
+                fill,
+                style.rule(),
+                stroke,
+                Math.max(0, Math.min(1, style.opacity())),
+                false));
+    }
+}

@@ -1,0 +1,127 @@
+package app.leeward.formats.json;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Edit;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.speech.DialogueLine;
+import app.leeward.core.speech.Phone;
+import app.leeward.core.speech.TimedPhone;
+import app.leeward.demo.DemoFiles;
+import app.leeward.formats.svg.SvgArt;
+import app.leeward.formats.svg.SvgReader;
+import app.leeward.formats.svg.SvgWriter;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class LeewardJsonTest {
+    private final Map<String, String> kept = new HashMap<>();
+    private final ObjectMapper json = LeewardJson.mapper(new ArtShelf() {
+        @Override
+        public void put(String hash, String text) {
+            kept.put(hash, text);
+        }
+
+        @Override
+        public Artwork get(String hash) {
+            return LeewardJson.artwork(kept.get(hash));
+        }
+    });
+
+    static Character maren() {
+        SvgArt art = SvgReader.read(DemoFiles.maren());
+        IntakeResult result = Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes());
+        return ((IntakeResult.Hung) result).character();
+    }
+
+    @Test
+    void aCharacterComesBackFromStorageAsItWas() throws Exception {
+        String text = json.writeValueAsString(maren());
+        Character back = json.readValue(text, Character.class);
+        assertThat(json.writeValueAsString(back)).isEqualTo(text);
+        Pose pose = Pose.of(Map.of("turn", 35.0, "blink", 0.4, "gaze-across", -1.0));
+        Frame before = new Evaluator(maren()).frame(pose);
+        Frame after = new Evaluator(back).frame(pose);
+        assertThat(after).isEqualTo(before);
+        assertThat(kept).as("each artwork once").hasSizeBetween(50, 70);
+    }
+
+    @Test
+    void everyEditSurvivesStorage() throws Exception {
+        List<Edit> edits = List.of(
+                new Edit.Adopt(maren(), "maren.svg"),
+                new Edit.Rename("A"),
+                new Edit.RenamePart("nose", "beak"),
+                new Edit.Nudge("nose", 1.5, -2),
+                new Edit.Show("cap", "nothing"),
+                new Edit.ServeSound(Viseme.OO, "oh"),
+                new Edit.Pronounce("sorrel", List.of(Phone.S, Phone.AO)),
+                new Edit.SetDial(maren().dials().get(0)));
+        for (Edit e : edits) {
+            String text = json.writerFor(Edit.class).writeValueAsString(e);
+            assertThat(text).contains("\"kind\":\"" + LeewardJson.kind(e.getClass()) + "\"");
+            Edit back = json.readValue(text, Edit.class);
+            assertThat(back).hasSameClassAs(e);
+            assertThat(json.writerFor(Edit.class).writeValueAsString(back)).isEqualTo(text);
+        }
+        DialogueLine line =
+                new DialogueLine("a", "h", 1, List.of(), List.of(new TimedPhone(Phone.AA, 0, 1)), List.of(), 0);
+        List<ShotEdit> shots = List.of(
+                new ShotEdit.Reread(line),
+                new ShotEdit.RenameShot("b"),
+                new ShotEdit.Expose(2, 1, 2),
+                new ShotEdit.PinMouth(0, 3, "ah"),
+                new ShotEdit.ReleaseMouth(0, 3),
+                new ShotEdit.Record(new app.leeward.core.shot.Shot("s", line, TrackRules.at(24), Map.of(3, "ah"))));
+        for (ShotEdit e : shots) {
+            assertThat(json.readValue(json.writerFor(ShotEdit.class).writeValueAsString(e), ShotEdit.class))
+                    .isEqualTo(e);
+        }
+    }
+
+    /** The whole demo: everything 07-demo asks of Maren is there and recognised. */
+    @Test
+    void marenIsHungWithoutAnythingLeftOver() {
+        Character c = maren();
+        assertThat(c.notes()).isEmpty();
+        assertThat(c.mouths().drawn()).hasSize(17);
+        assertThat(c.dials()).extracting(d -> d.id()).containsExactly("turn", "blink", "gaze-across", "gaze-down");
+        assertThat(c.dials().get(0).stops().get(0).offsets())
+                .as("parts that take part in the turn")
+                .hasSizeGreaterThanOrEqualTo(12);
+        assertThat(c.dials().get(0).bands())
+                .extracting(b -> b.part())
+                .containsExactlyInAnyOrder("nose", "extra-hair-left", "extra-hair-right");
+    }
+
+    @Test
+    void anExportedFrameIsReadBackWithTheSameShapes() {
+        Character c = maren();
+        Frame frame = new Evaluator(c).frame(Pose.of(Map.of("turn", -40.0)));
+        SvgArt again = SvgReader.read(SvgWriter.write(c, frame).getBytes(StandardCharsets.UTF_8));
+        long shapes = frame.placed().stream()
+                .mapToLong(p -> c.part(p.part())
+                        .orElseThrow()
+                        .drawing(p.drawing())
+                        .orElseThrow()
+                        .art()
+                        .shapes()
+                        .size())
+                .sum();
+        assertThat(again.root().shapes()).hasSize((int) shapes);
+        assertThat(again.canvas()).isEqualTo(c.canvas());
+    }
+}

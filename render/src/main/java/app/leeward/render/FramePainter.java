@@ -1,0 +1,153 @@
+package app.leeward.render;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.FillRule;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
+import app.leeward.core.art.Stroke;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.PaintStrokeCap;
+import io.github.humbleui.skija.PaintStrokeJoin;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.PathFillMode;
+import io.github.humbleui.skija.Surface;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Draws frames of one character into PNG pictures on a transparent ground. Not to be shared between threads. */
+public final class FramePainter {
+    private final Character character;
+    private final double scale;
+    private final Map<String, Artwork> art = new HashMap<>();
+    private final Map<Shape, Path> paths = new HashMap<>();
+
+    /** @param width of the pictures, pixels, 1 to 8000; their height follows the canvas */
+    public FramePainter(Character character, int width) {
+        if (width < 1 || width > 8000) {
+            throw new IllegalArgumentException("a picture is 1 to 8000 pixels wide, not " + width);
+        }
+        this.character = character;
+        this.scale = width / character.canvas().width();
+    }
+
+    /** A frame as a PNG file. */
+    public byte[] png(Frame frame) {
+        int width = (int) Math.round(character.canvas().width() * scale);
+        int height = Math.max(1, (int) Math.round(character.canvas().height() * scale));
+        try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
+            Canvas canvas = surface.getCanvas();
+            canvas.clear(0);
+            canvas.scale((float) scale, (float) scale);
+            Map<String, Frame.Placed> placed = new HashMap<>();
+            frame.placed().forEach(p -> placed.put(p.part(), p));
+            for (Frame.Placed p : frame.placed()) {
+                part(canvas, p, placed);
+            }
+            try (Image image = surface.makeImageSnapshot()) {
+                return EncoderPNG.encode(image).getBytes();
+            }
+        }
+    }
+
+    private void part(Canvas canvas, Frame.Placed p, Map<String, Frame.Placed> placed) {
+        if (p.opacity() <= 0) {
+            return;
+        }
+        int depth = canvas.save();
+        for (String window : p.windows()) {
+            Frame.Placed by = placed.get(window);
+            clip(canvas, artOf(by).windowShapes(), by.matrix());
+        }
+        if (p.opacity() < 1) {
+            try (Paint layer = new Paint()) {
+                canvas.saveLayer(null, layer.setAlphaf((float) p.opacity()));
+            }
+        }
+        canvas.concat(matrix(p.matrix()));
+        Artwork drawing = artOf(p);
+        List<Shape> window = drawing.shapes().stream()
+                .filter(s -> s.role() == ShapeRole.WINDOW)
+                .toList();
+        for (Shape s : drawing.shapes()) {
+            boolean masked = s.masked() && !window.isEmpty();
+            if (masked) {
+                canvas.save();
+                clip(canvas, window, Matrix.IDENTITY);
+            }
+            shape(canvas, s);
+            if (masked) {
+                canvas.restore();
+            }
+        }
+        canvas.restoreToCount(depth);
+    }
+
+    private Artwork artOf(Frame.Placed p) {
+        return art.computeIfAbsent(p.part() + "/" + p.drawing(), k -> character
+                .part(p.part())
+                .flatMap(part -> part.drawing(p.drawing()))
+                .map(Drawing::art)
+                .orElseThrow());
+    }
+
+    private void clip(Canvas canvas, List<Shape> shapes, Matrix m) {
+        try (PathBuilder all = new PathBuilder()) {
+            for (Shape s : shapes) {
+                all.addPath(path(s), matrix(m));
+            }
+            try (Path path = all.build()) {
+                canvas.clipPath(path, true);
+            }
+        }
+    }
+
+    private void shape(Canvas canvas, Shape s) {
+        Path path = path(s);
+        try (Paint paint = new Paint()) {
+            paint.setAntiAlias(true);
+            if (s.fill() instanceof app.leeward.core.art.Paint.Flat f) {
+                canvas.drawPath(path, paint.setColor(argb(f.colour(), f.opacity() * s.opacity())));
+            }
+            if (s.stroke().visible()) {
+                Stroke stroke = s.stroke();
+                var flat = (app.leeward.core.art.Paint.Flat) stroke.paint();
+                paint.setMode(PaintMode.STROKE)
+                        .setStrokeWidth((float) stroke.width())
+                        .setStrokeCap(PaintStrokeCap.valueOf(stroke.cap().name()))
+                        .setStrokeJoin(PaintStrokeJoin.valueOf(stroke.join().name()))
+                        .setStrokeMiter((float) stroke.miterLimit())
+                        .setColor(argb(flat.colour(), flat.opacity() * s.opacity()));
+                canvas.drawPath(path, paint);
+            }
+        }
+    }
+
+    private Path path(Shape s) {
+        return paths.computeIfAbsent(s, shape -> {
+            Path path = Path.makeFromSVGString(shape.path().toSvg());
+            return path.makeWithFillMode(
+                    shape.rule() == FillRule.EVENODD ? PathFillMode.EVEN_ODD : PathFillMode.WINDING);
+        });
+    }
+
+    private static int argb(String colour, double opacity) {
+        int alpha = (int) Math.round(255 * Math.max(0, Math.min(1, opacity)));
+        return alpha << 24 | Integer.parseInt(colour.substring(1), 16);
+    }
+
+    private static Matrix33 matrix(Matrix m) {
+        return new Matrix33(
+                (float) m.a(), (float) m.c(), (float) m.e(), (float) m.b(), (float) m.d(), (float) m.f(), 0, 0, 1);
+    }
+}

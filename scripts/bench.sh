@@ -1,0 +1,27 @@
+#!/usr/bin/env bash
+# Prints the figures of docs/benchmarks.md: computation by JMH, then a real server on the loopback.
+set -euo pipefail
+. scripts/common.sh
+need_java; need_node; need_postgres
+build
+mvn -q -B -ntp install -DskipTests -Dspotless.check.skip -pl core,speech,formats,demo,bench
+mvn -q -B -ntp -pl bench dependency:build-classpath -Dmdep.outputFile="$HOME_DIR/bench.cp"
+CP=bench/target/classes:$(cat "$HOME_DIR/bench.cp")
+printf '%s, %s processors, Java %s\n' "$(sed -n 's/^model name.*: //p' /proc/cpuinfo | head -1)" "$(nproc)" "$(java -version 2>&1 | sed -n '1s/.*"\(.*\)".*/\1/p')"
+java -cp "$CP" org.openjdk.jmh.Main "${1:-.*}" -v SILENT -rf text -rff "$HOME_DIR/jmh.txt" >/dev/null 2>&1 && cat "$HOME_DIR/jmh.txt"
+LEEWARD_DB_URL=$(bash scripts/cluster.sh bench start); export LEEWARD_DB_URL
+trap 'kill "${server:-0}" 2>/dev/null || true; bash scripts/cluster.sh bench stop' EXIT
+export LEEWARD_DEMO=true LEEWARD_PORT; LEEWARD_PORT=$(free_port 18480)
+launch() {
+  server_command
+  "${SERVER[@]}" >"$HOME_DIR/bench-server.log" 2>&1 & server=$!
+  until (exec 3<>"/dev/tcp/127.0.0.1/$LEEWARD_PORT") 2>/dev/null; do sleep 0.05; kill -0 "$server"; done
+}
+launch; sleep 15; kill "$server"; wait "$server" 2>/dev/null || true   # makes the database and Maren
+for i in 1 2 3; do
+  from=$(date +%s.%N); launch; until curl -sf "http://127.0.0.1:$LEEWARD_PORT/api/v1/characters" >/dev/null; do sleep 0.05; done
+  printf 'start, built, existing database to answering: %.1f s\n' "$(echo "$(date +%s.%N) - $from" | bc)"
+  [ "$i" = 3 ] || { kill "$server"; wait "$server" 2>/dev/null || true; }
+done
+sleep 8
+java -cp "$CP" app.leeward.bench.PoseLoad "http://127.0.0.1:$LEEWARD_PORT"

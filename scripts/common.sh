@@ -1,0 +1,76 @@
+# What the scripts share. Sourced with the project's folder as the working directory.
+HOME_DIR=$PWD/.leeward
+say() { printf '%s\n' "$*" >&2; }
+die() { say "$*"; exit 1; }
+
+# Installs Debian packages, or says how.
+debian() {
+  if [ "$(id -u)" = 0 ]; then
+    say "Installing $* …"
+    export DEBIAN_FRONTEND=noninteractive
+    apt-get install -y -qq "$@" >"$HOME_DIR/apt.log" 2>&1 || { apt-get update -qq >>"$HOME_DIR/apt.log" 2>&1 && apt-get install -y -qq "$@" >>"$HOME_DIR/apt.log" 2>&1; } \
+      || die "Could not install $*; see $HOME_DIR/apt.log."
+  elif sudo -n true 2>/dev/null; then
+    say "Installing $* …"
+    sudo apt-get update -qq && sudo DEBIAN_FRONTEND=noninteractive apt-get install -y -qq "$@" >"$HOME_DIR/apt.log" 2>&1 || die "Could not install $*; see $HOME_DIR/apt.log."
+  else
+    die "Leeward needs: $*. Install it with: sudo apt-get install $*"
+  fi
+}
+
+need_java() {
+  mkdir -p "$HOME_DIR"; chmod 755 "$HOME_DIR"
+  command -v javac >/dev/null || debian openjdk-17-jdk-headless
+  local v; v=$(javac -version 2>&1 | sed -E 's/javac ([0-9]+).*/\1/')
+  [ "$v" -ge 17 ] || die "Leeward needs Java 17 or newer; this is Java $v."
+  command -v mvn >/dev/null || debian maven
+}
+
+need_node() {
+  command -v npm >/dev/null || die "Leeward needs Node 20 or newer (node and npm) to build its page."
+  local v; v=$(node -p 'process.versions.node.split(".")[0]')
+  [ "$v" -ge 20 ] || die "Leeward needs Node 20 or newer; this is Node $v."
+}
+
+need_postgres() {
+  ls -d /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || debian postgresql
+}
+
+need_chromium() {
+  [ -x /usr/bin/chromium ] || debian chromium fonts-dejavu-core
+}
+
+# Builds what changed since the last build.
+build() {
+  local jar=server/target/server-0.1.0-app.jar
+  if [ -f "$jar" ] && [ -z "$(find pom.xml ./*/pom.xml ./*/src web/package-lock.json web/openapi.json web/index.html -newer "$jar" -not -path '*/src/test/*' -not -name schema.d.ts 2>/dev/null | head -1)" ]; then
+    return
+  fi
+  say "Building (a first build fetches its packages and takes some minutes) …"
+  mvn -q -B -ntp install -DskipTests -Dspotless.check.skip -pl '!bench,!e2e' >"$HOME_DIR/build.log" 2>&1 \
+    || { grep -v '^\s*at ' "$HOME_DIR/build.log" | grep -v '^\[ERROR\] \?\(\[Help\|To see\|Re-run\|For more\|After\)' | tail -20 >&2; die "The build failed; all of it is in $HOME_DIR/build.log."; }
+}
+
+# A free port at or above the wanted one.
+free_port() {
+  local p=$1
+  while (exec 3<>"/dev/tcp/127.0.0.1/$p") 2>/dev/null; do p=$((p + 1)); done
+  echo "$p"
+}
+
+# Runs the server: unpacked, with the archive of loaded classes that an earlier run left behind when it ended.
+server_command() {
+  local jar=server/target/server-0.1.0-app.jar app=$HOME_DIR/app
+  if [ ! -f "$app/server-0.1.0-app.jar" ] || [ "$jar" -nt "$app/unpacked" ]; then
+    rm -rf "$app"
+    java -Djarmode=tools -jar "$jar" extract --destination "$app" >/dev/null
+    touch "$app/unpacked"
+  fi
+  SERVER=(java -XX:+UseSerialGC -Xmx2g -Xshare:auto)
+  if [ -f "$app/classes.jsa" ]; then
+    SERVER+=("-XX:SharedArchiveFile=$app/classes.jsa")
+  else
+    SERVER+=("-XX:ArchiveClassesAtExit=$app/classes.jsa")
+  fi
+  SERVER+=(-Xlog:cds=off -Xlog:cds+dynamic=off -jar "$app/server-0.1.0-app.jar")
+}

@@ -1,0 +1,12 @@
+#!/usr/bin/env bash
+# Takes the pictures in docs/screenshots again, from the demo on a database of its own.
+set -euo pipefail
+. scripts/common.sh
+need_java; need_node; need_postgres; need_chromium
+build
+LEEWARD_DB_URL=$(PGOPTS='-c fsync=off' bash scripts/cluster.sh test start); export LEEWARD_DB_URL
+trap 'bash scripts/cluster.sh test stop' EXIT
+export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+mvn -q -B -ntp install -Dspotless.check.skip -pl e2e -Dtest=Shots -Dleeward.shots=true -Dsurefire.failIfNoSpecifiedTests=false >"$HOME_DIR/shots.log" 2>&1 \
+  || { grep -v '^\s*at ' "$HOME_DIR/shots.log" | tail -15 >&2; die "The pictures could not be taken."; }
+ls docs/screenshots

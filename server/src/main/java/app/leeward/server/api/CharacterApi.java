@@ -1,0 +1,121 @@
+package app.leeward.server.api;
+
+import app.leeward.core.art.Shape;
+import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Edit;
+import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.StoredArt;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Characters: begun by a file, changed by edits. */
+@RestController
+@RequestMapping("/api/v1/characters")
+@Tag(name = "characters")
+class CharacterApi {
+    /** Who edits, until people sign in. */
+    static final String AUTHOR = "this crew";
+
+    private final Characters characters;
+    private final StoredArt art;
+
+    CharacterApi(Characters characters, StoredArt art) {
+        this.characters = characters;
+        this.art = art;
+    }
+
+    /** A character as it stands; drawings hold the hash of their artwork. */
+    public record CharacterView(
+            UUID id, int revision, boolean canUndo, boolean canRedo, Character character, List<Serving> mouths) {
+        static CharacterView of(Standing<Character> s) {
+            return new CharacterView(
+                    s.id(),
+                    s.revision(),
+                    s.canUndo(),
+                    s.canRedo(),
+                    s.state(),
+                    servings(s.state().mouths()));
+        }
+    }
+
+    /** Which mouth a class of sounds gets, and why. */
+    public record Serving(
+            Viseme viseme, int number, String sounds, List<String> examples, String drawing, boolean own, String why) {}
+
+    private static List<Serving> servings(MouthChart chart) {
+        return Arrays.stream(Viseme.values())
+                .filter(Viseme::spoken)
+                .flatMap(v -> chart.serve(v).stream())
+                .map(s -> new Serving(
+                        s.asked(),
+                        s.asked().number(),
+                        s.asked().words(),
+                        s.asked().examples(),
+                        s.drawing(),
+                        s.own(),
+                        s.why()))
+                .toList();
+    }
+
+    /** An edit and the revision it was asked for on. */
+    public record EditBody(int base, Edit edit) {}
+
+    /** The revision something was asked for on. */
+    public record BaseBody(int base) {}
+
+    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    CharacterView read(@RequestPart MultipartFile file) throws IOException {
+        String name = file.getOriginalFilename() == null ? "character.svg" : file.getOriginalFilename();
+        return CharacterView.of(characters.read(UUID.randomUUID(), file.getBytes(), name, AUTHOR));
+    }
+
+    @GetMapping("/{id}")
+    CharacterView stand(@PathVariable UUID id) {
+        return CharacterView.of(characters.stand(id));
+    }
+
+    /** The shapes of all drawings, by the hash of their artwork. */
+    @GetMapping("/{id}/artwork")
+    Map<String, List<Shape>> artwork(@PathVariable UUID id) {
+        Map<String, List<Shape>> out = new TreeMap<>();
+        characters.stand(id).state().parts().forEach(p -> p.drawings()
+                .forEach(d -> out.put(art.hashOf(d.art()), d.art().shapes())));
+        return out;
+    }
+
+    @PostMapping("/{id}/edits")
+    CharacterView edit(@PathVariable UUID id, @RequestBody EditBody body) {
+        Bodies.requireWhole(body.edit(), "edit");
+        return CharacterView.of(characters.edit(id, body.base(), body.edit(), AUTHOR));
+    }
+
+    @PostMapping("/{id}/undo")
+    CharacterView undo(@PathVariable UUID id, @RequestBody BaseBody body) {
+        return CharacterView.of(characters.undo(id, body.base(), AUTHOR));
+    }
+
+    @PostMapping("/{id}/redo")
+    CharacterView redo(@PathVariable UUID id, @RequestBody BaseBody body) {
+        return CharacterView.of(characters.redo(id, body.base(), AUTHOR));
+    }
+}

@@ -1,0 +1,41 @@
+package app.leeward.server.api;
+
+import app.leeward.core.rig.Frame;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Several frames, most of which share most of their parts: the first whole, each with what differs from the first.
+ *
+ * @param at what each frame is a picture of: the value of a dial, or the frame number
+ */
+public record FrameSeries(List<Double> at, Frame first, List<Change> changes) {
+    /**
+     * @param placed parts that differ from the first frame, or are not in it
+     * @param gone parts of the first frame that show nothing here
+     */
+    public record Change(List<Frame.Placed> placed, List<String> gone) {}
+
+    static FrameSeries of(List<Double> at, List<Frame> frames) {
+        Frame first = frames.get(0);
+        Map<String, Frame.Placed> base = new HashMap<>();
+        first.placed().forEach(p -> base.put(p.part(), p));
+        List<Change> changes = new ArrayList<>();
+        for (Frame frame : frames) {
+            Set<String> gone = new HashSet<>(base.keySet());
+            List<Frame.Placed> differs = new ArrayList<>();
+            for (Frame.Placed p : frame.placed()) {
+                gone.remove(p.part());
+                if (!p.equals(base.get(p.part()))) {
+                    differs.add(p);
+                }
+            }
+            changes.add(new Change(differs, gone.stream().sorted().toList()));
+        }
+        return new FrameSeries(at, first, changes);
+    }
+}

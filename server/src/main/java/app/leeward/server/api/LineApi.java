@@ -1,0 +1,206 @@
+package app.leeward.server.api;
+
+import app.leeward.core.mouth.MouthTrack;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.formats.sheet.ExposureCsv;
+import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Lines;
+import app.leeward.server.studio.Standing;
+import app.leeward.speech.WavFile;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.core.io.ByteArrayResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Lines of dialogue: begun by a recording and its words. */
+@RestController
+@RequestMapping("/api/v1")
+@Tag(name = "lines")
+class LineApi {
+    private static final int MOST_FRAMES = 480;
+
+    private final Characters characters;
+    private final Lines lines;
+
+    LineApi(Characters characters, Lines lines) {
+        this.characters = characters;
+        this.lines = lines;
+    }
+
+    /**
+     * A line as it stands.
+     *
+     * @param drawings the mouth of every frame; empty for a character that cannot talk
+     * @param classes the viseme class of every frame
+     * @param notShown closures and the like that found no frame
+     * @param fits whether the words are believably the ones spoken
+     * @param doubtful indices of words that do not seem to be spoken
+     */
+    public record LineView(
+            UUID id,
+            UUID character,
+            int revision,
+            boolean canUndo,
+            boolean canRedo,
+            Shot shot,
+            int frames,
+            List<String> drawings,
+            List<Viseme> classes,
+            List<String> notShown,
+            boolean fits,
+            List<Integer> doubtful) {}
+
+    private LineView view(Standing<Shot> s) {
+        Playhead playhead = lines.playhead(s, characters.stand(s.belongsTo()));
+        List<Integer> doubtful = new ArrayList<>();
+        for (int i = 0; i < s.state().line().words().size(); i++) {
+            if (s.state().line().words().get(i).doubtful()) {
+                doubtful.add(i);
+            }
+        }
+        return new LineView(
+                s.id(),
+                s.belongsTo(),
+                s.revision(),
+                s.canUndo(),
+                s.canRedo(),
+                s.state(),
+                s.state().frames(),
+                playhead.mouths().map(MouthTrack::drawings).orElse(List.of()),
+                playhead.mouths().map(MouthTrack::classes).orElse(List.of()),
+                playhead.mouths().map(MouthTrack::broken).orElse(List.of()),
+                s.state().line().fits(),
+                doubtful);
+    }
+
+    public record ShotEditBody(int base, ShotEdit edit) {}
+
+    public record WordsBody(int base, String words) {}
+
+    public record PronounceBody(int base, String word, String soundsLike) {}
+
+    /** Frames {@code from} to before {@code to}. */
+    public record FramesBody(PoseBody pose, int from, int to) {}
+
+    @PostMapping(path = "/characters/{id}/lines", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    LineView record(
+            @PathVariable UUID id,
+            @RequestPart MultipartFile sound,
+            @RequestParam String words,
+            @RequestParam(required = false) String name)
+            throws IOException {
+        return view(lines.record(UUID.randomUUID(), id, name, words, sound.getBytes(), CharacterApi.AUTHOR));
+    }
+
+    @GetMapping("/lines/{id}")
+    LineView stand(@PathVariable UUID id) {
+        return view(lines.stand(id));
+    }
+
+    @PostMapping("/lines/{id}/edits")
+    LineView edit(@PathVariable UUID id, @RequestBody ShotEditBody body) {
+        Bodies.requireWhole(body.edit(), "edit");
+        return view(lines.edit(id, body.base(), body.edit(), CharacterApi.AUTHOR));
+    }
+
+    @PostMapping("/lines/{id}/undo")
+    LineView undo(@PathVariable UUID id, @RequestBody CharacterApi.BaseBody body) {
+        return view(lines.undo(id, body.base(), CharacterApi.AUTHOR));
+    }
+
+    @PostMapping("/lines/{id}/redo")
+    LineView redo(@PathVariable UUID id, @RequestBody CharacterApi.BaseBody body) {
+        return view(lines.redo(id, body.base(), CharacterApi.AUTHOR));
+    }
+
+    /** Reads the recording again with corrected words. */
+    @PostMapping("/lines/{id}/words")
+    LineView words(@PathVariable UUID id, @RequestBody WordsBody body) {
+        return view(lines.reread(id, body.base(), Bodies.require(body.words(), "words"), CharacterApi.AUTHOR));
+    }
+
+    /** Corrects how a word is pronounced, for this and all later lines of the character. */
+    @PostMapping("/lines/{id}/pronounce")
+    LineView pronounce(@PathVariable UUID id, @RequestBody PronounceBody body) {
+        return view(lines.pronounce(
+                id,
+                body.base(),
+                Bodies.require(body.word(), "word"),
+                Bodies.require(body.soundsLike(), "soundsLike"),
+                CharacterApi.AUTHOR));
+    }
+
+    @PostMapping("/lines/{id}/frames")
+    FrameSeries frames(@PathVariable UUID id, @RequestBody FramesBody body) {
+        Standing<Shot> shot = lines.stand(id);
+        Standing<Character> character = characters.stand(shot.belongsTo());
+        Playhead playhead = lines.playhead(shot, character);
+        Pose live = PoseBody.of(body.pose());
+        int from = Math.max(0, Math.min(body.from(), shot.state().frames() - 1));
+        int to = Math.max(
+                from + 1,
+                Math.min(Math.min(body.to(), from + MOST_FRAMES), shot.state().frames()));
+        List<Double> at = new ArrayList<>();
+        List<Frame> frames = new ArrayList<>();
+        for (int f = from; f < to; f++) {
+            at.add((double) f);
+            frames.add(playhead.frameAt(f, live));
+        }
+        return FrameSeries.of(at, frames);
+    }
+
+    /** Loudest excursions of equal stretches, 0 to 1. */
+    @GetMapping("/lines/{id}/peaks")
+    float[] peaks(@PathVariable UUID id, @RequestParam(defaultValue = "600") int count) {
+        byte[] wav = lines.sound(lines.stand(id).state().line().sound()).wav();
+        return WavFile.read(wav).peaks(Math.max(1, Math.min(4000, count)));
+    }
+
+    /** The recording as it was uploaded; in ranges when asked for. */
+    @GetMapping("/lines/{id}/sound.wav")
+    ResponseEntity<Resource> sound(@PathVariable UUID id) {
+        byte[] wav = lines.sound(lines.stand(id).state().line().sound()).wav();
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf("audio/wav"))
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                .body(new ByteArrayResource(wav));
+    }
+
+    /** The exposure sheet. */
+    @GetMapping("/lines/{id}/exposure.csv")
+    ResponseEntity<byte[]> exposure(@PathVariable UUID id) {
+        Standing<Shot> shot = lines.stand(id);
+        Playhead playhead = lines.playhead(shot, characters.stand(shot.belongsTo()));
+        String csv = ExposureCsv.write(shot.state(), playhead.mouths());
+        return PoseApi.download(
+                csv.getBytes(StandardCharsets.UTF_8),
+                MediaType.valueOf("text/csv;charset=UTF-8"),
+                shot.state().name() + " exposure.csv");
+    }
+}

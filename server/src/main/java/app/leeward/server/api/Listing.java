@@ -1,0 +1,84 @@
+package app.leeward.server.api;
+
+import app.leeward.server.store.DocumentKind;
+import app.leeward.server.store.DocumentRow;
+import app.leeward.server.store.Documents;
+import app.leeward.server.store.RevisionRow;
+import app.leeward.server.store.Revisions;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Lists: characters, their lines, what was done to either. */
+@RestController
+@RequestMapping("/api/v1")
+@Tag(name = "lists")
+class Listing {
+    private static final int LARGEST_PAGE = 200;
+
+    private final Documents documents;
+    private final Revisions revisions;
+
+    Listing(Documents documents, Revisions revisions) {
+        this.documents = documents;
+        this.revisions = revisions;
+    }
+
+    /** One document in a list. */
+    public record Item(UUID id, String name, int revision, Instant changedAt) {
+        static Item of(DocumentRow d) {
+            return new Item(d.getId(), d.name(), d.head(), d.changedAt());
+        }
+    }
+
+    /** One revision in a history. */
+    public record Step(int number, String action, String says, String author, Instant madeAt) {
+        static Step of(RevisionRow r) {
+            return new Step(r.number(), r.action().name(), r.says(), r.author(), r.madeAt());
+        }
+    }
+
+    /** A page of items, and how many there are in all. */
+    public record Items(List<Item> items, int page, long total) {
+        static Items of(Page<DocumentRow> p) {
+            return new Items(p.map(Item::of).getContent(), p.getNumber(), p.getTotalElements());
+        }
+    }
+
+    /** A page of steps, newest first. */
+    public record Steps(List<Step> steps, int page, long total) {}
+
+    private static PageRequest page(int page, int size) {
+        return PageRequest.of(Math.max(0, page), Math.max(1, Math.min(LARGEST_PAGE, size)));
+    }
+
+    @GetMapping("/characters")
+    Items characters(@RequestParam(defaultValue = "0") int page, @RequestParam(defaultValue = "50") int size) {
+        return Items.of(documents.all(DocumentKind.CHARACTER, page(page, size)));
+    }
+
+    @GetMapping("/characters/{id}/lines")
+    Items lines(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "50") int size) {
+        return Items.of(documents.of(DocumentKind.SHOT, id, page(page, size)));
+    }
+
+    @GetMapping({"/characters/{id}/history", "/lines/{id}/history"})
+    Steps history(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "50") int size) {
+        Page<RevisionRow> found = revisions.newestFirst(id, page(page, size));
+        return new Steps(found.map(Step::of).getContent(), found.getNumber(), found.getTotalElements());
+    }
+}

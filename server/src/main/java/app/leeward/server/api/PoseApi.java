@@ -1,0 +1,141 @@
+package app.leeward.server.api;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Reason;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
+import app.leeward.formats.svg.SvgWriter;
+import app.leeward.render.FramePainter;
+import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Lines;
+import app.leeward.server.studio.Problem;
+import app.leeward.server.studio.Standing;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Poses: what a character looks like with its dials here or there, alone or in the middle of a line. */
+@RestController
+@RequestMapping("/api/v1/characters/{id}")
+@Tag(name = "poses")
+class PoseApi {
+    private static final int MOST_SAMPLES = 241;
+
+    private final Characters characters;
+    private final Lines lines;
+
+    PoseApi(Characters characters, Lines lines) {
+        this.characters = characters;
+        this.lines = lines;
+    }
+
+    /**
+     * @param line the line being spoken, when there is one
+     * @param frame which frame of it, from 0
+     */
+    public record Moment(PoseBody pose, UUID line, Integer frame) {}
+
+    public record PoseView(int revision, Frame frame) {}
+
+    public record SweepBody(PoseBody pose, UUID line, Integer frame, String dial, int samples) {}
+
+    public record WhyBody(PoseBody pose, UUID line, Integer frame, String part) {}
+
+    public record WhyView(String part, String name, List<Reason> reasons) {}
+
+    /**
+     * @param format {@code svg} or {@code png}
+     * @param width pixels, for png; 1 to 4000
+     */
+    public record PictureBody(PoseBody pose, UUID line, Integer frame, String format, Integer width) {}
+
+    private Pose pose(Standing<Character> character, PoseBody body, UUID line, Integer frame) {
+        Pose live = PoseBody.of(body);
+        if (line == null) {
+            return live;
+        }
+        Standing<Shot> shot = lines.stand(line);
+        Playhead playhead = lines.playhead(shot, character);
+        return playhead.poseAt(frame == null ? 0 : frame, live);
+    }
+
+    @PostMapping("/pose")
+    PoseView pose(@PathVariable UUID id, @RequestBody Moment moment) {
+        Standing<Character> c = characters.stand(id);
+        Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
+        return new PoseView(c.revision(), characters.evaluator(c).frame(pose));
+    }
+
+    /** The frames of one dial over its whole range, the rest of the pose staying as it is. */
+    @PostMapping("/sweep")
+    FrameSeries sweep(@PathVariable UUID id, @RequestBody SweepBody body) {
+        Standing<Character> c = characters.stand(id);
+        Dial dial = c.state().dial(Bodies.require(body.dial(), "dial")).orElseThrow(() -> Problem.notThere("dial"));
+        int n = Math.max(2, Math.min(MOST_SAMPLES, body.samples()));
+        Pose pose = pose(c, body.pose(), body.line(), body.frame());
+        Evaluator evaluator = characters.evaluator(c);
+        List<Double> at = new ArrayList<>(n);
+        List<Frame> frames = new ArrayList<>(n);
+        for (int i = 0; i < n; i++) {
+            double value = dial.from() + (dial.to() - dial.from()) * i / (n - 1);
+            at.add(value);
+            frames.add(evaluator.frame(pose.withDial(dial.id(), value)));
+        }
+        return FrameSeries.of(at, frames);
+    }
+
+    @PostMapping("/why")
+    WhyView why(@PathVariable UUID id, @RequestBody WhyBody body) {
+        Standing<Character> c = characters.stand(id);
+        String part = Bodies.require(body.part(), "part");
+        String name =
+                c.state().part(part).orElseThrow(() -> Problem.notThere("part")).name();
+        Pose pose = pose(c, body.pose(), body.line(), body.frame());
+        return new WhyView(part, name, characters.evaluator(c).why(part, pose));
+    }
+
+    /** The present picture as a file. */
+    @PostMapping("/picture")
+    ResponseEntity<byte[]> picture(@PathVariable UUID id, @RequestBody PictureBody body) {
+        Standing<Character> c = characters.stand(id);
+        Frame frame = characters.evaluator(c).frame(pose(c, body.pose(), body.line(), body.frame()));
+        boolean png = "png".equals(body.format());
+        int width = body.width() == null ? 1280 : body.width();
+        if (width < 1 || width > 4000) {
+            throw Problem.refused("picture-size", "A picture is 1 to 4000 pixels wide, not " + width + ".");
+        }
+        byte[] file = png
+                ? new FramePainter(c.state(), width).png(frame)
+                : SvgWriter.write(c.state(), frame).getBytes(StandardCharsets.UTF_8);
+        return download(
+                file,
+                png ? MediaType.IMAGE_PNG : MediaType.valueOf("image/svg+xml"),
+                c.state().name() + (png ? ".png" : ".svg"));
+    }
+
+    static ResponseEntity<byte[]> download(byte[] file, MediaType type, String name) {
+        String safe = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9.]+", "-");
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(safe).build().toString())
+                .body(file);
+    }
+}

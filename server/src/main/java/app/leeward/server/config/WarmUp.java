@@ -1,0 +1,72 @@
+package app.leeward.server.config;
+
+import app.leeward.demo.DemoFiles;
+import app.leeward.server.store.Documents;
+import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Lines;
+import app.leeward.speech.LineReader;
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Once the server answers: loads the acoustic model in the background, and the demo when asked to. */
+@Component
+class WarmUp {
+    private static final Logger LOG = LoggerFactory.getLogger(WarmUp.class);
+    /** Fixed, so that links into the demo work on every machine and loading it twice changes nothing. */
+    private static final UUID MAREN = named("maren");
+
+    private final Documents documents;
+    private final Characters characters;
+    private final Lines lines;
+    private final LineReader reader;
+    private final boolean demo;
+
+    WarmUp(
+            Documents documents,
+            Characters characters,
+            Lines lines,
+            LineReader reader,
+            @Value("${leeward.demo}") boolean demo) {
+        this.documents = documents;
+        this.characters = characters;
+        this.lines = lines;
+        this.reader = reader;
+        this.demo = demo;
+    }
+
+    private static UUID named(String name) {
+        return UUID.nameUUIDFromBytes(("leeward demo " + name).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void ready() {
+        Thread thread = new Thread(this::work, "warm-up");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void work() {
+        try {
+            if (demo && !documents.existsById(MAREN)) {
+                characters.read(MAREN, DemoFiles.maren(), "maren.svg", "Leeward");
+                LOG.info("Maren is hung");
+            }
+            reader.warmUp();
+            for (DemoFiles.Line line : demo ? DemoFiles.lines() : java.util.List.<DemoFiles.Line>of()) {
+                UUID id = named(line.name());
+                if (!documents.existsById(id)) {
+                    lines.record(id, MAREN, line.name(), line.words(), line.wav(), "Leeward");
+                    LOG.info("Maren has learned '{}'", line.name());
+                }
+            }
+        } catch (RuntimeException e) {
+            LOG.error("Warming up failed; speech will be loaded with the first line", e);
+        }
+    }
+}

@@ -1,0 +1,42 @@
+package app.leeward.server.config;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.formats.json.LeewardJson;
+import app.leeward.server.studio.StoredArt;
+import app.leeward.speech.LineReader;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.databind.JsonSerializer;
+import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import java.io.IOException;
+import java.time.Clock;
+import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+@Configuration
+class Wiring {
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+    @Bean
+    LineReader lineReader() {
+        return new LineReader();
+    }
+
+    /** Answers carry artwork by its hash; the page fetches the shapes once. */
+    @Bean
+    Jackson2ObjectMapperBuilderCustomizer coreForms(StoredArt shelf) {
+        SimpleModule art = new SimpleModule("artwork-hash");
+        art.addSerializer(Artwork.class, new JsonSerializer<>() {
+            @Override
+            public void serialize(Artwork value, JsonGenerator out, SerializerProvider p) throws IOException {
+                out.writeString(shelf.hashOf(value));
+            }
+        });
+        return builder ->
+                builder.postConfigurer(mapper -> LeewardJson.configure(mapper).registerModule(art));
+    }
+}

@@ -1,0 +1,7 @@
+package app.leeward.server.store;
+
+/** What a document holds. */
+public enum DocumentKind {
+    CHARACTER,
+    SHOT
+}

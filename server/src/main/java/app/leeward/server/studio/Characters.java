@@ -1,0 +1,154 @@
+package app.leeward.server.studio;
+
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Edit;
+import app.leeward.core.rig.Edits;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Outcome;
+import app.leeward.formats.json.LeewardJson;
+import app.leeward.formats.svg.ArtProblem;
+import app.leeward.formats.svg.SvgArt;
+import app.leeward.formats.svg.SvgReader;
+import app.leeward.server.store.DocumentKind;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Characters: read from art, edited, undone, posed. */
+@Service
+public class Characters {
+    private static final int FRAME_RATE = 24;
+
+    private final Ledger ledger;
+    private final Keeping keeping;
+    private final Cache<String, Evaluator> evaluators =
+            Caffeine.newBuilder().maximumSize(200).build();
+
+    Characters(Ledger ledger, StoredArt shelf) {
+        this.ledger = ledger;
+        this.keeping = new Keeping(LeewardJson.mapper(shelf));
+    }
+
+    /**
+     * A new character from a layered file.
+     *
+     * @param fileName what the file was called; its stem is the name when the art has no title
+     */
+    public Standing<Character> read(UUID id, byte[] file, String fileName, String author) {
+        SvgArt art = svg(file);
+        String stem = fileName.replaceAll("^.*[/\\\\]", "")
+                .replaceAll("\\.[A-Za-z0-9]{1,5}$", "")
+                .strip();
+        String name = art.title()
+                .filter(t -> t.length() <= Edits.LONGEST_NAME)
+                .orElse(stem.isBlank() ? "Character" : shortened(stem));
+        IntakeResult result = Assembler.assemble(name, art.canvas(), FRAME_RATE, art.root(), art.notes());
+        if (result instanceof IntakeResult.Unusable u) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.says());
+        }
+        Character character = ((IntakeResult.Hung) result).character();
+        return ledger.begin(keeping, id, null, character, new Edit.Adopt(character, shortened(fileName)), author);
+    }
+
+    private static String shortened(String s) {
+        return s.length() > Edits.LONGEST_NAME ? s.substring(0, Edits.LONGEST_NAME) : s;
+    }
+
+    private static SvgArt svg(byte[] file) {
+        try {
+            return SvgReader.read(file);
+        } catch (ArtProblem e) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
+        }
+    }
+
+    public Standing<Character> stand(UUID id) {
+        return ledger.stand(keeping, id);
+    }
+
+    public Standing<Character> edit(UUID id, int base, Edit edit, String author) {
+        if (edit instanceof Edit.Adopt) {
+            throw Problem.refused("adopt-by-file", "A character is begun by dropping a file.");
+        }
+        return ledger.edit(keeping, id, base, edit, author);
+    }
+
+    public Standing<Character> undo(UUID id, int base, String author) {
+        return ledger.undo(keeping, id, base, author);
+    }
+
+    public Standing<Character> redo(UUID id, int base, String author) {
+        return ledger.redo(keeping, id, base, author);
+    }
+
+    /** The compiled form of a character's newest revision. */
+    public Evaluator evaluator(Standing<Character> standing) {
+        return evaluators.get(standing.id() + "/" + standing.revision(), k -> new Evaluator(standing.state()));
+    }
+
+    private record Keeping(ObjectMapper json) implements Ledger.Keeper<Character, Edit> {
+        @Override
+        public DocumentKind kind() {
+            return DocumentKind.CHARACTER;
+        }
+
+        @Override
+        public String what() {
+            return "character";
+        }
+
+        @Override
+        public Character read(String text) {
+            return JsonText.read(json, text, Character.class);
+        }
+
+        @Override
+        public String write(Character state) {
+            return JsonText.write(json, state);
+        }
+
+        @Override
+        public String writeEdit(Edit edit) {
+            return JsonText.writeAs(json, Edit.class, edit);
+        }
+
+        @Override
+        public Edit readEdit(String text) {
+            return JsonText.read(json, text, Edit.class);
+        }
+
+        @Override
+        public Character apply(Character before, Edit edit) {
+            try {
+                Outcome outcome = Edits.apply(before, edit);
+                if (outcome instanceof Outcome.Refused r) {
+                    throw Problem.refused(r.code(), r.says());
+                }
+                return ((Outcome.Done) outcome).character();
+            } catch (IllegalArgumentException e) {
+                throw Problem.refused("edit-refused", e.getMessage());
+            }
+        }
+
+        @Override
+        public String describe(Character before, Edit edit) {
+            return edit.describe(before);
+        }
+
+        @Override
+        public Set<String> touches(Edit edit) {
+            return edit.touches();
+        }
+
+        @Override
+        public String name(Character state) {
+            return state.name();
+        }
+    }
+}

@@ -1,0 +1,265 @@
+package app.leeward.server.studio;
+
+import app.leeward.server.store.DocumentKind;
+import app.leeward.server.store.DocumentRow;
+import app.leeward.server.store.Documents;
+import app.leeward.server.store.RevisionKey;
+import app.leeward.server.store.RevisionRow;
+import app.leeward.server.store.RevisionRow.Action;
+import app.leeward.server.store.Revisions;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * The chain of revisions behind every document. Writing an edit, undoing and redoing each add one revision in one
+ * transaction; the row lock on the document gives them their order.
+ */
+@Component
+public class Ledger {
+    private final Documents documents;
+    private final Revisions revisions;
+    private final Clock clock;
+    /** A revision never changes, so what was read of one stays true; keyed by document and number. */
+    private final Cache<RevisionKey, Standing<?>> read =
+            Caffeine.newBuilder().maximumSize(500).build();
+
+    Ledger(Documents documents, Revisions revisions, Clock clock) {
+        this.documents = documents;
+        this.revisions = revisions;
+        this.clock = clock;
+    }
+
+    /**
+     * How one kind of document is kept.
+     *
+     * @param <T> what the document is
+     * @param <E> how it changes
+     */
+    public interface Keeper<T, E> {
+        DocumentKind kind();
+
+        String what();
+
+        T read(String json);
+
+        String write(T state);
+
+        String writeEdit(E edit);
+
+        E readEdit(String json);
+
+        /** @throws Problem when the edit cannot be made */
+        T apply(T before, E edit);
+
+        String describe(T before, E edit);
+
+        Set<String> touches(E edit);
+
+        String name(T state);
+    }
+
+    public <T, E> Standing<T> stand(Keeper<T, E> keeper, UUID id) {
+        DocumentRow document = documents
+                .peek(id)
+                .filter(d -> d.kind() == keeper.kind())
+                .orElseThrow(() -> Problem.notThere(keeper.what()));
+        RevisionKey key = new RevisionKey(id, document.head());
+        @SuppressWarnings("unchecked") // the kind was checked above, and it alone decides what a document is read as
+        Standing<T> known = (Standing<T>) read.get(key, k -> standing(keeper, document, row(id, document.head())));
+        return known;
+    }
+
+    private RevisionRow row(UUID id, int number) {
+        return revisions
+                .findById(new RevisionKey(id, number))
+                .orElseThrow(() -> new IllegalStateException("revision " + number + " of " + id + " is missing"));
+    }
+
+    private static <T, E> Standing<T> standing(Keeper<T, E> keeper, DocumentRow document, RevisionRow row) {
+        return new Standing<>(
+                document.getId(),
+                document.belongsTo(),
+                row.number(),
+                keeper.read(row.state()),
+                row.cameFrom() != null,
+                !row.ahead().isEmpty());
+    }
+
+    /** Begins a document with the state its first edit makes. */
+    @Transactional
+    public <T, E> Standing<T> begin(Keeper<T, E> keeper, UUID id, UUID belongsTo, T state, E edit, String author) {
+        Instant now = clock.instant();
+        DocumentRow document = documents.save(new DocumentRow(id, keeper.kind(), belongsTo, keeper.name(state), now));
+        RevisionRow first = new RevisionRow(
+                id,
+                1,
+                Action.EDIT,
+                keeper.writeEdit(edit),
+                keeper.describe(state, edit),
+                author,
+                now,
+                keeper.write(state),
+                1,
+                null,
+                List.of());
+        revisions.save(first);
+        document.advance(1, keeper.name(state), now);
+        return standing(keeper, document, first);
+    }
+
+    /**
+     * Makes an edit that was asked for on revision {@code base}. When others edited since, it is made on top of theirs,
+     * unless they touched the same thing.
+     *
+     * @throws Problem {@code stale} (409) with what changed, or whatever the edit itself is refused for
+     */
+    @Transactional
+    public <T, E> Standing<T> edit(Keeper<T, E> keeper, UUID id, int base, E edit, String author) {
+        DocumentRow document = locked(keeper, id);
+        if (base != document.head()) {
+            requireIndependent(keeper, id, base, document.head(), keeper.touches(edit));
+        }
+        RevisionRow head = row(id, document.head());
+        T before = keeper.read(head.state());
+        T after = keeper.apply(before, edit);
+        return add(
+                keeper,
+                document,
+                Action.EDIT,
+                keeper.writeEdit(edit),
+                keeper.describe(before, edit),
+                author,
+                after,
+                document.head() + 1,
+                head.standsAt(),
+                List.of());
+    }
+
+    private <T, E> DocumentRow locked(Keeper<T, E> keeper, UUID id) {
+        return documents
+                .lock(id)
+                .filter(d -> d.kind() == keeper.kind())
+                .orElseThrow(() -> Problem.notThere(keeper.what()));
+    }
+
+    private <T, E> void requireIndependent(Keeper<T, E> keeper, UUID id, int base, int head, Set<String> touched) {
+        List<RevisionRow> since = revisions.since(id, base);
+        boolean clash = base > head || base < 1;
+        for (RevisionRow r : since) {
+            if (r.action() != Action.EDIT) {
+                clash = true;
+            } else {
+                Set<String> both = new HashSet<>(keeper.touches(keeper.readEdit(r.edit())));
+                clash |= both.contains(app.leeward.core.rig.Edit.EVERYTHING)
+                        || touched.contains(app.leeward.core.rig.Edit.EVERYTHING);
+                both.retainAll(touched);
+                clash |= !both.isEmpty();
+            }
+        }
+        if (clash) {
+            throw stale(since);
+        }
+    }
+
+    private static Problem stale(List<RevisionRow> since) {
+        return new Problem(
+                HttpStatus.CONFLICT,
+                "stale",
+                "",
+                "This was changed in another window in the meantime; what you see has been brought up to date.",
+                since.stream().map(RevisionRow::says).toList());
+    }
+
+    /** Goes one edit back. */
+    @Transactional
+    public <T, E> Standing<T> undo(Keeper<T, E> keeper, UUID id, int base, String author) {
+        DocumentRow document = locked(keeper, id);
+        RevisionRow head = fresh(document, base);
+        if (head.cameFrom() == null) {
+            throw Problem.refused("nothing-to-undo", "There is nothing to undo.");
+        }
+        RevisionRow target = row(id, head.cameFrom());
+        List<Integer> ahead = new ArrayList<>();
+        ahead.add(head.standsAt());
+        ahead.addAll(head.ahead());
+        return add(
+                keeper,
+                document,
+                Action.UNDO,
+                null,
+                "Undid: " + row(id, head.standsAt()).says(),
+                author,
+                keeper.read(target.state()),
+                target.standsAt(),
+                target.cameFrom(),
+                ahead);
+    }
+
+    /** Goes to the edit last undone. */
+    @Transactional
+    public <T, E> Standing<T> redo(Keeper<T, E> keeper, UUID id, int base, String author) {
+        DocumentRow document = locked(keeper, id);
+        RevisionRow head = fresh(document, base);
+        if (head.ahead().isEmpty()) {
+            throw Problem.refused("nothing-to-redo", "There is nothing to redo.");
+        }
+        RevisionRow target = row(id, head.ahead().get(0));
+        return add(
+                keeper,
+                document,
+                Action.REDO,
+                null,
+                "Did again: " + target.says(),
+                author,
+                keeper.read(target.state()),
+                target.standsAt(),
+                target.cameFrom(),
+                head.ahead().subList(1, head.ahead().size()));
+    }
+
+    private RevisionRow fresh(DocumentRow document, int base) {
+        if (base != document.head()) {
+            throw stale(revisions.since(document.getId(), base));
+        }
+        return row(document.getId(), document.head());
+    }
+
+    private <T, E> Standing<T> add(
+            Keeper<T, E> keeper,
+            DocumentRow document,
+            Action action,
+            String edit,
+            String says,
+            String author,
+            T state,
+            int standsAt,
+            Integer cameFrom,
+            List<Integer> ahead) {
+        Instant now = clock.instant();
+        RevisionRow row = new RevisionRow(
+                document.getId(),
+                document.head() + 1,
+                action,
+                edit,
+                says,
+                author,
+                now,
+                keeper.write(state),
+                standsAt,
+                cameFrom,
+                ahead);
+        revisions.save(row);
+        document.advance(row.number(), keeper.name(state), now);
+        return standing(keeper, document, row);
+    }
+}

@@ -1,0 +1,49 @@
+package app.leeward.server.studio;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+
+/** Something a person asked for cannot be done; told as a problem document. */
+public final class Problem extends RuntimeException {
+    private final transient HttpStatus status;
+    private final String code;
+    private final String place;
+    private final transient List<String> since;
+
+    public Problem(HttpStatus status, String code, String place, String says) {
+        this(status, code, place, says, List.of());
+    }
+
+    /** @param since what others changed in the meantime, oldest first */
+    public Problem(HttpStatus status, String code, String place, String says, List<String> since) {
+        super(says);
+        this.status = status;
+        this.code = code;
+        this.place = place;
+        this.since = List.copyOf(since);
+    }
+
+    public static Problem notThere(String what) {
+        return new Problem(HttpStatus.NOT_FOUND, "not-there", "", "There is no such " + what + ".");
+    }
+
+    public static Problem refused(String code, String says) {
+        return new Problem(HttpStatus.UNPROCESSABLE_ENTITY, code, "", says);
+    }
+
+    public HttpStatus status() {
+        return status;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public String place() {
+        return place;
+    }
+
+    public List<String> since() {
+        return since;
+    }
+}

@@ -1,0 +1,249 @@
+package app.leeward.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+@ServerTest
+class CharacterApiTest {
+    @LocalServerPort
+    int port;
+
+    private Client client;
+    private String id;
+
+    @BeforeEach
+    void maren() {
+        client = new Client(port);
+        Client.Answer made = client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of());
+        assertThat(made.status()).isEqualTo(201);
+        id = made.json().get("id").asText();
+    }
+
+    private String at(String rest) {
+        return "/api/v1/characters/" + id + rest;
+    }
+
+    private Client.Answer edit(int base, String edit) {
+        return client.post(at("/edits"), "{\"base\":" + base + ",\"edit\":" + edit + "}");
+    }
+
+    private JsonNode character() {
+        return client.get(at("")).json();
+    }
+
+    private static String nudge(String part, int dx) {
+        return "{\"kind\":\"nudge\",\"part\":\"" + part + "\",\"dx\":" + dx + ",\"dy\":0}";
+    }
+
+    private double x(String part) {
+        for (JsonNode p : character().at("/character/parts")) {
+            if (p.get("id").asText().equals(part)) {
+                return p.at("/rest/x").asDouble();
+            }
+        }
+        throw new AssertionError(part);
+    }
+
+    @Test
+    void editsUndoAndRedoAreRevisionsAndNothingIsLost() {
+        JsonNode begun = character();
+        assertThat(edit(1, nudge("nose", 4)).status()).isEqualTo(200);
+        assertThat(edit(2, "{\"kind\":\"rename\",\"name\":\"Ada\"}")
+                        .json()
+                        .at("/character/name")
+                        .asText())
+                .isEqualTo("Ada");
+        assertThat(client.post(at("/undo"), "{\"base\":3}")
+                        .json()
+                        .at("/character/name")
+                        .asText())
+                .isEqualTo("Maren Quill");
+        assertThat(x("nose")).isEqualTo(4);
+        JsonNode undone = client.post(at("/undo"), "{\"base\":4}").json();
+        assertThat(undone.get("character")).as("edit then undo is identity").isEqualTo(begun.get("character"));
+        assertThat(undone.get("canUndo").asBoolean()).isFalse();
+        assertThat(client.post(at("/undo"), "{\"base\":5}").code()).isEqualTo("nothing-to-undo");
+        client.post(at("/redo"), "{\"base\":5}");
+        JsonNode again = client.post(at("/redo"), "{\"base\":6}").json();
+        assertThat(again.at("/character/name").asText()).isEqualTo("Ada");
+        assertThat(again.get("canRedo").asBoolean()).isFalse();
+        List<String> says = new ArrayList<>();
+        client.get(at("/history"))
+                .json()
+                .get("steps")
+                .forEach(s -> says.add(s.get("says").asText()));
+        assertThat(says)
+                .containsExactly(
+                        "Did again: Renamed the character from Maren Quill to Ada",
+                        "Did again: Moved nose 4 to the right",
+                        "Undid: Moved nose 4 to the right",
+                        "Undid: Renamed the character from Maren Quill to Ada",
+                        "Renamed the character from Maren Quill to Ada",
+                        "Moved nose 4 to the right",
+                        "Read 42 parts from maren.svg");
+    }
+
+    @Test
+    void anEditAfterAnUndoEndsTheRedo() {
+        edit(1, nudge("nose", 4));
+        client.post(at("/undo"), "{\"base\":2}");
+        assertThat(edit(3, nudge("mouth", 2)).json().get("canRedo").asBoolean()).isFalse();
+        assertThat(client.post(at("/redo"), "{\"base\":4}").code()).isEqualTo("nothing-to-redo");
+    }
+
+    @Test
+    void independentEditsFromTwoWindowsAreBothKeptAndOthersAreToldApart() {
+        edit(1, nudge("nose", 4));
+        assertThat(edit(1, nudge("mouth", 2)).status()).as("another part").isEqualTo(200);
+        Client.Answer clash = edit(1, nudge("nose", 9));
+        assertThat(clash.status()).isEqualTo(409);
+        assertThat(clash.code()).isEqualTo("stale");
+        assertThat(clash.json().get("since").toString()).contains("Moved nose 4 to the right");
+        assertThat(x("nose")).isEqualTo(4);
+        assertThat(x("mouth")).isEqualTo(2);
+        assertThat(client.post(at("/undo"), "{\"base\":1}").status())
+                .as("undo of something unseen")
+                .isEqualTo(409);
+    }
+
+    @Test
+    void manyHandsAtOnceLoseNothing() throws Exception {
+        String[] parts = {"nose", "mouth", "cap", "fringe", "brow-left", "brow-right", "ear-left", "ear-right"};
+        var pool = Executors.newFixedThreadPool(8);
+        try {
+            List<Future<Integer>> answers = new ArrayList<>();
+            for (int round = 0; round < 3; round++) {
+                for (String part : parts) {
+                    answers.add(
+                            pool.submit(() -> edit(character().get("revision").asInt(), nudge(part, 1))
+                                    .status()));
+                }
+            }
+            int accepted = 0;
+            for (Future<Integer> a : answers) {
+                assertThat(a.get()).isIn(200, 409);
+                accepted += a.get() == 200 ? 1 : 0;
+            }
+            double moved = 0;
+            for (String part : parts) {
+                moved += x(part);
+            }
+            assertThat(moved)
+                    .as("every accepted edit shows, no refused one does")
+                    .isEqualTo(accepted);
+            assertThat(character().get("revision").asInt()).isEqualTo(1 + accepted);
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+
+    @Test
+    void posesSweepsAndReasonsTellTheSameStory() {
+        JsonNode frame = client.post(at("/pose"), "{\"pose\":{\"dials\":{\"turn\":60}}}")
+                .json()
+                .at("/frame/placed");
+        JsonNode sweep = client.post(at("/sweep"), "{\"pose\":{},\"dial\":\"turn\",\"samples\":121}")
+                .json();
+        assertThat(sweep.get("at")).hasSize(121);
+        JsonNode last = sweep.at("/changes/120/placed");
+        for (JsonNode changed : last) {
+            for (JsonNode p : frame) {
+                if (p.get("part").equals(changed.get("part"))) {
+                    assertThat(changed).isEqualTo(p);
+                }
+            }
+        }
+        JsonNode why = client.post(at("/why"), "{\"pose\":{\"dials\":{\"turn\":60}},\"part\":\"nose\"}")
+                .json();
+        assertThat(why.at("/reasons/0/heard/0/says").asText())
+                .isEqualTo("Turn at 60° asks for profile to screen right");
+        assertThat(why.at("/reasons/0/overruled/0/kind").asText()).isEqualTo("REST");
+    }
+
+    @Test
+    void thePictureComesAsSvgAndPng() throws Exception {
+        Client.Answer svg = client.post(at("/picture"), "{\"pose\":{},\"format\":\"svg\"}");
+        assertThat(svg.type()).startsWith("image/svg+xml");
+        assertThat(new String(svg.body(), StandardCharsets.UTF_8))
+                .contains("<clipPath")
+                .contains("</svg>");
+        Client.Answer png = client.post(at("/picture"), "{\"pose\":{},\"format\":\"png\",\"width\":300}");
+        var image = ImageIO.read(new ByteArrayInputStream(png.body()));
+        assertThat(image.getWidth()).isEqualTo(300);
+        assertThat(image.getRGB(150, 200) & 0xFF000000).as("the face is opaque").isEqualTo(0xFF000000);
+        assertThat(image.getRGB(2, 2) >>> 24).as("the ground is clear").isZero();
+        assertThat(client.post(at("/picture"), "{\"format\":\"png\",\"width\":99999}")
+                        .code())
+                .isEqualTo("picture-size");
+    }
+
+    @Test
+    void badArtIsRefusedInWordsAndLeavesNothingBehind() {
+        long before =
+                client.get("/api/v1/characters?size=1").json().get("total").asLong();
+        Map<String, String> bad = Map.of(
+                "svg-not", "this is a shopping list",
+                "svg-script", "<svg><script>1</script></svg>",
+                "svg-external", "<svg><image href='http://example.org/x.png'/></svg>",
+                "svg-entities", "<!DOCTYPE svg [<!ENTITY a 'b'>]><svg><title>&a;</title></svg>",
+                "svg-deep", "<svg>" + "<g>".repeat(10_000) + "</g>".repeat(10_000) + "</svg>",
+                "art-empty", "<svg viewBox='0 0 9 9'/>",
+                "no-face", "<svg viewBox='0 0 9 9'><g id='roof'><rect width='4' height='4'/></g></svg>");
+        bad.forEach((code, text) -> {
+            Client.Answer a = client.upload(
+                    "/api/v1/characters", "file", "x.svg", text.getBytes(StandardCharsets.UTF_8), Map.of());
+            assertThat(a.status()).as(code).isEqualTo(422);
+            assertThat(a.type()).startsWith("application/problem+json");
+            assertThat(a.code()).isEqualTo(code);
+            assertThat(a.json().get("detail").asText()).hasSizeGreaterThan(15);
+            assertThat(a.json().get("place").asText()).isNotBlank();
+        });
+        assertThat(client.get("/api/v1/characters?size=1").json().get("total").asLong())
+                .isEqualTo(before);
+    }
+
+    @Test
+    void nonsenseGetsAProblemAndNeverAFault() {
+        String nobody = "/api/v1/characters/00000000-0000-0000-0000-000000000000";
+        assertThat(client.get(nobody).code()).isEqualTo("not-there");
+        assertThat(client.get("/api/v1/characters/oops").status()).isEqualTo(400);
+        assertThat(client.post(at("/edits"), "{oops").code()).isEqualTo("unreadable");
+        assertThat(client.post(at("/edits"), "{}").code()).isEqualTo("missing");
+        assertThat(edit(1, "{\"kind\":\"explode\"}").status()).isEqualTo(400);
+        assertThat(edit(1, "{\"kind\":\"rename\",\"name\":\"\"}").code()).isEqualTo("no-name");
+        assertThat(edit(1, "{\"kind\":\"show\",\"part\":\"nose\",\"drawing\":\"trunk\"}")
+                        .code())
+                .isEqualTo("no-drawing");
+        for (String half : new String[] {
+            "{\"kind\":\"rename\"}",
+            "{\"kind\":\"rename-part\",\"name\":\"x\"}",
+            "{\"kind\":\"nudge\",\"dx\":1,\"dy\":0}",
+            "{\"kind\":\"show\",\"part\":\"nose\"}",
+            "{\"kind\":\"serve-sound\",\"drawing\":\"ah\"}",
+            "{\"kind\":\"pronounce\",\"phones\":[\"M\"]}",
+            "{\"kind\":\"set-dial\"}"
+        }) {
+            assertThat(edit(1, half).status()).as(half).isEqualTo(400);
+        }
+        assertThat(edit(99, nudge("nose", 1)).status()).isEqualTo(409);
+        assertThat(client.post(at("/why"), "{\"part\":\"tail\"}").code()).isEqualTo("not-there");
+        assertThat(client.post(at("/sweep"), "{\"dial\":\"tail\"}").code()).isEqualTo("not-there");
+        assertThat(client.post(at("/pose"), "{\"pose\":{\"dials\":{\"turn\":1e999}}}")
+                        .status())
+                .isIn(400, 422);
+        assertThat(client.get("/api/v1/nowhere").status()).isEqualTo(404);
+    }
+}

@@ -1,0 +1,188 @@
+package app.leeward.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+@ServerTest
+class LineApiTest {
+    private static final DemoFiles.Line LINE = DemoFiles.lines().get(0);
+
+    @LocalServerPort
+    int port;
+
+    private Client client;
+    private String character;
+
+    @BeforeEach
+    void maren() {
+        client = new Client(port);
+        character = client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
+                .json()
+                .get("id")
+                .asText();
+    }
+
+    private Client.Answer record(byte[] wav, String words) {
+        return client.upload(
+                "/api/v1/characters/" + character + "/lines", "sound", "line.wav", wav, Map.of("words", words));
+    }
+
+    private static String drawingAt(JsonNode line, int frame) {
+        return line.get("drawings").get(frame).asText();
+    }
+
+    @Test
+    void aRecordingGetsItsMouths() {
+        Client.Answer made = record(LINE.wav(), LINE.words());
+        assertThat(made.status()).isEqualTo(201);
+        JsonNode line = made.json();
+        assertThat(line.get("fits").asBoolean()).isTrue();
+        assertThat(line.get("doubtful")).isEmpty();
+        assertThat(line.get("notShown")).isEmpty();
+        assertThat(line.get("frames").asInt()).isEqualTo(100);
+        for (JsonNode p : line.at("/shot/line/phones")) {
+            String wanted =
+                    switch (p.get("phone").asText()) {
+                        case "P", "B", "M" -> "m-b-p";
+                        case "F", "V" -> "f-v";
+                        default -> null;
+                    };
+            if (wanted != null) {
+                int from = (int) Math.floor(p.get("start").asDouble() * 24 - 1);
+                int to = (int) Math.floor(p.get("end").asDouble() * 24 - 1);
+                boolean seen = false;
+                for (int f = Math.max(0, from); f <= to; f++) {
+                    seen |= drawingAt(line, f).equals(wanted);
+                }
+                assertThat(seen).as("%s", p).isTrue();
+            }
+        }
+        assertThat(drawingAt(line, 0)).isEqualTo("rest");
+        assertThat(client.get("/api/v1/lines/" + line.get("id").asText() + "/sound.wav")
+                        .body())
+                .isEqualTo(LINE.wav());
+        assertThat(client.get("/api/v1/lines/" + line.get("id").asText() + "/peaks?count=50")
+                        .json())
+                .hasSize(50);
+    }
+
+    @Test
+    void onesTwosPinsAndUndo() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String at = "/api/v1/lines/" + line.get("id").asText();
+        JsonNode twos = client.post(
+                        at + "/edits",
+                        "{\"base\":1,\"edit\":{\"kind\":\"expose\",\"exposure\":2,\"lead\":1,\"minimumHold\":2}}")
+                .json();
+        for (int f = 0; f + 1 < 100; f += 2) {
+            assertThat(drawingAt(twos, f)).isEqualTo(drawingAt(twos, f + 1));
+        }
+        JsonNode pinned = client.post(
+                        at + "/edits",
+                        "{\"base\":2,\"edit\":{\"kind\":\"pin-mouth\",\"from\":20,\"to\":23,\"drawing\":\"surprise\"}}")
+                .json();
+        assertThat(drawingAt(pinned, 21)).isEqualTo("surprise");
+        JsonNode frames = client.post(at + "/frames", "{\"pose\":{\"dials\":{\"turn\":30}},\"from\":21,\"to\":22}")
+                .json();
+        assertThat(frames.at("/first/placed").toString())
+                .contains("\"drawing\":\"surprise\"")
+                .contains("profile-to-right");
+        String csv = new String(client.get(at + "/exposure.csv").body(), StandardCharsets.UTF_8);
+        assertThat(csv.lines()).hasSize(101);
+        assertThat(csv).contains("22,0.875,").contains("surprise,yes");
+        assertThat(client.post(
+                                at + "/edits",
+                                "{\"base\":3,\"edit\":{\"kind\":\"pin-mouth\",\"from\":1,\"to\":2,\"drawing\":\"yodel\"}}")
+                        .code())
+                .isEqualTo("no-drawing");
+        assertThat(client.post(at + "/edits", "{\"base\":3,\"edit\":{\"kind\":\"rename-shot\"}}")
+                        .code())
+                .isEqualTo("missing");
+        JsonNode undone = client.post(at + "/undo", "{\"base\":3}").json();
+        assertThat(undone.get("drawings")).isEqualTo(twos.get("drawings"));
+        assertThat(client.post(
+                                at + "/edits",
+                                "{\"base\":4,\"edit\":{\"kind\":\"pin-mouth\",\"from\":90,\"to\":400,\"drawing\":\"ah\"}}")
+                        .code())
+                .isEqualTo("edit-refused");
+        assertThat(client.post(
+                                at + "/edits",
+                                "{\"base\":4,\"edit\":{\"kind\":\"expose\",\"exposure\":9,\"lead\":1,\"minimumHold\":2}}")
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void aWordNobodyKnowsIsGuessedCorrectedAndRemembered() {
+        JsonNode line =
+                record(LINE.wav(), LINE.words().replace("Sorrel", "Zorelle")).json();
+        assertThat(line.at("/shot/line/guesses/0/word").asText()).isEqualTo("zorelle");
+        String at = "/api/v1/lines/" + line.get("id").asText();
+        JsonNode taught = client.post(
+                        at + "/pronounce", "{\"base\":1,\"word\":\"zorelle\",\"soundsLike\":\"S AO R AH L\"}")
+                .json();
+        assertThat(taught.at("/shot/line/guesses")).isEmpty();
+        JsonNode lexicon =
+                client.get("/api/v1/characters/" + character).json().at("/character/lexicon/entries/zorelle");
+        assertThat(lexicon).hasSize(5);
+        assertThat(record(LINE.wav(), LINE.words().replace("Sorrel", "Zorelle"))
+                        .json()
+                        .at("/shot/line/guesses"))
+                .as("remembered")
+                .isEmpty();
+        assertThat(client.post(at + "/pronounce", "{\"base\":2,\"word\":\"zorelle\",\"soundsLike\":\"!!\"}")
+                        .code())
+                .isEqualTo("sounds-none");
+    }
+
+    @Test
+    void correctedWordsAreReadAgain() {
+        JsonNode wrong =
+                record(LINE.wav(), LINE.words().replace("Sorrel", "Portugal")).json();
+        assertThat(wrong.get("doubtful")).hasSize(1);
+        String at = "/api/v1/lines/" + wrong.get("id").asText();
+        JsonNode right = client.post(
+                        at + "/words",
+                        Client.JSON
+                                .createObjectNode()
+                                .put("base", 1)
+                                .put("words", LINE.words())
+                                .toString())
+                .json();
+        assertThat(right.get("doubtful")).isEmpty();
+        assertThat(right.get("revision").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void badRecordingsAndWordsAreRefusedInWords() {
+        byte[] wav = LINE.wav();
+        assertThat(record("no sound".getBytes(StandardCharsets.UTF_8), "x").code())
+                .isEqualTo("wav-not");
+        assertThat(record(Arrays.copyOf(wav, 4000), "x").code()).isEqualTo("wav-truncated");
+        byte[] silent = wav.clone();
+        Arrays.fill(silent, 44, silent.length, (byte) 0);
+        assertThat(record(silent, "x").code()).isEqualTo("wav-silent");
+        assertThat(record(wav, " ").code()).isEqualTo("words-none");
+        assertThat(record(wav, LINE.words().repeat(40)).code()).isIn("words-long", "words-many");
+        assertThat(record(wav, "日本語").code()).isEqualTo("word-unreadable");
+        Client.Answer misfit = record(wav, "Whistle three angry monkeys under purple yoghurt");
+        if (misfit.status() == 201) {
+            assertThat(misfit.json().get("fits").asBoolean()).isFalse();
+        } else {
+            assertThat(misfit.code()).isEqualTo("words-not-found");
+        }
+        assertThat(client.get("/api/v1/characters/" + character + "/lines")
+                        .json()
+                        .get("total")
+                        .asInt())
+                .isLessThanOrEqualTo(1);
+    }
+}

@@ -1,0 +1,70 @@
+package app.leeward.speech;
+
+/**
+ * A recording as one channel.
+ *
+ * @param rate samples a second
+ * @param samples -1 to 1; not to be changed
+ */
+public record Sound(int rate, float[] samples) {
+    public double seconds() {
+        return (double) samples.length / rate;
+    }
+
+    public float peak() {
+        float peak = 0;
+        for (float s : samples) {
+            peak = Math.max(peak, Math.abs(s));
+        }
+        return peak;
+    }
+
+    /**
+     * The same sound at another rate, by windowed-sinc interpolation (Hann window, 16 zero crossings a side), which
+     * keeps everything above the lower of the two half-rates out.
+     */
+    public Sound at(int newRate) {
+        if (newRate == rate) {
+            return this;
+        }
+        double step = (double) rate / newRate;
+        double cut = Math.min(1, 1 / step) * 0.97;
+        int half = (int) Math.ceil(16 / cut);
+        float[] out = new float[(int) Math.floor(samples.length / step)];
+        for (int i = 0; i < out.length; i++) {
+            double at = i * step;
+            int first = Math.max(0, (int) Math.ceil(at - half));
+            int last = Math.min(samples.length - 1, (int) Math.floor(at + half));
+            double sum = 0;
+            for (int k = first; k <= last; k++) {
+                double x = k - at;
+                double window = 0.5 + 0.5 * Math.cos(Math.PI * x / half);
+                double sinc = x == 0 ? 1 : Math.sin(Math.PI * cut * x) / (Math.PI * cut * x);
+                sum += samples[k] * cut * sinc * window;
+            }
+            out[i] = (float) sum;
+        }
+        return new Sound(newRate, out);
+    }
+
+    /** Signed 16-bit little-endian samples. */
+    byte[] pcm16() {
+        byte[] out = new byte[samples.length * 2];
+        for (int i = 0; i < samples.length; i++) {
+            int v = Math.round(Math.max(-1, Math.min(1, samples[i])) * 32767);
+            out[2 * i] = (byte) v;
+            out[2 * i + 1] = (byte) (v >> 8);
+        }
+        return out;
+    }
+
+    /** Loudest excursion in each of {@code count} equal stretches, 0 to 1: what a wave form draws. */
+    public float[] peaks(int count) {
+        float[] peaks = new float[count];
+        for (int i = 0; i < samples.length; i++) {
+            int bin = (int) ((long) i * count / samples.length);
+            peaks[bin] = Math.max(peaks[bin], Math.abs(samples[i]));
+        }
+        return peaks;
+    }
+}

@@ -1,0 +1,136 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+export type CharacterView = Schemas['CharacterView'];
+export type Character = Schemas['Character'];
+export type Part = Schemas['Part'];
+export type Drawing = Schemas['Drawing'];
+export type Dial = Schemas['Dial'];
+export type Edit = Schemas['Edit'];
+export type ShotEdit = Schemas['ShotEdit'];
+export type Frame = Schemas['Frame'];
+export type Placed = Schemas['Placed'];
+export type FrameSeries = Schemas['FrameSeries'];
+export type LineView = Schemas['LineView'];
+export type PoseBody = Schemas['PoseBody'];
+export type Reason = Schemas['Reason'];
+export type Shape = Schemas['Shape'];
+export type Item = Schemas['Item'];
+export type Step = Schemas['Step'];
+export type WhyView = Schemas['WhyView'];
+export type Artwork = Record<string, Shape[]>;
+
+/** What the server says when something cannot be done. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    readonly place: string,
+    says: string,
+    readonly since: string[] = [],
+  ) {
+    super(says);
+  }
+}
+
+async function refusal(response: Response): Promise<Refusal> {
+  try {
+    const p = await response.json();
+    return new Refusal(
+      response.status,
+      p.code ?? 'unknown',
+      p.place ?? '',
+      p.detail ?? response.statusText,
+      p.since ?? [],
+    );
+  } catch {
+    return new Refusal(response.status, 'unknown', '', `The server answered ${response.status}.`);
+  }
+}
+
+async function call(path: string, init?: RequestInit): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/v1${path}`, init);
+  } catch (e) {
+    if (e instanceof DOMException && e.name === 'AbortError') throw e;
+    throw new Refusal(
+      0,
+      'offline',
+      '',
+      'The server does not answer. Nothing accepted is lost; try again when it is back.',
+    );
+  }
+  if (!response.ok) throw await refusal(response);
+  return response;
+}
+
+async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
+  return (await call(path, { signal })).json();
+}
+
+async function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
+  const init = {
+    method: 'POST',
+    body: JSON.stringify(body),
+    headers: { 'Content-Type': 'application/json' },
+    signal,
+  };
+  return (await call(path, init)).json();
+}
+
+async function send<T>(path: string, parts: Record<string, string | File>): Promise<T> {
+  const form = new FormData();
+  for (const [name, value] of Object.entries(parts)) form.append(name, value);
+  return (await call(path, { method: 'POST', body: form })).json();
+}
+
+/** A moment: a pose held by hand, alone or over a frame of a line. */
+export interface Moment {
+  pose: PoseBody;
+  line?: string;
+  frame?: number;
+}
+
+export const api = {
+  characters: () => get<{ items: Item[]; total: number }>('/characters?size=200'),
+  character: (id: string) => get<CharacterView>(`/characters/${id}`),
+  artwork: (id: string) => get<Artwork>(`/characters/${id}/artwork`),
+  readCharacter: (file: File) => send<CharacterView>('/characters', { file }),
+  edit: (id: string, base: number, edit: Edit) =>
+    post<CharacterView>(`/characters/${id}/edits`, { base, edit }),
+  undo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/undo`, { base }),
+  redo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/redo`, { base }),
+  pose: (id: string, moment: Moment, signal?: AbortSignal) =>
+    post<{ revision: number; frame: Frame }>(`/characters/${id}/pose`, moment, signal),
+  sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
+    post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
+  why: (id: string, moment: Moment, part: string) =>
+    post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
+  lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),
+  line: (id: string) => get<LineView>(`/lines/${id}`),
+  recordLine: (id: string, sound: File, words: string) =>
+    send<LineView>(`/characters/${id}/lines`, { sound, words }),
+  editLine: (id: string, base: number, edit: ShotEdit) =>
+    post<LineView>(`/lines/${id}/edits`, { base, edit }),
+  undoLine: (id: string, base: number) => post<LineView>(`/lines/${id}/undo`, { base }),
+  redoLine: (id: string, base: number) => post<LineView>(`/lines/${id}/redo`, { base }),
+  words: (id: string, base: number, words: string) => post<LineView>(`/lines/${id}/words`, { base, words }),
+  pronounce: (id: string, base: number, word: string, soundsLike: string) =>
+    post<LineView>(`/lines/${id}/pronounce`, { base, word, soundsLike }),
+  lineFrames: (id: string, pose: PoseBody, from: number, to: number, signal?: AbortSignal) =>
+    post<FrameSeries>(`/lines/${id}/frames`, { pose, from, to }, signal),
+  peaks: (id: string, count: number) => get<number[]>(`/lines/${id}/peaks?count=${count}`),
+  history: (kind: 'characters' | 'lines', id: string) =>
+    get<{ steps: Step[]; total: number }>(`/${kind}/${id}/history?size=40`),
+  soundUrl: (id: string) => `/api/v1/lines/${id}/sound.wav`,
+  exposureUrl: (id: string) => `/api/v1/lines/${id}/exposure.csv`,
+  picture: async (id: string, moment: Moment, format: 'svg' | 'png', width: number): Promise<Blob> => {
+    const response = await call(`/characters/${id}/picture`, {
+      method: 'POST',
+      body: JSON.stringify({ ...moment, format, width }),
+      headers: { 'Content-Type': 'application/json' },
+    });
+    return response.blob();
+  },
+};

@@ -1,0 +1,90 @@
+import { Dialog } from 'radix-ui';
+import { useEffect, useState } from 'react';
+import { usePlayer } from '../line/player';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+
+const LIST: [string, string][] = [
+  ['Space', 'play or stop the line'],
+  [', and .', 'one frame back, one frame on'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['W', 'Why? – then click a part'],
+  ['0', 'every dial back to rest'],
+  ['Arrows', 'nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
+  ['Escape', 'let go of the part, end Why?'],
+  ['Home', 'back to the first frame'],
+  ['?', 'this list'],
+];
+
+const typing = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role="dialog"]') !== null;
+const onControl = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement && e.target.closest('button, [role="slider"], a, [role="option"]') !== null;
+
+/** The keys that work on every bench. */
+export function Keys() {
+  const { step, edit } = useStudio();
+  const { toggle, stepTo } = usePlayer();
+  const [help, setHelp] = useState(false);
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      const desk = useDesk.getState();
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing(e)) {
+        e.preventDefault();
+        void step(!e.shiftKey);
+        return;
+      }
+      if (typing(e) || e.ctrlKey || e.metaKey) return;
+      if (e.key === ' ' && !onControl(e)) {
+        e.preventDefault();
+        toggle();
+      } else if (e.key === ',' || e.key === '.') {
+        stepTo(desk.frame + (e.key === ',' ? -1 : 1));
+      } else if (e.key === 'Home' && !onControl(e)) {
+        stepTo(0);
+      } else if (e.key === 'w' || e.key === 'W') {
+        desk.ask(!desk.whyMode);
+      } else if (e.key === '0') {
+        desk.rest();
+      } else if (e.key === 'Escape') {
+        desk.ask(false);
+        desk.select(null);
+      } else if (e.key === '?') {
+        setHelp(true);
+      } else if (e.key.startsWith('Arrow') && desk.part && !onControl(e)) {
+        e.preventDefault();
+        const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
+        const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
+        const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
+        void edit({ kind: 'nudge', part: desk.part, dx, dy });
+      }
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [step, toggle, stepTo, edit]);
+  return (
+    <Dialog.Root open={help} onOpenChange={setHelp}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 w-[30rem] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-line bg-paper p-6 shadow-2xl"
+        >
+          <Dialog.Title className="font-display text-xl font-bold">Keys</Dialog.Title>
+          <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
+            {LIST.map(([key, does]) => (
+              <div key={key} className="contents">
+                <dt className="font-bold">{key}</dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="mt-3 text-faint">
+            On a ruler: drag, wheel from stop to stop, arrows, or type a value.
+          </p>
+          <Dialog.Close className="btn mt-4">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

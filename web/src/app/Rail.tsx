@@ -1,0 +1,122 @@
+import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
+import { Select } from 'radix-ui';
+import type { Item } from '../api/client';
+import { EditableName } from '../ui/EditableName';
+import { BENCHES, type Bench, useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { useDrop } from './drop';
+
+const NAMES: Record<Bench, string> = {
+  intake: 'Intake',
+  parts: 'Parts',
+  lines: 'Lines',
+  'hand-over': 'Hand over',
+};
+
+/** The benches in working order, each with how far it is; who is on the stage; undo and redo. */
+export function Rail({ characters }: { characters: Item[] }) {
+  const { view, line, step, edit } = useStudio();
+  const { chooseArt } = useDrop();
+  const bench = useDesk((s) => s.bench);
+  const notes = view.character.notes.length;
+  const own = view.mouths.filter((m) => m.own).length;
+  const facts: Record<Bench, string> = {
+    intake: notes === 0 ? 'all recognised' : notes === 1 ? '1 note' : `${notes} notes`,
+    parts: `${view.character.parts.length} parts`,
+    lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
+    'hand-over': 'CSV, SVG, PNG',
+  };
+  const onLine = bench === 'lines' && line !== null;
+  const canUndo = onLine ? line.canUndo : view.canUndo;
+  const canRedo = onLine ? line.canRedo : view.canRedo;
+  return (
+    <nav aria-label="Benches" className="row-span-3 flex flex-col border-r border-line bg-paper px-2.5 py-3">
+      <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight">Leeward</div>
+      <ol className="mt-4 space-y-1">
+        {BENCHES.map((b) => (
+          <li key={b}>
+            <button
+              aria-current={bench === b ? 'page' : undefined}
+              onClick={() => useDesk.getState().go(b)}
+              className={`w-full rounded-lg px-2 py-1.5 text-left transition-colors ${
+                bench === b ? 'bg-ink text-paper' : 'hover:bg-tide/60'
+              }`}
+            >
+              <span className="block font-display text-[15px] font-semibold">{NAMES[b]}</span>
+              <span className={`block text-[11.5px] ${bench === b ? 'opacity-80' : 'text-faint'}`}>
+                {facts[b]}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <div className="mt-auto space-y-2">
+        <div className="px-1">
+          <div className="text-[11px] text-faint">On the stage</div>
+          <EditableName
+            label="Name of the character"
+            name={view.character.name}
+            rename={(name) => edit({ kind: 'rename', name })}
+          />
+        </div>
+        {characters.length > 1 && (
+          <Select.Root value={view.id} onValueChange={(id) => useDesk.getState().open(id)}>
+            <Select.Trigger
+              aria-label="Another character"
+              className="btn w-full justify-between text-left text-[12px]"
+            >
+              <Select.Value>Others ({characters.length - 1})</Select.Value>
+              <Select.Icon />
+            </Select.Trigger>
+            <Select.Portal>
+              <Select.Content
+                position="popper"
+                side="top"
+                className="z-50 max-h-80 overflow-auto rounded-lg border border-line bg-card p-1 shadow-xl"
+              >
+                <Select.Viewport>
+                  {characters.map((c) => (
+                    <Select.Item
+                      key={c.id}
+                      value={c.id}
+                      className="cursor-pointer rounded px-3 py-1.5 outline-none data-[highlighted]:bg-tide"
+                    >
+                      <Select.ItemText>{c.name}</Select.ItemText>
+                    </Select.Item>
+                  ))}
+                </Select.Viewport>
+              </Select.Content>
+            </Select.Portal>
+          </Select.Root>
+        )}
+        <button
+          className="btn w-full justify-center px-1 text-[12px] whitespace-nowrap"
+          onClick={chooseArt}
+          title="Choose a layered SVG, or drop one anywhere"
+        >
+          <FilePlus2 size={14} aria-hidden /> New character
+        </button>
+        <div className="flex gap-1.5">
+          <button
+            className="btn flex-1 justify-center"
+            disabled={!canUndo}
+            onClick={() => void step(true)}
+            aria-label={onLine ? 'Undo on this line' : 'Undo on the character'}
+            title={(onLine ? 'Undo on this line' : 'Undo on the character') + ' (Ctrl+Z)'}
+          >
+            <Undo2 size={15} aria-hidden />
+          </button>
+          <button
+            className="btn flex-1 justify-center"
+            disabled={!canRedo}
+            onClick={() => void step(false)}
+            aria-label={onLine ? 'Redo on this line' : 'Redo on the character'}
+            title={(onLine ? 'Redo on this line' : 'Redo on the character') + ' (Ctrl+Shift+Z)'}
+          >
+            <Redo2 size={15} aria-hidden />
+          </button>
+        </div>
+      </div>
+    </nav>
+  );
+}

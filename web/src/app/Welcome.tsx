@@ -1,0 +1,26 @@
+import { FilePlus2 } from 'lucide-react';
+import { useDrop } from './drop';
+
+/** Shown while there is no character at all. */
+export function Welcome() {
+  const { chooseArt, problem } = useDrop();
+  return (
+    <main className="grid h-full place-items-center p-8">
+      <div className="max-w-lg rounded-xl border border-line bg-card p-8">
+        <h1 className="text-3xl font-bold">Leeward</h1>
+        <p className="mt-3">
+          Drop a layered SVG of a character anywhere on this page: one named group a piece — head, face, eye
+          left, pupil left, mouth … It is hung together and ready to turn, blink and talk.
+        </p>
+        <button className="btn-do mt-5" onClick={chooseArt}>
+          <FilePlus2 size={16} aria-hidden /> Choose a layered SVG …
+        </button>
+        {problem && (
+          <p role="alert" className="mt-4 rounded-md bg-wrong-soft p-3 text-wrong">
+            {problem.says}
+          </p>
+        )}
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,175 @@
+import { useQueryClient } from '@tanstack/react-query';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import { api, Refusal } from '../api/client';
+import { useDesk } from '../state/desk';
+import { WordsDialog } from './WordsDialog';
+
+/** What became of the last file that could not be used. */
+export interface FileProblem {
+  file: string;
+  code: string;
+  place: string;
+  says: string;
+}
+
+interface Drop {
+  chooseArt: () => void;
+  chooseSound: () => void;
+  problem: FileProblem | null;
+  busy: string | null;
+  dismiss: () => void;
+}
+
+const Context = createContext<Drop | null>(null);
+
+export function useDrop(): Drop {
+  const drop = useContext(Context);
+  if (!drop) throw new Error('used outside the drop zone');
+  return drop;
+}
+
+function asProblem(file: string, e: unknown): FileProblem {
+  return e instanceof Refusal
+    ? { file, code: e.code, place: e.place, says: e.message }
+    : { file, code: 'unknown', place: '', says: e instanceof Error ? e.message : String(e) };
+}
+
+/** Takes files dropped anywhere on the page, or chosen from a button: art becomes a character, sound a line. */
+export function DropProvider({ children }: { children: ReactNode }) {
+  const queries = useQueryClient();
+  const [over, setOver] = useState(false);
+  const [busy, setBusy] = useState<string | null>(null);
+  const [problem, setProblem] = useState<FileProblem | null>(null);
+  const [sound, setSound] = useState<{ file: File; words: string } | null>(null);
+  const art = useRef<HTMLInputElement>(null);
+  const wav = useRef<HTMLInputElement>(null);
+
+  const readArt = useCallback(
+    async (file: File) => {
+      setBusy(`Reading ${file.name} …`);
+      setProblem(null);
+      try {
+        const view = await api.readCharacter(file);
+        await queries.invalidateQueries({ queryKey: ['characters'] });
+        useDesk.getState().open(view.id);
+        useDesk.getState().go('intake');
+      } catch (e) {
+        setProblem(asProblem(file.name, e));
+        useDesk.getState().go('intake');
+      } finally {
+        setBusy(null);
+      }
+    },
+    [queries],
+  );
+
+  const take = useCallback(
+    async (files: File[]) => {
+      const text = files.find((f) => /\.txt$/i.test(f.name));
+      const recording = files.find(
+        (f) => /\.(wav|wave|mp3|m4a|ogg|flac|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
+      );
+      const drawing = files.find((f) => f !== text && f !== recording);
+      if (drawing) await readArt(drawing);
+      if (recording) setSound({ file: recording, words: text ? await text.text() : '' });
+    },
+    [readArt],
+  );
+
+  useEffect(() => {
+    let depth = 0;
+    const hasFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false;
+    const enter = (e: DragEvent) => {
+      if (hasFiles(e)) setOver(++depth > 0);
+    };
+    const leave = (e: DragEvent) => {
+      if (hasFiles(e)) setOver(--depth > 0);
+    };
+    const hover = (e: DragEvent) => {
+      if (hasFiles(e)) e.preventDefault();
+    };
+    const drop = (e: DragEvent) => {
+      depth = 0;
+      setOver(false);
+      if (hasFiles(e)) {
+        e.preventDefault();
+        void take([...(e.dataTransfer?.files ?? [])]);
+      }
+    };
+    const listeners: [string, (e: DragEvent) => void][] = [
+      ['dragenter', enter],
+      ['dragleave', leave],
+      ['dragover', hover],
+      ['drop', drop],
+    ];
+    for (const [name, f] of listeners) window.addEventListener(name, f as EventListener);
+    return () => {
+      for (const [name, f] of listeners) window.removeEventListener(name, f as EventListener);
+    };
+  }, [take]);
+
+  const value = useMemo<Drop>(
+    () => ({
+      chooseArt: () => art.current?.click(),
+      chooseSound: () => wav.current?.click(),
+      problem,
+      busy,
+      dismiss: () => setProblem(null),
+    }),
+    [problem, busy],
+  );
+
+  const chosen = (e: React.ChangeEvent<HTMLInputElement>) => {
+    void take([...(e.target.files ?? [])]);
+    e.target.value = '';
+  };
+  return (
+    <Context.Provider value={value}>
+      {children}
+      <input
+        ref={art}
+        type="file"
+        accept=".svg,image/svg+xml"
+        className="hidden"
+        onChange={chosen}
+        data-testid="art-file"
+      />
+      <input
+        ref={wav}
+        type="file"
+        accept=".wav,audio/wav,.txt"
+        multiple
+        className="hidden"
+        onChange={chosen}
+        data-testid="sound-file"
+      />
+      {sound && (
+        <WordsDialog
+          key={sound.file.name}
+          file={sound.file}
+          words={sound.words}
+          close={() => setSound(null)}
+        />
+      )}
+      {(over || busy) && (
+        <div
+          className="pointer-events-none fixed inset-3 z-50 grid place-items-center rounded-2xl border-4 border-dashed border-doing bg-paper/85"
+          role="status"
+        >
+          <p className="font-display text-2xl font-bold">
+            {busy ?? 'Drop a layered SVG for a new character, or a WAV for a line'}
+          </p>
+        </div>
+      )}
+    </Context.Provider>
+  );
+}

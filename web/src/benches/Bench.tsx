@@ -1,0 +1,24 @@
+import { WhyCard } from '../stage/WhyCard';
+import { useDesk } from '../state/desk';
+import { HandOverBench } from './HandOverBench';
+import { IntakeBench } from './IntakeBench';
+import { LinesBench } from './LinesBench';
+import { PartsBench } from './PartsBench';
+
+/** The surface made for the stage of work that is open. */
+export function Bench() {
+  const bench = useDesk((s) => s.bench);
+  const whyMode = useDesk((s) => s.whyMode);
+  return (
+    <section
+      aria-label="Bench"
+      className="col-start-3 row-span-2 row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4"
+    >
+      {whyMode && <WhyCard />}
+      {bench === 'intake' && <IntakeBench />}
+      {bench === 'parts' && <PartsBench />}
+      {bench === 'lines' && <LinesBench />}
+      {bench === 'hand-over' && <HandOverBench />}
+    </section>
+  );
+}

@@ -1,0 +1,321 @@
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { AudioLines, TriangleAlert } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { api, type Frame, type LineView } from '../api/client';
+import { useDrop } from '../app/drop';
+import { useDesk } from '../state/desk';
+import { useSettled } from '../state/settled';
+import { useStudio } from '../state/studio';
+import { boundsOf, type ViewBox } from '../stage/view';
+import { EditableName } from '../ui/EditableName';
+import { FaceCrop } from '../ui/FaceCrop';
+
+/** The lines of this character: their words, what was guessed about them, and which mouth serves which sound. */
+export function LinesBench() {
+  const { view, line } = useStudio();
+  const { chooseSound } = useDrop();
+  const lines = useQuery({ queryKey: ['lines', view.id], queryFn: () => api.lines(view.id) });
+  const open = useDesk((s) => s.line);
+  return (
+    <>
+      <header className="flex items-baseline gap-3">
+        <h1 className="text-2xl font-bold">Lines</h1>
+        <button className="btn ml-auto" onClick={chooseSound}>
+          <AudioLines size={14} aria-hidden /> Read a recording …
+        </button>
+      </header>
+      {lines.data?.items.length ? (
+        <div className="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Lines">
+          {lines.data.items.map((l) => (
+            <button
+              key={l.id}
+              className="btn"
+              aria-pressed={l.id === open}
+              onClick={() => useDesk.getState().say(l.id)}
+            >
+              {l.name}
+            </button>
+          ))}
+        </div>
+      ) : (
+        <p className="mt-3 rounded-lg border border-dashed border-line p-4 text-faint">
+          No line yet. Drop a WAV of somebody speaking anywhere on this page and type what is said; the mouths
+          are put to it at once.
+        </p>
+      )}
+      {line && <Words key={line.id + line.shot.line.text} line={line} />}
+      <MouthChart />
+    </>
+  );
+}
+
+function Words({ line }: { line: LineView }) {
+  const { changeLine, editLine } = useStudio();
+  const [text, setText] = useState(line.shot.line.text);
+  const [busy, setBusy] = useState(false);
+  const { rules } = line.shot;
+  const reread = async () => {
+    setBusy(true);
+    await changeLine((l) => api.words(l.id, l.revision, text));
+    setBusy(false);
+  };
+  return (
+    <section className="mt-3 rounded-xl border border-line bg-paper p-3.5">
+      <EditableName
+        label="Name of the line"
+        name={line.shot.name}
+        rename={(name) => changeLine((l) => api.editLine(l.id, l.revision, { kind: 'rename-shot', name }))}
+        className="text-lg"
+      />
+      <textarea
+        aria-label="Words"
+        className="field mt-2 h-[52px] w-full resize-none text-[14.5px]"
+        value={text}
+        disabled={busy}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') setText(line.shot.line.text);
+        }}
+      />
+      {text.trim() !== line.shot.line.text && (
+        <div className="mt-1 flex gap-2">
+          <button className="btn-do" disabled={busy || text.trim() === ''} onClick={() => void reread()}>
+            {busy ? 'Listening …' : 'Read again with these words'}
+          </button>
+          <button className="btn" disabled={busy} onClick={() => setText(line.shot.line.text)}>
+            Leave them
+          </button>
+        </div>
+      )}
+      {!line.fits && (
+        <p className="mt-2 flex gap-2 rounded-md bg-wrong-soft p-2.5 text-wrong">
+          <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden />
+          These words do not seem to be the ones spoken. Listen, and correct them above.
+        </p>
+      )}
+      {line.fits && line.doubtful.length > 0 && (
+        <p className="mt-2 flex gap-2 rounded-md bg-wrong-soft p-2.5 text-wrong">
+          <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden />
+          <span>
+            Something else seems to be said in place of{' '}
+            {line.doubtful.map((i) => `“${line.shot.line.words[i]?.text}”`).join(', ')}.
+          </span>
+        </p>
+      )}
+      {line.notShown.length > 0 && (
+        <p className="mt-2 rounded-md bg-wrong-soft p-2.5 text-wrong">
+          Not shown: {line.notShown.join('; ')}.
+        </p>
+      )}
+      {line.shot.line.guesses.map((g) => (
+        <GuessRow key={g.word} word={g.word} phones={g.phones.join(' ')} />
+      ))}
+      <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
+        <Stepper
+          label="mouths lead by"
+          unit="frames"
+          value={rules.lead}
+          least={-6}
+          most={6}
+          set={(lead) =>
+            editLine({ kind: 'expose', exposure: rules.exposure, lead, minimumHold: rules.minimumHold })
+          }
+        />
+        <Stepper
+          label="held at least"
+          unit="frames"
+          value={rules.minimumHold}
+          least={1}
+          most={6}
+          set={(minimumHold) =>
+            editLine({ kind: 'expose', exposure: rules.exposure, lead: rules.lead, minimumHold })
+          }
+        />
+      </div>
+    </section>
+  );
+}
+
+function GuessRow({ word, phones }: { word: string; phones: string }) {
+  const { changeLine } = useStudio();
+  const [sounds, setSounds] = useState('');
+  const [busy, setBusy] = useState(false);
+  const keep = async () => {
+    setBusy(true);
+    await changeLine((l) => api.pronounce(l.id, l.revision, word, sounds.trim() || phones));
+    setBusy(false);
+  };
+  return (
+    <div className="mt-2 rounded-md bg-doing-soft p-2.5 text-[13px]">
+      <p>
+        “<b>{word}</b>” is not in the dictionary. Guessed from its spelling: <b>{phones}</b>
+      </p>
+      <div className="mt-1.5 flex gap-2">
+        <input
+          aria-label={`${word} sounds like`}
+          className="field min-w-0 flex-1"
+          placeholder="sounds like … (words, or ARPAbet in capitals)"
+          value={sounds}
+          onChange={(e) => setSounds(e.target.value)}
+          onKeyDown={(e) => e.key === 'Enter' && void keep()}
+        />
+        <button className="btn" disabled={busy} onClick={() => void keep()}>
+          {busy ? 'Listening …' : sounds.trim() ? 'Remember' : 'The guess is right'}
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function Stepper({
+  label,
+  unit,
+  value,
+  least,
+  most,
+  set,
+}: {
+  label: string;
+  unit: string;
+  value: number;
+  least: number;
+  most: number;
+  set: (v: number) => Promise<boolean>;
+}) {
+  return (
+    <div className="flex items-center gap-1.5" role="group" aria-label={`${label}, ${unit}`}>
+      <span className="text-faint">{label}</span>
+      <button
+        className="btn px-2 py-0"
+        disabled={value <= least}
+        aria-label="less"
+        onClick={() => void set(value - 1)}
+      >
+        −
+      </button>
+      <b>{value}</b>
+      <button
+        className="btn px-2 py-0"
+        disabled={value >= most}
+        aria-label="more"
+        onClick={() => void set(value + 1)}
+      >
+        +
+      </button>
+      <span className="text-faint">{unit}</span>
+    </div>
+  );
+}
+
+/** A crop that goes where the part goes when the head is turned. */
+function follow(box: ViewBox, frame: Frame, part: string): ViewBox {
+  const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = frame.placed.find((p) => p.part === part)?.matrix ?? [];
+  const x = box.x + box.w / 2;
+  const y = box.y + box.h / 2;
+  return { ...box, x: a * x + c * y + e - box.w / 2, y: b * x + d * y + f - box.h / 2 };
+}
+
+/** The 15 classes, each as the real face with the mouth that serves it. */
+function MouthChart() {
+  const { view, artwork, edit } = useStudio();
+  const dials = useSettled(
+    useDesk((s) => s.dials),
+    350,
+  );
+  const [giving, setGiving] = useState<string | null>(null);
+  const mouth = view.character.parts.find((p) => p.id === view.character.mouths.part);
+  const served = [...new Set(view.mouths.map((m) => m.drawing))];
+  const frames = useQueries({
+    queries: served.map((drawing) => ({
+      queryKey: ['mouth', view.id, view.revision, drawing, dials],
+      queryFn: () => api.pose(view.id, { pose: { dials, pins: { [mouth!.id]: drawing } } }),
+      enabled: mouth !== undefined,
+      staleTime: Infinity,
+      placeholderData: (old: Awaited<ReturnType<typeof api.pose>> | undefined) => old,
+    })),
+  });
+  const box = useMemo(() => {
+    const b = boundsOf(view.character, artwork, mouth ? [mouth.id] : []);
+    if (!b) return null;
+    const face = boundsOf(
+      view.character,
+      artwork,
+      view.character.parts.filter((p) => p.role === 'FACE').map((p) => p.id),
+    );
+    const w = Math.max(b.w * 1.75, (face?.w ?? 0) * 0.5);
+    return { x: b.x + b.w / 2 - w / 2, y: b.y + b.h / 2 - w * 0.36, w, h: w * 0.78 };
+  }, [view.character, artwork, mouth]);
+  if (!mouth || !box) return null;
+  return (
+    <section className="mt-4 pb-2">
+      <h2 className="text-[15px] font-semibold">
+        Mouth chart{' '}
+        <span className="font-sans text-[12.5px] font-normal text-faint">
+          {view.mouths.filter((m) => m.own).length} of 15 classes have a mouth of their own
+        </span>
+      </h2>
+      <div className="mt-1.5 grid grid-cols-5 gap-1.5">
+        {view.mouths.map((m) => {
+          const frame = frames[served.indexOf(m.drawing)]?.data?.frame;
+          return (
+            <button
+              key={m.viseme}
+              className={`overflow-hidden rounded-lg border bg-card text-left ${
+                giving === m.viseme
+                  ? 'border-doing'
+                  : m.own
+                    ? 'border-line hover:border-faint'
+                    : 'border-dashed border-faint'
+              }`}
+              title={`${m.why}${m.examples.length ? ` – ${m.examples.join(', ')}` : ''}`}
+              onClick={() => setGiving(giving === m.viseme ? null : m.viseme)}
+            >
+              {frame ? (
+                <FaceCrop
+                  character={view.character}
+                  artwork={artwork}
+                  frame={frame}
+                  box={follow(box, frame, mouth.id)}
+                  label={`${m.sounds}: ${m.why}`}
+                  className="h-[70px] w-full"
+                />
+              ) : (
+                <span className="block h-[70px]" />
+              )}
+              <span className="block truncate px-1.5 py-0.5 text-[11.5px]">
+                <b>{m.sounds}</b>
+                {!m.own && <span className="text-faint"> nearest</span>}
+              </span>
+            </button>
+          );
+        })}
+      </div>
+      {giving && (
+        <div className="mt-2 rounded-lg border border-line bg-paper p-2.5 text-[13px]">
+          <p className="mb-1.5">
+            Another mouth for <b>{view.mouths.find((m) => m.viseme === giving)?.sounds}</b>:
+          </p>
+          <div className="flex flex-wrap gap-1">
+            {mouth.drawings.map((d) => (
+              <button
+                key={d.id}
+                className="btn px-1.5 text-[12px]"
+                aria-pressed={view.mouths.find((m) => m.viseme === giving)?.drawing === d.id}
+                onClick={async () => {
+                  await edit({
+                    kind: 'serve-sound',
+                    viseme: giving as 'REST',
+                    drawing: d.id,
+                  });
+                  setGiving(null);
+                }}
+              >
+                {d.name}
+              </button>
+            ))}
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}

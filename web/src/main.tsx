@@ -1,0 +1,26 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/App';
+import { Refusal } from './api/client';
+import './index.css';
+import { keepAddress } from './state/desk';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      refetchOnWindowFocus: false,
+      // a refusal stays a refusal; only silence is worth asking again
+      retry: (count, e) => count < 3 && (!(e instanceof Refusal) || e.status === 0 || e.status >= 500),
+    },
+  },
+});
+
+keepAddress();
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <App />
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,83 @@
+import { useRef, useState } from 'react';
+import type { Dial } from '../api/client';
+import { useDesk } from '../state/desk';
+import { hold, shown } from './values';
+
+/** Two dials as one square: where the eyes look. Right is the right of the screen. */
+export function GazePad({ name, across, down }: { name: string; across: Dial; down: Dial }) {
+  const x = useDesk((s) => hold(across, s.dials[across.id] ?? across.rest));
+  const y = useDesk((s) => hold(down, s.dials[down.id] ?? down.rest));
+  const square = useRef<HTMLDivElement>(null);
+  const [grabbed, setGrabbed] = useState(false);
+  const started = useRef<[number, number]>([x, y]);
+  const set = (nx: number, ny: number) => {
+    const desk = useDesk.getState();
+    desk.turn(across.id, hold(across, nx));
+    desk.turn(down.id, hold(down, ny));
+  };
+  const share = (d: Dial, v: number) => ((v - d.from) / (d.to - d.from)) * 100;
+  const move = (e: React.PointerEvent) => {
+    const r = square.current!.getBoundingClientRect();
+    set(
+      across.from + ((e.clientX - r.left) / r.width) * (across.to - across.from),
+      down.from + ((e.clientY - r.top) / r.height) * (down.to - down.from),
+    );
+  };
+  const key = (e: React.KeyboardEvent) => {
+    const by = e.shiftKey ? 0.25 : 0.05;
+    const moves: Record<string, [number, number]> = {
+      ArrowLeft: [x - by, y],
+      ArrowRight: [x + by, y],
+      ArrowUp: [x, y - by],
+      ArrowDown: [x, y + by],
+      Delete: [across.rest, down.rest],
+      Backspace: [across.rest, down.rest],
+    };
+    if (e.key === 'Escape' && grabbed) {
+      set(...started.current);
+      setGrabbed(false);
+    }
+    const to = moves[e.key];
+    if (to) {
+      e.preventDefault();
+      set(...to);
+    }
+  };
+  return (
+    <div className="shrink-0">
+      <div
+        ref={square}
+        role="slider"
+        tabIndex={0}
+        aria-label={name}
+        aria-roledescription="pad"
+        aria-valuemin={across.from}
+        aria-valuemax={across.to}
+        aria-valuenow={Math.round(x * 100) / 100}
+        aria-valuetext={`across ${shown(across, x)}, down ${shown(down, y)}`}
+        data-testid="pad-gaze"
+        title="Drag to look; double-click to look straight ahead"
+        className="relative h-[76px] w-[92px] cursor-crosshair touch-none overflow-hidden rounded-xl border border-line bg-card"
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          started.current = [x, y];
+          setGrabbed(true);
+          move(e);
+        }}
+        onPointerMove={(e) => grabbed && move(e)}
+        onPointerUp={() => setGrabbed(false)}
+        onPointerCancel={() => setGrabbed(false)}
+        onDoubleClick={() => set(across.rest, down.rest)}
+        onKeyDown={key}
+      >
+        <div className="absolute inset-y-0 left-1/2 w-px bg-line" />
+        <div className="absolute inset-x-0 top-1/2 h-px bg-line" />
+        <div
+          className="absolute h-4 w-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-card bg-doing shadow"
+          style={{ left: `${share(across, x)}%`, top: `${share(down, y)}%` }}
+        />
+      </div>
+      <div className="mt-0.5 text-center text-[12px] font-bold">{name}</div>
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import { RotateCcw } from 'lucide-react';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { GazePad } from './GazePad';
+import { Ruler } from './Ruler';
+
+/** Every dial, on every bench, under the face. */
+export function Shelf() {
+  const { character } = useStudio().view;
+  const away = useDesk(
+    (s) => Object.keys(s.dials).length + Object.keys(s.picks).length + Object.keys(s.pins).length > 0,
+  );
+  const onPads = new Set(character.pads.flatMap((p) => [p.across, p.down]));
+  const rulers = character.dials.filter((d) => !onPads.has(d.id));
+  const dial = (id: string) => character.dials.find((d) => d.id === id);
+  return (
+    <section
+      aria-label="Dials"
+      className="col-start-2 flex items-center gap-4 border-t border-r border-line bg-paper px-4 py-2"
+    >
+      {character.pads.map((p) => {
+        const across = dial(p.across);
+        const down = dial(p.down);
+        return across && down ? <GazePad key={p.name} name={p.name} across={across} down={down} /> : null;
+      })}
+      <div className="min-w-0 flex-1">
+        {rulers.length === 0 && character.pads.length === 0 && (
+          <p className="text-faint">
+            No dials: no head, eyes or lids were found in this art. The Intake bench says what is missing.
+          </p>
+        )}
+        {rulers.map((d) => (
+          <Ruler key={d.id} dial={d} />
+        ))}
+      </div>
+      <button
+        className="btn self-start px-1.5"
+        disabled={!away}
+        onClick={() => useDesk.getState().rest()}
+        aria-label="Everything back to rest"
+        title="Everything back to rest (0)"
+      >
+        <RotateCcw size={14} aria-hidden />
+      </button>
+    </section>
+  );
+}

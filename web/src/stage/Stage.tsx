@@ -1,0 +1,134 @@
+import { CircleHelp, Maximize2 } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Frame } from '../api/client';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { Painter } from './painter';
+import { axisOf, headView, type ViewBox } from './view';
+
+/** The face, always in the same place. Click a part to choose it; with Why? on, to be told about it. */
+export function Stage() {
+  const { view, artwork, director } = useStudio();
+  const svg = useRef<SVGSVGElement>(null);
+  const root = useRef<SVGGElement>(null);
+  const outline = useRef<SVGGElement>(null);
+  const painter = useRef<Painter | null>(null);
+  const last = useRef<Frame | null>(null);
+  const part = useDesk((s) => s.part);
+  const whyMode = useDesk((s) => s.whyMode);
+  const home = useMemo(() => headView(view.character, artwork), [view.id, artwork]); // eslint-disable-line react-hooks/exhaustive-deps
+  const axis = useMemo(() => axisOf(view.character, artwork), [view.id, artwork]); // eslint-disable-line react-hooks/exhaustive-deps
+  const [zoomed, setZoomed] = useState<ViewBox | null>(null);
+  const box = zoomed ?? home;
+
+  useEffect(() => {
+    const p = new Painter(root.current!, view.character, artwork);
+    painter.current = p;
+    // until the new answer is here the last picture stays, so that no edit makes the face flicker
+    if (last.current) p.show(last.current);
+    return director.watch((frame) => {
+      last.current = frame;
+      p.show(frame);
+      mark(p, outline.current, useDesk.getState().part);
+    });
+  }, [view.character, artwork, director]);
+
+  useEffect(() => mark(painter.current, outline.current, part), [part, director]);
+
+  useEffect(() => {
+    const e = svg.current!;
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(e.getScreenCTM()!.inverse());
+      const by = Math.exp(Math.max(-60, Math.min(60, event.deltaY)) * 0.004);
+      setZoomed((z) => {
+        const b = z ?? home;
+        const w = Math.max(home.w / 30, Math.min(home.w * 6, b.w * by));
+        const k = w / b.w;
+        return { x: at.x - (at.x - b.x) * k, y: at.y - (at.y - b.y) * k, w, h: b.h * k };
+      });
+    };
+    e.addEventListener('wheel', wheel, { passive: false });
+    return () => e.removeEventListener('wheel', wheel);
+  }, [home]);
+
+  const choose = (event: React.MouseEvent) => {
+    const hit = (event.target as Element).closest('[data-part]')?.getAttribute('data-part') ?? null;
+    useDesk.getState().select(hit);
+  };
+
+  return (
+    <main aria-label="Stage" className="relative min-h-0 overflow-hidden border-r border-line graticule">
+      <svg
+        ref={svg}
+        className={`absolute inset-0 h-full w-full ${whyMode ? 'cursor-help' : ''}`}
+        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        preserveAspectRatio="xMidYMid meet"
+        onClick={choose}
+        role="img"
+        aria-label={`${view.character.name}, as posed`}
+        data-testid="stage"
+      >
+        <line
+          x1={axis}
+          x2={axis}
+          y1={box.y - box.h * 2}
+          y2={box.y + box.h * 3}
+          stroke="var(--color-stage-ink)"
+          strokeOpacity="0.45"
+          strokeWidth={1}
+          strokeDasharray="7 6"
+          vectorEffect="non-scaling-stroke"
+        />
+        <g ref={root} />
+        <g ref={outline} pointerEvents="none" />
+      </svg>
+      <div className="absolute top-2.5 left-3 flex gap-1.5">
+        <button
+          className="btn"
+          aria-pressed={whyMode}
+          onClick={() => useDesk.getState().ask(!whyMode)}
+          title="Why does a part look as it does? (W)"
+        >
+          <CircleHelp size={15} aria-hidden /> Why?
+        </button>
+        {zoomed && (
+          <button className="btn" onClick={() => setZoomed(null)}>
+            <Maximize2 size={14} aria-hidden /> Whole head
+          </button>
+        )}
+      </div>
+      <span className="pointer-events-none absolute top-3 right-3 text-right text-[11px] leading-tight text-stage-ink">
+        screen left is
+        <br />
+        the character’s right
+      </span>
+    </main>
+  );
+}
+
+/** Draws a dashed box round the chosen part. */
+function mark(painter: Painter | null, layer: SVGGElement | null, part: string | null): void {
+  if (!layer) return;
+  layer.replaceChildren();
+  const group = part ? painter?.groupOf(part) : undefined;
+  if (!group) return;
+  const b = group.getBBox();
+  if (b.width === 0 && b.height === 0) return;
+  const rect = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
+  const attributes = {
+    x: b.x - 3,
+    y: b.y - 3,
+    width: b.width + 6,
+    height: b.height + 6,
+    rx: 4,
+    fill: 'none',
+    stroke: 'var(--doing)',
+    'stroke-width': 2,
+    'stroke-dasharray': '6 4',
+    'vector-effect': 'non-scaling-stroke',
+    transform: group.getAttribute('transform') ?? '',
+  };
+  for (const [k, v] of Object.entries(attributes)) rect.setAttribute(k, String(v));
+  layer.append(rect);
+}

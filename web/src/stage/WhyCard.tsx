@@ -1,0 +1,97 @@
+import { useQuery } from '@tanstack/react-query';
+import { Pin, X } from 'lucide-react';
+import { api } from '../api/client';
+import { useDesk } from '../state/desk';
+import { useShown, useStudio } from '../state/studio';
+
+const WORDS: Record<string, string> = {
+  X: 'across',
+  Y: 'down',
+  ROTATION: 'turned',
+  SCALE_X: 'width',
+  SCALE_Y: 'height',
+  SKEW_X: 'slant',
+  OPACITY: 'opacity',
+  DRAWING: 'drawing',
+};
+
+/** Why the chosen part looks as it does: who set each channel, who was overruled, and what can be done about it. */
+export function WhyCard() {
+  const { view, director } = useStudio();
+  const desk = useDesk();
+  const { part, dials, picks, pins, line, frame, playing } = desk;
+  const why = useQuery({
+    queryKey: ['why', view.id, view.revision, part, dials, picks, pins, line, playing ? 'playing' : frame],
+    queryFn: () => api.why(view.id, director.moment(), part!),
+    enabled: part !== null,
+    placeholderData: (old) => old,
+  });
+  const reasons = (why.data?.reasons ?? []).filter(
+    (r) => r.channel === 'DRAWING' || r.heard.length > 1 || r.overruled.length > 0,
+  );
+  const still = (why.data?.reasons.length ?? 0) - reasons.length;
+  const shown = useShown(part ?? '');
+  return (
+    <aside aria-label="Why" className="mb-4 rounded-xl border-2 border-doing bg-paper p-3.5 text-[13px]">
+      {part === null || !why.data ? (
+        <p>Click any part of the character to be told who decides what it shows.</p>
+      ) : (
+        <>
+          <div className="flex items-start justify-between gap-2">
+            <h2 className="text-base font-bold">Why is the {why.data.name} like this?</h2>
+            <button aria-label="Close" onClick={() => desk.ask(false)}>
+              <X size={15} />
+            </button>
+          </div>
+          {reasons.map((r) => (
+            <section key={r.channel} className="mt-2.5">
+              <h3 className="font-semibold">
+                {WORDS[r.channel]}: <span className="font-normal">{r.value}</span>
+              </h3>
+              <ul className="mt-0.5 space-y-0.5">
+                {r.heard.map((v) => (
+                  <li key={v.says} className="flex gap-1.5">
+                    <span aria-hidden className="text-doing">
+                      ●
+                    </span>
+                    {v.says}
+                  </li>
+                ))}
+                {r.overruled.map((v) => (
+                  <li key={v.says} className="flex gap-1.5 text-faint line-through decoration-faint/60">
+                    <span aria-hidden>○</span>
+                    {v.says}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))}
+          {still > 0 && (
+            <p className="mt-2 text-faint">Nothing else touches it: {still} channels stand at rest.</p>
+          )}
+          <div className="mt-3 flex flex-wrap gap-1.5">
+            {pins[part] !== undefined ? (
+              <button className="btn" onClick={() => desk.pin(part, null)}>
+                Release the pin
+              </button>
+            ) : (
+              shown !== 'nothing' && (
+                <button className="btn" onClick={() => desk.pin(part, shown)}>
+                  <Pin size={13} aria-hidden /> Pin what it shows
+                </button>
+              )
+            )}
+            {picks[part] !== undefined && (
+              <button className="btn" onClick={() => desk.pick(part, null)}>
+                Drop the pick
+              </button>
+            )}
+            <button className="btn" onClick={() => desk.go('parts')}>
+              Its drawings
+            </button>
+          </div>
+        </>
+      )}
+    </aside>
+  );
+}

@@ -1,0 +1,130 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { Artwork, Character, Frame, Placed, Shape } from '../api/client';
+import { Painter, paintDrawing } from './painter';
+
+const shape = (over: Partial<Shape> = {}): Shape => ({
+  name: '',
+  role: 'OTHER',
+  path: 'M0 0L9 9Z',
+  fill: { kind: 'flat', colour: '#aa0000', opacity: 1 },
+  rule: 'NONZERO',
+  stroke: { paint: { kind: 'none' }, width: 0, cap: 'BUTT', join: 'MITER', miterLimit: 4 },
+  opacity: 1,
+  masked: false,
+  ...over,
+});
+const artwork: Artwork = {
+  white: [shape({ path: 'M1 1L5 5Z' })],
+  pupil: [shape({ path: 'M2 2L3 3Z' })],
+  open: [shape({ role: 'WINDOW', path: 'M4 4L8 8Z' }), shape({ role: 'TONGUE', masked: true })],
+  shut: [
+    shape({
+      fill: { kind: 'none' },
+      stroke: { ...shape().stroke, paint: { kind: 'flat', colour: '#000000', opacity: 0.5 }, width: 3 },
+    }),
+  ],
+};
+const part = (id: string, ...drawings: string[]) => ({
+  id,
+  drawings: drawings.map((d) => ({ id: d, name: d, art: d })),
+});
+const character = {
+  parts: [part('eye', 'white'), part('pupil', 'pupil'), part('mouth', 'open', 'shut')],
+  order: ['eye', 'pupil', 'mouth'],
+} as unknown as Character;
+const placed = (id: string, drawing: string, over: Partial<Placed> = {}): Placed => ({
+  part: id,
+  drawing,
+  matrix: [1, 0, 0, 1, 0, 0],
+  opacity: 1,
+  windows: [],
+  ...over,
+});
+const frame = (...all: Placed[]): Frame => ({ placed: all });
+
+describe('the painter', () => {
+  let root: SVGGElement;
+  let painter: Painter;
+  const group = (id: string) => root.querySelector(`[data-part=${id}]`)!;
+  const shown = (id: string) =>
+    [...group(id).children].filter((g) => (g as SVGGElement).style.display !== 'none').length;
+
+  beforeEach(() => {
+    root = document.createElementNS('http://www.w3.org/2000/svg', 'g');
+    painter = new Painter(root, character, artwork);
+  });
+
+  it('stacks parts in the order of the character', () => {
+    expect([...root.querySelectorAll('[data-part]')].map((g) => g.getAttribute('data-part'))).toEqual(
+      character.order,
+    );
+  });
+
+  it('shows one drawing at a time and keeps the other for later', () => {
+    painter.show(frame(placed('mouth', 'open')));
+    const open = group('mouth').children[0];
+    painter.show(frame(placed('mouth', 'shut')));
+    expect(shown('mouth')).toBe(1);
+    painter.show(frame(placed('mouth', 'open')));
+    expect(group('mouth').children[0]).toBe(open);
+    expect(group('mouth').children).toHaveLength(2);
+  });
+
+  it('hides a part that is not in the frame, and brings it back', () => {
+    painter.show(frame(placed('pupil', 'pupil')));
+    painter.show(frame());
+    expect(shown('pupil')).toBe(0);
+    painter.show(frame(placed('pupil', 'pupil')));
+    expect(shown('pupil')).toBe(1);
+  });
+
+  it('moves a window together with the part whose fill it is', () => {
+    painter.show(frame(placed('eye', 'white'), placed('pupil', 'pupil', { windows: ['eye'] })));
+    const outer = group('pupil').parentElement!;
+    const id = outer.getAttribute('clip-path')!.match(/#([^)]+)/)![1]!;
+    const clip = () => root.querySelector(`clipPath[id="${id}"] path`)!;
+    expect(clip().getAttribute('d')).toBe('M1 1L5 5Z');
+    painter.show(
+      frame(
+        placed('eye', 'white', { matrix: [1, 0, 0, 1, 7, 0] }),
+        placed('pupil', 'pupil', { windows: ['eye'] }),
+      ),
+    );
+    expect(clip().getAttribute('transform')).toBe('matrix(1 0 0 1 7 0)');
+  });
+
+  it('takes a mask off when the window shows nothing', () => {
+    painter.show(frame(placed('eye', 'white'), placed('pupil', 'pupil', { windows: ['eye'] })));
+    painter.show(frame(placed('pupil', 'pupil')));
+    expect(group('pupil').parentElement!.hasAttribute('clip-path')).toBe(false);
+  });
+
+  it('nests one group for each of two windows', () => {
+    painter.show(
+      frame(
+        placed('eye', 'white'),
+        placed('mouth', 'shut'),
+        placed('pupil', 'pupil', { windows: ['eye', 'mouth'] }),
+      ),
+    );
+    const inner = group('pupil').parentElement!;
+    expect(inner.getAttribute('clip-path')).toContain('mouth');
+    expect(inner.parentElement!.getAttribute('clip-path')).toContain('eye');
+  });
+
+  it('masks only what lies behind a drawing’s own window', () => {
+    paintDrawing(root, artwork.open!);
+    const paths = [...root.children].filter((e) => e.tagName === 'path');
+    expect(paths.map((p) => p.hasAttribute('clip-path'))).toEqual([false, true]);
+  });
+
+  it('draws lines with their own opacity and no fill', () => {
+    painter.show(frame(placed('mouth', 'shut')));
+    const path = group('mouth').querySelector('path')!;
+    expect([
+      path.getAttribute('fill'),
+      path.getAttribute('stroke'),
+      path.getAttribute('stroke-opacity'),
+    ]).toEqual(['none', '#000000', '0.5']);
+  });
+});

@@ -1,0 +1,207 @@
+import type { Artwork, Character, Frame, Paint, Placed, Shape } from './types';
+
+const SVG = 'http://www.w3.org/2000/svg';
+let painters = 0;
+
+function element<K extends keyof SVGElementTagNameMap>(
+  name: K,
+  attributes: Record<string, string> = {},
+): SVGElementTagNameMap[K] {
+  const e = document.createElementNS(SVG, name);
+  for (const [key, value] of Object.entries(attributes)) e.setAttribute(key, value);
+  return e;
+}
+
+function paint(p: Paint): [string, number] {
+  return p.kind === 'flat' ? [p.colour, p.opacity] : ['none', 1];
+}
+
+function pathOf(s: Shape): SVGPathElement {
+  const [fill, fillOpacity] = paint(s.fill);
+  const path = element('path', { d: s.path, fill });
+  if (fillOpacity !== 1) path.setAttribute('fill-opacity', String(fillOpacity));
+  if (s.rule === 'EVENODD') path.setAttribute('fill-rule', 'evenodd');
+  const [stroke, strokeOpacity] = paint(s.stroke.paint);
+  if (stroke !== 'none' && s.stroke.width > 0) {
+    path.setAttribute('stroke', stroke);
+    path.setAttribute('stroke-width', String(s.stroke.width));
+    path.setAttribute('stroke-linecap', s.stroke.cap.toLowerCase());
+    path.setAttribute('stroke-linejoin', s.stroke.join.toLowerCase());
+    path.setAttribute('stroke-miterlimit', String(s.stroke.miterLimit));
+    if (strokeOpacity !== 1) path.setAttribute('stroke-opacity', String(strokeOpacity));
+  }
+  if (s.opacity !== 1) path.setAttribute('opacity', String(s.opacity));
+  return path;
+}
+
+/** The shapes whose fill masks others: the server's rule, as it is told in the shapes' roles. */
+function windowShapes(shapes: Shape[]): Shape[] {
+  const named = shapes.filter((s) => s.role === 'WINDOW');
+  return named.length > 0 ? named : shapes.filter((s) => s.fill.kind !== 'none');
+}
+
+interface Slot {
+  outer: SVGGElement;
+  placed: SVGGElement;
+  drawings: Map<string, SVGGElement>;
+  shown: string | null;
+  windows: string;
+}
+
+/**
+ * Shows frames inside an SVG group. Elements are made once for each part and drawing; showing another frame only sets
+ * the attributes that differ, so that a drag can be painted at the screen's own rate.
+ */
+export class Painter {
+  private readonly prefix = `p${++painters}`;
+  private readonly defs = element('defs');
+  private readonly slots = new Map<string, Slot>();
+  private readonly clips = new Map<string, { clip: SVGClipPathElement; drawing: string }>();
+  private readonly hashes = new Map<string, string>();
+  private readonly last = new Map<string, Placed>();
+
+  constructor(
+    root: SVGGElement,
+    character: Character,
+    private readonly artwork: Artwork,
+  ) {
+    root.replaceChildren(this.defs);
+    for (const part of character.parts) {
+      for (const d of part.drawings) this.hashes.set(`${part.id}/${d.id}`, d.art as unknown as string);
+    }
+    for (const id of character.order) {
+      const outer = element('g');
+      const placed = element('g', { 'data-part': id });
+      outer.append(placed);
+      root.append(outer);
+      this.slots.set(id, { outer, placed, drawings: new Map(), shown: null, windows: '' });
+    }
+  }
+
+  show(frame: Frame): void {
+    const seen = new Set<string>();
+    for (const p of frame.placed) {
+      seen.add(p.part);
+      this.place(p);
+    }
+    for (const p of frame.placed) this.mask(p);
+    for (const [id, slot] of this.slots) {
+      if (!seen.has(id) && slot.shown !== null) {
+        slot.drawings.get(slot.shown)!.style.display = 'none';
+        slot.shown = null;
+        this.last.delete(id);
+      }
+    }
+  }
+
+  /** The group a part is drawn in, for measuring and outlining. */
+  groupOf(part: string): SVGGElement | undefined {
+    return this.slots.get(part)?.placed;
+  }
+
+  private shapes(part: string, drawing: string): Shape[] {
+    return this.artwork[this.hashes.get(`${part}/${drawing}`) ?? ''] ?? [];
+  }
+
+  private place(p: Placed): void {
+    const slot = this.slots.get(p.part);
+    if (!slot) return;
+    const before = this.last.get(p.part);
+    if (slot.shown !== p.drawing) {
+      if (slot.shown !== null) slot.drawings.get(slot.shown)!.style.display = 'none';
+      this.drawing(slot, p).style.display = '';
+      slot.shown = p.drawing;
+    }
+    if (!before || before.matrix.some((v, i) => v !== p.matrix[i])) {
+      const matrix = `matrix(${p.matrix.join(' ')})`;
+      slot.placed.setAttribute('transform', matrix);
+      const clip = this.clips.get(p.part);
+      if (clip) for (const path of clip.clip.children) path.setAttribute('transform', matrix);
+    }
+    if (!before || before.opacity !== p.opacity) slot.placed.setAttribute('opacity', String(p.opacity));
+    this.last.set(p.part, p);
+  }
+
+  private drawing(slot: Slot, p: Placed): SVGGElement {
+    let group = slot.drawings.get(p.drawing);
+    if (!group) {
+      group = element('g');
+      const shapes = this.shapes(p.part, p.drawing);
+      const within = shapes.filter((s) => s.role === 'WINDOW');
+      const id = `${this.prefix}-in-${p.part}-${p.drawing}`;
+      if (within.length > 0) {
+        const clip = element('clipPath', { id });
+        for (const s of within) clip.append(element('path', { d: s.path }));
+        this.defs.append(clip);
+      }
+      for (const s of shapes) {
+        const path = pathOf(s);
+        if (s.masked && within.length > 0) path.setAttribute('clip-path', `url(#${id})`);
+        group.append(path);
+      }
+      slot.drawings.set(p.drawing, group);
+      slot.placed.append(group);
+    }
+    return group;
+  }
+
+  /** One group a window, so that nested windows intersect. */
+  private mask(p: Placed): void {
+    const slot = this.slots.get(p.part);
+    if (!slot) return;
+    for (const w of p.windows) this.clipOf(w);
+    const key = p.windows.join(' ');
+    if (slot.windows === key) return;
+    slot.windows = key;
+    slot.outer.removeAttribute('clip-path');
+    let inner = slot.outer;
+    inner.replaceChildren();
+    p.windows.forEach((w, i) => {
+      if (i > 0) {
+        const next = element('g');
+        inner.append(next);
+        inner = next;
+      }
+      inner.setAttribute('clip-path', `url(#${this.prefix}-w-${w})`);
+    });
+    inner.append(slot.placed);
+  }
+
+  private clipOf(window: string): void {
+    const by = this.last.get(window);
+    if (!by) return;
+    let entry = this.clips.get(window);
+    if (entry?.drawing === by.drawing) return;
+    if (!entry) {
+      entry = { clip: element('clipPath', { id: `${this.prefix}-w-${window}` }), drawing: '' };
+      this.defs.append(entry.clip);
+      this.clips.set(window, entry);
+    }
+    entry.drawing = by.drawing;
+    const transform = `matrix(${by.matrix.join(' ')})`;
+    entry.clip.replaceChildren(
+      ...windowShapes(this.shapes(window, by.drawing)).map((s) => {
+        const path = element('path', { d: s.path, transform });
+        if (s.rule === 'EVENODD') path.setAttribute('clip-rule', 'evenodd');
+        return path;
+      }),
+    );
+  }
+}
+
+/** Draws one drawing alone into a group, its own window applied. */
+export function paintDrawing(root: SVGGElement, shapes: Shape[]): void {
+  const id = `p${++painters}-alone`;
+  root.replaceChildren();
+  const within = shapes.filter((s) => s.role === 'WINDOW');
+  if (within.length > 0) {
+    const clip = element('clipPath', { id });
+    for (const s of within) clip.append(element('path', { d: s.path }));
+    root.append(clip);
+  }
+  for (const s of shapes) {
+    const path = pathOf(s);
+    if (s.masked && within.length > 0) path.setAttribute('clip-path', `url(#${id})`);
+    root.append(path);
+  }
+}

@@ -1,0 +1,53 @@
+import type { Artwork, Character } from '../api/client';
+import { paintDrawing } from './painter';
+
+export interface ViewBox {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** Where the drawings of some parts lie at rest; measured by the browser, since it is only about where to look. */
+export function boundsOf(character: Character, artwork: Artwork, parts: string[]): ViewBox | null {
+  const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
+  svg.setAttribute('style', 'position:absolute;left:-9999px;width:10px;height:10px;overflow:hidden');
+  document.body.append(svg);
+  let box: ViewBox | null = null;
+  for (const part of character.parts.filter((p) => parts.includes(p.id))) {
+    const drawing = part.drawings.find((d) => d.id === part.shown) ?? part.drawings[0];
+    const shapes = drawing ? artwork[drawing.art as unknown as string] : undefined;
+    if (!shapes) continue;
+    const g = document.createElementNS('http://www.w3.org/2000/svg', 'g');
+    svg.append(g);
+    paintDrawing(g, shapes);
+    const b = g.getBBox();
+    if (b.width > 0 || b.height > 0) box = union(box, { x: b.x, y: b.y, w: b.width, h: b.height });
+  }
+  svg.remove();
+  return box;
+}
+
+function union(a: ViewBox | null, b: ViewBox): ViewBox {
+  if (!a) return b;
+  const x = Math.min(a.x, b.x);
+  const y = Math.min(a.y, b.y);
+  return { x, y, w: Math.max(a.x + a.w, b.x + b.w) - x, h: Math.max(a.y + a.h, b.y + b.h) - y };
+}
+
+/** The head with some air and the shoulders under it: what the stage shows until somebody zooms. */
+export function headView(character: Character, artwork: Artwork): ViewBox {
+  const head = character.parts.find((p) => p.role === 'HEAD');
+  const onHead = character.parts.filter((p) => p.parent === head?.id && p.role !== 'OTHER').map((p) => p.id);
+  const box = boundsOf(character, artwork, onHead);
+  if (!box) return { x: 0, y: 0, w: character.canvas.width, h: character.canvas.height };
+  const h = box.h * 1.34;
+  return { x: box.x - box.w * 0.22, y: box.y - box.h * 0.06, w: box.w * 1.44, h };
+}
+
+/** The middle of the face: the line the stage draws as its axis of symmetry. */
+export function axisOf(character: Character, artwork: Artwork): number {
+  const face = character.parts.filter((p) => p.role === 'FACE').map((p) => p.id);
+  const box = boundsOf(character, artwork, face);
+  return box ? box.x + box.w / 2 : character.canvas.width / 2;
+}

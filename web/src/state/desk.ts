@@ -1,0 +1,125 @@
+import { create } from 'zustand';
+
+export const BENCHES = ['intake', 'parts', 'lines', 'hand-over'] as const;
+export type Bench = (typeof BENCHES)[number];
+
+/** What the rigger has on the desk: which bench, which pose, which line and frame. All of it lives in the address. */
+export interface Desk {
+  character: string | null;
+  bench: Bench;
+  dials: Record<string, number>;
+  picks: Record<string, string>;
+  pins: Record<string, string>;
+  line: string | null;
+  frame: number;
+  playing: boolean;
+  part: string | null;
+  whyMode: boolean;
+}
+
+interface Actions {
+  open: (character: string) => void;
+  go: (bench: Bench) => void;
+  turn: (dial: string, value: number) => void;
+  pick: (part: string, drawing: string | null) => void;
+  pin: (part: string, drawing: string | null) => void;
+  rest: () => void;
+  say: (line: string | null) => void;
+  seek: (frame: number) => void;
+  play: (playing: boolean) => void;
+  select: (part: string | null) => void;
+  ask: (whyMode: boolean) => void;
+}
+
+const START: Desk = {
+  character: null,
+  bench: 'lines',
+  dials: {},
+  picks: {},
+  pins: {},
+  line: null,
+  frame: 0,
+  playing: false,
+  part: null,
+  whyMode: false,
+};
+
+function put(map: Record<string, string>, key: string, value: string | null): Record<string, string> {
+  const next = { ...map };
+  if (value === null) delete next[key];
+  else next[key] = value;
+  return next;
+}
+
+/** The desk as a part of the address, and back. Unknown or broken pieces are dropped. */
+export function toHash(d: Desk): string {
+  const q = new URLSearchParams();
+  if (d.character) q.set('c', d.character);
+  q.set('b', d.bench);
+  for (const [k, v] of Object.entries(d.dials)) q.set(`d.${k}`, String(Math.round(v * 1000) / 1000));
+  for (const [k, v] of Object.entries(d.picks)) q.set(`k.${k}`, v);
+  for (const [k, v] of Object.entries(d.pins)) q.set(`p.${k}`, v);
+  if (d.line) q.set('l', d.line);
+  if (d.frame > 0) q.set('f', String(d.frame));
+  if (d.part) q.set('part', d.part);
+  return `#${q.toString()}`;
+}
+
+export function fromHash(hash: string): Partial<Desk> {
+  const q = new URLSearchParams(hash.replace(/^#/, ''));
+  const dials: Record<string, number> = {};
+  const picks: Record<string, string> = {};
+  const pins: Record<string, string> = {};
+  for (const [k, v] of q) {
+    const value = Number(v);
+    if (k.startsWith('d.') && Number.isFinite(value)) dials[k.slice(2)] = value;
+    if (k.startsWith('k.')) picks[k.slice(2)] = v;
+    if (k.startsWith('p.')) pins[k.slice(2)] = v;
+  }
+  const bench = q.get('b') as Bench;
+  const frame = Number(q.get('f') ?? 0);
+  return {
+    character: q.get('c'),
+    bench: BENCHES.includes(bench) ? bench : START.bench,
+    dials,
+    picks,
+    pins,
+    line: q.get('l'),
+    frame: Number.isInteger(frame) && frame > 0 ? frame : 0,
+    part: q.get('part'),
+  };
+}
+
+export const useDesk = create<Desk & Actions>((set) => ({
+  ...START,
+  ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
+  open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
+  go: (bench) => set({ bench }),
+  turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
+  pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
+  pin: (part, drawing) => set((s) => ({ pins: put(s.pins, part, drawing) })),
+  rest: () => set({ dials: {}, picks: {}, pins: {} }),
+  say: (line) => set({ line, frame: 0, playing: false }),
+  seek: (frame) => set({ frame }),
+  play: (playing) => set({ playing }),
+  select: (part) => set({ part }),
+  ask: (whyMode) => set({ whyMode }),
+}));
+
+/** Keeps the address in step with the desk, without a step in the browser's history for every drag. */
+export function keepAddress(): () => void {
+  let timer = 0;
+  const stop = useDesk.subscribe((s) => {
+    window.clearTimeout(timer);
+    timer = window.setTimeout(() => {
+      if (!s.playing) history.replaceState(null, '', toHash(useDesk.getState()));
+    }, 150);
+  });
+  const back = () => useDesk.setState(fromHash(location.hash));
+  window.addEventListener('hashchange', back);
+  return () => {
+    stop();
+    window.clearTimeout(timer);
+    window.removeEventListener('hashchange', back);
+  };
+}

@@ -1,0 +1,114 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Character, Frame, FrameSeries, LineView } from '../api/client';
+import { useDesk } from './desk';
+import { Director } from './director';
+
+const at = (x: number): Frame => ({
+  placed: [{ part: 'nose', drawing: 'front', matrix: [1, 0, 0, 1, x, 0], opacity: 1, windows: [] }],
+});
+const character = { order: ['nose'] } as unknown as Character;
+const line = { id: 'line', frames: 100 } as unknown as LineView;
+
+/** A server that answers with the turn asked for as the nose's place, and counts what it was asked. */
+function server() {
+  const asked: string[] = [];
+  vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+    const body = JSON.parse(String(init.body));
+    const kind = url.split('/').pop()!;
+    asked.push(kind);
+    await new Promise((r) => setTimeout(r, 4));
+    const turn = body.pose.dials.turn ?? 0;
+    if (kind === 'pose') return Response.json({ revision: 1, frame: at(turn) });
+    const values: number[] =
+      kind === 'sweep'
+        ? [-60, 0, 60]
+        : Array.from({ length: body.to - body.from }, (_, i) => body.from + i).filter((f) => f < 100);
+    const series: FrameSeries = {
+      at: values,
+      first: at(0),
+      changes: values.map((v) => ({ placed: at(kind === 'sweep' ? v : turn + v / 1000).placed, gone: [] })),
+    };
+    return Response.json(series);
+  });
+  return asked;
+}
+
+const wait = (ms: number) => new Promise((r) => setTimeout(r, ms));
+
+describe('the director', () => {
+  let asked: string[];
+  let shown: number[];
+  let failures: unknown[];
+  let director: Director;
+
+  beforeEach(() => {
+    asked = server();
+    shown = [];
+    failures = [];
+    useDesk.setState({ dials: {}, picks: {}, pins: {}, frame: 0, playing: false });
+    director = new Director(character, 'c', 1, line, (e) => failures.push(e));
+    director.watch((f) => shown.push(f.placed[0]!.matrix[4]!));
+  });
+  afterEach(() => {
+    director.stop();
+    vi.unstubAllGlobals();
+    expect(failures).toEqual([]);
+  });
+
+  it('shows what the server answers', async () => {
+    useDesk.getState().turn('turn', 12);
+    director.refresh();
+    await wait(15);
+    expect(shown).toEqual([12]);
+    expect(director.shownOf('nose')).toBe('front');
+    expect(director.shownOf('cap')).toBeNull();
+  });
+
+  it('drags through one sweep without asking again, and ends on the server’s own answer', async () => {
+    await director.grab('turn');
+    asked.length = 0;
+    for (const v of [-50, -10, 20, 55]) {
+      useDesk.getState().turn('turn', v);
+      director.refresh();
+    }
+    expect(asked).toEqual([]);
+    expect(shown.slice(-4)).toEqual([-60, 0, 0, 60]);
+    director.release();
+    await wait(15);
+    expect(asked).toEqual(['pose']);
+    expect(shown.at(-1)).toBe(55);
+  });
+
+  it('plays from what it fetched ahead', async () => {
+    useDesk.setState({ playing: true });
+    director.playAt(0);
+    await wait(15);
+    asked.length = 0;
+    for (let f = 0; f < 12; f++) director.playAt(f);
+    expect(asked).toEqual([]);
+    expect(shown.at(-1)).toBeCloseTo(0.011);
+  });
+
+  it('asks for the newest pose only while a dial is dragged in play', async () => {
+    useDesk.setState({ playing: true });
+    director.playAt(0);
+    for (let i = 1; i <= 20; i++) {
+      useDesk.getState().turn('turn', i);
+      useDesk.getState().seek(i);
+      director.playAt(i);
+    }
+    await wait(12);
+    director.playAt(20);
+    await wait(12);
+    director.playAt(20);
+    expect(asked.length).toBeLessThanOrEqual(3);
+    expect(Math.round(shown.at(-1)!)).toBe(20);
+  });
+
+  it('says nothing more once it is stopped', async () => {
+    director.refresh();
+    director.stop();
+    await wait(15);
+    expect(shown).toEqual([]);
+  });
+});

@@ -1,0 +1,149 @@
+import type { Character, Frame, FrameSeries, LineView, PoseBody } from '../api/client';
+import { api } from '../api/client';
+import { frameOf, nearest } from '../stage/series';
+import { useDesk } from './desk';
+import { Latest } from './loader';
+
+type Watcher = (frame: Frame) => void;
+
+const AHEAD = 36;
+
+/**
+ * Decides which frame is on the stage. It never computes one: it asks for poses, for a sweep while a dial is dragged,
+ * and for chunks of a line ahead of the play head.
+ */
+export class Director {
+  private readonly watchers = new Set<Watcher>();
+  private frame: Frame | null = null;
+  private sweep: { dial: string; series: FrameSeries } | null = null;
+  private sweepAbort: AbortController | null = null;
+  private readonly cache = new Map<number, Frame>();
+  private poseKey = '';
+  private fetching = false;
+  private readonly poses: Latest<number, Frame>;
+  private stopped = false;
+
+  constructor(
+    readonly character: Character,
+    readonly id: string,
+    readonly revision: number,
+    private line: LineView | null,
+    private readonly failed: (e: unknown) => void,
+  ) {
+    this.poses = new Latest(
+      async (_stamp: number) => (await api.pose(this.id, this.moment())).frame,
+      (frame) => {
+        if (!this.sweep && !useDesk.getState().playing) this.put(frame);
+      },
+      (e) => this.failed(e),
+    );
+  }
+
+  watch(watcher: Watcher): () => void {
+    this.watchers.add(watcher);
+    if (this.frame) watcher(this.frame);
+    return () => this.watchers.delete(watcher);
+  }
+
+  /** The drawing a part shows at this moment; null for none. */
+  shownOf(part: string): string | null {
+    return this.frame?.placed.find((p) => p.part === part)?.drawing ?? null;
+  }
+
+  stop(): void {
+    this.stopped = true;
+    this.sweepAbort?.abort();
+    this.poses.drop();
+  }
+
+  pose(): PoseBody {
+    const { dials, picks, pins } = useDesk.getState();
+    return { dials, picks, pins };
+  }
+
+  moment() {
+    const { frame } = useDesk.getState();
+    return this.line ? { pose: this.pose(), line: this.line.id, frame } : { pose: this.pose() };
+  }
+
+  private put(frame: Frame): void {
+    if (this.stopped) return;
+    this.frame = frame;
+    for (const w of this.watchers) w(frame);
+  }
+
+  /** The desk changed: show what it asks for. */
+  refresh(): void {
+    if (useDesk.getState().playing) return;
+    if (this.sweep) {
+      const value = useDesk.getState().dials[this.sweep.dial];
+      if (value !== undefined) {
+        this.put(frameOf(this.sweep.series, nearest(this.sweep.series.at, value), this.character.order));
+        return;
+      }
+    }
+    this.poses.ask(performance.now());
+  }
+
+  /** A hand is on a dial: get its whole range, so that moving it needs no answer each time. */
+  async grab(dial: string): Promise<void> {
+    if (useDesk.getState().playing) return;
+    this.sweepAbort?.abort();
+    const abort = new AbortController();
+    this.sweepAbort = abort;
+    try {
+      const series = await api.sweep(this.id, this.moment(), dial, 121, abort.signal);
+      if (!abort.signal.aborted) {
+        this.sweep = { dial, series };
+        this.refresh();
+      }
+    } catch (e) {
+      if (!abort.signal.aborted) this.failed(e);
+    }
+  }
+
+  /** The hand is off: what stays on the stage is the server's own answer for the value it was left at. */
+  release(): void {
+    this.sweepAbort?.abort();
+    this.sweepAbort = null;
+    this.sweep = null;
+    this.refresh();
+  }
+
+  /** The line at a frame while it plays; what is not there yet is fetched, and the last picture stays meanwhile. */
+  playAt(frame: number): void {
+    if (!this.line) return;
+    const key = JSON.stringify(this.pose());
+    if (key !== this.poseKey) {
+      this.poseKey = key;
+      this.cache.clear();
+    }
+    const there = this.cache.get(frame);
+    if (there) this.put(there);
+    const needed = there ? this.firstMissing(frame) : frame;
+    // one at a time: while a dial is dragged the newest pose goes next, instead of a queue of old ones
+    if (!this.fetching && needed < this.line.frames && needed - frame < AHEAD / 2) {
+      this.fetching = true;
+      void this.fetch(needed, key).finally(() => (this.fetching = false));
+    }
+  }
+
+  private firstMissing(from: number): number {
+    let f = from;
+    while (this.cache.has(f)) f++;
+    return f;
+  }
+
+  private async fetch(from: number, key: string): Promise<void> {
+    try {
+      const series = await api.lineFrames(this.line!.id, JSON.parse(key), from, from + AHEAD);
+      if (key !== this.poseKey || this.stopped) return;
+      series.at.forEach((f, i) => this.cache.set(f, frameOf(series, i, this.character.order)));
+      const now = useDesk.getState();
+      const frame = this.cache.get(now.frame);
+      if (now.playing && frame) this.put(frame);
+    } catch (e) {
+      this.failed(e);
+    }
+  }
+}

@@ -1,0 +1,171 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import {
+  api,
+  type Artwork,
+  type CharacterView,
+  type Edit,
+  type LineView,
+  Refusal,
+  type ShotEdit,
+} from '../api/client';
+import { useDesk } from './desk';
+import { Director } from './director';
+
+/** Something to tell the rigger, at the foot of the page, until it is read. */
+export interface Message {
+  says: string;
+  more?: string[];
+  bad: boolean;
+}
+
+interface Studio {
+  view: CharacterView;
+  artwork: Artwork;
+  line: LineView | null;
+  director: Director;
+  message: Message | null;
+  tell: (m: Message | null) => void;
+  edit: (edit: Edit) => Promise<boolean>;
+  editLine: (edit: ShotEdit) => Promise<boolean>;
+  changeLine: (change: (line: LineView) => Promise<LineView>) => Promise<boolean>;
+  step: (back: boolean) => Promise<void>;
+}
+
+const Context = createContext<Studio | null>(null);
+
+export function useStudio(): Studio {
+  const studio = useContext(Context);
+  if (!studio) throw new Error('used outside the studio');
+  return studio;
+}
+
+export function asMessage(e: unknown): Message {
+  if (e instanceof Refusal) return { says: e.message, more: e.since, bad: true };
+  return { says: e instanceof Error ? e.message : String(e), bad: true };
+}
+
+/** Holds the open character and line, and everything that can be done to them. */
+export function StudioProvider({
+  id,
+  children,
+  waiting,
+}: {
+  id: string;
+  children: ReactNode;
+  waiting: ReactNode;
+}) {
+  const queries = useQueryClient();
+  const lineId = useDesk((s) => s.line);
+  const [message, tell] = useState<Message | null>(null);
+  // other windows may edit too; asking now and then keeps this one honest
+  const character = useQuery({
+    queryKey: ['character', id],
+    queryFn: () => api.character(id),
+    refetchInterval: 4000,
+    structuralSharing: (old, fresh) =>
+      (old as CharacterView | undefined)?.revision === (fresh as CharacterView).revision ? old : fresh,
+  });
+  const artwork = useQuery({
+    queryKey: ['artwork', id],
+    queryFn: () => api.artwork(id),
+    staleTime: Infinity,
+  });
+  const line = useQuery({
+    queryKey: ['line', lineId],
+    queryFn: () => api.line(lineId!),
+    enabled: lineId !== null,
+  });
+  const view = character.data;
+  const lineView = lineId !== null && line.data?.character === id ? line.data : null;
+
+  const failed = useCallback((e: unknown) => tell(asMessage(e)), []);
+  const director = useMemo(
+    () => (view ? new Director(view.character, view.id, view.revision, lineView, failed) : null),
+    [view, lineView, failed],
+  );
+  useEffect(() => {
+    if (!director) return;
+    director.refresh();
+    const stop = useDesk.subscribe((now, before) => {
+      if (
+        now.dials !== before.dials ||
+        now.picks !== before.picks ||
+        now.pins !== before.pins ||
+        now.frame !== before.frame ||
+        now.playing !== before.playing
+      )
+        director.refresh();
+    });
+    return () => {
+      stop();
+      director.stop();
+    };
+  }, [director]);
+
+  const settle = useCallback(
+    async <T,>(key: unknown[], work: () => Promise<T>): Promise<boolean> => {
+      try {
+        const result = await work();
+        queries.setQueryData(key, result);
+        tell(null);
+        return true;
+      } catch (e) {
+        tell(asMessage(e));
+        if (e instanceof Refusal && e.code === 'stale') await queries.invalidateQueries({ queryKey: key });
+        return false;
+      }
+    },
+    [queries],
+  );
+
+  const studio = useMemo<Studio | null>(() => {
+    if (!view || !artwork.data || !director) return null;
+    const changeLine = (change: (l: LineView) => Promise<LineView>) =>
+      lineView ? settle(['line', lineView.id], () => change(lineView)) : Promise.resolve(false);
+    return {
+      view,
+      artwork: artwork.data,
+      line: lineView,
+      director,
+      message,
+      tell,
+      edit: async (edit) => {
+        const done = await settle(['character', id], () => api.edit(id, view.revision, edit));
+        if (done) void queries.invalidateQueries({ queryKey: ['line'] });
+        return done;
+      },
+      editLine: (edit) => changeLine((l) => api.editLine(l.id, l.revision, edit)),
+      changeLine: async (change) => {
+        const done = await changeLine(change);
+        void queries.invalidateQueries({ queryKey: ['character', id] });
+        void queries.invalidateQueries({ queryKey: ['lines', id] });
+        return done;
+      },
+      step: async (back) => {
+        if (useDesk.getState().bench === 'lines' && lineView) {
+          if (!(back ? lineView.canUndo : lineView.canRedo)) return;
+          await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
+          void queries.invalidateQueries({ queryKey: ['lines', id] });
+        } else if (back ? view.canUndo : view.canRedo) {
+          await settle(['character', id], () =>
+            back ? api.undo(id, view.revision) : api.redo(id, view.revision),
+          );
+          void queries.invalidateQueries({ queryKey: ['line'] });
+        }
+        void queries.invalidateQueries({ queryKey: ['characters'] });
+      },
+    };
+  }, [view, artwork.data, lineView, director, message, id, queries, settle]);
+
+  if (character.error) return <>{asMessage(character.error).says}</>;
+  return studio ? <Context.Provider value={studio}>{children}</Context.Provider> : <>{waiting}</>;
+}
+
+/** The drawing a part shows on the stage at this moment, 'nothing' for none. */
+export function useShown(part: string): string {
+  const { director } = useStudio();
+  const [shown, setShown] = useState(() => director.shownOf(part) ?? 'nothing');
+  useEffect(() => director.watch(() => setShown(director.shownOf(part) ?? 'nothing')), [director, part]);
+  return shown;
+}

@@ -1,0 +1,37 @@
+import { useLayoutEffect, useRef } from 'react';
+import type { Artwork, Character, Frame } from '../api/client';
+import { Painter } from '../stage/painter';
+import type { ViewBox } from '../stage/view';
+
+/** A crop of the real face in some frame. */
+export function FaceCrop({
+  character,
+  artwork,
+  frame,
+  box,
+  label,
+  className = '',
+}: {
+  character: Character;
+  artwork: Artwork;
+  frame: Frame;
+  box: ViewBox;
+  label: string;
+  className?: string;
+}) {
+  const g = useRef<SVGGElement>(null);
+  useLayoutEffect(() => {
+    new Painter(g.current!, character, artwork).show(frame);
+  }, [character, artwork, frame]);
+  return (
+    <svg
+      role="img"
+      aria-label={label}
+      viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+      preserveAspectRatio="xMidYMid slice"
+      className={className}
+    >
+      <g ref={g} />
+    </svg>
+  );
+}
