@@ -90,6 +90,8 @@ export interface Moment {
   pose: PoseBody;
   line?: string;
   frame?: number;
+  /** Of the character; the newest when left out. */
+  revision?: number;
 }
 
 export const api = {

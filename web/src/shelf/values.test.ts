@@ -11,6 +11,7 @@ const turn: Dial = {
   rest: 0,
   unit: '°',
   stops: [-60, -30, 30, 60].map((at) => ({ at, offsets: {} })),
+  hinges: {},
   bands: [{ part: 'nose', bands: [{ from: 20, to: 60, drawing: 'profile' }] }],
 };
 

@@ -31,7 +31,8 @@ export class Director {
     private readonly failed: (e: unknown) => void,
   ) {
     this.poses = new Latest(
-      async (_stamp: number) => (await api.pose(this.id, this.moment())).frame,
+      async (_stamp: number) =>
+        (await api.pose(this.id, { ...this.moment(), revision: this.revision })).frame,
       (frame) => {
         if (!this.sweep && !useDesk.getState().playing) this.put(frame);
       },

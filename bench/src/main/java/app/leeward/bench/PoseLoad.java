@@ -59,7 +59,7 @@ public final class PoseLoad {
     }
 
     private static long ask(HttpClient http, URI pose, int n) throws Exception {
-        String body = "{\"pose\":{\"dials\":{\"turn\":" + (n % 120 - 60) + ",\"blink\":0.5}}}";
+        String body = "{\"pose\":{\"dials\":{\"turn\":" + (n % 120 - 60) + ",\"blink\":0.5}},\"revision\":1}";
         long from = System.nanoTime();
         HttpResponse<byte[]> r = http.send(request(pose, body), HttpResponse.BodyHandlers.ofByteArray());
         if (r.statusCode() != 200) {

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
@@ -21,6 +22,8 @@ final class Browser implements AutoCloseable {
     final List<String> errors = new ArrayList<>();
 
     Browser(ColorScheme scheme) {
+        // a busy machine may take its time; what never comes is still a failure
+        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright

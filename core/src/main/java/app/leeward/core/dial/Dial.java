@@ -2,8 +2,11 @@ package app.leeward.core.dial;
 
 import app.leeward.core.art.Numbers;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * A control with a range and a rest value that poses parts. Its value never depends on where it hangs, and outside its
@@ -12,6 +15,8 @@ import java.util.List;
  * @param unit shown behind the value, for example {@code °}; may be empty
  * @param stops in rising order; a part's way runs evenly through the stops that name it and through rest
  * @param bands at most one entry a part
+ * @param hinges part id to which of its earlier pivots (0 the oldest) the stops turn it about; parts left out turn about
+ *     the pivot they have now
  */
 public record Dial(
         String id,
@@ -22,7 +27,8 @@ public record Dial(
         double rest,
         String unit,
         List<Stop> stops,
-        List<Bands> bands) {
+        List<Bands> bands,
+        Map<String, Integer> hinges) {
     public Dial {
         Numbers.finite("range", from + to + rest);
         if (!(from < to)) {
@@ -44,9 +50,42 @@ public record Dial(
         }
         stops = List.copyOf(sorted);
         bands = List.copyOf(bands);
+        // stored before there was such a map
+        hinges = hinges == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(hinges));
         if (bands.stream().map(Bands::part).distinct().count() != bands.size()) {
             throw new IllegalArgumentException("dial '" + name + "' exchanges one part's drawings twice");
         }
+    }
+
+    /** A dial whose stops turn every part about its present pivot. */
+    public Dial(
+            String id,
+            String name,
+            Purpose purpose,
+            double from,
+            double to,
+            double rest,
+            String unit,
+            List<Stop> stops,
+            List<Bands> bands) {
+        this(id, name, purpose, from, to, rest, unit, stops, bands, Map.of());
+    }
+
+    public Dial withStops(List<Stop> newStops) {
+        return new Dial(id, name, purpose, from, to, rest, unit, newStops, bands, hinges);
+    }
+
+    public Dial withBands(List<Bands> newBands) {
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, newBands, hinges);
+    }
+
+    public Dial withHinges(Map<String, Integer> newHinges) {
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges);
+    }
+
+    /** Whether some stop says anything about the part's place, size or turn. */
+    public boolean poses(String part) {
+        return stops.stream().anyMatch(s -> s.offsets().containsKey(part));
     }
 
     /** {@code value} held inside the range. */

@@ -25,6 +25,16 @@ public record Offset(double x, double y, double rotation, double scaleX, double 
         return new Offset(x, y, 0, 1, 1, 0, 1);
     }
 
+    /** Whether it does more than shift, so that the pivot matters. */
+    public boolean turns() {
+        return rotation != 0 || scaleX != 1 || scaleY != 1 || skewX != 0;
+    }
+
+    /** The same on the other side of a vertical axis. */
+    public Offset mirrored() {
+        return new Offset(-x, y, -rotation, scaleX, scaleY, -skewX, opacity);
+    }
+
     /** This offset at 0, {@code other} at 1, evenly between. */
     public Offset towards(Offset other, double t) {
         return new Offset(

@@ -10,14 +10,24 @@ import java.util.Set;
  * there. Compiled once a dial, read for every pose.
  */
 public final class Way {
+    private static final int WIDTH = 7;
+
     private final String part;
     private final double[] at;
     private final Offset[] offsets;
+    /** The offsets' seven numbers one behind the other, so that a pose reads along one array. */
+    private final double[] numbers;
 
     private Way(String part, double[] at, Offset[] offsets) {
         this.part = part;
         this.at = at;
         this.offsets = offsets;
+        numbers = new double[offsets.length * WIDTH];
+        for (int i = 0; i < offsets.length; i++) {
+            Offset o = offsets[i];
+            double[] seven = {o.x(), o.y(), o.rotation(), o.scaleX(), o.scaleY(), o.skewX(), o.opacity()};
+            System.arraycopy(seven, 0, numbers, i * WIDTH, WIDTH);
+        }
     }
 
     /** The ways of every part the dial poses, in order of first mention. */
@@ -77,20 +87,24 @@ public final class Way {
      * Adds the offset at {@code value} to seven numbers from {@code from} on (x, y, rotation, scaleX, scaleY, skewX,
      * opacity), multiplying scales and opacity: what {@link #at} says, without making an offset for each pose.
      */
-    public void addTo(double[] numbers, int from, double value) {
+    public void addTo(double[] into, int from, double value) {
         int next = 0;
         while (next < at.length && at[next] <= value) {
             next++;
         }
-        Offset a = offsets[Math.max(0, next - 1)];
-        Offset b = offsets[Math.min(offsets.length - 1, next)];
+        int a = Math.max(0, next - 1) * WIDTH;
+        int b = Math.min(at.length - 1, next) * WIDTH;
         double t = a == b ? 0 : (value - at[next - 1]) / (at[next] - at[next - 1]);
-        numbers[from] += a.x() + (b.x() - a.x()) * t;
-        numbers[from + 1] += a.y() + (b.y() - a.y()) * t;
-        numbers[from + 2] += a.rotation() + (b.rotation() - a.rotation()) * t;
-        numbers[from + 3] *= a.scaleX() + (b.scaleX() - a.scaleX()) * t;
-        numbers[from + 4] *= a.scaleY() + (b.scaleY() - a.scaleY()) * t;
-        numbers[from + 5] += a.skewX() + (b.skewX() - a.skewX()) * t;
-        numbers[from + 6] *= a.opacity() + (b.opacity() - a.opacity()) * t;
+        into[from] += between(a, b, t);
+        into[from + 1] += between(a + 1, b + 1, t);
+        into[from + 2] += between(a + 2, b + 2, t);
+        into[from + 3] *= between(a + 3, b + 3, t);
+        into[from + 4] *= between(a + 4, b + 4, t);
+        into[from + 5] += between(a + 5, b + 5, t);
+        into[from + 6] *= between(a + 6, b + 6, t);
+    }
+
+    private double between(int a, int b, double t) {
+        return numbers[a] + (numbers[b] - numbers[a]) * t;
     }
 }

@@ -1,6 +1,7 @@
 package app.leeward.core.rig;
 
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
@@ -27,11 +28,14 @@ public final class Evaluator {
     private final int[] parentsFirst;
     private final int[] parentOf;
     private final int[] order;
+    /** The first of a part's groups: one for each earlier pivot, oldest first, and one for the present pivot. */
+    private final int[] groupOf;
+
     private final double[] rest;
     private final List<List<String>> windows;
     private final DialWays[] dials;
 
-    private record DialWays(Dial dial, List<Way> ways, int[] wayPart, int[] bandsPart) {}
+    private record DialWays(Dial dial, Way[] ways, int[] wayGroup, int[] bandsPart) {}
 
     public Evaluator(Character character) {
         this.character = character;
@@ -45,18 +49,30 @@ public final class Evaluator {
         }
         parentsFirst = parentsFirst();
         order = character.order().stream().mapToInt(indexOf::get).toArray();
-        rest = new double[parts.length * WIDTH];
+        groupOf = new int[parts.length + 1];
         for (int i = 0; i < parts.length; i++) {
-            Placement p = parts[i].rest();
-            double[] values = {p.x(), p.y(), p.rotation(), p.scaleX(), p.scaleY(), p.skewX(), p.opacity()};
-            System.arraycopy(values, 0, rest, i * WIDTH, WIDTH);
+            groupOf[i + 1] = groupOf[i] + 1 + parts[i].earlierPivots().size();
         }
+        rest = rest();
         windows = allWindows();
         dials = character.dials().stream().map(this::compile).toArray(DialWays[]::new);
     }
 
     public Character character() {
         return character;
+    }
+
+    /** Everything as it stands when no dial poses it: the first group of a part holds its rest placement. */
+    private double[] rest() {
+        double[] numbers = new double[groupOf[parts.length] * WIDTH];
+        for (int i = 0; i < parts.length; i++) {
+            for (int g = groupOf[i]; g < groupOf[i + 1]; g++) {
+                Placement p = g == groupOf[i] ? parts[i].rest() : Placement.REST;
+                double[] seven = {p.x(), p.y(), p.rotation(), p.scaleX(), p.scaleY(), p.skewX(), p.opacity()};
+                System.arraycopy(seven, 0, numbers, g * WIDTH, WIDTH);
+            }
+        }
+        return numbers;
     }
 
     private int[] parentsFirst() {
@@ -102,35 +118,33 @@ public final class Evaluator {
     private DialWays compile(Dial dial) {
         List<Way> ways =
                 Way.of(dial).stream().filter(w -> indexOf.containsKey(w.part())).toList();
-        int[] wayPart = ways.stream().mapToInt(w -> indexOf.get(w.part())).toArray();
+        int[] wayGroup = ways.stream().mapToInt(w -> group(dial, w.part())).toArray();
         int[] bandsPart = dial.bands().stream()
                 .mapToInt(b -> indexOf.getOrDefault(b.part(), -1))
                 .toArray();
-        return new DialWays(dial, ways, wayPart, bandsPart);
+        return new DialWays(dial, ways.toArray(new Way[0]), wayGroup, bandsPart);
+    }
+
+    private int group(Dial dial, String part) {
+        int i = indexOf.get(part);
+        int present = groupOf[i + 1] - 1;
+        Integer hinge = dial.hinges().get(part);
+        return hinge == null ? present : Math.min(present, groupOf[i] + Math.max(0, hinge));
     }
 
     public Frame frame(Pose pose) {
-        double[] values = values(pose);
+        double[] settings = settings(pose);
+        double[] values = values(settings);
         Matrix[] matrices = new Matrix[parts.length];
         double[] opacity = new double[parts.length];
         for (int i : parentsFirst) {
-            int v = i * WIDTH;
-            Part p = parts[i];
-            Matrix own = Placement.matrix(
-                    values[v],
-                    values[v + 1],
-                    values[v + 2],
-                    values[v + 3],
-                    values[v + 4],
-                    values[v + 5],
-                    p.pivot().x(),
-                    p.pivot().y());
+            Matrix own = own(i, values);
             int parent = parentOf[i];
             matrices[i] = parent < 0 ? own : matrices[parent].times(own);
-            double o = Math.max(0, Math.min(1, values[v + 6]));
+            double o = Math.max(0, Math.min(1, opacity(i, values)));
             opacity[i] = parent < 0 ? o : o * opacity[parent];
         }
-        String[] drawings = drawings(pose);
+        String[] drawings = drawings(pose, settings);
         List<Frame.Placed> placed = new ArrayList<>(parts.length);
         for (int i : order) {
             if (drawings[i] != null) {
@@ -139,6 +153,59 @@ public final class Evaluator {
             }
         }
         return new Frame(placed);
+    }
+
+    /** The part in the coordinates of what it follows: its groups about their pivots, the oldest applied first. */
+    private Matrix own(int i, double[] values) {
+        Part p = parts[i];
+        if (groupOf[i + 1] - groupOf[i] == 1) {
+            int v = groupOf[i] * WIDTH;
+            return Placement.matrix(
+                    values[v],
+                    values[v + 1],
+                    values[v + 2],
+                    values[v + 3],
+                    values[v + 4],
+                    values[v + 5],
+                    p.pivot().x(),
+                    p.pivot().y());
+        }
+        Matrix m = null;
+        for (int g = groupOf[i]; g < groupOf[i + 1]; g++) {
+            int v = g * WIDTH;
+            boolean present = g == groupOf[i + 1] - 1;
+            Point pivot = present ? p.pivot() : p.earlierPivots().get(g - groupOf[i]);
+            Matrix about = Placement.matrix(
+                    0, 0, values[v + 2], values[v + 3], values[v + 4], values[v + 5], pivot.x(), pivot.y());
+            m = m == null ? about : about.times(m);
+        }
+        double x = 0;
+        double y = 0;
+        for (int v = groupOf[i] * WIDTH; v < groupOf[i + 1] * WIDTH; v += WIDTH) {
+            x += values[v];
+            y += values[v + 1];
+        }
+        return new Matrix(m.a(), m.b(), m.c(), m.d(), m.e() + x, m.f() + y);
+    }
+
+    private double opacity(int i, double[] values) {
+        double o = 1;
+        for (int g = groupOf[i]; g < groupOf[i + 1]; g++) {
+            o *= values[g * WIDTH + 6];
+        }
+        return o;
+    }
+
+    /** What the channels of a part come to over all its groups. */
+    private double[] totals(int i, double[] values) {
+        double[] all = Arrays.copyOfRange(values, groupOf[i] * WIDTH, (groupOf[i] + 1) * WIDTH);
+        for (int g = groupOf[i] + 1; g < groupOf[i + 1]; g++) {
+            for (int k = 0; k < WIDTH; k++) {
+                double v = values[g * WIDTH + k];
+                all[k] = k == 3 || k == 4 || k == 6 ? all[k] * v : all[k] + v;
+            }
+        }
+        return all;
     }
 
     /** A window that shows no drawing masks nothing. */
@@ -153,32 +220,38 @@ public final class Evaluator {
         return all;
     }
 
-    private double[] values(Pose pose) {
+    /** The value of every dial, held in its range. */
+    private double[] settings(Pose pose) {
+        double[] settings = new double[dials.length];
+        for (int i = 0; i < dials.length; i++) {
+            Dial dial = dials[i].dial;
+            Double asked = pose.dials().get(dial.id());
+            settings[i] = asked == null ? dial.rest() : dial.hold(asked);
+        }
+        return settings;
+    }
+
+    private double[] values(double[] settings) {
         double[] values = Arrays.copyOf(rest, rest.length);
-        for (DialWays d : dials) {
-            double value = valueOf(d.dial, pose);
-            if (value == d.dial.rest()) {
-                continue;
-            }
-            for (int k = 0; k < d.wayPart.length; k++) {
-                d.ways.get(k).addTo(values, d.wayPart[k] * WIDTH, value);
+        for (int i = 0; i < dials.length; i++) {
+            DialWays d = dials[i];
+            if (settings[i] != d.dial.rest()) {
+                for (int k = 0; k < d.wayGroup.length; k++) {
+                    d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, settings[i]);
+                }
             }
         }
         return values;
     }
 
-    private static double valueOf(Dial dial, Pose pose) {
-        Double asked = pose.dials().get(dial.id());
-        return asked == null ? dial.rest() : dial.hold(asked);
-    }
-
     /** The drawing each part shows, null for none. */
-    private String[] drawings(Pose pose) {
+    private String[] drawings(Pose pose, double[] settings) {
         String[] chosen = new String[parts.length];
         double[] share = new double[parts.length];
-        for (DialWays d : dials) {
+        for (int i = 0; i < dials.length; i++) {
+            DialWays d = dials[i];
             if (d.bandsPart.length > 0) {
-                double value = valueOf(d.dial, pose);
+                double value = settings[i];
                 double away = d.dial.share(value);
                 for (int k = 0; away > 0 && k < d.bandsPart.length; k++) {
                     int part = d.bandsPart[k];
@@ -230,7 +303,10 @@ public final class Evaluator {
         if (index == null) {
             throw new IllegalArgumentException("there is no part '" + partId + "'");
         }
-        return new Reasons(character, parts[index], pose, values(pose), index * WIDTH, drawings(pose)[index]).all();
+        double[] settings = settings(pose);
+        return new Reasons(
+                        character, parts[index], pose, totals(index, values(settings)), drawings(pose, settings)[index])
+                .all();
     }
 
     /** The drawing a dial asks for, of one part at one value; for {@link Reasons}. */

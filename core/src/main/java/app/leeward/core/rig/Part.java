@@ -2,6 +2,7 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import java.util.List;
 import java.util.Objects;
@@ -16,6 +17,8 @@ import java.util.Optional;
  * @param rest where it stands when nothing poses it
  * @param drawings the drawings that replace each other; may be none for a part that only groups others
  * @param shown id of the drawing shown by default, or {@link #NOTHING}
+ * @param earlierPivots where the pivot was before it was moved, oldest first, as far as something recorded still turns
+ *     about it: moving a pivot changes what is recorded from then on and no picture that was there before
  */
 public record Part(
         String id,
@@ -26,7 +29,8 @@ public record Part(
         Point pivot,
         Placement rest,
         List<Drawing> drawings,
-        String shown) {
+        String shown,
+        List<Point> earlierPivots) {
     /** The choice to show no drawing at all. */
     public static final String NOTHING = "nothing";
 
@@ -36,6 +40,8 @@ public record Part(
         Objects.requireNonNull(pivot, "pivot");
         Objects.requireNonNull(rest, "rest");
         drawings = List.copyOf(drawings);
+        // stored before there was such a list
+        earlierPivots = earlierPivots == null ? List.of() : List.copyOf(earlierPivots);
         if (id.isBlank() || name.isBlank()) {
             throw new IllegalArgumentException("a part needs an id and a name");
         }
@@ -46,6 +52,20 @@ public record Part(
         if (!wanted.equals(NOTHING) && drawings.stream().noneMatch(d -> d.id().equals(wanted))) {
             throw new IllegalArgumentException("'" + name + "' has no drawing '" + wanted + "' to show");
         }
+    }
+
+    /** A part whose pivot was never moved. */
+    public Part(
+            String id,
+            String name,
+            PartRole role,
+            Side side,
+            Optional<String> parent,
+            Point pivot,
+            Placement rest,
+            List<Drawing> drawings,
+            String shown) {
+        this(id, name, role, side, parent, pivot, rest, drawings, shown, List.of());
     }
 
     public Optional<Drawing> drawing(String drawingId) {
@@ -64,18 +84,40 @@ public record Part(
     }
 
     public Part withName(String newName) {
-        return new Part(id, newName, role, side, parent, pivot, rest, drawings, shown);
+        return new Part(id, newName, role, side, parent, pivot, rest, drawings, shown, earlierPivots);
+    }
+
+    public Part withRole(PartRole newRole, Side newSide) {
+        return new Part(id, name, newRole, newSide, parent, pivot, rest, drawings, shown, earlierPivots);
+    }
+
+    public Part withParent(Optional<String> newParent) {
+        return new Part(id, name, role, side, newParent, pivot, rest, drawings, shown, earlierPivots);
+    }
+
+    public Part withPivot(Point newPivot, List<Point> nowEarlier) {
+        return new Part(id, name, role, side, parent, newPivot, rest, drawings, shown, nowEarlier);
     }
 
     public Part withRest(Placement newRest) {
-        return new Part(id, name, role, side, parent, pivot, newRest, drawings, shown);
+        return new Part(id, name, role, side, parent, pivot, newRest, drawings, shown, earlierPivots);
     }
 
     public Part withShown(String drawingId) {
-        return new Part(id, name, role, side, parent, pivot, rest, drawings, drawingId);
+        return new Part(id, name, role, side, parent, pivot, rest, drawings, drawingId, earlierPivots);
     }
 
     public Part withDrawings(List<Drawing> newDrawings, String nowShown) {
-        return new Part(id, name, role, side, parent, pivot, rest, newDrawings, nowShown);
+        return new Part(id, name, role, side, parent, pivot, rest, newDrawings, nowShown, earlierPivots);
+    }
+
+    /** What the rest placement turns and grows about: the pivot it had when it was first placed. */
+    public Point restPivot() {
+        return earlierPivots.isEmpty() ? pivot : earlierPivots.get(0);
+    }
+
+    /** Where it stands at rest, in the coordinates of what it follows. */
+    public Matrix restMatrix() {
+        return rest.matrix(restPivot());
     }
 }

@@ -15,15 +15,13 @@ final class Reasons {
     private final Part part;
     private final Pose pose;
     private final double[] values;
-    private final int from;
     private final String shown;
 
-    Reasons(Character character, Part part, Pose pose, double[] values, int from, String shown) {
+    Reasons(Character character, Part part, Pose pose, double[] values, String shown) {
         this.character = character;
         this.part = part;
         this.pose = pose;
         this.values = values;
-        this.from = from;
         this.shown = shown;
     }
 
@@ -57,7 +55,7 @@ final class Reasons {
                 }
             }
         }
-        return new Reason(channel, text(channel, values[from + channel.ordinal()]), heard, List.of());
+        return new Reason(channel, text(channel, values[channel.ordinal()]), heard, List.of());
     }
 
     private Reason drawing() {

@@ -48,8 +48,10 @@ class PoseApi {
     /**
      * @param line the line being spoken, when there is one
      * @param frame which frame of it, from 0
+     * @param revision of the character, as the asker knows it; the newest when it is left out. A revision never changes,
+     *     so asking by its number spares the question whether there is a newer one
      */
-    public record Moment(PoseBody pose, UUID line, Integer frame) {}
+    public record Moment(PoseBody pose, UUID line, Integer frame, Integer revision) {}
 
     public record PoseView(int revision, Frame frame) {}
 
@@ -77,7 +79,8 @@ class PoseApi {
 
     @PostMapping("/pose")
     PoseView pose(@PathVariable UUID id, @RequestBody Moment moment) {
-        Standing<Character> c = characters.stand(id);
+        Standing<Character> c =
+                moment.revision() == null ? characters.stand(id) : characters.stand(id, moment.revision());
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         return new PoseView(c.revision(), characters.evaluator(c).frame(pose));
     }

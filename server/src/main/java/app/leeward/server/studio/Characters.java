@@ -72,6 +72,11 @@ public class Characters {
         return ledger.stand(keeping, id);
     }
 
+    /** As it stood at one revision. */
+    public Standing<Character> stand(UUID id, int revision) {
+        return ledger.stand(keeping, id, revision);
+    }
+
     public Standing<Character> edit(UUID id, int base, Edit edit, String author) {
         if (edit instanceof Edit.Adopt) {
             throw Problem.refused("adopt-by-file", "A character is begun by dropping a file.");
@@ -101,6 +106,11 @@ public class Characters {
         @Override
         public String what() {
             return "character";
+        }
+
+        @Override
+        public boolean holds(Object state) {
+            return state instanceof Character;
         }
 
         @Override

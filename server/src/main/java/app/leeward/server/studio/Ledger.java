@@ -50,6 +50,8 @@ public class Ledger {
 
         String what();
 
+        boolean holds(Object state);
+
         T read(String json);
 
         String write(T state);
@@ -77,6 +79,27 @@ public class Ledger {
         @SuppressWarnings("unchecked") // the kind was checked above, and it alone decides what a document is read as
         Standing<T> known = (Standing<T>) read.get(key, k -> standing(keeper, document, row(id, document.head())));
         return known;
+    }
+
+    /** A document as it stood at one revision. */
+    public <T, E> Standing<T> stand(Keeper<T, E> keeper, UUID id, int revision) {
+        Standing<?> known = read.getIfPresent(new RevisionKey(id, revision));
+        if (known != null && keeper.holds(known.state())) {
+            @SuppressWarnings("unchecked") // the line above asked
+            Standing<T> here = (Standing<T>) known;
+            return here;
+        }
+        DocumentRow document = documents
+                .peek(id)
+                .filter(d -> d.kind() == keeper.kind())
+                .orElseThrow(() -> Problem.notThere(keeper.what()));
+        if (revision < 1 || revision > document.head()) {
+            throw Problem.notThere("revision");
+        }
+        @SuppressWarnings("unchecked") // the kind was checked above
+        Standing<T> there = (Standing<T>)
+                read.get(new RevisionKey(id, revision), k -> standing(keeper, document, row(id, revision)));
+        return there;
     }
 
     private RevisionRow row(UUID id, int number) {

@@ -176,6 +176,11 @@ public class Lines {
         }
 
         @Override
+        public boolean holds(Object state) {
+            return state instanceof Shot;
+        }
+
+        @Override
         public Shot read(String text) {
             return JsonText.read(json, text, Shot.class);
         }
