@@ -27,6 +27,11 @@ public sealed interface Paint {
         }
     }
 
+    /** With one colour exchanged for another; {@code #rrggbb} both. */
+    default Paint recoloured(String from, String to) {
+        return this instanceof Flat f && f.colour().equals(from) ? new Flat(to, f.opacity()) : this;
+    }
+
     static Paint flat(String colour) {
         return new Flat(colour, 1);
     }

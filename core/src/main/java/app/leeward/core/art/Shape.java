@@ -38,4 +38,11 @@ public record Shape(
     public Shape withRole(ShapeRole newRole, boolean nowMasked) {
         return new Shape(name, newRole, path, fill, rule, stroke, opacity, nowMasked);
     }
+
+    /** With one colour exchanged for another, in fill and line. */
+    public Shape recoloured(String from, String to) {
+        Stroke line = new Stroke(
+                stroke.paint().recoloured(from, to), stroke.width(), stroke.cap(), stroke.join(), stroke.miterLimit());
+        return new Shape(name, role, path, fill.recoloured(from, to), rule, line, opacity, masked);
+    }
 }

@@ -17,4 +17,20 @@ public record Stop(double at, Map<String, Offset> offsets) {
         // sorted, so that the same stop is always written the same way
         offsets = Collections.unmodifiableMap(new TreeMap<>(offsets));
     }
+
+    /** The same stop, saying nothing about one part. */
+    public Stop without(String part) {
+        if (!offsets.containsKey(part)) {
+            return this;
+        }
+        Map<String, Offset> left = new TreeMap<>(offsets);
+        left.remove(part);
+        return new Stop(at, left);
+    }
+
+    public Stop with(String part, Offset offset) {
+        Map<String, Offset> more = new TreeMap<>(offsets);
+        more.put(part, offset);
+        return new Stop(at, more);
+    }
 }

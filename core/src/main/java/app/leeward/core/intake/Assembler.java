@@ -3,22 +3,17 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
-import app.leeward.core.eye.BlinkMaker;
-import app.leeward.core.eye.GazeMaker;
 import app.leeward.core.mouth.MouthChart;
-import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Note;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Side;
-import app.leeward.core.rig.Window;
 import app.leeward.core.speech.Lexicon;
-import app.leeward.core.turn.TurnMaker;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -76,13 +71,25 @@ public final class Assembler {
                 Swatches.of(parts),
                 parts,
                 order,
-                windows(parts),
+                Roles.windows(parts),
                 List.of(),
                 List.of(),
                 chart(parts),
                 Lexicon.EMPTY,
                 notes);
-        return new IntakeResult.Hung(GazeMaker.addTo(BlinkMaker.addTo(TurnMaker.addTo(c))));
+        return new IntakeResult.Hung(Roles.withDials(stood(c)));
+    }
+
+    /** With the axis found in the art, or the middle of the face, and the model lines read off it. */
+    private static Character stood(Character c) {
+        double middle = AxisFinder.find(c)
+                .map(Axis::x)
+                .or(() -> c.part(PartRole.FACE)
+                        .or(() -> c.part(PartRole.HEAD))
+                        .flatMap(Part::bounds)
+                        .map(b -> b.centre().x()))
+                .orElse(c.canvas().width() / 2);
+        return c.withModel(ModelLines.readOff(c).withAxis(middle));
     }
 
     private static boolean isFacial(PartRole role) {
@@ -188,22 +195,6 @@ public final class Assembler {
         }
     }
 
-    private static List<Window> windows(List<Part> parts) {
-        List<Window> windows = new ArrayList<>();
-        for (Part p : parts) {
-            List<String> masked = parts.stream()
-                    .filter(o -> o != p
-                            && (p.role() == PartRole.WHITE && o.role().insideEye() && o.side() == p.side()
-                                    || p.role() == PartRole.FACE && o.role().cutByFace()))
-                    .map(Part::id)
-                    .toList();
-            if (!masked.isEmpty() && !p.drawings().isEmpty()) {
-                windows.add(new Window(p.id(), masked));
-            }
-        }
-        return windows;
-    }
-
     private MouthChart chart(List<Part> parts) {
         Optional<Part> mouth = parts.stream()
                 .filter(p -> p.role() == PartRole.MOUTH && !p.drawings().isEmpty())
@@ -213,21 +204,15 @@ public final class Assembler {
                     new Note("no-mouth", "mouth", "No layer is named as a mouth, so this character cannot talk yet."));
             return MouthChart.EMPTY;
         }
-        Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
         for (Drawing d : mouth.get().drawings()) {
-            Set<Viseme> classes = MouthNames.read(d.name());
-            classes.forEach(v -> drawn.putIfAbsent(v, d.id()));
-            if (classes.isEmpty() && mouth.get().drawings().size() > 1) {
+            if (MouthNames.read(d.name()).isEmpty() && mouth.get().drawings().size() > 1) {
                 notes.add(new Note(
                         "mouth-without-sound",
                         d.name(),
                         "The mouth '" + d.name() + "' names no sound; it can be picked by hand and given one."));
             }
         }
-        if (drawn.isEmpty()) {
-            drawn.put(Viseme.REST, mouth.get().drawings().get(0).id());
-        }
-        return new MouthChart(Optional.of(mouth.get().id()), drawn);
+        return MouthNames.chart(mouth.get());
     }
 
     /** Where a part's drawings lie on the canvas; empty for groups. */

@@ -1,6 +1,7 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Drawing;
+import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Note;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;

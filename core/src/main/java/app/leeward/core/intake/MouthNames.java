@@ -1,11 +1,16 @@
 package app.leeward.core.intake;
 
+import app.leeward.core.art.Drawing;
+import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Part;
 import app.leeward.core.speech.Phone;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Reads which sounds a mouth drawing is for: sounds, letters, class numbers, IPA symbols, or a word like "closed". */
@@ -63,6 +68,18 @@ final class MouthNames {
             }
         }
         return found;
+    }
+
+    /** The chart that the names of a mouth's drawings make; one without any sound is the mouth at rest. */
+    static MouthChart chart(Part mouth) {
+        Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
+        for (Drawing d : mouth.drawings()) {
+            read(d.name()).forEach(v -> drawn.putIfAbsent(v, d.id()));
+        }
+        if (drawn.isEmpty()) {
+            drawn.put(Viseme.REST, mouth.drawings().get(0).id());
+        }
+        return new MouthChart(Optional.of(mouth.id()), drawn);
     }
 
     private static void word(String w, Set<Viseme> found) {

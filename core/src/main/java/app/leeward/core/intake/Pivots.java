@@ -8,28 +8,24 @@ import java.util.List;
 import java.util.Optional;
 
 /** Puts pivots where the trade puts them: a brow at its outer corner, an eye at its bottom, a head at the neck. */
-final class Pivots {
+public final class Pivots {
     private Pivots() {}
 
     static List<Part> place(List<Part> parts) {
+        return parts.stream()
+                .map(p -> p.withPivot(placeFor(p, parts), List.of()))
+                .toList();
+    }
+
+    /** Where a part of this role is best turned about. */
+    public static Point placeFor(Part p, List<Part> parts) {
         double middle = parts.stream()
-                .filter(p -> p.role() == PartRole.FACE || p.role() == PartRole.HEAD)
-                .flatMap(p -> p.bounds().stream())
+                .filter(o -> o.role() == PartRole.FACE || o.role() == PartRole.HEAD)
+                .flatMap(o -> o.bounds().stream())
                 .findFirst()
                 .map(b -> b.centre().x())
                 .orElse(0.0);
-        return parts.stream()
-                .map(p -> new Part(
-                        p.id(),
-                        p.name(),
-                        p.role(),
-                        p.side(),
-                        p.parent(),
-                        pivot(p, parts, middle),
-                        p.rest(),
-                        p.drawings(),
-                        p.shown()))
-                .toList();
+        return pivot(p, parts, middle);
     }
 
     private static Point pivot(Part p, List<Part> parts, double middle) {

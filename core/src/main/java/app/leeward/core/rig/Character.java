@@ -1,10 +1,12 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Swatch;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.speech.Lexicon;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -12,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * A cut-out character as it stands at one revision. Immutable; changed only by {@link Edit}s.
@@ -19,6 +22,8 @@ import java.util.function.UnaryOperator;
  * @param frameRate frames a second
  * @param order part ids back to front, independent of who follows whom; exactly the ids of {@code parts}
  * @param notes what the reader of the art had to say
+ * @param model the axis of symmetry and the model lines every view is stood to
+ * @param links which parts are kept as mirror images of each other
  */
 public record Character(
         String name,
@@ -32,7 +37,9 @@ public record Character(
         List<Pad> pads,
         MouthChart mouths,
         Lexicon lexicon,
-        List<Note> notes) {
+        List<Note> notes,
+        Model model,
+        List<MirrorLink> links) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -41,6 +48,9 @@ public record Character(
         dials = List.copyOf(dials);
         pads = List.copyOf(pads);
         notes = List.copyOf(notes);
+        // stored before there were such things
+        model = model == null ? Model.of(canvas) : model;
+        links = links == null ? List.of() : List.copyOf(links);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -48,6 +58,37 @@ public record Character(
             throw new IllegalArgumentException("frame rate must be 1 to 120, not " + frameRate);
         }
         requireSoundTree(parts, order);
+    }
+
+    /** A character whose axis is the canvas's middle, with nothing linked. */
+    public Character(
+            String name,
+            Canvas canvas,
+            int frameRate,
+            List<Swatch> palette,
+            List<Part> parts,
+            List<String> order,
+            List<Window> windows,
+            List<Dial> dials,
+            List<Pad> pads,
+            MouthChart mouths,
+            Lexicon lexicon,
+            List<Note> notes) {
+        this(
+                name,
+                canvas,
+                frameRate,
+                palette,
+                parts,
+                order,
+                windows,
+                dials,
+                pads,
+                mouths,
+                lexicon,
+                notes,
+                Model.of(canvas),
+                List.of());
     }
 
     private static void requireSoundTree(List<Part> parts, List<String> order) {
@@ -99,35 +140,169 @@ public record Character(
         return parts.stream().filter(p -> p.parent().equals(Optional.of(id))).toList();
     }
 
+    /** The link that joins a part to its other side, when it has one that holds. */
+    public Optional<MirrorLink> linkOf(String id) {
+        return links.stream().filter(l -> l.joins(id)).findFirst();
+    }
+
+    /** Bounds of what a part and all that follow it show at rest, by their art alone. */
+    public Optional<Box> boundsWithFollowers(String id) {
+        Stream<Box> own = part(id).flatMap(Part::bounds).stream();
+        Stream<Box> followers = childrenOf(id).stream().flatMap(p -> boundsWithFollowers(p.id()).stream());
+        return Stream.concat(own, followers).reduce(Box::union);
+    }
+
     public Character withName(String newName) {
         return new Character(
-                newName, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes);
+                newName, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                links);
     }
 
-    public Character withPart(String id, UnaryOperator<Part> change) {
-        List<Part> changed =
-                parts.stream().map(p -> p.id().equals(id) ? change.apply(p) : p).toList();
+    public Character withParts(List<Part> newParts) {
         return new Character(
-                name, canvas, frameRate, palette, changed, order, windows, dials, pads, mouths, lexicon, notes);
+                name, canvas, frameRate, palette, newParts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                links);
     }
 
-    public Character withDials(List<Dial> newDials, List<Pad> newPads) {
+    public Character withCanvas(Canvas newCanvas) {
         return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, newDials, newPads, mouths, lexicon, notes);
+                name, newCanvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                links);
+    }
+
+    public Character withOrder(List<String> newOrder) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, newOrder, windows, dials, pads, mouths, lexicon, notes, model,
+                links);
+    }
+
+    public Character withWindows(List<Window> newWindows) {
+        return new Character(
+                name,
+                canvas,
+                frameRate,
+                palette,
+                parts,
+                order,
+                newWindows,
+                dials,
+                pads,
+                mouths,
+                lexicon,
+                notes,
+                model,
+                links);
+    }
+
+    public Character withPalette(List<Swatch> newPalette) {
+        return new Character(
+                name,
+                canvas,
+                frameRate,
+                newPalette,
+                parts,
+                order,
+                windows,
+                dials,
+                pads,
+                mouths,
+                lexicon,
+                notes,
+                model,
+                links);
     }
 
     public Character withMouths(MouthChart chart) {
         return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, chart, lexicon, notes);
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, chart, lexicon, notes, model,
+                links);
     }
 
     public Character withLexicon(Lexicon newLexicon) {
         return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, newLexicon, notes);
+                name,
+                canvas,
+                frameRate,
+                palette,
+                parts,
+                order,
+                windows,
+                dials,
+                pads,
+                mouths,
+                newLexicon,
+                notes,
+                model,
+                links);
     }
 
     public Character withNotes(List<Note> newNotes) {
         return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, newNotes);
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, newNotes, model,
+                links);
+    }
+
+    public Character withModel(Model newModel) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, newModel,
+                links);
+    }
+
+    public Character withLinks(List<MirrorLink> newLinks) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                newLinks);
+    }
+
+    public Character withDials(List<Dial> newDials, List<Pad> newPads) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, order, windows, newDials, newPads, mouths, lexicon, notes,
+                model, links);
+    }
+
+    public Character withPart(String id, UnaryOperator<Part> change) {
+        return withParts(
+                parts.stream().map(p -> p.id().equals(id) ? change.apply(p) : p).toList());
+    }
+
+    /** @param at where in the stacking order it goes, 0 for the back */
+    public Character withNewPart(Part part, int at) {
+        List<Part> more = new ArrayList<>(parts);
+        more.add(part);
+        List<String> stacked = new ArrayList<>(order);
+        stacked.add(at, part.id());
+        return new Character(
+                name, canvas, frameRate, palette, more, stacked, windows, dials, pads, mouths, lexicon, notes, model,
+                links);
+    }
+
+    /** Without a part that nothing follows, and without all that was said about it. */
+    public Character withoutPart(String id) {
+        List<Dial> left = dials.stream()
+                .map(d -> d.withStops(d.stops().stream().map(s -> s.without(id)).toList())
+                        .withBands(d.bands().stream()
+                                .filter(b -> !b.part().equals(id))
+                                .toList()))
+                .toList();
+        List<Window> open = windows.stream()
+                .filter(w -> !w.by().equals(id))
+                .map(w -> new Window(
+                        w.by(), w.masked().stream().filter(m -> !m.equals(id)).toList()))
+                .filter(w -> !w.masked().isEmpty())
+                .toList();
+        boolean mouth = mouths.part().equals(Optional.of(id));
+        return withDials(left, pads)
+                .withWindows(open)
+                .withLinks(links.stream().filter(l -> !l.joins(id)).toList())
+                .withMouths(mouth ? MouthChart.EMPTY : mouths)
+                .only(
+                        parts.stream().filter(p -> !p.id().equals(id)).toList(),
+                        order.stream().filter(o -> !o.equals(id)).toList());
+    }
+
+    private Character only(List<Part> keptParts, List<String> keptOrder) {
+        return new Character(
+                name, canvas, frameRate, palette, keptParts, keptOrder, windows, dials, pads, mouths, lexicon, notes,
+                model, links);
     }
 }

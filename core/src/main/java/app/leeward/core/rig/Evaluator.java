@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -132,17 +133,48 @@ public final class Evaluator {
         return hinge == null ? present : Math.min(present, groupOf[i] + Math.max(0, hinge));
     }
 
+    /** Where a part stands at rest by its own and its parents' rest placements; identity for no part. */
+    public Matrix atRest(Optional<String> part) {
+        Matrix m = Matrix.IDENTITY;
+        int i = part.map(indexOf::get).orElse(-1);
+        while (i >= 0) {
+            m = parts[i].restMatrix().times(m);
+            i = parentOf[i];
+        }
+        return m;
+    }
+
+    /** The joints of every part in a pose, in the order of the parts. */
+    public List<Joint> joints(Pose pose) {
+        double[] values = values(settings(pose));
+        Matrix[] matrices = matrices(values);
+        List<Joint> joints = new ArrayList<>(parts.length);
+        for (int i = 0; i < parts.length; i++) {
+            Matrix within = parentOf[i] < 0 ? Matrix.IDENTITY : matrices[parentOf[i]];
+            double[] all = totals(i, values);
+            Point at = within.apply(parts[i].pivot().plus(new Point(all[0], all[1])));
+            joints.add(new Joint(parts[i].id(), parts[i].parent(), at, within));
+        }
+        return joints;
+    }
+
+    private Matrix[] matrices(double[] values) {
+        Matrix[] matrices = new Matrix[parts.length];
+        for (int i : parentsFirst) {
+            Matrix own = own(i, values);
+            matrices[i] = parentOf[i] < 0 ? own : matrices[parentOf[i]].times(own);
+        }
+        return matrices;
+    }
+
     public Frame frame(Pose pose) {
         double[] settings = settings(pose);
         double[] values = values(settings);
-        Matrix[] matrices = new Matrix[parts.length];
+        Matrix[] matrices = matrices(values);
         double[] opacity = new double[parts.length];
         for (int i : parentsFirst) {
-            Matrix own = own(i, values);
-            int parent = parentOf[i];
-            matrices[i] = parent < 0 ? own : matrices[parent].times(own);
             double o = Math.max(0, Math.min(1, opacity(i, values)));
-            opacity[i] = parent < 0 ? o : o * opacity[parent];
+            opacity[i] = parentOf[i] < 0 ? o : o * opacity[parentOf[i]];
         }
         String[] drawings = drawings(pose, settings);
         List<Frame.Placed> placed = new ArrayList<>(parts.length);
@@ -310,7 +342,7 @@ public final class Evaluator {
     }
 
     /** The drawing a dial asks for, of one part at one value; for {@link Reasons}. */
-    static java.util.Optional<String> asked(Dial dial, String part, double value) {
+    static Optional<String> asked(Dial dial, String part, double value) {
         return dial.bands().stream()
                 .filter(b -> b.part().equals(part))
                 .findFirst()

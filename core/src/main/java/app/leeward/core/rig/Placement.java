@@ -23,6 +23,42 @@ public record Placement(
         Numbers.finite("placement", x + y + rotation + scaleX + scaleY + skewX + opacity);
     }
 
+    /**
+     * The placement whose matrix about {@code pivot} is {@code m}: the factors of {@code R · K · S}, which every matrix
+     * that keeps its area has. Of the two ways to write a half turn the one nearer to {@code like} is taken.
+     *
+     * @param like gives the opacity, and whether sizes were negative before
+     * @throws IllegalStateException when {@code m} flattens everything onto a line
+     */
+    public static Placement of(Matrix m, Point pivot, Placement like) {
+        double scaleX = Math.hypot(m.a(), m.b());
+        if (scaleX < 1e-12 || Math.abs(m.determinant()) < 1e-12) {
+            throw new IllegalStateException("a placement that flattens the picture has no size");
+        }
+        double cos = m.a() / scaleX;
+        double sin = m.b() / scaleX;
+        if (like.scaleX() < 0) {
+            scaleX = -scaleX;
+            cos = -cos;
+            sin = -sin;
+        }
+        double scaleY = cos * m.d() - sin * m.c();
+        double slant = (cos * m.c() + sin * m.d()) / scaleY;
+        return new Placement(
+                m.e() - pivot.x() + m.a() * pivot.x() + m.c() * pivot.y(),
+                m.f() - pivot.y() + m.b() * pivot.x() + m.d() * pivot.y(),
+                Math.toDegrees(Math.atan2(sin, cos)),
+                scaleX,
+                scaleY,
+                Math.toDegrees(Math.atan(slant)),
+                like.opacity());
+    }
+
+    /** The same on the other side of a vertical axis. */
+    public Placement mirrored() {
+        return new Placement(-x, y, -rotation, scaleX, scaleY, -skewX, opacity);
+    }
+
     public Placement movedBy(double dx, double dy) {
         return new Placement(x + dx, y + dy, rotation, scaleX, scaleY, skewX, opacity);
     }

@@ -1,7 +1,7 @@
 package app.leeward.core.shot;
 
+import app.leeward.core.edit.Edit;
 import app.leeward.core.mouth.TrackRules;
-import app.leeward.core.rig.Edit;
 import app.leeward.core.speech.DialogueLine;
 import java.util.Map;
 import java.util.Set;

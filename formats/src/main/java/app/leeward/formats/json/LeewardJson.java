@@ -6,7 +6,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
-import app.leeward.core.rig.Edit;
+import app.leeward.core.edit.Edit;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.svg.PathReader;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;

@@ -1,5 +1,13 @@
 package app.leeward.formats.json;
 
+import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.Rename;
+import app.leeward.core.edit.RenamePart;
+import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.Show;
+import app.leeward.core.edit.ServeSound;
+import app.leeward.core.edit.Pronounce;
+import app.leeward.core.edit.SetDial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Artwork;
@@ -8,7 +16,7 @@ import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Edit;
+import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
@@ -62,14 +70,14 @@ class LeewardJsonTest {
     @Test
     void everyEditSurvivesStorage() throws Exception {
         List<Edit> edits = List.of(
-                new Edit.Adopt(maren(), "maren.svg"),
-                new Edit.Rename("A"),
-                new Edit.RenamePart("nose", "beak"),
-                new Edit.Nudge("nose", 1.5, -2),
-                new Edit.Show("cap", "nothing"),
-                new Edit.ServeSound(Viseme.OO, "oh"),
-                new Edit.Pronounce("sorrel", List.of(Phone.S, Phone.AO)),
-                new Edit.SetDial(maren().dials().get(0)));
+                new Adopt(maren(), "maren.svg"),
+                new Rename("A"),
+                new RenamePart("nose", "beak"),
+                new Nudge("nose", 1.5, -2),
+                new Show("cap", "nothing"),
+                new ServeSound(Viseme.OO, "oh"),
+                new Pronounce("sorrel", List.of(Phone.S, Phone.AO)),
+                new SetDial(maren().dials().get(0)));
         for (Edit e : edits) {
             String text = json.writerFor(Edit.class).writeValueAsString(e);
             assertThat(text).contains("\"kind\":\"" + LeewardJson.kind(e.getClass()) + "\"");

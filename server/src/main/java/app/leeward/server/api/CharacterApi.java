@@ -4,7 +4,7 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Edit;
+import app.leeward.core.edit.Edit;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Standing;
 import app.leeward.server.studio.StoredArt;

@@ -5,7 +5,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
-import app.leeward.core.rig.Edit;
+import app.leeward.core.edit.Edit;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.json.LeewardJson;
 import io.swagger.v3.core.converter.AnnotatedType;

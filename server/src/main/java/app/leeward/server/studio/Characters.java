@@ -1,12 +1,13 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.edit.Adopt;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Edit;
-import app.leeward.core.rig.Edits;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
 import app.leeward.core.rig.Evaluator;
-import app.leeward.core.rig.Outcome;
+import app.leeward.core.edit.Outcome;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.formats.svg.ArtProblem;
 import app.leeward.formats.svg.SvgArt;
@@ -53,7 +54,7 @@ public class Characters {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.says());
         }
         Character character = ((IntakeResult.Hung) result).character();
-        return ledger.begin(keeping, id, null, character, new Edit.Adopt(character, shortened(fileName)), author);
+        return ledger.begin(keeping, id, null, character, new Adopt(character, shortened(fileName)), author);
     }
 
     private static String shortened(String s) {
@@ -78,7 +79,7 @@ public class Characters {
     }
 
     public Standing<Character> edit(UUID id, int base, Edit edit, String author) {
-        if (edit instanceof Edit.Adopt) {
+        if (edit instanceof Adopt) {
             throw Problem.refused("adopt-by-file", "A character is begun by dropping a file.");
         }
         return ledger.edit(keeping, id, base, edit, author);

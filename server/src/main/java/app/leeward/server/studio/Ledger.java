@@ -183,8 +183,8 @@ public class Ledger {
                 clash = true;
             } else {
                 Set<String> both = new HashSet<>(keeper.touches(keeper.readEdit(r.edit())));
-                clash |= both.contains(app.leeward.core.rig.Edit.EVERYTHING)
-                        || touched.contains(app.leeward.core.rig.Edit.EVERYTHING);
+                clash |= both.contains(app.leeward.core.edit.Edit.EVERYTHING)
+                        || touched.contains(app.leeward.core.edit.Edit.EVERYTHING);
                 both.retainAll(touched);
                 clash |= !both.isEmpty();
             }

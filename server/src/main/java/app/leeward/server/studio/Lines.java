@@ -1,8 +1,9 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.edit.Pronounce;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Edit;
+import app.leeward.core.edit.Edit;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
@@ -150,7 +151,7 @@ public class Lines {
         List<Phone> phones = heard(() -> reader.soundsLike(soundsLike));
         Standing<Character> character = characters.stand(before.belongsTo());
         Standing<Character> taught =
-                characters.edit(character.id(), character.revision(), new Edit.Pronounce(word, phones), author);
+                characters.edit(character.id(), character.revision(), new Pronounce(word, phones), author);
         return reread(before, base, before.state().line().text(), taught.state(), author);
     }
 

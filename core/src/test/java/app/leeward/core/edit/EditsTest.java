@@ -1,10 +1,12 @@
-package app.leeward.core.rig;
+package app.leeward.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.leeward.core.Rigs;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
 import app.leeward.core.speech.Phone;
 import java.util.List;
 import java.util.Optional;
@@ -27,25 +29,22 @@ class EditsTest {
 
     @Test
     void editsDoWhatTheyDescribeAndTouchNothingElse() {
-        Edit.Nudge nudge = new Edit.Nudge("nose", 3, 0);
+        Nudge nudge = new Nudge("nose", 3, 0);
         Character after = done(FACE, nudge);
         assertThat(nudge.describe(FACE)).isEqualTo("Moved nose 3 to the right");
         assertThat(after.part("nose").orElseThrow().rest().x()).isEqualTo(3);
-        assertThat(done(after, new Edit.Nudge("nose", -3, 0)))
-                .as("there and back")
-                .isEqualTo(FACE);
-        assertThat(done(FACE, new Edit.Rename("  Ada  ")).name()).isEqualTo("Ada");
-        Character named = done(FACE, new Edit.RenamePart("nose", "beak"));
+        assertThat(done(after, new Nudge("nose", -3, 0))).as("there and back").isEqualTo(FACE);
+        assertThat(done(FACE, new Rename("  Ada  ")).name()).isEqualTo("Ada");
+        Character named = done(FACE, new RenamePart("nose", "beak"));
         assertThat(named.part("nose").orElseThrow().name()).isEqualTo("beak");
-        assertThat(done(named, new Edit.RenamePart("nose", "nose"))).isEqualTo(FACE);
-        assertThat(done(FACE, new Edit.Show("mouth", Part.NOTHING))
+        assertThat(done(named, new RenamePart("nose", "nose"))).isEqualTo(FACE);
+        assertThat(done(FACE, new Show("mouth", Part.NOTHING))
                         .part("mouth")
                         .orElseThrow()
                         .shown())
                 .isEqualTo(Part.NOTHING);
-        assertThat(done(FACE, new Edit.ServeSound(Viseme.OO, "ah")).mouths().drawn())
-                .containsEntry(Viseme.OO, "ah");
-        assertThat(done(FACE, new Edit.Pronounce("Sorrel", List.of(Phone.S, Phone.AO)))
+        assertThat(done(FACE, new ServeSound(Viseme.OO, "ah")).mouths().drawn()).containsEntry(Viseme.OO, "ah");
+        assertThat(done(FACE, new Pronounce("Sorrel", List.of(Phone.S, Phone.AO)))
                         .lexicon()
                         .of("SORREL"))
                 .contains(List.of(Phone.S, Phone.AO));
@@ -53,19 +52,19 @@ class EditsTest {
 
     @Test
     void whatCannotBeDoneIsRefusedWithAStableCode() {
-        assertThat(refused(new Edit.Rename(" "))).isEqualTo("no-name");
-        assertThat(refused(new Edit.Rename("x".repeat(81)))).isEqualTo("long-name");
-        assertThat(refused(new Edit.RenamePart("tail", "tail"))).isEqualTo("no-part");
-        assertThat(refused(new Edit.Nudge("nose", 1e7, 0))).isEqualTo("too-far");
-        assertThat(refused(new Edit.Show("mouth", "yodel"))).isEqualTo("no-drawing");
-        assertThat(refused(new Edit.ServeSound(Viseme.AH, "yodel"))).isEqualTo("no-drawing");
-        assertThat(refused(new Edit.Pronounce("Sorrel", List.of()))).isEqualTo("no-sounds");
+        assertThat(refused(new Rename(" "))).isEqualTo("no-name");
+        assertThat(refused(new Rename("x".repeat(81)))).isEqualTo("long-name");
+        assertThat(refused(new RenamePart("tail", "tail"))).isEqualTo("no-part");
+        assertThat(refused(new Nudge("nose", 1e7, 0))).isEqualTo("too-far");
+        assertThat(refused(new Show("mouth", "yodel"))).isEqualTo("no-drawing");
+        assertThat(refused(new ServeSound(Viseme.AH, "yodel"))).isEqualTo("no-drawing");
+        assertThat(refused(new Pronounce("Sorrel", List.of()))).isEqualTo("no-sounds");
     }
 
     @Test
     void independentEditsTouchDifferentThings() {
-        assertThat(new Edit.Nudge("nose", 1, 0).touches()).doesNotContainAnyElementsOf(new Edit.Rename("x").touches());
-        assertThat(new Edit.Nudge("nose", 1, 0).touches()).isEqualTo(new Edit.Nudge("nose", 0, 9).touches());
+        assertThat(new Nudge("nose", 1, 0).touches()).doesNotContainAnyElementsOf(new Rename("x").touches());
+        assertThat(new Nudge("nose", 1, 0).touches()).isEqualTo(new Nudge("nose", 0, 9).touches());
     }
 
     @Test

@@ -1,4 +1,6 @@
-package app.leeward.core.rig;
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
 
 /** What became of an edit. */
 public sealed interface Outcome {

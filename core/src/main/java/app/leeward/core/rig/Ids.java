@@ -1,14 +1,14 @@
-package app.leeward.core.intake;
+package app.leeward.core.rig;
 
 import java.util.Locale;
 import java.util.Set;
 
 /** Makes short ids that can be read, out of names. */
-final class Ids {
+public final class Ids {
     private Ids() {}
 
     /** {@code name} in lower case with dashes, and a number behind it when that is already taken. */
-    static String unused(String name, Set<String> taken) {
+    public static String unused(String name, Set<String> taken) {
         String base = name.toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{N}]+", "-")
                 .replaceAll("^-|-$", "");

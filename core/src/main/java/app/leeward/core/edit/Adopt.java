@@ -1,0 +1,22 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Begins a character, or replaces it whole with one read from art. */
+public record Adopt(Character character, String source) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of(EVERYTHING);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Read " + character.parts().size() + " parts from " + source;
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return new Outcome.Done(character);
+    }
+}

@@ -1,0 +1,26 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Lets the two sides of a mirrored part go their own ways. */
+public record BreakLink(String part) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("link of " + part);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return Edits.nameOf(before, part) + " and its other side go their own ways";
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.linkOf(part).isEmpty()) {
+            return new Outcome.Refused("no-link", Edits.nameOf(before, part) + " is not linked to another side.");
+        }
+        return new Outcome.Done(before.withLinks(
+                before.links().stream().filter(l -> !l.joins(part)).toList()));
+    }
+}

@@ -1,0 +1,50 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/**
+ * Every way a character can change. Undo, history, storage and tests all go through {@link Edits#apply}. Pure: the same
+ * character and edit give the same outcome.
+ */
+public sealed interface Edit
+        permits Adopt,
+                Rename,
+                RenamePart,
+                Nudge,
+                Show,
+                ServeSound,
+                Pronounce,
+                SetDial,
+                Place,
+                MovePivot,
+                Hang,
+                AddGroup,
+                Stack,
+                StackByRole,
+                Mask,
+                MirrorSide,
+                BreakLink,
+                Flip,
+                Discard,
+                Fit,
+                MoveAxis,
+                MoveModelLine,
+                ReadAs,
+                JoinSet,
+                SetSides,
+                Recolour,
+                NameSwatch,
+                Tidy {
+    /** Touched by an edit after which nothing made before it makes sense. */
+    String EVERYTHING = "everything";
+
+    /** What it does, in a rigger's words; {@code before} is the character it is applied to. */
+    String describe(Character before);
+
+    /** What it changes, so that edits made at the same time to different things can both be kept. */
+    Set<String> touches();
+
+    /** What becomes of a character; linked twins are seen to by {@link Edits#apply}. */
+    Outcome on(Character before);
+}

@@ -1,0 +1,78 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+
+/** Applies edits, and what every edit of some kind has to watch. */
+public final class Edits {
+    /** Longest name, so that one careless paste does not fill every list. */
+    public static final int LONGEST_NAME = 80;
+
+    private Edits() {}
+
+    /** The edit, and after it the same on the other side for every part whose mirror link holds. */
+    public static Outcome apply(Character c, Edit edit) {
+        Outcome outcome = edit.on(c);
+        return outcome instanceof Outcome.Done done ? new Outcome.Done(Twins.follow(c, done.character())) : outcome;
+    }
+
+    /** The refusal of a name that is empty or too long; empty for a good one. */
+    static Optional<Outcome> badName(String name) {
+        if (name == null || name.isBlank()) {
+            return Optional.of(new Outcome.Refused("no-name", "A name cannot be empty."));
+        }
+        return name.strip().length() <= LONGEST_NAME
+                ? Optional.empty()
+                : Optional.of(new Outcome.Refused(
+                        "long-name",
+                        "A name has at most " + LONGEST_NAME + " letters; this one has "
+                                + name.strip().length() + "."));
+    }
+
+    static Outcome onPart(Character c, String id, UnaryOperator<Part> change) {
+        return c.part(id).isPresent() ? new Outcome.Done(c.withPart(id, change)) : noPart(id);
+    }
+
+    static Outcome.Refused noPart(String id) {
+        return new Outcome.Refused("no-part", "There is no part '" + id + "' any more.");
+    }
+
+    /** The first of these ids that is no part. */
+    static Optional<String> missing(Character c, List<String> ids) {
+        return ids.stream().filter(id -> c.part(id).isEmpty()).findFirst();
+    }
+
+    static String nameOf(Character c, String part) {
+        return c.part(part).map(Part::name).orElse(part);
+    }
+
+    static String namesOf(Character c, List<String> parts) {
+        return parts.size() > 3
+                ? parts.size() + " parts"
+                : parts.stream().map(p -> nameOf(c, p)).collect(Collectors.joining(", "));
+    }
+
+    /** A number to at most two places. */
+    static String plain(double v) {
+        String text = String.format(Locale.ROOT, "%.2f", v);
+        return text.replaceAll("\\.?0+$", "");
+    }
+
+    /** Whether a shift would take something out of any picture. */
+    static boolean tooFar(Character c, double... shifts) {
+        double far = 10 * Math.max(c.canvas().width(), c.canvas().height());
+        for (double s : shifts) {
+            if (!(Math.abs(s) <= far)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    static final Outcome TOO_FAR = new Outcome.Refused("too-far", "That would move the part far off the canvas.");
+}

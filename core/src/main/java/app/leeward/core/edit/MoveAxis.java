@@ -1,0 +1,24 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Says where the axis of symmetry is, without moving any art. */
+public record MoveAxis(double x) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("axis");
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Axis of symmetry at " + Edits.plain(x);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return Edits.tooFar(before, x)
+                ? new Outcome.Refused("too-far", "That is far off the canvas.")
+                : new Outcome.Done(before.withModel(before.model().withAxis(x)));
+    }
+}

@@ -1,0 +1,28 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.ModelLine;
+import java.util.Set;
+
+/** Drags a model line, or draws one that was not there. */
+public record MoveModelLine(String name, double y) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("model line " + name);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Model line '" + name.strip() + "' at " + Edits.plain(y);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (Edits.tooFar(before, y)) {
+            return new Outcome.Refused("too-far", "That is far off the canvas.");
+        }
+        return Edits.badName(name)
+                .orElseGet(
+                        () -> new Outcome.Done(before.withModel(before.model().with(new ModelLine(name.strip(), y)))));
+    }
+}

@@ -1,0 +1,37 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.art.Swatch;
+import app.leeward.core.rig.Character;
+import java.util.Optional;
+import java.util.Set;
+
+/** Gives a colour of the palette its name. */
+public record NameSwatch(String colour, String name) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("colours");
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Named the colour " + colour + " " + name.strip();
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Optional<Outcome> refused = Edits.badName(name);
+        if (refused.isPresent()) {
+            return refused.get();
+        }
+        if (before.palette().stream().noneMatch(s -> s.colour().equals(colour))) {
+            return new Outcome.Refused("no-colour", "The palette has no colour " + colour + " any more.");
+        }
+        if (before.palette().stream()
+                .anyMatch(s -> s.name().equals(name.strip()) && !s.colour().equals(colour))) {
+            return new Outcome.Refused("name-taken", "Another colour is called '" + name.strip() + "' already.");
+        }
+        return new Outcome.Done(before.withPalette(before.palette().stream()
+                .map(s -> s.colour().equals(colour) ? new Swatch(name.strip(), colour) : s)
+                .toList()));
+    }
+}

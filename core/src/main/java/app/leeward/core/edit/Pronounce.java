@@ -1,0 +1,32 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.speech.Phone;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Writes down how a word is pronounced. */
+public record Pronounce(String word, List<Phone> phones) implements Edit {
+    public Pronounce {
+        phones = List.copyOf(phones);
+    }
+
+    @Override
+    public Set<String> touches() {
+        return Set.of("sounds of " + word);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "'" + word + "' is pronounced "
+                + phones.stream().map(Phone::name).collect(Collectors.joining(" "));
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return word.isBlank() || phones.isEmpty()
+                ? new Outcome.Refused("no-sounds", "A word needs at least one sound.")
+                : new Outcome.Done(before.withLexicon(before.lexicon().with(word.strip(), phones)));
+    }
+}

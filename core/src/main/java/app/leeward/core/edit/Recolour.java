@@ -1,0 +1,69 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Swatch;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Changes a colour of the palette in every drawing; one that is there already swallows it. */
+public record Recolour(String from, String to) implements Edit {
+    private static final Pattern HEX = Pattern.compile("#[0-9a-f]{6}");
+
+    @Override
+    public Set<String> touches() {
+        return Set.of("colours", "art");
+    }
+
+    @Override
+    public String describe(Character before) {
+        String name = named(before, from).map(Swatch::name).orElse(from);
+        return named(before, to)
+                .map(t -> "Merged the colour " + name + " into " + t.name())
+                .orElse("Recoloured " + name + " from " + from + " to " + to);
+    }
+
+    private static Optional<Swatch> named(Character c, String colour) {
+        return c.palette().stream().filter(s -> s.colour().equals(colour)).findFirst();
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (!HEX.matcher(to).matches()) {
+            return new Outcome.Refused("colour", "A colour is written like #1a2b3c, not '" + to + "'.");
+        }
+        if (named(before, from).isEmpty()) {
+            return new Outcome.Refused("no-colour", "The palette has no colour " + from + " any more.");
+        }
+        List<Part> parts = before.parts().stream().map(this::part).toList();
+        boolean merged = named(before, to).isPresent();
+        List<Swatch> palette = new ArrayList<>();
+        for (Swatch s : before.palette()) {
+            if (!s.colour().equals(from)) {
+                palette.add(s);
+            } else if (!merged) {
+                palette.add(new Swatch(s.name(), to));
+            }
+        }
+        return new Outcome.Done(before.withParts(parts).withPalette(palette));
+    }
+
+    private Part part(Part p) {
+        boolean uses = p.drawings().stream().anyMatch(d -> d.art().colours().contains(from));
+        return uses ? p.withDrawings(p.drawings().stream().map(this::drawing).toList(), p.shown()) : p;
+    }
+
+    private Drawing drawing(Drawing d) {
+        Artwork art = d.art();
+        return new Drawing(
+                d.id(),
+                d.name(),
+                new Artwork(
+                        art.shapes().stream().map(s -> s.recoloured(from, to)).toList()));
+    }
+}

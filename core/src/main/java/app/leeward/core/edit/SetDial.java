@@ -1,0 +1,32 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** Puts a dial in place of the one with its id, or adds it. */
+public record SetDial(Dial dial) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("dial " + dial.id());
+    }
+
+    @Override
+    public String describe(Character before) {
+        return (before.dial(dial.id()).isPresent() ? "Changed dial " : "Added dial ") + dial.name();
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        List<Dial> dials = new ArrayList<>(before.dials());
+        int at = dials.indexOf(before.dial(dial.id()).orElse(null));
+        if (at < 0) {
+            dials.add(dial);
+        } else {
+            dials.set(at, dial);
+        }
+        return new Outcome.Done(before.withDials(dials, before.pads()));
+    }
+}

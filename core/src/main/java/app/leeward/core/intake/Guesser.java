@@ -1,0 +1,180 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Lab;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Shape;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Side;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Offers roles for layers whose names say nothing, from where they lie on the face, their colour, their size, what they lie
+ * inside, and their mirrored twin. Shares are of the face's width and height; they are rules of thumb, no source. A role
+ * that is filled already is not offered again, unless it comes as a set.
+ */
+public final class Guesser {
+    private final Character character;
+    private final Box face;
+    private final double axis;
+
+    private Guesser(Character character, Box face) {
+        this.character = character;
+        this.face = face;
+        this.axis = character.model().axis();
+    }
+
+    /** The surest first; nothing when there is no face to compare with. */
+    public static List<Guess> in(Character c) {
+        Optional<Box> face = c.part(PartRole.FACE)
+                .or(() -> c.part(PartRole.HEAD))
+                .flatMap(Part::bounds)
+                .filter(b -> b.width() > 0 && b.height() > 0);
+        if (face.isEmpty()) {
+            return List.of();
+        }
+        Guesser g = new Guesser(c, face.get());
+        List<Guess> all = new ArrayList<>();
+        for (Part p : c.parts()) {
+            if (p.role() == PartRole.OTHER && !p.drawings().isEmpty()) {
+                p.bounds()
+                        .flatMap(b -> g.guess(p, b))
+                        .filter(o -> g.free(o, all))
+                        .ifPresent(all::add);
+            }
+        }
+        all.sort((a, b) -> Double.compare(b.sure(), a.sure()));
+        return all;
+    }
+
+    private boolean free(Guess g, List<Guess> before) {
+        boolean filled = character.parts().stream()
+                .anyMatch(p -> p.role() == g.role()
+                        && p.side() == g.side()
+                        && !p.drawings().isEmpty());
+        boolean offered = before.stream().anyMatch(o -> o.role() == g.role() && o.side() == g.side());
+        return !filled && !offered;
+    }
+
+    private Optional<Guess> guess(Part p, Box b) {
+        double across = (b.centre().x() - axis) / face.width();
+        double down = (b.centre().y() - face.minY()) / face.height();
+        double wide = b.width() / face.width();
+        double tall = b.height() / face.height();
+        Side side = Math.abs(across) < 0.06 ? Side.NONE : across > 0 ? Side.LEFT : Side.RIGHT;
+        Optional<Part> white = around(b);
+        if (white.isPresent()) {
+            return inEye(p, b, white.get());
+        }
+        boolean twin = twin(p, b).isPresent();
+        double surer = twin ? 0.2 : 0;
+        String also = twin ? ", with a mirrored twin" : "";
+        if (side != Side.NONE && pale(p) && down > 0.25 && down < 0.65 && wide > 0.1 && wide < 0.4) {
+            return offer(p, PartRole.WHITE, side, 0.65 + surer, "pale, at the height of the eyes" + also);
+        }
+        if (side != Side.NONE && down > 0.1 && down < 0.5 && wide > 0.12 && wide < 0.5 && tall < 0.6 * wide) {
+            return offer(p, PartRole.BROW, side, 0.5 + surer, "flat and above the eyes" + also);
+        }
+        if (side != Side.NONE
+                && Math.abs(across) > 0.4
+                && down > 0.25
+                && down < 0.8
+                && tall > wide * 0.8
+                && tall < 0.5) {
+            return offer(p, PartRole.EAR, side, 0.5 + surer, "at the side of the face" + also);
+        }
+        if (side != Side.NONE && down > 0.5 && down < 0.85 && wide < 0.35 && Math.abs(across) < 0.42 && twin) {
+            return offer(p, PartRole.CHEEK, side, 0.55, "low at the side of the face, with a mirrored twin");
+        }
+        if (side == Side.NONE && down > 0.4 && down < 0.72 && wide < 0.3 && tall < 0.4) {
+            return offer(p, PartRole.NOSE, side, 0.6, "small, in the middle of the face");
+        }
+        if (side == Side.NONE && down >= 0.68 && down < 0.97 && wide > 0.1 && wide < 0.7 && tall < 0.4) {
+            return offer(p, PartRole.MOUTH, side, 0.6, "on the axis between nose and chin");
+        }
+        if (side == Side.NONE && down < 0.3 && wide > 0.6) {
+            boolean behind = character.order().indexOf(p.id())
+                    < character
+                            .part(PartRole.FACE)
+                            .map(f -> character.order().indexOf(f.id()))
+                            .orElse(0);
+            return behind
+                    ? offer(p, PartRole.BACK_HAIR, side, 0.55, "wide, high and behind the face")
+                    : offer(p, PartRole.FRINGE, side, 0.5, "wide, high and before the face");
+        }
+        if (side == Side.NONE && down > 1.05 && wide > 0.7) {
+            return offer(p, PartRole.TORSO, side, 0.5, "wide and below the face");
+        }
+        if (side == Side.NONE && down > 0.9 && down < 1.3 && wide > 0.15 && wide < 0.6) {
+            return offer(p, PartRole.NECK, side, 0.45, "narrow and right below the face");
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Guess> inEye(Part p, Box b, Part white) {
+        Box w = white.bounds().orElseThrow();
+        double size = b.width() / w.width();
+        double light = lightness(p);
+        if (size > 0.85) {
+            return Optional.empty();
+        }
+        if (light > 80) {
+            return offer(p, PartRole.HIGHLIGHT, white.side(), 0.6, "pale and small inside the " + white.name());
+        }
+        return light < 30 || size < 0.3
+                ? offer(p, PartRole.PUPIL, white.side(), 0.75, "dark, inside the " + white.name())
+                : offer(p, PartRole.IRIS, white.side(), 0.7, "coloured, inside the " + white.name());
+    }
+
+    private static Optional<Guess> offer(Part p, PartRole role, Side side, double sure, String why) {
+        return Optional.of(new Guess(p.id(), role, side, sure, why));
+    }
+
+    /** The eye white that a box lies in. */
+    private Optional<Part> around(Box b) {
+        return character.parts().stream()
+                .filter(p -> p.role() == PartRole.WHITE && p.bounds().isPresent())
+                .filter(p -> {
+                    Box w = p.bounds().orElseThrow();
+                    return w.contains(b.centre()) && b.width() < w.width() && b.height() < w.height() * 1.05;
+                })
+                .findFirst();
+    }
+
+    private Optional<Part> twin(Part p, Box b) {
+        double x = 2 * axis - b.centre().x();
+        double near = 0.05 * face.width();
+        return character.parts().stream()
+                .filter(o -> o != p && !o.drawings().isEmpty())
+                .filter(o -> o.bounds()
+                        .filter(c -> Math.abs(c.centre().x() - x) < near
+                                && Math.abs(c.centre().y() - b.centre().y()) < near
+                                && Math.abs(c.width() - b.width()) < near)
+                        .isPresent())
+                .findFirst();
+    }
+
+    private static boolean pale(Part p) {
+        return lightness(p) > 85;
+    }
+
+    /** L* of the largest filled shape; middling when nothing is filled. */
+    private static double lightness(Part p) {
+        Artwork art = p.drawing(p.shown()).orElse(p.drawings().get(0)).art();
+        double most = -1;
+        double light = 50;
+        for (Shape s : art.shapes()) {
+            double area = s.path().bounds().map(b -> b.width() * b.height()).orElse(0.0);
+            if (s.fill() instanceof Paint.Flat f && area > most) {
+                most = area;
+                light = Lab.of(f.colour()).l();
+            }
+        }
+        return light;
+    }
+}

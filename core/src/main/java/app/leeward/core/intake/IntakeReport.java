@@ -1,0 +1,27 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.rig.Character;
+import java.util.List;
+import java.util.Optional;
+
+/** Everything the Intake bench shows about a character, measured from its art as it is. */
+public record IntakeReport(
+        List<SlotBoard.Group> slots,
+        List<Guess> guesses,
+        SideCheck sides,
+        Optional<Axis> axis,
+        Optional<Standing> standing,
+        List<NearColours> nearColours,
+        List<Stray> strays) {
+    public static IntakeReport of(Character c) {
+        Optional<Axis> axis = AxisFinder.find(c);
+        return new IntakeReport(
+                SlotBoard.of(c),
+                Guesser.in(c),
+                SideCheck.of(c),
+                axis,
+                Standing.of(c, axis),
+                NearColours.in(c.palette()),
+                Strays.in(c));
+    }
+}

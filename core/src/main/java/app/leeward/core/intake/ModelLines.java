@@ -1,0 +1,32 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Model;
+import app.leeward.core.rig.ModelLine;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import java.util.Optional;
+
+/** Reads the first model lines off the art: they are dragged to where they belong afterwards. */
+final class ModelLines {
+    private ModelLines() {}
+
+    static Model readOff(Character c) {
+        Model model = c.model();
+        Optional<Box> face =
+                c.part(PartRole.FACE).or(() -> c.part(PartRole.HEAD)).flatMap(Part::bounds);
+        Optional<Double> top = c.parts().stream()
+                .filter(p -> p.role() == PartRole.FACE || p.role() == PartRole.FRINGE || p.role() == PartRole.BACK_HAIR)
+                .flatMap(p -> p.bounds().stream())
+                .map(Box::minY)
+                .reduce(Math::min);
+        if (top.isPresent()) {
+            model = model.with(new ModelLine(ModelLine.TOP, top.get()));
+        }
+        if (face.isPresent()) {
+            model = model.with(new ModelLine(ModelLine.CHIN, face.get().maxY()));
+        }
+        return model;
+    }
+}

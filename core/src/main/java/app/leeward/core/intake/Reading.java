@@ -1,0 +1,141 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Matrix;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Window;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Hangs parts anew after somebody said what they are. The picture at rest does not change. */
+public final class Reading {
+    private Reading() {}
+
+    /** @param offers about parts that are there */
+    public static Character as(Character c, List<Offer> offers) {
+        Character now = c;
+        for (Offer o : offers) {
+            now = named(now, o);
+        }
+        for (Offer o : offers) {
+            if (o.role().follows().equals(Optional.of(PartRole.EYE))) {
+                now = withEye(now, o.side());
+            }
+        }
+        for (Offer o : offers) {
+            now = hung(now, o.part());
+        }
+        List<String> touched = offers.stream().map(Offer::part).toList();
+        return Roles.withDials(chart(now.withWindows(windows(now, touched))));
+    }
+
+    private static Character named(Character c, Offer o) {
+        String wanted = o.side().prefix() + o.role().words();
+        boolean taken = c.parts().stream().anyMatch(p -> p.name().equals(wanted) && !p.id().equals(o.part()));
+        return c.withPart(o.part(), p -> {
+            Part as = p.withRole(o.role(), o.side());
+            return taken || o.role() == PartRole.OTHER ? as : as.withName(wanted);
+        });
+    }
+
+    /** An eye for the pieces of one to follow. */
+    private static Character withEye(Character c, Side side) {
+        if (c.part(PartRole.EYE, side).isPresent()) {
+            return c;
+        }
+        String name = side.prefix() + PartRole.EYE.words();
+        java.util.Set<String> taken =
+                new java.util.HashSet<>(c.parts().stream().map(Part::id).toList());
+        Part eye = new Part(
+                app.leeward.core.rig.Ids.unused(name, taken),
+                name,
+                PartRole.EYE,
+                side,
+                c.part(PartRole.HEAD).map(Part::id),
+                new app.leeward.core.art.Point(0, 0),
+                Placement.REST,
+                List.of(),
+                Part.NOTHING);
+        return c.withNewPart(eye, 0);
+    }
+
+    private static Character hung(Character c, String id) {
+        Part p = c.part(id).orElseThrow();
+        Optional<String> parent = Roles.parentFor(c, p.role(), p.side(), id).map(Part::id);
+        if (p.role() == PartRole.OTHER
+                || parent.filter(to -> follows(c, to, id)).isPresent()) {
+            parent = p.parent();
+        }
+        Optional<String> to = parent;
+        Evaluator rest = new Evaluator(c);
+        Matrix change = rest.atRest(to).inverse().times(rest.atRest(p.parent()));
+        Placement placed =
+                to.equals(p.parent()) ? p.rest() : Placement.of(change.times(p.restMatrix()), p.restPivot(), p.rest());
+        Character there = c.withPart(id, q -> q.withParent(to).withRest(placed));
+        if (!placed.equals(Placement.REST)) {
+            return there;
+        }
+        // not placed yet, and the dials are made anew: the pivot can go where the role wants it
+        List<Part> parts = there.parts();
+        return there.withParts(parts.stream()
+                .map(q -> q.id().equals(id) || isEyeOf(p, q) ? q.withPivot(Pivots.placeFor(q, parts), List.of()) : q)
+                .toList());
+    }
+
+    private static boolean isEyeOf(Part piece, Part eye) {
+        return eye.role() == PartRole.EYE
+                && eye.side() == piece.side()
+                && piece.role().follows().equals(Optional.of(PartRole.EYE));
+    }
+
+    private static boolean follows(Character c, String part, String above) {
+        Optional<String> at = Optional.of(part);
+        while (at.isPresent()) {
+            if (at.get().equals(above)) {
+                return true;
+            }
+            at = c.part(at.get()).flatMap(Part::parent);
+        }
+        return false;
+    }
+
+    /** Windows of parts nobody spoke of stay; those of the others follow from the roles. */
+    private static List<Window> windows(Character c, List<String> touched) {
+        List<Window> out = new ArrayList<>();
+        for (Part by : c.parts()) {
+            List<String> before = c.windows().stream()
+                    .filter(w -> w.by().equals(by.id()))
+                    .flatMap(w -> w.masked().stream())
+                    .toList();
+            List<String> masked = c.parts().stream()
+                    .filter(p -> touched.contains(by.id()) || touched.contains(p.id())
+                            ? !by.drawings().isEmpty() && Roles.masks(by, p)
+                            : before.contains(p.id()))
+                    .map(Part::id)
+                    .toList();
+            if (!masked.isEmpty()) {
+                out.add(new Window(by.id(), masked));
+            }
+        }
+        return out;
+    }
+
+    private static Character chart(Character c) {
+        boolean there = c.mouths()
+                .part()
+                .flatMap(c::part)
+                .filter(p -> p.role() == PartRole.MOUTH)
+                .isPresent();
+        return there
+                ? c
+                : c.withMouths(c.part(PartRole.MOUTH)
+                        .filter(p -> !p.drawings().isEmpty())
+                        .map(MouthNames::chart)
+                        .orElse(app.leeward.core.mouth.MouthChart.EMPTY));
+    }
+}

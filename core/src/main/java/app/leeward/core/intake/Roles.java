@@ -1,0 +1,59 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.eye.BlinkMaker;
+import app.leeward.core.eye.GazeMaker;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Window;
+import app.leeward.core.turn.TurnMaker;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What follows from a part's role: what it follows, what masks it, and the ready-made dials of the whole head. */
+public final class Roles {
+    private Roles() {}
+
+    /** What a part of this role and side hangs on: the nearest role up the body that is there. */
+    public static Optional<Part> parentFor(Character c, PartRole role, Side side, String self) {
+        Optional<PartRole> wanted = role.follows();
+        while (wanted.isPresent()) {
+            Optional<Part> parent = c.part(wanted.get(), side);
+            if (parent.isEmpty()) {
+                parent = c.part(wanted.get(), Side.NONE);
+            }
+            if (parent.isPresent() && !parent.get().id().equals(self)) {
+                return parent;
+            }
+            wanted = wanted.get().follows();
+        }
+        return Optional.empty();
+    }
+
+    /** Whether a window between these two follows from their roles. */
+    static boolean masks(Part window, Part masked) {
+        return window != masked
+                && (window.role() == PartRole.WHITE && masked.role().insideEye() && masked.side() == window.side()
+                        || window.role() == PartRole.FACE && masked.role().cutByFace());
+    }
+
+    /** The windows that follow from the roles of all parts. */
+    static List<Window> windows(List<Part> parts) {
+        List<Window> windows = new ArrayList<>();
+        for (Part p : parts) {
+            List<String> masked =
+                    parts.stream().filter(o -> masks(p, o)).map(Part::id).toList();
+            if (!masked.isEmpty() && !p.drawings().isEmpty()) {
+                windows.add(new Window(p.id(), masked));
+            }
+        }
+        return windows;
+    }
+
+    /** Turn, blink and gaze made anew from the art as it is hung now. */
+    public static Character withDials(Character c) {
+        return GazeMaker.addTo(BlinkMaker.addTo(TurnMaker.addTo(c)));
+    }
+}

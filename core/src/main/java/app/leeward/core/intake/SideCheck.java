@@ -1,0 +1,71 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Side;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Whose left is meant, for a whole file: where every sided part really lies.
+ *
+ * @param asNamed parts whose names agree with the character's own sides, as it faces us
+ * @param turned parts that lie on the other side than their names say
+ * @param right the sides by place, for the parts that would change
+ */
+public record SideCheck(int asNamed, int turned, Map<String, Side> right) {
+    /** A part nearer to the axis than this share of the drawing's width is on neither side. */
+    private static final double ON_THE_AXIS = 0.01;
+
+    /** A character facing us has its left on the right of the screen. */
+    public static SideCheck of(Character c) {
+        double near = ON_THE_AXIS * c.canvas().width();
+        Map<String, Side> right = new LinkedHashMap<>();
+        int asNamed = 0;
+        int turned = 0;
+        for (Part p : c.parts()) {
+            Optional<Box> box = c.boundsWithFollowers(p.id());
+            if (box.isEmpty()) {
+                continue;
+            }
+            double off = box.get().centre().x() - c.model().axis();
+            Side side = off > 0 ? Side.LEFT : Side.RIGHT;
+            boolean sided = Math.abs(off) > near;
+            if (p.side() != Side.NONE && sided) {
+                if (p.side() == side) {
+                    asNamed++;
+                } else {
+                    turned++;
+                    right.put(p.id(), side);
+                }
+            } else if (p.side() == Side.NONE && sided && comesInPairs(p.role())) {
+                right.put(p.id(), side);
+            }
+        }
+        return new SideCheck(asNamed, turned, right);
+    }
+
+    private static boolean comesInPairs(PartRole role) {
+        return switch (role) {
+            case EYE,
+                    WHITE,
+                    IRIS,
+                    PUPIL,
+                    HIGHLIGHT,
+                    UPPER_LID,
+                    LOWER_LID,
+                    LASHES,
+                    EYE_OUTLINE,
+                    BROW,
+                    EAR,
+                    CHEEK,
+                    UPPER_ARM,
+                    FOREARM,
+                    HAND -> true;
+            default -> false;
+        };
+    }
+}

@@ -1,0 +1,91 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import java.util.Comparator;
+import java.util.List;
+
+/** Everything a talking head has a place for, what of it is there, and what each gap costs. */
+public final class SlotBoard {
+    private SlotBoard() {}
+
+    public record Group(String name, List<Slot> slots) {}
+
+    private record Place(PartRole role, String name, String cost, boolean paired) {}
+
+    private static Place one(PartRole role, String name, String cost) {
+        return new Place(role, name, cost, false);
+    }
+
+    private static Place pair(PartRole role, String name, String cost) {
+        return new Place(role, name, cost, true);
+    }
+
+    private record Shelf(String name, List<Place> places) {}
+
+    private static final List<Shelf> SHELVES = List.of(
+            new Shelf(
+                    "Face",
+                    List.of(
+                            one(
+                                    PartRole.FACE,
+                                    "face skin",
+                                    "features are not cut off at the edge of the face, and the head cannot turn"),
+                            one(PartRole.NOSE, "nose", "the turn has no nose to lead it"),
+                            one(PartRole.MOUTH, "mouth", "the character cannot talk"),
+                            pair(PartRole.EAR, "ear", ""),
+                            pair(PartRole.CHEEK, "cheek", ""),
+                            one(PartRole.FRECKLES, "freckles", ""))),
+            new Shelf(
+                    "Eyes and brows",
+                    List.of(
+                            pair(PartRole.WHITE, "white", "pupils and lids are not masked"),
+                            pair(PartRole.IRIS, "iris", ""),
+                            pair(PartRole.PUPIL, "pupil", "the eyes cannot look anywhere"),
+                            pair(PartRole.HIGHLIGHT, "highlight", ""),
+                            pair(PartRole.UPPER_LID, "upper lid", "the blink squashes the eye"),
+                            pair(PartRole.LOWER_LID, "lower lid", "the blink uses the upper lid alone"),
+                            pair(PartRole.EYE_OUTLINE, "outline", ""),
+                            pair(PartRole.BROW, "brow", "no frown and no surprise"))),
+            new Shelf(
+                    "Hair and hat",
+                    List.of(
+                            one(PartRole.FRINGE, "fringe", ""),
+                            one(PartRole.BACK_HAIR, "back hair", ""),
+                            one(PartRole.EXTRA_HAIR, "extra hair", "the turned head may look bald on the near side"),
+                            one(PartRole.CAP, "cap", ""))),
+            new Shelf(
+                    "Body",
+                    List.of(
+                            one(PartRole.NECK, "neck", ""),
+                            one(PartRole.TORSO, "torso", ""),
+                            one(PartRole.COLLAR, "collar", ""),
+                            pair(PartRole.UPPER_ARM, "upper arm", ""),
+                            pair(PartRole.FOREARM, "forearm", ""),
+                            pair(PartRole.HAND, "hand", ""))));
+
+    public static List<Group> of(Character c) {
+        return SHELVES.stream()
+                .map(s ->
+                        new Group(s.name, s.places.stream().map(p -> slot(c, p)).toList()))
+                .toList();
+    }
+
+    private static Slot slot(Character c, Place place) {
+        List<String> parts = c.parts().stream()
+                .filter(p -> p.role() == place.role && !p.drawings().isEmpty())
+                .sorted(Comparator.comparingInt(p -> switch (p.side()) {
+                    case RIGHT -> 0;
+                    case NONE -> 1;
+                    case LEFT -> 2;
+                }))
+                .map(Part::id)
+                .toList();
+        int wanted = place.paired ? 2 : 1;
+        String missing = place.cost.isEmpty() || parts.size() >= wanted
+                ? ""
+                : parts.isEmpty() ? place.cost : "on one side only: " + place.cost + " there";
+        return new Slot(place.role, place.name, place.cost, place.paired, parts, missing);
+    }
+}

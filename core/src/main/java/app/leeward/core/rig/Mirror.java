@@ -1,0 +1,239 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
+import app.leeward.core.dial.Band;
+import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Purpose;
+import app.leeward.core.dial.Stop;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Exact reflection about the axis of symmetry: of one side onto the other, and of the whole character. */
+public final class Mirror {
+    private Mirror() {}
+
+    /** A name with its left and right exchanged; unchanged when it names neither. */
+    public static String otherSide(String name) {
+        StringBuilder out = new StringBuilder();
+        for (String word : name.split("(?<=\\W)|(?=\\W)")) {
+            out.append(
+                    switch (word) {
+                        case "left" -> "right";
+                        case "right" -> "left";
+                        case "Left" -> "Right";
+                        case "Right" -> "Left";
+                        case "LEFT" -> "RIGHT";
+                        case "RIGHT" -> "LEFT";
+                        case "L" -> "R";
+                        case "R" -> "L";
+                        default -> word;
+                    });
+        }
+        return out.toString();
+    }
+
+    /** The part on the other side that stands for this one: linked to it, or of the same role. */
+    public static Optional<Part> twinOf(Character c, Part part) {
+        Optional<Part> linked = c.linkOf(part.id()).flatMap(l -> c.part(l.otherThan(part.id())));
+        if (linked.isPresent() || part.side() == Side.NONE) {
+            return linked;
+        }
+        List<Part> others = c.parts().stream()
+                .filter(p -> p.role() == part.role() && p.side() == part.side().mirrored())
+                .toList();
+        return part.role() == PartRole.OTHER
+                ? others.stream()
+                        .filter(p -> p.name().equals(otherSide(part.name())))
+                        .findFirst()
+                : others.stream().findFirst();
+    }
+
+    /** Art, pivot, placement and default of {@code from} reflected onto {@code to}, whose id, name and place in the tree stay. */
+    public static Character copyOver(Character c, String from, String to) {
+        Part source = c.part(from).orElseThrow();
+        double axis = c.model().axis();
+        return c.withPart(to, t -> reflected(source, axis, t.id(), t.name(), t.side(), t.parent()));
+    }
+
+    private static Part reflected(Part p, double axis, String id, String name, Side side, Optional<String> parent) {
+        Matrix mirror = Matrix.mirror(axis);
+        return new Part(
+                id,
+                name,
+                p.role(),
+                side,
+                parent,
+                mirror.apply(p.pivot()),
+                p.rest().mirrored(),
+                p.drawings().stream()
+                        .map(d ->
+                                new Drawing(d.id(), otherSide(d.name()), d.art().transform(mirror)))
+                        .toList(),
+                p.shown(),
+                p.earlierPivots().stream().map(mirror::apply).toList());
+    }
+
+    /** The part's other side, with all that follows it, made or made again, and linked. */
+    public static Character makeOtherSide(Character c, String part) {
+        Map<String, String> twins = new LinkedHashMap<>();
+        Character made = makeTwin(c, part, twins);
+        List<MirrorLink> links = new ArrayList<>(made.links());
+        links.removeIf(l -> twins.containsKey(l.left())
+                || twins.containsKey(l.right())
+                || twins.containsValue(l.left())
+                || twins.containsValue(l.right()));
+        twins.forEach((from, to) -> {
+            boolean left = made.part(from).orElseThrow().side() == Side.LEFT;
+            links.add(left ? new MirrorLink(from, to) : new MirrorLink(to, from));
+        });
+        return mirrorDials(made.withLinks(links).withWindows(windows(made, twins)), twins);
+    }
+
+    private static Character makeTwin(Character c, String id, Map<String, String> twins) {
+        Part source = c.part(id).orElseThrow();
+        Optional<Part> there = twinOf(c, source);
+        Optional<String> parent = source.parent().map(p -> twins.getOrDefault(p, p));
+        Side side = source.side().mirrored();
+        String twin;
+        Character now;
+        if (there.isPresent()) {
+            twin = there.get().id();
+            now = c.withPart(twin, t -> reflected(source, c.model().axis(), t.id(), t.name(), side, t.parent()));
+        } else {
+            Set<String> taken = new HashSet<>(c.parts().stream().map(Part::id).toList());
+            twin = Ids.unused(otherSide(source.name()), taken);
+            Part made = reflected(source, c.model().axis(), twin, otherSide(source.name()), side, parent);
+            now = c.withNewPart(made, c.order().indexOf(id) + 1);
+        }
+        twins.put(id, twin);
+        for (Part follower : c.childrenOf(id)) {
+            now = makeTwin(now, follower.id(), twins);
+        }
+        return now;
+    }
+
+    /** Whatever masks a part masks its twin, by the twin of the mask where there is one. */
+    private static List<Window> windows(Character c, Map<String, String> twins) {
+        Map<String, Set<String>> masked = new LinkedHashMap<>();
+        for (Window w : c.windows()) {
+            Set<String> own = masked.computeIfAbsent(w.by(), k -> new java.util.LinkedHashSet<>());
+            own.addAll(w.masked());
+            if (twins.containsValue(w.by())) {
+                own.removeIf(twins::containsValue);
+            }
+        }
+        for (Window w : c.windows()) {
+            for (String m : w.masked()) {
+                if (twins.containsKey(m)) {
+                    String by = twins.getOrDefault(w.by(), w.by());
+                    masked.computeIfAbsent(by, k -> new java.util.LinkedHashSet<>())
+                            .add(twins.get(m));
+                }
+            }
+        }
+        return masked.entrySet().stream()
+                .filter(e -> !e.getValue().isEmpty())
+                .map(e -> new Window(e.getKey(), List.copyOf(e.getValue())))
+                .toList();
+    }
+
+    /** What a dial does to one side it does to the other, reflected; a turn or a look across does it at the opposite value. */
+    private static Character mirrorDials(Character c, Map<String, String> twins) {
+        List<Dial> dials = c.dials().stream().map(d -> mirrorDial(d, twins)).toList();
+        return c.withDials(dials, c.pads());
+    }
+
+    private static boolean opposite(Dial d) {
+        return d.purpose() == Purpose.TURN || d.purpose() == Purpose.GAZE_ACROSS;
+    }
+
+    private static Dial mirrorDial(Dial d, Map<String, String> twins) {
+        Map<Double, Stop> stops = new java.util.TreeMap<>();
+        d.stops().forEach(s -> {
+            Stop kept = s;
+            for (String twin : twins.values()) {
+                kept = kept.without(twin);
+            }
+            stops.put(s.at(), kept);
+        });
+        for (Stop s : d.stops()) {
+            double at = opposite(d) ? d.hold(2 * d.rest() - s.at()) : s.at();
+            twins.forEach((from, to) -> {
+                Offset o = s.offsets().get(from);
+                if (o != null) {
+                    Stop there = stops.getOrDefault(at, new Stop(at, Map.of()));
+                    stops.put(at, there.with(to, o.mirrored()));
+                }
+            });
+        }
+        Map<String, Integer> hinges = new HashMap<>(d.hinges());
+        List<Bands> bands = new ArrayList<>(d.bands());
+        bands.removeIf(b -> twins.containsValue(b.part()));
+        twins.forEach((from, to) -> {
+            hinges.remove(to);
+            if (d.hinges().containsKey(from)) {
+                hinges.put(to, d.hinges().get(from));
+            }
+            d.bands().stream()
+                    .filter(b -> b.part().equals(from))
+                    .findFirst()
+                    .ifPresent(b -> bands.add(new Bands(to, opposite(d) ? turned(b.bands(), d.rest()) : b.bands())));
+        });
+        return d.withStops(List.copyOf(stops.values())).withBands(bands).withHinges(hinges);
+    }
+
+    private static List<Band> turned(List<Band> bands, double rest) {
+        List<Band> out = new ArrayList<>();
+        for (Band b : bands) {
+            out.add(0, new Band(2 * rest - b.to(), 2 * rest - b.from(), b.drawing()));
+        }
+        return out;
+    }
+
+    /** Everything reflected about the axis; ids, names of parts, sides, dials and who follows whom stay. */
+    public static Character flip(Character c) {
+        double axis = c.model().axis();
+        List<Part> parts = c.parts().stream()
+                .map(p -> reflected(p, axis, p.id(), p.name(), p.side(), p.parent()))
+                .map(p -> p.withDrawings(
+                        p.drawings().stream()
+                                .map(d -> new Drawing(d.id(), screenTurned(c, p.id(), d), d.art()))
+                                .toList(),
+                        p.shown()))
+                .toList();
+        List<Dial> dials = c.dials().stream()
+                .map(d -> d.withStops(d.stops().stream().map(Mirror::reflected).toList()))
+                .toList();
+        return c.withParts(parts).withDials(dials, c.pads());
+    }
+
+    /** The name a drawing had, but for the side of the screen it names. */
+    private static String screenTurned(Character before, String part, Drawing reflected) {
+        String was = before.part(part)
+                .flatMap(p -> p.drawing(reflected.id()))
+                .map(Drawing::name)
+                .orElse(reflected.name());
+        return was.contains("screen ") ? otherSide(was) : was;
+    }
+
+    private static Stop reflected(Stop s) {
+        Map<String, Offset> offsets = new HashMap<>();
+        s.offsets().forEach((part, o) -> offsets.put(part, o.mirrored()));
+        return new Stop(s.at(), offsets);
+    }
+
+    /** The reflection of a place. */
+    public static Point of(Point p, double axis) {
+        return new Point(2 * axis - p.x(), p.y());
+    }
+}

@@ -1,0 +1,68 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Stop;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Enlarges and moves a whole character: art, pivots, placements, what dials do, axis and model lines alike. */
+public final class Scaling {
+    private Scaling() {}
+
+    /**
+     * Every place (x, y) becomes ({@code scale}·x + {@code dx}, {@code scale}·y + {@code dy}), in every pose.
+     *
+     * @param canvas the picture's size from then on
+     */
+    public static Character of(Character c, double scale, double dx, double dy, Canvas canvas) {
+        Matrix m = new Matrix(scale, 0, 0, scale, dx, dy);
+        List<Part> parts = c.parts().stream().map(p -> part(p, m)).toList();
+        Model model = new Model(
+                scale * c.model().axis() + dx,
+                c.model().lines().stream()
+                        .map(l -> new ModelLine(l.name(), scale * l.y() + dy))
+                        .toList());
+        return c.withParts(parts)
+                .withDials(
+                        c.dials().stream()
+                                .map(d -> d.withStops(d.stops().stream()
+                                        .map(s -> stop(s, scale))
+                                        .toList()))
+                                .toList(),
+                        c.pads())
+                .withModel(model)
+                .withCanvas(canvas);
+    }
+
+    private static Part part(Part p, Matrix m) {
+        Placement r = p.rest();
+        List<Drawing> drawings = p.drawings().stream()
+                .map(d -> new Drawing(d.id(), d.name(), d.art().transform(m)))
+                .toList();
+        List<Point> earlier = p.earlierPivots().stream().map(m::apply).toList();
+        return p.withDrawings(drawings, p.shown())
+                .withPivot(m.apply(p.pivot()), earlier)
+                .withRest(new Placement(
+                        m.a() * r.x(), m.a() * r.y(), r.rotation(), r.scaleX(), r.scaleY(), r.skewX(), r.opacity()));
+    }
+
+    private static Stop stop(Stop s, double scale) {
+        Map<String, Offset> offsets = new HashMap<>();
+        s.offsets()
+                .forEach((part, o) -> offsets.put(
+                        part,
+                        new Offset(
+                                scale * o.x(),
+                                scale * o.y(),
+                                o.rotation(),
+                                o.scaleX(),
+                                o.scaleY(),
+                                o.skewX(),
+                                o.opacity())));
+        return new Stop(s.at(), offsets);
+    }
+}
