@@ -18,6 +18,12 @@ export type Shape = Schemas['Shape'];
 export type Item = Schemas['Item'];
 export type Step = Schemas['Step'];
 export type WhyView = Schemas['WhyView'];
+export type Joint = Schemas['Joint'];
+export type Placement = Schemas['Placement'];
+export type IntakeReport = Schemas['IntakeReport'];
+export type Recognition = Schemas['Recognition'];
+export type Slot = Schemas['Slot'];
+export type Swatch = Schemas['Swatch'];
 export type Artwork = Record<string, Shape[]>;
 
 /** What the server says when something cannot be done. */
@@ -92,19 +98,33 @@ export interface Moment {
   frame?: number;
   /** Of the character; the newest when left out. */
   revision?: number;
+  /** An edit a hand is in the middle of: shown, not made. */
+  draft?: Edit;
+  joints?: boolean;
 }
 
 export const api = {
   characters: () => get<{ items: Item[]; total: number }>('/characters?size=200'),
   character: (id: string) => get<CharacterView>(`/characters/${id}`),
-  artwork: (id: string) => get<Artwork>(`/characters/${id}/artwork`),
+  characterAt: (id: string, revision: number) => get<CharacterView>(`/characters/${id}?revision=${revision}`),
+  artwork: (id: string, revision: number) => get<Artwork>(`/characters/${id}/artwork?revision=${revision}`),
+  intake: (id: string) => get<IntakeReport>(`/characters/${id}/intake`),
+  returnTo: (id: string, base: number, to: number) =>
+    post<CharacterView>(`/characters/${id}/return`, { base, to }),
+  milestone: async (id: string, number: number, name: string): Promise<void> => {
+    await call(`/characters/${id}/milestones`, {
+      method: 'POST',
+      body: JSON.stringify({ number, name }),
+      headers: { 'Content-Type': 'application/json' },
+    });
+  },
   readCharacter: (file: File) => send<CharacterView>('/characters', { file }),
   edit: (id: string, base: number, edit: Edit) =>
     post<CharacterView>(`/characters/${id}/edits`, { base, edit }),
   undo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/undo`, { base }),
   redo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/redo`, { base }),
   pose: (id: string, moment: Moment, signal?: AbortSignal) =>
-    post<{ revision: number; frame: Frame }>(`/characters/${id}/pose`, moment, signal),
+    post<{ revision: number; frame: Frame; joints: Joint[] }>(`/characters/${id}/pose`, moment, signal),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
   why: (id: string, moment: Moment, part: string) =>

@@ -3,6 +3,7 @@ import { Select } from 'radix-ui';
 import type { Item } from '../api/client';
 import { EditableName } from '../ui/EditableName';
 import { BENCHES, type Bench, useDesk } from '../state/desk';
+import { openCount, useReport } from '../state/report';
 import { useStudio } from '../state/studio';
 import { useDrop } from './drop';
 
@@ -18,10 +19,11 @@ export function Rail({ characters }: { characters: Item[] }) {
   const { view, line, step, edit } = useStudio();
   const { chooseArt } = useDrop();
   const bench = useDesk((s) => s.bench);
-  const notes = view.character.notes.length;
+  const report = useReport();
+  const open = report ? openCount(report) : 0;
   const own = view.mouths.filter((m) => m.own).length;
   const facts: Record<Bench, string> = {
-    intake: notes === 0 ? 'all recognised' : notes === 1 ? '1 note' : `${notes} notes`,
+    intake: open === 0 ? 'nothing to settle' : `${open} to settle`,
     parts: `${view.character.parts.length} parts`,
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',

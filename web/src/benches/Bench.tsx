@@ -12,7 +12,9 @@ export function Bench() {
   return (
     <section
       aria-label="Bench"
-      className="col-start-3 row-span-2 row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4"
+      className={`col-start-3 row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4 ${
+        bench === 'intake' || bench === 'parts' ? 'row-span-3' : 'row-span-2'
+      }`}
     >
       {whyMode && <WhyCard />}
       {bench === 'intake' && <IntakeBench />}

@@ -1,21 +1,17 @@
 import { FilePlus2, TriangleAlert, X } from 'lucide-react';
 import { useDrop } from '../app/drop';
-import { useDesk } from '../state/desk';
+import { useReport } from '../state/report';
 import { useStudio } from '../state/studio';
-import { DrawingThumb } from '../ui/DrawingThumb';
-import { filling, GROUPS, missing } from './slots';
+import { Palette } from './intake/Palette';
+import { Settling } from './intake/Settling';
+import { SlotBoard } from './intake/SlotBoard';
 
-/** What the file held: which piece became what, what was not recognised, what is missing and what that costs. */
+/** From a layered file to a character: what was recognised, what is missing, and what can be put right with a click. */
 export function IntakeBench() {
-  const { view, artwork } = useStudio();
+  const { view } = useStudio();
   const { chooseArt, problem, dismiss } = useDrop();
-  const part = useDesk((s) => s.part);
+  const report = useReport();
   const { character } = view;
-  const others = character.parts.filter((p) => p.role === 'OTHER');
-  const gaps = GROUPS.flatMap((g) => g.slots).flatMap((s) => {
-    const cost = missing(character, s);
-    return cost ? [`${s.name}: ${cost}`] : [];
-  });
   return (
     <>
       <header className="flex items-baseline gap-3">
@@ -25,7 +21,7 @@ export function IntakeBench() {
           drawings, {character.palette.length} colours
         </p>
         <button className="btn ml-auto" onClick={chooseArt}>
-          <FilePlus2 size={14} aria-hidden /> Read a layered SVG …
+          <FilePlus2 size={14} aria-hidden /> Read layered art …
         </button>
       </header>
       {problem && (
@@ -45,111 +41,25 @@ export function IntakeBench() {
           </button>
         </div>
       )}
-      {GROUPS.map((group) => (
-        <section key={group.name} className="mt-4">
-          <h2 className="text-[15px] font-semibold">{group.name}</h2>
-          <div className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5">
-            {group.slots.map((s) => {
-              const parts = filling(character, s);
-              const cost = missing(character, s);
-              return (
-                <button
-                  key={s.role}
-                  disabled={parts.length === 0}
-                  onClick={() => useDesk.getState().select(parts[0]!.id)}
-                  title={cost ?? (parts.map((p) => p.name).join(', ') || 'not in this art; not needed')}
-                  className={`rounded-lg border p-1 text-center ${
-                    parts.some((p) => p.id === part)
-                      ? 'border-doing bg-doing-soft'
-                      : parts.length
-                        ? 'border-line bg-card hover:border-faint'
-                        : cost
-                          ? 'border-dashed border-wrong'
-                          : 'border-dashed border-line opacity-70'
-                  }`}
-                >
-                  <span className="flex h-10 items-center justify-center gap-1 rounded bg-drawn p-0.5">
-                    {parts.slice(0, 2).map((p) => (
-                      <DrawingThumb
-                        key={p.id}
-                        shapes={
-                          artwork[
-                            (p.drawings.find((d) => d.id === p.shown) ?? p.drawings[0])!
-                              .art as unknown as string
-                          ] ?? []
-                        }
-                        label={p.name}
-                        className="h-9 w-1/2"
-                      />
-                    ))}
-                    {parts.length === 0 && <span className={cost ? 'text-wrong' : 'text-faint'}>–</span>}
-                  </span>
-                  <span className="block truncate text-[11.5px] leading-4">
-                    {s.name}
-                    {parts.some((p) => p.drawings.length > 1) && (
-                      <b> ×{Math.max(...parts.map((p) => p.drawings.length))}</b>
-                    )}
-                  </span>
-                </button>
-              );
-            })}
-          </div>
-        </section>
-      ))}
-      {gaps.length > 0 && (
-        <section className="mt-4">
-          <h2 className="text-[15px] font-semibold">Missing, and what it costs</h2>
-          <ul className="mt-1 list-disc pl-5">
-            {gaps.map((g) => (
-              <li key={g}>{g}</li>
-            ))}
-          </ul>
-        </section>
+      {report && (
+        <>
+          <Settling report={report} />
+          <SlotBoard report={report} />
+        </>
       )}
-      <section className="mt-4">
-        <h2 className="text-[15px] font-semibold">Not recognised</h2>
-        {others.length === 0 ? (
-          <p className="text-faint">Nothing: every layer has its place.</p>
-        ) : (
-          <ul className="mt-1 flex flex-wrap gap-1.5">
-            {others.map((p) => (
-              <li key={p.id}>
-                <button className="btn" onClick={() => useDesk.getState().select(p.id)}>
-                  {p.drawings[0] && (
-                    <DrawingThumb
-                      shapes={artwork[p.drawings[0].art as unknown as string] ?? []}
-                      label=""
-                      className="h-6 w-6"
-                    />
-                  )}
-                  {p.name}
-                </button>
-              </li>
-            ))}
-          </ul>
-        )}
-        {character.notes.length > 0 && (
-          <ul className="mt-2 list-disc pl-5 text-faint">
+      <Palette near={report?.nearColours ?? []} />
+      {character.notes.length > 0 && (
+        <details className="mt-4 pb-3">
+          <summary className="cursor-pointer font-display text-[15px] font-semibold">
+            What the reader had to say ({character.notes.length})
+          </summary>
+          <ul className="mt-1 list-disc pl-5 text-[13px] text-faint">
             {character.notes.map((n, i) => (
               <li key={i}>{n.says}</li>
             ))}
           </ul>
-        )}
-      </section>
-      <section className="mt-4 pb-2">
-        <h2 className="text-[15px] font-semibold">Palette</h2>
-        <ul className="mt-1.5 flex flex-wrap gap-1">
-          {character.palette.map((s) => (
-            <li
-              key={s.colour}
-              className="h-7 w-7 rounded-md border border-line"
-              style={{ background: s.colour }}
-              title={`${s.name} ${s.colour}`}
-              aria-label={`${s.name} ${s.colour}`}
-            />
-          ))}
-        </ul>
-      </section>
+        </details>
+      )}
     </>
   );
 }

@@ -12,15 +12,19 @@ import { type Span, spans, wavePath } from './spans';
 
 const LABELS = 84;
 
+/** Benches with much to show reach down beside the strip. */
+const useSpan = () => useDesk((s) => (s.bench === 'intake' || s.bench === 'parts' ? '' : 'col-span-2'));
+
 /** The line from end to end: wave form, words, sounds, and the mouth of every frame. */
 export function LineStrip() {
   const { line } = useStudio();
   const { chooseSound } = useDrop();
+  const span = useSpan();
   if (!line)
     return (
       <section
         aria-label="Line"
-        className="col-span-2 col-start-2 grid place-items-center border-t border-line bg-paper text-faint"
+        className={`${span} col-start-2 grid place-items-center border-t border-r border-line bg-paper text-faint`}
       >
         <p className="flex items-center gap-3">
           <AudioLines aria-hidden /> Drop a WAV of a spoken line here, or
@@ -54,6 +58,7 @@ function Strip() {
     stepTo(Math.floor(((e.clientX - r.left) / r.width) * l.frames));
   };
   const [scrubbing, setScrubbing] = useState(false);
+  const span = useSpan();
   const mouth = view.character.parts.find((p) => p.id === view.character.mouths.part);
   const shapes = (id: string) => {
     const d = mouth?.drawings.find((m) => m.id === id);
@@ -62,7 +67,7 @@ function Strip() {
   return (
     <section
       aria-label="Line"
-      className="col-span-2 col-start-2 flex flex-col border-t border-line bg-paper px-4 py-2"
+      className={`${span} col-start-2 flex min-w-0 flex-col border-t border-r border-line bg-paper px-4 py-2`}
     >
       <div className="flex items-center gap-2">
         <button

@@ -1,10 +1,12 @@
 import { CircleHelp, Maximize2 } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Frame } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { Painter } from './painter';
-import { axisOf, headView, type ViewBox } from './view';
+import { ModelSheet } from './overlay/ModelSheet';
+import { Rigging } from './overlay/Rigging';
+import { headView, wholeView, type ViewBox } from './view';
 
 /** The face, always in the same place. Click a part to choose it; with Why? on, to be told about it. */
 export function Stage() {
@@ -16,8 +18,18 @@ export function Stage() {
   const last = useRef<Frame | null>(null);
   const part = useDesk((s) => s.part);
   const whyMode = useDesk((s) => s.whyMode);
-  const home = useMemo(() => headView(view.character, artwork), [view.id, artwork]); // eslint-disable-line react-hooks/exhaustive-deps
-  const axis = useMemo(() => axisOf(view.character, artwork), [view.id, artwork]); // eslint-disable-line react-hooks/exhaustive-deps
+  // where the face stands changes only with the art itself, never with a pose or a placement
+  const home = useMemo(
+    () => headView(view.character, artwork),
+    [view.id, view.character.canvas.width, artwork], // eslint-disable-line react-hooks/exhaustive-deps
+  );
+  const whole = useMemo(() => wholeView(view.character, artwork), [view.character, artwork]);
+  const axis = view.character.model.axis;
+  const bench = useDesk((s) => s.bench);
+  const hidden = useDesk((s) => s.hidden);
+  const solo = useDesk((s) => s.solo);
+  const locked = useDesk((s) => s.locked);
+  const [unit, setUnit] = useState(1);
   const [zoomed, setZoomed] = useState<ViewBox | null>(null);
   const box = zoomed ?? home;
 
@@ -34,6 +46,17 @@ export function Stage() {
   }, [view.character, artwork, director]);
 
   useEffect(() => mark(painter.current, outline.current, part), [part, director]);
+
+  useEffect(() => painter.current?.view(hidden, solo), [hidden, solo, view.character, artwork, director]);
+
+  useEffect(() => {
+    const e = svg.current!;
+    const measure = () => setUnit(1 / (e.getScreenCTM()?.a || 1));
+    measure();
+    const seen = new ResizeObserver(measure);
+    seen.observe(e);
+    return () => seen.disconnect();
+  }, [box]);
 
   useEffect(() => {
     const e = svg.current!;
@@ -52,9 +75,18 @@ export function Stage() {
     return () => e.removeEventListener('wheel', wheel);
   }, [home]);
 
+  const getSvg = useCallback(() => svg.current, []);
+  const getPainter = useCallback(() => painter.current, []);
   const choose = (event: React.MouseEvent) => {
-    const hit = (event.target as Element).closest('[data-part]')?.getAttribute('data-part') ?? null;
-    useDesk.getState().select(hit);
+    // handles lie over the picture: a click through them means what is under them
+    const hit =
+      document
+        .elementsFromPoint(event.clientX, event.clientY)
+        .map((e) => e.closest('[data-part]')?.getAttribute('data-part'))
+        .find((id) => id) ?? null;
+    if (hit && locked.includes(hit)) return;
+    if (hit && event.shiftKey) useDesk.getState().addTo(hit);
+    else useDesk.getState().select(hit);
   };
 
   return (
@@ -82,6 +114,8 @@ export function Stage() {
         />
         <g ref={root} />
         <g ref={outline} pointerEvents="none" />
+        {bench === 'parts' && !whyMode && <Rigging svg={getSvg} painter={getPainter} unit={unit} />}
+        {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
       <div className="absolute top-2.5 left-3 flex gap-1.5">
         <button
@@ -96,6 +130,16 @@ export function Stage() {
           <button className="btn" onClick={() => setZoomed(null)}>
             <Maximize2 size={14} aria-hidden /> Whole head
           </button>
+        )}
+        {zoomed !== whole && (bench === 'intake' || bench === 'parts') && (
+          <button className="btn" onClick={() => setZoomed(whole)}>
+            Whole figure
+          </button>
+        )}
+        {bench === 'parts' && part && (
+          <span className="self-center rounded-full border border-doing bg-doing-soft px-2.5 py-0.5 text-[12px] text-ink">
+            Placing the part – its artwork stays as drawn
+          </span>
         )}
       </div>
       <span className="pointer-events-none absolute top-3 right-3 text-right text-[11px] leading-tight text-stage-ink">

@@ -94,6 +94,14 @@ export class Painter {
     }
   }
 
+  /** Puts parts out of sight while somebody works on others; what they mask stays masked. */
+  view(hidden: string[], solo: string[]): void {
+    for (const [id, slot] of this.slots) {
+      const seen = !hidden.includes(id) && (solo.length === 0 || solo.includes(id));
+      slot.outer.style.display = seen ? '' : 'none';
+    }
+  }
+
   /** The group a part is drawn in, for measuring and outlining. */
   groupOf(part: string): SVGGElement | undefined {
     return this.slots.get(part)?.placed;

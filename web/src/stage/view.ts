@@ -45,9 +45,14 @@ export function headView(character: Character, artwork: Artwork): ViewBox {
   return { x: box.x - box.w * 0.22, y: box.y - box.h * 0.06, w: box.w * 1.44, h };
 }
 
-/** The middle of the face: the line the stage draws as its axis of symmetry. */
-export function axisOf(character: Character, artwork: Artwork): number {
-  const face = character.parts.filter((p) => p.role === 'FACE').map((p) => p.id);
-  const box = boundsOf(character, artwork, face);
-  return box ? box.x + box.w / 2 : character.canvas.width / 2;
+/** The whole character and its canvas, with some air. */
+export function wholeView(character: Character, artwork: Artwork): ViewBox {
+  const all = boundsOf(
+    character,
+    artwork,
+    character.parts.map((p) => p.id),
+  );
+  const canvas = { x: 0, y: 0, w: character.canvas.width, h: character.canvas.height };
+  const box = all ? union(all, canvas) : canvas;
+  return { x: box.x - box.w * 0.04, y: box.y - box.h * 0.04, w: box.w * 1.08, h: box.h * 1.08 };
 }

@@ -14,6 +14,12 @@ export interface Desk {
   frame: number;
   playing: boolean;
   part: string | null;
+  /** Further parts chosen together with `part`. */
+  also: string[];
+  /** Parts put out of sight, out of reach, or shown alone while working; the character itself does not change. */
+  hidden: string[];
+  locked: string[];
+  solo: string[];
   whyMode: boolean;
 }
 
@@ -28,6 +34,8 @@ interface Actions {
   seek: (frame: number) => void;
   play: (playing: boolean) => void;
   select: (part: string | null) => void;
+  addTo: (part: string) => void;
+  toggle: (what: 'hidden' | 'locked' | 'solo', parts: string[]) => void;
   ask: (whyMode: boolean) => void;
 }
 
@@ -41,6 +49,10 @@ const START: Desk = {
   frame: 0,
   playing: false,
   part: null,
+  also: [],
+  hidden: [],
+  locked: [],
+  solo: [],
   whyMode: false,
 };
 
@@ -62,6 +74,9 @@ export function toHash(d: Desk): string {
   if (d.line) q.set('l', d.line);
   if (d.frame > 0) q.set('f', String(d.frame));
   if (d.part) q.set('part', d.part);
+  if (d.also.length) q.set('also', d.also.join(' '));
+  for (const what of ['hidden', 'locked', 'solo'] as const)
+    if (d[what].length) q.set(what, d[what].join(' '));
   return `#${q.toString()}`;
 }
 
@@ -76,6 +91,7 @@ export function fromHash(hash: string): Partial<Desk> {
     if (k.startsWith('k.')) picks[k.slice(2)] = v;
     if (k.startsWith('p.')) pins[k.slice(2)] = v;
   }
+  const list = (key: string) => (q.get(key) ?? '').split(' ').filter((s) => s !== '');
   const bench = q.get('b') as Bench;
   const frame = Number(q.get('f') ?? 0);
   return {
@@ -87,6 +103,10 @@ export function fromHash(hash: string): Partial<Desk> {
     line: q.get('l'),
     frame: Number.isInteger(frame) && frame > 0 ? frame : 0,
     part: q.get('part'),
+    also: list('also'),
+    hidden: list('hidden'),
+    locked: list('locked'),
+    solo: list('solo'),
   };
 }
 
@@ -102,7 +122,21 @@ export const useDesk = create<Desk & Actions>((set) => ({
   say: (line) => set({ line, frame: 0, playing: false }),
   seek: (frame) => set({ frame }),
   play: (playing) => set({ playing }),
-  select: (part) => set({ part }),
+  select: (part) => set({ part, also: [] }),
+  addTo: (part) =>
+    set((s) => {
+      if (s.part === null) return { part };
+      if (s.part === part) return { part: s.also[0] ?? null, also: s.also.slice(1) };
+      return s.also.includes(part)
+        ? { also: s.also.filter((p) => p !== part) }
+        : { also: [s.part, ...s.also], part };
+    }),
+  toggle: (what, parts) =>
+    set((s) => ({
+      [what]: parts.every((p) => s[what].includes(p))
+        ? s[what].filter((p) => !parts.includes(p))
+        : [...new Set([...s[what], ...parts])],
+    })),
   ask: (whyMode) => set({ whyMode }),
 }));
 

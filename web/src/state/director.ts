@@ -1,10 +1,11 @@
-import type { Character, Frame, FrameSeries, LineView, PoseBody } from '../api/client';
-import { api } from '../api/client';
+import type { Character, Edit, Frame, FrameSeries, Joint, LineView, PoseBody } from '../api/client';
+import { api, Refusal } from '../api/client';
 import { frameOf, nearest } from '../stage/series';
 import { useDesk } from './desk';
 import { Latest } from './loader';
 
 type Watcher = (frame: Frame) => void;
+type JointWatcher = (joints: Joint[]) => void;
 
 const AHEAD = 36;
 
@@ -20,7 +21,10 @@ export class Director {
   private readonly cache = new Map<number, Frame>();
   private poseKey = '';
   private fetching = false;
-  private readonly poses: Latest<number, Frame>;
+  private readonly poses: Latest<number, { revision: number; frame: Frame; joints: Joint[] }>;
+  private readonly jointWatchers = new Set<JointWatcher>();
+  private joints: Joint[] = [];
+  private draft: Edit | null = null;
   private stopped = false;
 
   constructor(
@@ -31,12 +35,21 @@ export class Director {
     private readonly failed: (e: unknown) => void,
   ) {
     this.poses = new Latest(
-      async (_stamp: number) =>
-        (await api.pose(this.id, { ...this.moment(), revision: this.revision })).frame,
-      (frame) => {
-        if (!this.sweep && !useDesk.getState().playing) this.put(frame);
+      async (_stamp: number) => {
+        const draft = this.draft ?? undefined;
+        const joints = this.jointWatchers.size > 0;
+        return api.pose(this.id, { ...this.moment(), revision: this.revision, draft, joints });
       },
-      (e) => this.failed(e),
+      ({ frame, joints }) => {
+        if (useDesk.getState().playing || this.stopped) return;
+        if (!this.sweep || this.draft) this.put(frame);
+        if (this.jointWatchers.size > 0) {
+          this.joints = joints;
+          for (const w of this.jointWatchers) w(joints);
+        }
+      },
+      // what a hand is in the middle of may be refused on the way; letting go says so
+      (e) => (this.draft && e instanceof Refusal && e.status === 422 ? undefined : this.failed(e)),
     );
   }
 
@@ -44,6 +57,20 @@ export class Director {
     this.watchers.add(watcher);
     if (this.frame) watcher(this.frame);
     return () => this.watchers.delete(watcher);
+  }
+
+  /** Told of every pivot whenever the pose changes. */
+  watchJoints(watcher: JointWatcher): () => void {
+    this.jointWatchers.add(watcher);
+    if (this.joints.length > 0) watcher(this.joints);
+    this.refresh();
+    return () => this.jointWatchers.delete(watcher);
+  }
+
+  /** Shows what an edit would do, as the server sees it, until it is made or let go of with null. */
+  drafting(edit: Edit | null): void {
+    this.draft = edit;
+    this.refresh();
   }
 
   /** The drawing a part shows at this moment; null for none. */
@@ -75,12 +102,12 @@ export class Director {
 
   /** The desk changed: show what it asks for. */
   refresh(): void {
-    if (useDesk.getState().playing) return;
+    if (this.stopped || useDesk.getState().playing) return;
     if (this.sweep) {
       const value = useDesk.getState().dials[this.sweep.dial];
       if (value !== undefined) {
         this.put(frameOf(this.sweep.series, nearest(this.sweep.series.at, value), this.character.order));
-        return;
+        if (this.jointWatchers.size === 0) return;
       }
     }
     this.poses.ask(performance.now());

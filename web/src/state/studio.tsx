@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import {
   api,
@@ -30,6 +30,7 @@ interface Studio {
   editLine: (edit: ShotEdit) => Promise<boolean>;
   changeLine: (change: (line: LineView) => Promise<LineView>) => Promise<boolean>;
   step: (back: boolean) => Promise<void>;
+  returnTo: (revision: number) => Promise<boolean>;
 }
 
 const Context = createContext<Studio | null>(null);
@@ -43,6 +44,17 @@ export function useStudio(): Studio {
 export function asMessage(e: unknown): Message {
   if (e instanceof Refusal) return { says: e.message, more: e.since, bad: true };
   return { says: e instanceof Error ? e.message : String(e), bad: true };
+}
+
+/** Changes whenever some drawing's artwork does. */
+function signature(view: CharacterView | undefined): string {
+  const hashes = new Set(
+    view?.character.parts.flatMap((p) => p.drawings.map((d) => d.art as unknown as string)),
+  );
+  return [...hashes]
+    .map((h) => h.slice(0, 8))
+    .sort()
+    .join('');
 }
 
 /** Holds the open character and line, and everything that can be done to them. */
@@ -67,16 +79,29 @@ export function StudioProvider({
       (old as CharacterView | undefined)?.revision === (fresh as CharacterView).revision ? old : fresh,
   });
   const artwork = useQuery({
-    queryKey: ['artwork', id],
-    queryFn: () => api.artwork(id),
+    queryKey: ['artwork', id, signature(character.data)],
+    queryFn: () => api.artwork(id, character.data!.revision),
+    enabled: character.data !== undefined,
     staleTime: Infinity,
+    placeholderData: keepPreviousData,
   });
   const line = useQuery({
     queryKey: ['line', lineId],
     queryFn: () => api.line(lineId!),
     enabled: lineId !== null,
   });
-  const view = character.data;
+  // a character is shown together with its own art: while new art is on its way the last pair stays
+  const fresh = character.data;
+  const [pair, setPair] = useState<{ view: CharacterView; artwork: Artwork } | null>(null);
+  if (
+    fresh &&
+    artwork.data &&
+    !artwork.isPlaceholderData &&
+    (pair?.view !== fresh || pair.artwork !== artwork.data)
+  )
+    setPair({ view: fresh, artwork: artwork.data });
+  const view = pair?.view;
+  const revision = fresh?.revision ?? 0;
   const lineView = lineId !== null && line.data?.character === id ? line.data : null;
 
   const failed = useCallback((e: unknown) => tell(asMessage(e)), []);
@@ -120,18 +145,18 @@ export function StudioProvider({
   );
 
   const studio = useMemo<Studio | null>(() => {
-    if (!view || !artwork.data || !director) return null;
+    if (!view || !pair || !director) return null;
     const changeLine = (change: (l: LineView) => Promise<LineView>) =>
       lineView ? settle(['line', lineView.id], () => change(lineView)) : Promise.resolve(false);
     return {
       view,
-      artwork: artwork.data,
+      artwork: pair.artwork,
       line: lineView,
       director,
       message,
       tell,
       edit: async (edit) => {
-        const done = await settle(['character', id], () => api.edit(id, view.revision, edit));
+        const done = await settle(['character', id], () => api.edit(id, revision, edit));
         if (done) void queries.invalidateQueries({ queryKey: ['line'] });
         return done;
       },
@@ -142,21 +167,20 @@ export function StudioProvider({
         void queries.invalidateQueries({ queryKey: ['lines', id] });
         return done;
       },
+      returnTo: (to) => settle(['character', id], () => api.returnTo(id, revision, to)),
       step: async (back) => {
         if (useDesk.getState().bench === 'lines' && lineView) {
           if (!(back ? lineView.canUndo : lineView.canRedo)) return;
           await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
           void queries.invalidateQueries({ queryKey: ['lines', id] });
         } else if (back ? view.canUndo : view.canRedo) {
-          await settle(['character', id], () =>
-            back ? api.undo(id, view.revision) : api.redo(id, view.revision),
-          );
+          await settle(['character', id], () => (back ? api.undo(id, revision) : api.redo(id, revision)));
           void queries.invalidateQueries({ queryKey: ['line'] });
         }
         void queries.invalidateQueries({ queryKey: ['characters'] });
       },
     };
-  }, [view, artwork.data, lineView, director, message, id, queries, settle]);
+  }, [view, pair, revision, lineView, director, message, id, queries, settle]);
 
   if (character.error) return <>{asMessage(character.error).says}</>;
   return studio ? <Context.Provider value={studio}>{children}</Context.Provider> : <>{waiting}</>;

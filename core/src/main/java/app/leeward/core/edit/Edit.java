@@ -34,6 +34,7 @@ public sealed interface Edit
                 JoinSet,
                 SetSides,
                 Recolour,
+                MergeColours,
                 NameSwatch,
                 Tidy {
     /** Touched by an edit after which nothing made before it makes sense. */

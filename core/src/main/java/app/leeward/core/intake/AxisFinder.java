@@ -12,6 +12,7 @@ import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -37,6 +38,9 @@ public final class AxisFinder {
     /** How far votes for one axis may lie apart, as a share of the drawing's width. */
     private static final double TOGETHER = 0.012;
 
+    /** Pairs that differ by less than this share of the drawing's width are as good as exact. */
+    private static final double EXACT = 4e-4;
+
     private AxisFinder() {}
 
     private record Sample(List<Point> points, Point middle, double width, double height, String paint) {
@@ -59,7 +63,9 @@ public final class AxisFinder {
         }
         List<Vote> votes = votes(samples);
         votes.sort(Comparator.comparingDouble(Vote::x));
-        List<Vote> best = largestCluster(votes, TOGETHER * all.get().width());
+        List<Vote> best = exact(
+                largestCluster(votes, TOGETHER * all.get().width()),
+                EXACT * all.get().width());
         if (best.size() < 2) {
             return Optional.empty();
         }
@@ -168,6 +174,24 @@ public final class AxisFinder {
         double ex = a.x() + t * dx - x;
         double ey = a.y() + t * dy - y;
         return ex * ex + ey * ey;
+    }
+
+    /** Without the pairs that only roughly mirror each other: those more than thrice as unlike as the middle one. */
+    private static List<Vote> exact(List<Vote> votes, double floor) {
+        if (votes.size() < 4) {
+            return votes;
+        }
+        double[] off = votes.stream().mapToDouble(v -> squared(v.a, v.b, v.x)).toArray();
+        double[] sorted = off.clone();
+        Arrays.sort(sorted);
+        double most = Math.max(9 * sorted[sorted.length / 2], floor * floor);
+        List<Vote> kept = new ArrayList<>();
+        for (int i = 0; i < off.length; i++) {
+            if (off[i] <= most) {
+                kept.add(votes.get(i));
+            }
+        }
+        return kept;
     }
 
     /** The votes within {@code width} of each other that weigh most; {@code votes} in rising order. */

@@ -7,7 +7,7 @@ import java.util.Optional;
 /** Everything the Intake bench shows about a character, measured from its art as it is. */
 public record IntakeReport(
         List<SlotBoard.Group> slots,
-        List<Guess> guesses,
+        List<Recognition> guesses,
         SideCheck sides,
         Optional<Axis> axis,
         Optional<Standing> standing,
@@ -17,7 +17,7 @@ public record IntakeReport(
         Optional<Axis> axis = AxisFinder.find(c);
         return new IntakeReport(
                 SlotBoard.of(c),
-                Guesser.in(c),
+                Recogniser.in(c),
                 SideCheck.of(c),
                 axis,
                 Standing.of(c, axis),

@@ -29,6 +29,8 @@ public record Standing(double scale, double dx, double dy, Canvas canvas, boolea
     private static final double TALL = 0.92;
 
     private static final double WIDE = 0.94;
+    /** How far a character may reach over the edges of a canvas, as a share of it, before that counts as a mistake. */
+    private static final double SLACK = 0.08;
 
     /** Empty when nothing is drawn. */
     public static Optional<Standing> of(Character c, Optional<Axis> axis) {
@@ -41,10 +43,12 @@ public record Standing(double scale, double dx, double dy, Canvas canvas, boolea
                 c.canvas().width() > LARGEST_CANVAS || c.canvas().height() > LARGEST_CANVAS ? COMMON : c.canvas();
         double middle = axis.map(Axis::x).orElse(b.centre().x());
         double half = Math.max(b.maxX() - middle, middle - b.minX());
-        boolean inside = b.minX() >= 0
-                && b.minY() >= 0
-                && b.maxX() <= canvas.width()
-                && b.maxY() <= canvas.height()
+        double wideSlack = SLACK * canvas.width();
+        double tallSlack = SLACK * canvas.height();
+        boolean inside = b.minX() >= -wideSlack
+                && b.minY() >= -tallSlack
+                && b.maxX() <= canvas.width() + wideSlack
+                && b.maxY() <= canvas.height() + tallSlack
                 && canvas.equals(c.canvas())
                 && b.height() >= 0.4 * canvas.height();
         double scale = inside
@@ -58,7 +62,8 @@ public record Standing(double scale, double dx, double dy, Canvas canvas, boolea
                         .orElse(canvas.height())
                 : canvas.height();
         double dy = ground - scale * b.maxY();
-        boolean needed = !inside || Math.abs(dx) > 0.05 || Math.abs(dy) > 0.05;
+        // a bust is cut by the lower edge on purpose
+        boolean needed = !inside || Math.abs(dx) > 0.05 || Math.abs(dy) > tallSlack;
         return Optional.of(new Standing(scale, dx, dy, canvas, needed));
     }
 

@@ -252,7 +252,7 @@ class IntakeReportTest {
                 Rigs.layer("Path 9", Rigs.ellipse(602, 500, 12, 20)),
                 Rigs.layer("Path 10", Rigs.ellipse(398, 500, 12, 20)));
         Character c = Rigs.hung(art);
-        List<Guess> guesses = Guesser.in(c);
+        List<Recognition> guesses = Recogniser.in(c);
         assertThat(guesses)
                 .extracting(g -> g.role() + " " + g.side())
                 .containsExactlyInAnyOrder(
@@ -266,7 +266,8 @@ class IntakeReportTest {
                         "EAR RIGHT");
         assertThat(guesses)
                 .allMatch(g -> g.sure() > 0.4 && g.sure() < 1 && !g.why().isBlank());
-        Character read = done(c, new ReadAs(guesses.stream().map(Guess::offer).toList()));
+        Character read =
+                done(c, new ReadAs(guesses.stream().map(Recognition::offer).toList()));
         Part brow = read.part(PartRole.BROW, Side.LEFT).orElseThrow();
         assertThat(brow.name()).isEqualTo("left brow");
         assertThat(brow.parent()).contains("head");
@@ -276,7 +277,7 @@ class IntakeReportTest {
         assertThat(read.mouths().part()).isPresent();
         assertThat(new Evaluator(read).frame(Pose.REST).placed())
                 .hasSameSizeAs(new Evaluator(c).frame(Pose.REST).placed());
-        assertThat(Guesser.in(read)).isEmpty();
+        assertThat(Recogniser.in(read)).isEmpty();
     }
 
     private static Layer pale(String name, Path path) {

@@ -1,22 +1,22 @@
 package app.leeward.formats.json;
 
-import app.leeward.core.edit.Adopt;
-import app.leeward.core.edit.Rename;
-import app.leeward.core.edit.RenamePart;
-import app.leeward.core.edit.Nudge;
-import app.leeward.core.edit.Show;
-import app.leeward.core.edit.ServeSound;
-import app.leeward.core.edit.Pronounce;
-import app.leeward.core.edit.SetDial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.Pronounce;
+import app.leeward.core.edit.Rename;
+import app.leeward.core.edit.RenamePart;
+import app.leeward.core.edit.ServeSound;
+import app.leeward.core.edit.SetDial;
+import app.leeward.core.edit.Show;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;

@@ -1,10 +1,11 @@
 package app.leeward.server.api;
 
 import app.leeward.core.art.Shape;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.core.edit.Edit;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Standing;
 import app.leeward.server.studio.StoredArt;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -90,15 +92,43 @@ class CharacterApi {
     }
 
     @GetMapping("/{id}")
-    CharacterView stand(@PathVariable UUID id) {
-        return CharacterView.of(characters.stand(id));
+    CharacterView stand(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
+        return CharacterView.of(revision == null ? characters.stand(id) : characters.stand(id, revision));
+    }
+
+    /** What was recognised, what is missing, and what could be put right, of a character as it is. */
+    @GetMapping("/{id}/intake")
+    IntakeReport intake(@PathVariable UUID id) {
+        return characters.report(characters.stand(id));
+    }
+
+    /**
+     * Which revision to go back to.
+     *
+     * @param to its number
+     */
+    public record ReturnBody(int base, int to) {}
+
+    @PostMapping("/{id}/return")
+    CharacterView returnTo(@PathVariable UUID id, @RequestBody ReturnBody body) {
+        return CharacterView.of(characters.returnTo(id, body.base(), body.to(), AUTHOR));
+    }
+
+    /** A name for a revision; an empty one takes it away. */
+    public record MilestoneBody(int number, String name) {}
+
+    @PostMapping("/{id}/milestones")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void milestone(@PathVariable UUID id, @RequestBody MilestoneBody body) {
+        characters.nameRevision(id, body.number(), Bodies.require(body.name(), "name"));
     }
 
     /** The shapes of all drawings, by the hash of their artwork. */
     @GetMapping("/{id}/artwork")
-    Map<String, List<Shape>> artwork(@PathVariable UUID id) {
+    Map<String, List<Shape>> artwork(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
         Map<String, List<Shape>> out = new TreeMap<>();
-        characters.stand(id).state().parts().forEach(p -> p.drawings()
+        Character c = (revision == null ? characters.stand(id) : characters.stand(id, revision)).state();
+        c.parts().forEach(p -> p.drawings()
                 .forEach(d -> out.put(art.hashOf(d.art()), d.art().shapes())));
         return out;
     }

@@ -3,12 +3,16 @@ package app.leeward.server.api;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.DocumentRow;
 import app.leeward.server.store.Documents;
+import app.leeward.server.store.MilestoneRow;
+import app.leeward.server.store.Milestones;
 import app.leeward.server.store.RevisionRow;
 import app.leeward.server.store.Revisions;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,8 +30,10 @@ class Listing {
 
     private final Documents documents;
     private final Revisions revisions;
+    private final Milestones milestones;
 
-    Listing(Documents documents, Revisions revisions) {
+    Listing(Documents documents, Revisions revisions, Milestones milestones) {
+        this.milestones = milestones;
         this.documents = documents;
         this.revisions = revisions;
     }
@@ -39,12 +45,12 @@ class Listing {
         }
     }
 
-    /** One revision in a history. */
-    public record Step(int number, String action, String says, String author, Instant madeAt) {
-        static Step of(RevisionRow r) {
-            return new Step(r.number(), r.action().name(), r.says(), r.author(), r.madeAt());
-        }
-    }
+    /**
+     * One revision in a history.
+     *
+     * @param milestone the name somebody gave it; empty for most
+     */
+    public record Step(int number, String action, String says, String author, Instant madeAt, String milestone) {}
 
     /** A page of items, and how many there are in all. */
     public record Items(List<Item> items, int page, long total) {
@@ -79,6 +85,18 @@ class Listing {
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "50") int size) {
         Page<RevisionRow> found = revisions.newestFirst(id, page(page, size));
-        return new Steps(found.map(Step::of).getContent(), found.getNumber(), found.getTotalElements());
+        Map<Integer, String> named =
+                milestones.of(id).stream().collect(Collectors.toMap(MilestoneRow::number, MilestoneRow::name));
+        return new Steps(
+                found.map(r -> new Step(
+                                r.number(),
+                                r.action().name(),
+                                r.says(),
+                                r.author(),
+                                r.madeAt(),
+                                named.getOrDefault(r.number(), "")))
+                        .getContent(),
+                found.getNumber(),
+                found.getTotalElements());
     }
 }

@@ -41,6 +41,15 @@ class OpenApiForms {
                 .replaceWithSchema(Point.class, numbers);
     }
 
+    /** Components that may be left out: something follows nothing, lies above nothing, was not found. */
+    private static final Set<String> OPTIONAL = Set.of(
+            "Part.parent",
+            "Joint.parent",
+            "EditHang.parent",
+            "EditStack.above",
+            "IntakeReport.axis",
+            "IntakeReport.standing");
+
     @Bean
     OpenAPI leewardApi() {
         return new OpenAPI()
@@ -119,7 +128,7 @@ class OpenApiForms {
             if (!sent && schema.getProperties() != null) {
                 List<String> all = new ArrayList<>(((Map<String, ?>) schema.getProperties()).keySet());
                 schema.setRequired(all.stream()
-                        .filter(p -> !(name.equals("Part") && p.equals("parent")))
+                        .filter(p -> !OPTIONAL.contains(name + "." + p))
                         .toList());
             }
         });

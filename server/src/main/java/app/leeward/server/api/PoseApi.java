@@ -1,9 +1,11 @@
 package app.leeward.server.api;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Joint;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Reason;
 import app.leeward.core.shot.Playhead;
@@ -50,10 +52,13 @@ class PoseApi {
      * @param frame which frame of it, from 0
      * @param revision of the character, as the asker knows it; the newest when it is left out. A revision never changes,
      *     so asking by its number spares the question whether there is a newer one
+     * @param draft an edit a hand is in the middle of: shown as if it were made, not made
+     * @param joints whether pivots are wanted as well
      */
-    public record Moment(PoseBody pose, UUID line, Integer frame, Integer revision) {}
+    public record Moment(PoseBody pose, UUID line, Integer frame, Integer revision, Edit draft, Boolean joints) {}
 
-    public record PoseView(int revision, Frame frame) {}
+    /** @param joints the pivots of every part; empty when nobody asked */
+    public record PoseView(int revision, Frame frame, List<Joint> joints) {}
 
     public record SweepBody(PoseBody pose, UUID line, Integer frame, String dial, int samples) {}
 
@@ -82,7 +87,14 @@ class PoseApi {
         Standing<Character> c =
                 moment.revision() == null ? characters.stand(id) : characters.stand(id, moment.revision());
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
-        return new PoseView(c.revision(), characters.evaluator(c).frame(pose));
+        Evaluator evaluator = moment.draft() == null ? characters.evaluator(c) : drafted(c.state(), moment.draft());
+        boolean joints = Boolean.TRUE.equals(moment.joints());
+        return new PoseView(c.revision(), evaluator.frame(pose), joints ? evaluator.joints(pose) : List.of());
+    }
+
+    private static Evaluator drafted(Character c, Edit draft) {
+        Bodies.requireWhole(draft, "draft");
+        return new Evaluator(Characters.applied(c, draft));
     }
 
     /** The frames of one dial over its whole range, the rest of the pose staying as it is. */

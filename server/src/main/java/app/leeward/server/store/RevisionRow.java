@@ -26,7 +26,8 @@ public class RevisionRow implements Persistable<RevisionKey> {
     public enum Action {
         EDIT,
         UNDO,
-        REDO
+        REDO,
+        RETURN
     }
 
     @EmbeddedId
@@ -109,7 +110,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
         return action;
     }
 
-    /** The edit as JSON; null for undo and redo. */
+    /** The edit as JSON; null for undo, redo and return. */
     public String edit() {
         return edit;
     }

@@ -1,13 +1,14 @@
 package app.leeward.server.studio;
 
 import app.leeward.core.edit.Adopt;
-import app.leeward.core.intake.Assembler;
-import app.leeward.core.intake.IntakeResult;
-import app.leeward.core.rig.Character;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeReport;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.formats.svg.ArtProblem;
 import app.leeward.formats.svg.SvgArt;
@@ -30,6 +31,9 @@ public class Characters {
     private final Keeping keeping;
     private final Cache<String, Evaluator> evaluators =
             Caffeine.newBuilder().maximumSize(200).build();
+
+    private final Cache<String, IntakeReport> reports =
+            Caffeine.newBuilder().maximumSize(50).build();
 
     Characters(Ledger ledger, StoredArt shelf) {
         this.ledger = ledger;
@@ -98,6 +102,39 @@ public class Characters {
         return evaluators.get(standing.id() + "/" + standing.revision(), k -> new Evaluator(standing.state()));
     }
 
+    /**
+     * What an edit makes of a character, without storing anything.
+     *
+     * @throws Problem when the edit cannot be made
+     */
+    public static Character applied(Character before, Edit edit) {
+        try {
+            Outcome outcome = Edits.apply(before, edit);
+            if (outcome instanceof Outcome.Refused r) {
+                throw Problem.refused(r.code(), r.says());
+            }
+            return ((Outcome.Done) outcome).character();
+        } catch (IllegalArgumentException e) {
+            throw Problem.refused("edit-refused", e.getMessage());
+        }
+    }
+
+    public Standing<Character> returnTo(UUID id, int base, int number, String author) {
+        return ledger.returnTo(keeping, id, base, number, author);
+    }
+
+    public void nameRevision(UUID id, int number, String name) {
+        if (name.strip().length() > Edits.LONGEST_NAME) {
+            throw Problem.refused("long-name", "A name has at most " + Edits.LONGEST_NAME + " letters.");
+        }
+        ledger.name(keeping, id, number, name);
+    }
+
+    /** What the Intake bench shows, measured once a revision. */
+    public IntakeReport report(Standing<Character> standing) {
+        return reports.get(standing.id() + "/" + standing.revision(), k -> IntakeReport.of(standing.state()));
+    }
+
     private record Keeping(ObjectMapper json) implements Ledger.Keeper<Character, Edit> {
         @Override
         public DocumentKind kind() {
@@ -136,15 +173,7 @@ public class Characters {
 
         @Override
         public Character apply(Character before, Edit edit) {
-            try {
-                Outcome outcome = Edits.apply(before, edit);
-                if (outcome instanceof Outcome.Refused r) {
-                    throw Problem.refused(r.code(), r.says());
-                }
-                return ((Outcome.Done) outcome).character();
-            } catch (IllegalArgumentException e) {
-                throw Problem.refused("edit-refused", e.getMessage());
-            }
+            return applied(before, edit);
         }
 
         @Override

@@ -3,6 +3,8 @@ package app.leeward.server.studio;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.DocumentRow;
 import app.leeward.server.store.Documents;
+import app.leeward.server.store.MilestoneRow;
+import app.leeward.server.store.Milestones;
 import app.leeward.server.store.RevisionKey;
 import app.leeward.server.store.RevisionRow;
 import app.leeward.server.store.RevisionRow.Action;
@@ -28,12 +30,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class Ledger {
     private final Documents documents;
     private final Revisions revisions;
+    private final Milestones milestones;
     private final Clock clock;
     /** A revision never changes, so what was read of one stays true; keyed by document and number. */
     private final Cache<RevisionKey, Standing<?>> read =
             Caffeine.newBuilder().maximumSize(500).build();
 
-    Ledger(Documents documents, Revisions revisions, Clock clock) {
+    Ledger(Documents documents, Revisions revisions, Milestones milestones, Clock clock) {
+        this.milestones = milestones;
         this.documents = documents;
         this.revisions = revisions;
         this.clock = clock;
@@ -248,6 +252,47 @@ public class Ledger {
                 target.standsAt(),
                 target.cameFrom(),
                 head.ahead().subList(1, head.ahead().size()));
+    }
+
+    /** Makes the document again what it was at one revision; that can be undone like an edit. */
+    @Transactional
+    public <T, E> Standing<T> returnTo(Keeper<T, E> keeper, UUID id, int base, int number, String author) {
+        DocumentRow document = locked(keeper, id);
+        RevisionRow head = fresh(document, base);
+        if (number < 1 || number > document.head()) {
+            throw Problem.notThere("revision");
+        }
+        RevisionRow target = row(id, number);
+        String named = milestones
+                .findById(new RevisionKey(id, number))
+                .map(m -> "“" + m.name() + "”")
+                .orElse("revision " + number);
+        return add(
+                keeper,
+                document,
+                Action.RETURN,
+                null,
+                "Returned to " + named + ": " + target.says(),
+                author,
+                keeper.read(target.state()),
+                document.head() + 1,
+                head.standsAt(),
+                List.of());
+    }
+
+    /** Gives a revision a name; an empty one takes the name away. */
+    @Transactional
+    public <T, E> void name(Keeper<T, E> keeper, UUID id, int number, String name) {
+        DocumentRow document = locked(keeper, id);
+        if (number < 1 || number > document.head()) {
+            throw Problem.notThere("revision");
+        }
+        RevisionKey key = new RevisionKey(id, number);
+        if (name.isBlank()) {
+            milestones.deleteById(key);
+        } else {
+            milestones.save(new MilestoneRow(key, name.strip()));
+        }
     }
 
     private RevisionRow fresh(DocumentRow document, int base) {

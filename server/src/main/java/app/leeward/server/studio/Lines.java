@@ -3,7 +3,6 @@ package app.leeward.server.studio;
 import app.leeward.core.edit.Pronounce;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
-import app.leeward.core.edit.Edit;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;

@@ -18,19 +18,19 @@ import java.util.Optional;
  * inside, and their mirrored twin. Shares are of the face's width and height; they are rules of thumb, no source. A role
  * that is filled already is not offered again, unless it comes as a set.
  */
-public final class Guesser {
+public final class Recogniser {
     private final Character character;
     private final Box face;
     private final double axis;
 
-    private Guesser(Character character, Box face) {
+    private Recogniser(Character character, Box face) {
         this.character = character;
         this.face = face;
         this.axis = character.model().axis();
     }
 
     /** The surest first; nothing when there is no face to compare with. */
-    public static List<Guess> in(Character c) {
+    public static List<Recognition> in(Character c) {
         Optional<Box> face = c.part(PartRole.FACE)
                 .or(() -> c.part(PartRole.HEAD))
                 .flatMap(Part::bounds)
@@ -38,8 +38,8 @@ public final class Guesser {
         if (face.isEmpty()) {
             return List.of();
         }
-        Guesser g = new Guesser(c, face.get());
-        List<Guess> all = new ArrayList<>();
+        Recogniser g = new Recogniser(c, face.get());
+        List<Recognition> all = new ArrayList<>();
         for (Part p : c.parts()) {
             if (p.role() == PartRole.OTHER && !p.drawings().isEmpty()) {
                 p.bounds()
@@ -52,7 +52,7 @@ public final class Guesser {
         return all;
     }
 
-    private boolean free(Guess g, List<Guess> before) {
+    private boolean free(Recognition g, List<Recognition> before) {
         boolean filled = character.parts().stream()
                 .anyMatch(p -> p.role() == g.role()
                         && p.side() == g.side()
@@ -61,7 +61,7 @@ public final class Guesser {
         return !filled && !offered;
     }
 
-    private Optional<Guess> guess(Part p, Box b) {
+    private Optional<Recognition> guess(Part p, Box b) {
         double across = (b.centre().x() - axis) / face.width();
         double down = (b.centre().y() - face.minY()) / face.height();
         double wide = b.width() / face.width();
@@ -116,7 +116,7 @@ public final class Guesser {
         return Optional.empty();
     }
 
-    private Optional<Guess> inEye(Part p, Box b, Part white) {
+    private Optional<Recognition> inEye(Part p, Box b, Part white) {
         Box w = white.bounds().orElseThrow();
         double size = b.width() / w.width();
         double light = lightness(p);
@@ -131,8 +131,8 @@ public final class Guesser {
                 : offer(p, PartRole.IRIS, white.side(), 0.7, "coloured, inside the " + white.name());
     }
 
-    private static Optional<Guess> offer(Part p, PartRole role, Side side, double sure, String why) {
-        return Optional.of(new Guess(p.id(), role, side, sure, why));
+    private static Optional<Recognition> offer(Part p, PartRole role, Side side, double sure, String why) {
+        return Optional.of(new Recognition(p.id(), role, side, sure, why));
     }
 
     /** The eye white that a box lies in. */

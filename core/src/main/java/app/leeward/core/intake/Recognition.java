@@ -9,7 +9,7 @@ import app.leeward.core.rig.Side;
  * @param sure 0 to 1
  * @param why in words: position, colour, mirrored twin, nesting
  */
-public record Guess(String part, PartRole role, Side side, double sure, String why) {
+public record Recognition(String part, PartRole role, Side side, double sure, String why) {
     public Offer offer() {
         return new Offer(part, role, side);
     }

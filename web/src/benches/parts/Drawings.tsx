@@ -1,0 +1,83 @@
+import { Pin, Star } from 'lucide-react';
+import type { Part } from '../../api/client';
+import { useDesk } from '../../state/desk';
+import { useShown, useStudio } from '../../state/studio';
+import { DrawingThumb } from '../../ui/DrawingThumb';
+
+/** What a part can show: picked for this pose, pinned over every dial, or made the default. */
+export function Drawings({ part }: { part: Part }) {
+  const { view, artwork, edit } = useStudio();
+  const { character } = view;
+  const shown = useShown(part.id);
+  const picks = useDesk((s) => s.picks);
+  const pins = useDesk((s) => s.pins);
+  const dials = useDesk((s) => s.dials);
+  const pin = pins[part.id];
+  // only the server decides; this says no more than that some dial away from rest has bands for the part
+  const held = character.dials.find(
+    (d) => d.bands.some((b) => b.part === part.id) && (dials[d.id] ?? d.rest) !== d.rest,
+  );
+  if (part.drawings.length === 0) return null;
+  const choices = [...part.drawings.map((d) => d.id), 'nothing'];
+  return (
+    <>
+      <h2 className="mt-3 text-[15px] font-semibold">Drawings</h2>
+      <p className="text-[12.5px] text-faint">
+        {held
+          ? `${held.name} decides at the moment. Pin a drawing to win over it.`
+          : 'Click to pick for this pose; pin to win over every dial; the star is the default.'}
+      </p>
+      <div className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1.5">
+        {choices.map((id) => {
+          const d = part.drawings.find((x) => x.id === id);
+          const name = d?.name ?? 'nothing';
+          const now = shown === id;
+          return (
+            <div
+              key={id}
+              className={`group relative rounded-lg border ${
+                pin === id || picks[part.id] === id ? 'border-doing bg-doing-soft' : 'border-line bg-card'
+              } ${now ? 'ring-2 ring-tide' : ''}`}
+            >
+              <button
+                className="block w-full p-1"
+                aria-label={`Pick ${name}`}
+                aria-pressed={picks[part.id] === id}
+                onClick={() => useDesk.getState().pick(part.id, picks[part.id] === id ? null : id)}
+              >
+                {d ? (
+                  <DrawingThumb
+                    shapes={artwork[d.art as unknown as string] ?? []}
+                    label=""
+                    className="mx-auto h-12 w-full rounded bg-drawn p-1"
+                  />
+                ) : (
+                  <span className="grid h-11 place-items-center text-faint">∅</span>
+                )}
+                <span className="block truncate text-[11.5px]">{name}</span>
+              </button>
+              <button
+                className={`absolute top-0.5 left-0.5 rounded p-0.5 ${part.shown === id ? 'text-doing' : 'text-line hover:text-faint'}`}
+                aria-label={part.shown === id ? `${name} is the default` : `Make ${name} the default`}
+                title={part.shown === id ? 'The default' : 'Make it the default'}
+                disabled={part.shown === id}
+                onClick={() => void edit({ kind: 'show', part: part.id, drawing: id })}
+              >
+                <Star size={13} fill={part.shown === id ? 'currentColor' : 'none'} />
+              </button>
+              <button
+                className={`absolute top-0.5 right-0.5 rounded p-0.5 ${pin === id ? 'text-doing' : 'text-line hover:text-faint'}`}
+                aria-label={pin === id ? `Release the pin on ${name}` : `Pin ${name}`}
+                aria-pressed={pin === id}
+                title={pin === id ? 'Release the pin' : 'Pin it'}
+                onClick={() => useDesk.getState().pin(part.id, pin === id ? null : id)}
+              >
+                <Pin size={13} fill={pin === id ? 'currentColor' : 'none'} />
+              </button>
+            </div>
+          );
+        })}
+      </div>
+    </>
+  );
+}
