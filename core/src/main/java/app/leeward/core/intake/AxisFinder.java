@@ -1,6 +1,7 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Lab;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Outline;
 import app.leeward.core.art.Paint;
@@ -14,9 +15,7 @@ import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -31,8 +30,8 @@ public final class AxisFinder {
     private static final int POINTS = 240;
 
     private static final int STEP = 5;
-    /** Pairs tried within one colour, so that a thousand equal freckles take no longer than a face. */
-    private static final int MOST_PAIRS = 6000;
+    /** Pairs compared point by point, so that a thousand equal freckles take no longer than a face. */
+    private static final int MOST_PAIRS = 4000;
     /** How unlike two twins may be, as a share of their size. */
     private static final double ALIKE = 0.04;
     /** How far votes for one axis may lie apart, as a share of the drawing's width. */
@@ -43,9 +42,20 @@ public final class AxisFinder {
 
     private AxisFinder() {}
 
-    private record Sample(List<Point> points, Point middle, double width, double height, String paint) {
+    private record Sample(List<Point> points, Point middle, double width, double height, Look paint) {
         double size() {
             return Math.max(width, height);
+        }
+    }
+
+    /** Fill and line as the eye sees them; null for none. Colours that can hardly be told apart are the same. */
+    private record Look(Lab fill, Lab line) {
+        boolean near(Look o) {
+            return near(fill, o.fill) && near(line, o.line);
+        }
+
+        private static boolean near(Lab a, Lab b) {
+            return a == null || b == null ? a == b : a.difference(b) < NearColours.APART;
         }
     }
 
@@ -63,17 +73,51 @@ public final class AxisFinder {
         }
         List<Vote> votes = votes(samples);
         votes.sort(Comparator.comparingDouble(Vote::x));
-        List<Vote> best = exact(
-                largestCluster(votes, TOGETHER * all.get().width()),
-                EXACT * all.get().width());
+        List<Vote> best = largestCluster(votes, TOGETHER * all.get().width());
         if (best.size() < 2) {
             return Optional.empty();
         }
-        double weight = best.stream().mapToDouble(Vote::weight).sum();
-        double x = best.stream().mapToDouble(v -> v.x * v.weight).sum() / weight;
-        double squares =
-                best.stream().mapToDouble(v -> v.weight * squared(v.a, v.b, x)).sum();
-        return Optional.of(new Axis(x, Math.sqrt(squares / weight), best.size()));
+        return Optional.of(settled(best, EXACT * all.get().width()));
+    }
+
+    /**
+     * The least-squares axis of the votes, each weighed by how exactly its pair mirrors (iteratively reweighted least
+     * squares): pairs drawn alike decide, pairs that only roughly mirror each other hardly pull.
+     */
+    private static Axis settled(List<Vote> votes, double floor) {
+        double x = votes.get(votes.size() / 2).x;
+        double residual = 0;
+        int pairs = 0;
+        for (int round = 0; round < 6; round++) {
+            double weights = 0;
+            double places = 0;
+            double squares = 0;
+            pairs = 0;
+            double[] off = new double[votes.size()];
+            for (int i = 0; i < off.length; i++) {
+                off[i] = squared(votes.get(i).a, votes.get(i).b, x);
+            }
+            double usual = usual(off, floor);
+            for (int i = 0; i < off.length; i++) {
+                Vote v = votes.get(i);
+                double squared = off[i];
+                double w = v.weight / (usual + squared);
+                weights += w;
+                places += w * v.x;
+                squares += w * squared;
+                pairs += round > 0 && Math.sqrt(squared) <= Math.max(3 * residual, floor) ? 1 : 0;
+            }
+            x = places / weights;
+            residual = Math.sqrt(squares / weights);
+        }
+        return new Axis(x, residual, pairs);
+    }
+
+    /** Twice the lower quartile, squared: how exactly a pair mirrors that was meant to, even where half the votes were not. */
+    private static double usual(double[] off, double floor) {
+        double[] rising = off.clone();
+        Arrays.sort(rising);
+        return Math.max(4 * rising[rising.length / 4], floor * floor);
     }
 
     private static List<Sample> samples(Character c) {
@@ -101,29 +145,28 @@ public final class AxisFinder {
         List<Point> points = Outline.points(path, POINTS);
         double x = points.stream().mapToDouble(Point::x).average().orElseThrow();
         double y = points.stream().mapToDouble(Point::y).average().orElseThrow();
-        String paint = paint(s.fill()) + "/" + paint(s.stroke().paint());
+        Look paint = new Look(lab(s.fill()), lab(s.stroke().paint()));
         return Optional.of(
                 new Sample(points, new Point(x, y), box.get().width(), box.get().height(), paint));
     }
 
-    private static String paint(Paint p) {
-        return p instanceof Paint.Flat f ? f.colour() : p.toString();
+    private static Lab lab(Paint p) {
+        return p instanceof Paint.Flat f ? Lab.of(f.colour()) : null;
     }
 
     private static List<Vote> votes(List<Sample> samples) {
-        Map<String, List<Sample>> byPaint = new HashMap<>();
-        samples.forEach(
-                s -> byPaint.computeIfAbsent(s.paint, k -> new ArrayList<>()).add(s));
+        List<Sample> rising = new ArrayList<>(samples);
+        rising.sort(Comparator.comparingDouble(Sample::height));
         List<Vote> votes = new ArrayList<>();
-        for (List<Sample> alike : byPaint.values()) {
-            alike.sort(Comparator.comparingDouble(Sample::height));
-            int left = MOST_PAIRS;
-            for (int i = 0; i < alike.size(); i++) {
-                vote(alike.get(i), alike.get(i), votes);
-                for (int k = i + 1; k < alike.size() && sameHeight(alike.get(i), alike.get(k)); k++) {
-                    if (left-- > 0) {
-                        vote(alike.get(i), alike.get(k), votes);
-                    }
+        int left = MOST_PAIRS;
+        for (int i = 0; i < rising.size(); i++) {
+            Sample a = rising.get(i);
+            vote(a, a, votes);
+            for (int k = i + 1; k < rising.size() && left > 0 && sameHeight(a, rising.get(k)); k++) {
+                Sample b = rising.get(k);
+                if (a.paint.near(b.paint) && twins(a, b)) {
+                    left--;
+                    vote(a, b, votes);
                 }
             }
         }
@@ -134,16 +177,16 @@ public final class AxisFinder {
         return Math.abs(a.height - b.height) <= ALIKE * Math.max(a.size(), b.size());
     }
 
+    private static boolean twins(Sample a, Sample b) {
+        double size = Math.max(a.size(), b.size());
+        return Math.abs(a.width - b.width) <= ALIKE * size && Math.abs(a.middle.y() - b.middle.y()) <= ALIKE * size;
+    }
+
     private static void vote(Sample a, Sample b, List<Vote> votes) {
         double size = Math.max(a.size(), b.size());
-        boolean twins = sameHeight(a, b)
-                && Math.abs(a.width - b.width) <= ALIKE * size
-                && Math.abs(a.middle.y() - b.middle.y()) <= ALIKE * size;
-        if (twins) {
-            double x = (a.middle.x() + b.middle.x()) / 2;
-            if (Math.sqrt(squared(a, b, x)) <= ALIKE * size) {
-                votes.add(new Vote(x, (a == b ? 1 : 2) * size, a, b));
-            }
+        double x = (a.middle.x() + b.middle.x()) / 2;
+        if (Math.sqrt(squared(a, b, x)) <= ALIKE * size) {
+            votes.add(new Vote(x, (a == b ? 1 : 2) * size, a, b));
         }
     }
 
@@ -174,24 +217,6 @@ public final class AxisFinder {
         double ex = a.x() + t * dx - x;
         double ey = a.y() + t * dy - y;
         return ex * ex + ey * ey;
-    }
-
-    /** Without the pairs that only roughly mirror each other: those more than thrice as unlike as the middle one. */
-    private static List<Vote> exact(List<Vote> votes, double floor) {
-        if (votes.size() < 4) {
-            return votes;
-        }
-        double[] off = votes.stream().mapToDouble(v -> squared(v.a, v.b, v.x)).toArray();
-        double[] sorted = off.clone();
-        Arrays.sort(sorted);
-        double most = Math.max(9 * sorted[sorted.length / 2], floor * floor);
-        List<Vote> kept = new ArrayList<>();
-        for (int i = 0; i < off.length; i++) {
-            if (off[i] <= most) {
-                kept.add(votes.get(i));
-            }
-        }
-        return kept;
     }
 
     /** The votes within {@code width} of each other that weigh most; {@code votes} in rising order. */
