@@ -138,7 +138,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
       <input
         ref={art}
         type="file"
-        accept=".svg,image/svg+xml"
+        accept=".svg,.ora,.zip,image/svg+xml,image/openraster,application/zip"
         className="hidden"
         onChange={chosen}
         data-testid="art-file"
@@ -166,7 +166,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
           role="status"
         >
           <p className="font-display text-2xl font-bold">
-            {busy ?? 'Drop a layered SVG for a new character, or a WAV for a line'}
+            {busy ?? 'Drop layered art for a new character, or a WAV for a line'}
           </p>
         </div>
       )}

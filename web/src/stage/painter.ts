@@ -16,6 +16,31 @@ function paint(p: Paint): [string, number] {
   return p.kind === 'flat' ? [p.colour, p.opacity] : ['none', 1];
 }
 
+/** A shape as it is drawn: a path, or a picture made of pixels. */
+function drawn(s: Shape): SVGElement {
+  if (s.fill.kind !== 'picture') return pathOf(s);
+  const image = element('image', {
+    href: `/api/v1/images/${s.fill.image}.png`,
+    width: String(s.fill.width),
+    height: String(s.fill.height),
+    preserveAspectRatio: 'none',
+    transform: `matrix(${s.fill.place.join(' ')})`,
+  });
+  if (s.opacity !== 1) image.setAttribute('opacity', String(s.opacity));
+  return image;
+}
+
+/** Cut by its drawing's own window; a picture's own coordinates are pixels, so it is cut in a group. */
+function cut(e: SVGElement, clip: string): SVGElement {
+  if (e.tagName !== 'image') {
+    e.setAttribute('clip-path', `url(#${clip})`);
+    return e;
+  }
+  const g = element('g', { 'clip-path': `url(#${clip})` });
+  g.append(e);
+  return g;
+}
+
 function pathOf(s: Shape): SVGPathElement {
   const [fill, fillOpacity] = paint(s.fill);
   const path = element('path', { d: s.path, fill });
@@ -143,9 +168,8 @@ export class Painter {
         this.defs.append(clip);
       }
       for (const s of shapes) {
-        const path = pathOf(s);
-        if (s.masked && within.length > 0) path.setAttribute('clip-path', `url(#${id})`);
-        group.append(path);
+        const e = drawn(s);
+        group.append(s.masked && within.length > 0 ? cut(e, id) : e);
       }
       slot.drawings.set(p.drawing, group);
       slot.placed.append(group);
@@ -208,8 +232,7 @@ export function paintDrawing(root: SVGGElement, shapes: Shape[]): void {
     root.append(clip);
   }
   for (const s of shapes) {
-    const path = pathOf(s);
-    if (s.masked && within.length > 0) path.setAttribute('clip-path', `url(#${id})`);
-    root.append(path);
+    const e = drawn(s);
+    root.append(s.masked && within.length > 0 ? cut(e, id) : e);
   }
 }

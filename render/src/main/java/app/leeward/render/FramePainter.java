@@ -3,6 +3,7 @@ package app.leeward.render;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.FillRule;
+import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
@@ -20,7 +21,9 @@ import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathFillMode;
+import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.Rect;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,14 +33,20 @@ public final class FramePainter {
     private final Character character;
     private final double scale;
     private final Map<String, Artwork> art = new HashMap<>();
+    private final ImageShelf images;
+    private final Map<String, Image> pictures = new HashMap<>();
     private final Map<Shape, Path> paths = new HashMap<>();
 
-    /** @param width of the pictures, pixels, 1 to 8000; their height follows the canvas */
-    public FramePainter(Character character, int width) {
+    /**
+     * @param width of the pictures, pixels, 1 to 8000; their height follows the canvas
+     * @param images where the character's pictures made of pixels are
+     */
+    public FramePainter(Character character, int width, ImageShelf images) {
         if (width < 1 || width > 8000) {
             throw new IllegalArgumentException("a picture is 1 to 8000 pixels wide, not " + width);
         }
         this.character = character;
+        this.images = images;
         this.scale = width / character.canvas().width();
     }
 
@@ -112,7 +121,23 @@ public final class FramePainter {
         }
     }
 
+    private void picture(Canvas canvas, app.leeward.core.art.Paint.Picture p, double opacity) {
+        Image image = pictures.computeIfAbsent(p.image(), h -> Image.makeDeferredFromEncodedBytes(images.png(h)));
+        int depth = canvas.save();
+        canvas.concat(matrix(p.place()));
+        try (Paint paint = new Paint()) {
+            paint.setAntiAlias(true).setAlphaf((float) opacity);
+            Rect whole = Rect.makeWH(p.width(), p.height());
+            canvas.drawImageRect(image, whole, whole, SamplingMode.MITCHELL, paint, true);
+        }
+        canvas.restoreToCount(depth);
+    }
+
     private void shape(Canvas canvas, Shape s) {
+        if (s.fill() instanceof app.leeward.core.art.Paint.Picture p) {
+            picture(canvas, p, s.opacity());
+            return;
+        }
         Path path = path(s);
         try (Paint paint = new Paint()) {
             paint.setAntiAlias(true);

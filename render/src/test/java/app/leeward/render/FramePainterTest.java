@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.FillRule;
+import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
@@ -66,7 +67,7 @@ class FramePainterTest {
                 MouthChart.EMPTY,
                 Lexicon.EMPTY,
                 List.of());
-        byte[] png = new FramePainter(c, width).png(new Frame(List.of(placed)));
+        byte[] png = new FramePainter(c, width, ImageShelf.NONE).png(new Frame(List.of(placed)));
         return ImageIO.read(new ByteArrayInputStream(png));
     }
 

@@ -32,7 +32,15 @@ public record Shape(
     }
 
     public Shape transform(Matrix m) {
-        return new Shape(name, role, path.transform(m), fill, rule, stroke.scaled(m.strokeScale()), opacity, masked);
+        return new Shape(
+                name,
+                role,
+                path.transform(m),
+                fill.transform(m),
+                rule,
+                stroke.scaled(m.strokeScale()),
+                opacity,
+                masked);
     }
 
     public Shape withRole(ShapeRole newRole, boolean nowMasked) {

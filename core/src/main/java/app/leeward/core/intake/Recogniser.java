@@ -164,15 +164,18 @@ public final class Recogniser {
     }
 
     /** L* of the largest filled shape; middling when nothing is filled. */
-    private static double lightness(Part p) {
-        Artwork art = p.drawing(p.shown()).orElse(p.drawings().get(0)).art();
+    private static double lightness(Part part) {
+        Artwork art = part.drawing(part.shown()).orElse(part.drawings().get(0)).art();
         double most = -1;
         double light = 50;
         for (Shape s : art.shapes()) {
             double area = s.path().bounds().map(b -> b.width() * b.height()).orElse(0.0);
-            if (s.fill() instanceof Paint.Flat f && area > most) {
+            String colour = s.fill() instanceof Paint.Flat f
+                    ? f.colour()
+                    : s.fill() instanceof Paint.Picture p ? p.average() : null;
+            if (colour != null && area > most) {
                 most = area;
-                light = Lab.of(f.colour()).l();
+                light = Lab.of(colour).l();
             }
         }
         return light;

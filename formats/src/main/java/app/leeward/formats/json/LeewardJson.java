@@ -33,9 +33,21 @@ import java.util.Locale;
 
 /** Makes the JSON mappers. */
 public final class LeewardJson {
-    private static final ObjectMapper SHAPES = configure(new ObjectMapper());
+    private static final ObjectMapper SHAPES = configure(new ObjectMapper()).registerModule(exactMatrices());
 
     private LeewardJson() {}
+
+    /** What is stored keeps every digit; what is sent for a moment's picture does not need to. */
+    private static SimpleModule exactMatrices() {
+        SimpleModule exact = new SimpleModule("exact matrices");
+        exact.addSerializer(Matrix.class, new JsonSerializer<>() {
+            @Override
+            public void serialize(Matrix m, JsonGenerator out, SerializerProvider p) throws IOException {
+                out.writeArray(new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()}, 0, 6);
+            }
+        });
+        return exact;
+    }
 
     /** A mapper that keeps artwork on {@code shelf} and writes only its hash. */
     public static ObjectMapper mapper(ArtShelf shelf) {
@@ -84,6 +96,13 @@ public final class LeewardJson {
                 out.writeEndArray();
             }
         });
+        module.addDeserializer(Matrix.class, new JsonDeserializer<>() {
+            @Override
+            public Matrix deserialize(JsonParser in, DeserializationContext c) throws IOException {
+                double[] m = in.readValueAs(double[].class);
+                return new Matrix(m[0], m[1], m[2], m[3], m[4], m[5]);
+            }
+        });
         module.addSerializer(Point.class, new JsonSerializer<>() {
             @Override
             public void serialize(Point v, JsonGenerator out, SerializerProvider p) throws IOException {
@@ -97,7 +116,7 @@ public final class LeewardJson {
                 return new Point(xy[0], xy[1]);
             }
         });
-        choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class);
+        choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class);
         choice(mapper, Edit.class, Edit.class.getPermittedSubclasses());
         choice(mapper, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
         return mapper.registerModule(module)

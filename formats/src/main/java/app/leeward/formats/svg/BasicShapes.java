@@ -2,6 +2,7 @@ package app.leeward.formats.svg;
 
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Path;
+import app.leeward.formats.xml.XmlNode;
 import java.util.Optional;
 
 /** SVG's ready-made shapes as paths. */
@@ -9,7 +10,7 @@ final class BasicShapes {
     private BasicShapes() {}
 
     /** Path data of a shape element; empty for what is not one or has no size. */
-    static Optional<String> data(Node n) {
+    static Optional<String> data(XmlNode n) {
         return switch (n.name) {
             case "path" -> Optional.ofNullable(n.get("d"));
             case "rect" -> rect(n);
@@ -22,7 +23,7 @@ final class BasicShapes {
         };
     }
 
-    private static double length(Node n, String name) {
+    private static double length(XmlNode n, String name) {
         return Lengths.parse(n.get(name), 0);
     }
 
@@ -30,7 +31,7 @@ final class BasicShapes {
         return Numbers.text(x) + " " + Numbers.text(y) + " ";
     }
 
-    private static Optional<String> ellipse(Node n, double rx, double ry) {
+    private static Optional<String> ellipse(XmlNode n, double rx, double ry) {
         if (!(rx > 0 && ry > 0)) {
             return Optional.empty();
         }
@@ -41,7 +42,7 @@ final class BasicShapes {
                 + arc + at(cx + rx, cy) + "Z");
     }
 
-    private static Optional<String> rect(Node n) {
+    private static Optional<String> rect(XmlNode n) {
         double x = length(n, "x");
         double y = length(n, "y");
         double w = length(n, "width");
@@ -60,7 +61,7 @@ final class BasicShapes {
                 + at(x, y + h - ry) + "L" + at(x, y + ry) + arc + at(x + rx, y) + "Z");
     }
 
-    private static Optional<String> poly(Node n) {
+    private static Optional<String> poly(XmlNode n) {
         String points = n.get("points", "").strip();
         return points.isEmpty() ? Optional.empty() : Optional.of("M" + points + (n.name.equals("polygon") ? "Z" : ""));
     }

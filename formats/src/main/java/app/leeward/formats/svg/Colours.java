@@ -2,6 +2,7 @@ package app.leeward.formats.svg;
 
 import app.leeward.core.art.Paint;
 import app.leeward.core.rig.Note;
+import app.leeward.formats.xml.XmlNode;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -21,10 +22,10 @@ final class Colours {
             "rgba?\\(\\s*([\\d.]+)(%?)\\s*[,\\s]\\s*([\\d.]+)%?\\s*[,\\s]\\s*([\\d.]+)%?\\s*(?:[,/]\\s*([\\d.]+)(%?)\\s*)?\\)");
     private static final Pattern URL = Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)(.*)");
 
-    private final Map<String, Node> byId;
+    private final Map<String, XmlNode> byId;
     private final List<Note> notes;
 
-    Colours(Map<String, Node> byId, List<Note> notes) {
+    Colours(Map<String, XmlNode> byId, List<Note> notes) {
         this.byId = byId;
         this.notes = notes;
     }
@@ -89,11 +90,11 @@ final class Colours {
 
     /** Gradients are not kept yet: their middle stop stands for them. */
     private Paint gradient(String id, String fallback, double opacity) {
-        Node node = byId.get(id);
+        XmlNode node = byId.get(id);
         for (int hops = 0; node != null && node.children.isEmpty() && hops < 8; hops++) {
             node = byId.get(node.get("href", "").replaceFirst("^#", ""));
         }
-        List<Node> stops = node == null
+        List<XmlNode> stops = node == null
                 ? List.of()
                 : node.children.stream().filter(c -> c.name.equals("stop")).toList();
         if (stops.isEmpty()) {
@@ -101,7 +102,7 @@ final class Colours {
             return fallback.isEmpty() ? Paint.NONE : paint(fallback, opacity, "black");
         }
         note("gradient-flattened", id, "The gradient '" + id + "' is shown as its middle colour.");
-        Node stop = stops.get(stops.size() / 2);
+        XmlNode stop = stops.get(stops.size() / 2);
         Map<String, String> css = new HashMap<>(stop.attributes);
         css.putAll(StyleSheet.declarations(stop.get("style", "")));
         double a = Lengths.parse(css.get("stop-opacity"), 1);

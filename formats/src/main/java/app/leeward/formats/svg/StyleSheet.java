@@ -1,5 +1,7 @@
 package app.leeward.formats.svg;
 
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.xml.XmlNode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -16,7 +18,7 @@ final class StyleSheet {
 
     private final List<Rule> rules = new ArrayList<>();
 
-    void add(Node style) {
+    void add(XmlNode style) {
         String css = style.text.toString().replaceAll("(?s)/\\*.*?\\*/", "");
         if (css.contains("@import") || css.matches("(?s).*url\\(\\s*['\"]?(https?:|//|file:).*")) {
             throw new ArtProblem(
@@ -50,7 +52,7 @@ final class StyleSheet {
     }
 
     /** Presentation attributes, then rules by weight, then the style attribute, each overriding the one before. */
-    Map<String, String> of(Node node) {
+    Map<String, String> of(XmlNode node) {
         Map<String, String> out = new HashMap<>(node.attributes);
         String classes = " " + node.get("class", "") + " ";
         for (Rule r : rules) {

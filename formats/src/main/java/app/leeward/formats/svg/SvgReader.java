@@ -9,7 +9,13 @@ import app.leeward.core.art.Stroke;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Note;
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.raster.Pixels;
+import app.leeward.formats.xml.XmlNode;
+import app.leeward.formats.xml.XmlReader;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,7 +27,7 @@ import java.util.Set;
  */
 public final class SvgReader {
     /** Largest file, bytes. */
-    public static final int LARGEST = 12 * 1024 * 1024;
+    public static final int LARGEST = 32 * 1024 * 1024;
 
     private static final Set<String> GROUPS = Set.of("g", "svg", "a", "switch");
     private static final Set<String> SILENT = Set.of(
@@ -44,7 +50,8 @@ public final class SvgReader {
     private static final int DEEPEST_USE = 12;
 
     private final List<Note> notes = new ArrayList<>();
-    private final NodeReader nodes = new NodeReader();
+    private final XmlReader nodes = new XmlReader("svg", "SVG drawing");
+    private final Pixels pixels = new Pixels();
     private final StyleSheet sheet = new StyleSheet();
     private Colours colours;
     private int shapes;
@@ -52,7 +59,7 @@ public final class SvgReader {
     private SvgReader() {}
 
     /** @throws ArtProblem when the file cannot be read or must not be */
-    public static SvgArt read(byte[] file) {
+    public static LayeredArt read(byte[] file) {
         if (file.length == 0) {
             throw new ArtProblem("svg-empty", "the whole file", "The file is empty.");
         }
@@ -66,8 +73,9 @@ public final class SvgReader {
         return new SvgReader().art(file);
     }
 
-    private SvgArt art(byte[] file) {
-        Node root = nodes.read(file);
+    private LayeredArt art(byte[] file) {
+        XmlNode root = nodes.read(file, "svg");
+        notes.addAll(nodes.notes());
         colours = new Colours(nodes.byId(), notes);
         collectStyles(root);
         double[] box = viewBox(root);
@@ -78,10 +86,10 @@ public final class SvgReader {
                 .map(c -> c.text.toString().strip())
                 .filter(t -> !t.isEmpty())
                 .findFirst();
-        return new SvgArt(title, canvas(box, layer), layer, notes);
+        return new LayeredArt(title, canvas(box, layer), layer, notes, pixels.images(), true);
     }
 
-    private void collectStyles(Node node) {
+    private void collectStyles(XmlNode node) {
         if (node.name.equals("style")) {
             sheet.add(node);
         }
@@ -89,7 +97,7 @@ public final class SvgReader {
     }
 
     /** min-x, min-y, width, height; null when the file does not say how large it is. */
-    private static double[] viewBox(Node root) {
+    private static double[] viewBox(XmlNode root) {
         String[] parts = root.get("viewBox", "").strip().split("[\\s,]+");
         if (parts.length == 4) {
             try {
@@ -122,18 +130,18 @@ public final class SvgReader {
                 .orElse(new Canvas(1000, 1000));
     }
 
-    private Layer layer(Node node, Style inherited, Matrix outer, int uses) {
+    private Layer layer(XmlNode node, Style inherited, Matrix outer, int uses) {
         Map<String, String> css = sheet.of(node);
         Style style = inherited.with(css);
         List<Layer.Node> out = new ArrayList<>();
-        for (Node child : node.children) {
+        for (XmlNode child : node.children) {
             child(child, style, outer, uses, out);
         }
         boolean hidden = "none".equals(css.getOrDefault("display", "").strip());
         return new Layer(node.name.equals("svg") ? "" : node.label(), hidden, out);
     }
 
-    private void child(Node child, Style style, Matrix outer, int uses, List<Layer.Node> out) {
+    private void child(XmlNode child, Style style, Matrix outer, int uses, List<Layer.Node> out) {
         if (SILENT.contains(child.name)) {
             return;
         }
@@ -143,20 +151,20 @@ public final class SvgReader {
             out.add(new Layer.Group(layer(child, style, m, uses)));
         } else if (child.name.equals("use")) {
             use(child, style, m, uses, out);
+        } else if (child.name.equals("image")) {
+            image(child, style, m).ifPresent(s -> out.add(new Layer.Leaf(s)));
         } else if (BasicShapes.data(child).isPresent()) {
             shape(child, style, m).ifPresent(s -> out.add(new Layer.Leaf(s)));
         } else if (!Set.of("path", "rect", "circle", "ellipse", "polygon", "polyline")
                 .contains(child.name)) {
             String what = child.name.equals("text")
                     ? "Text at line " + child.line + " is left out; turn it into outlines."
-                    : child.name.equals("image")
-                            ? "The image at line " + child.line + " is left out; only drawn shapes are read."
-                            : "<" + child.name + "> at line " + child.line + " is not read.";
+                    : "<" + child.name + "> at line " + child.line + " is not read.";
             notes.add(new Note("element-not-read", child.label(), what));
         }
     }
 
-    private void noteMask(Node group) {
+    private void noteMask(XmlNode group) {
         if (group.get("clip-path") != null || group.get("mask") != null) {
             notes.add(new Note(
                     "clip-not-kept",
@@ -165,8 +173,54 @@ public final class SvgReader {
         }
     }
 
-    private void use(Node use, Style style, Matrix m, int uses, List<Layer.Node> out) {
-        Node target = nodes.byId().get(use.get("href", "").replaceFirst("^#", ""));
+    /** A picture embedded in the file. */
+    private Optional<Shape> image(XmlNode node, Style inherited, Matrix m) {
+        String href = node.get("href", "").strip();
+        int comma = href.indexOf(',');
+        String place = "the image at line " + node.line;
+        if (!href.startsWith("data:image/")
+                || comma < 0
+                || !href.substring(0, comma).contains("base64")) {
+            notes.add(new Note(
+                    "element-not-read",
+                    node.label(),
+                    "The image at line " + node.line + " is left out: it is not embedded as PNG or JPEG."));
+            return Optional.empty();
+        }
+        byte[] file;
+        int[] size;
+        try {
+            file = Base64.getMimeDecoder().decode(href.substring(comma + 1));
+            size = pixels.size(file, place);
+        } catch (IllegalArgumentException | ArtProblem e) {
+            notes.add(
+                    new Note("element-not-read", node.label(), "The image at line " + node.line + " cannot be read."));
+            return Optional.empty();
+        }
+        double w = Lengths.parse(node.get("width"), size[0]);
+        double h = Lengths.parse(node.get("height"), size[1]);
+        if (!(w > 0 && h > 0) || size[0] < 1 || size[1] < 1) {
+            return Optional.empty();
+        }
+        double sx = w / size[0];
+        double sy = h / size[1];
+        double x = Lengths.parse(node.get("x"), 0);
+        double y = Lengths.parse(node.get("y"), 0);
+        if (!"none".equals(node.get("preserveAspectRatio", "").strip())) {
+            // SVG's default: as large as fits, in the middle
+            double s = Math.min(sx, sy);
+            x += (w - s * size[0]) / 2;
+            y += (h - s * size[1]) / 2;
+            sx = s;
+            sy = s;
+        }
+        Style style = inherited.with(sheet.of(node));
+        Matrix at = m.times(Matrix.translate(x, y)).times(Matrix.scale(sx, sy));
+        return pixels.shape(file, place, node.label(), at, Math.max(0, Math.min(1, style.opacity())));
+    }
+
+    private void use(XmlNode use, Style style, Matrix m, int uses, List<Layer.Node> out) {
+        XmlNode target = nodes.byId().get(use.get("href", "").replaceFirst("^#", ""));
         if (target == null || uses >= DEEPEST_USE) {
             notes.add(new Note(
                     "use-missing",
@@ -188,7 +242,7 @@ public final class SvgReader {
         }
     }
 
-    private static Matrix transform(Node node) {
+    private static Matrix transform(XmlNode node) {
         String text = node.get("transform");
         if (text == null || text.isBlank()) {
             return Matrix.IDENTITY;
@@ -200,7 +254,7 @@ public final class SvgReader {
                         "The transform '" + text + "' at line " + node.line + " cannot be read."));
     }
 
-    private Optional<Shape> shape(Node node, Style inherited, Matrix m) {
+    private Optional<Shape> shape(XmlNode node, Style inherited, Matrix m) {
         if (++shapes > 20_000) {
             throw new ArtProblem("svg-large", "line " + node.line, "The SVG has more than 20000 shapes; simplify it.");
         }

@@ -3,6 +3,7 @@ package app.leeward.formats.svg;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.FillRule;
+import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Shape;
@@ -11,6 +12,7 @@ import app.leeward.core.art.Stroke;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -20,19 +22,22 @@ import java.util.Map;
 public final class SvgWriter {
     private final Character character;
     private final Frame frame;
+    private final ImageShelf images;
     private final Map<String, Frame.Placed> placed = new HashMap<>();
     private final StringBuilder defs = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private final Map<String, String> clips = new HashMap<>();
 
-    private SvgWriter(Character character, Frame frame) {
+    private SvgWriter(Character character, Frame frame, ImageShelf images) {
+        this.images = images;
         this.character = character;
         this.frame = frame;
         frame.placed().forEach(p -> placed.put(p.part(), p));
     }
 
-    public static String write(Character character, Frame frame) {
-        return new SvgWriter(character, frame).svg();
+    /** @param images where the character's pictures made of pixels are; they are embedded */
+    public static String write(Character character, Frame frame, ImageShelf images) {
+        return new SvgWriter(character, frame, images).svg();
     }
 
     private String svg() {
@@ -114,7 +119,32 @@ public final class SvgWriter {
         defs.append("</clipPath>\n");
     }
 
+    private void picture(Shape s, Paint.Picture p, String clip) {
+        body.append("<image width=\"")
+                .append(p.width())
+                .append("\" height=\"")
+                .append(p.height())
+                .append('"');
+        body.append(" preserveAspectRatio=\"none\" transform=\"")
+                .append(p.place().toSvg())
+                .append('"');
+        optional("opacity", s.opacity());
+        body.append(" href=\"data:image/png;base64,")
+                .append(Base64.getEncoder().encodeToString(images.png(p.image())))
+                .append("\"/>\n");
+        if (clip != null) {
+            // a clip path is in the coordinates of what it cuts: the picture's own are pixels
+            int at = body.lastIndexOf("<image");
+            body.insert(at, "<g clip-path=\"url(#" + escape(clip) + ")\">");
+            body.append("</g>\n");
+        }
+    }
+
     private void shape(Shape s, String clip) {
+        if (s.fill() instanceof Paint.Picture p) {
+            picture(s, p, clip);
+            return;
+        }
         body.append("<path d=\"").append(s.path().toSvg()).append('"');
         if (clip != null) {
             body.append(" clip-path=\"url(#").append(escape(clip)).append(")\"");

@@ -3,6 +3,7 @@ package app.leeward.formats.json;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.art.ImageShelf;
 import app.leeward.core.edit.Adopt;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Nudge;
@@ -25,7 +26,7 @@ import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
 import app.leeward.demo.DemoFiles;
-import app.leeward.formats.svg.SvgArt;
+import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.svg.SvgReader;
 import app.leeward.formats.svg.SvgWriter;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -50,7 +51,7 @@ class LeewardJsonTest {
     });
 
     static Character maren() {
-        SvgArt art = SvgReader.read(DemoFiles.maren());
+        LayeredArt art = SvgReader.read(DemoFiles.maren());
         IntakeResult result = Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes());
         return ((IntakeResult.Hung) result).character();
     }
@@ -119,7 +120,8 @@ class LeewardJsonTest {
     void anExportedFrameIsReadBackWithTheSameShapes() {
         Character c = maren();
         Frame frame = new Evaluator(c).frame(Pose.of(Map.of("turn", -40.0)));
-        SvgArt again = SvgReader.read(SvgWriter.write(c, frame).getBytes(StandardCharsets.UTF_8));
+        LayeredArt again =
+                SvgReader.read(SvgWriter.write(c, frame, ImageShelf.NONE).getBytes(StandardCharsets.UTF_8));
         long shapes = frame.placed().stream()
                 .mapToLong(p -> c.part(p.part())
                         .orElseThrow()

@@ -9,13 +9,15 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Shape;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Note;
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.art.LayeredArt;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 class SvgReaderTest {
-    private static SvgArt read(String body) {
+    private static LayeredArt read(String body) {
         return SvgReader.read(svg(body));
     }
 
@@ -44,7 +46,7 @@ class SvgReaderTest {
 
     @Test
     void theViewBoxIsTheCanvas() {
-        SvgArt art = SvgReader.read(
+        LayeredArt art = SvgReader.read(
                 "<svg viewBox='-50 -50 200 100'><circle cx='0' cy='0' r='5'/></svg>".getBytes(StandardCharsets.UTF_8));
         assertThat(art.canvas().width()).isEqualTo(200);
         assertThat(art.root()
@@ -99,7 +101,7 @@ class SvgReaderTest {
 
     @Test
     void usedShapesAreDrawnWhereTheyAreUsed() {
-        SvgArt art = read(
+        LayeredArt art = read(
                 "<defs><g id='dot'><circle r='2' cx='0' cy='0'/></g></defs><use xlink:href='#dot' x='30' y='40' id='ear left'/>");
         assertThat(art.root().layers()).extracting(Layer::name).containsExactly("ear left");
         assertThat(art.root()
@@ -119,7 +121,7 @@ class SvgReaderTest {
 
     @Test
     void whatCannotBeKeptIsSaid() {
-        SvgArt art = read(
+        LayeredArt art = read(
                 "<linearGradient id='g'><stop stop-color='red'/><stop stop-color='lime'/></linearGradient><rect fill='url(#g)' width='4' height='4'/><text>hi</text><image href='data:image/png;base64,AA'/><path d='M0 0L5 5L oops'/><rect fill='glitter' width='4' height='4'/>");
         assertThat(art.notes())
                 .extracting(Note::code)
@@ -145,8 +147,6 @@ class SvgReaderTest {
         refused("svg-not", "<html><body/></html>".getBytes(StandardCharsets.UTF_8));
         refused("svg-not", new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0});
         refused("svg-broken", svg("<g><rect></g>"));
-        refused("svg-script", svg("<script>alert(1)</script>"));
-        refused("svg-script", svg("<rect onclick='x()' width='1' height='1'/>"));
         refused("svg-external", svg("<image href='http://example.org/a.png'/>"));
         refused("svg-external", svg("<use xlink:href='other.svg#a'/>"));
         refused("svg-external", svg("<style>@import url(x.css);</style>"));
@@ -154,6 +154,18 @@ class SvgReaderTest {
         refused("svg-deep", svg("<g>".repeat(10_000) + "</g>".repeat(10_000)));
         refused("svg-large", svg("<g/>".repeat(60_000)));
         refused("svg-large", new byte[SvgReader.LARGEST + 1]);
+    }
+
+    @Test
+    void scriptsAreLeftOutAndThatIsSaid() {
+        LayeredArt art = read(
+                "<script>alert('boo')</script><g id='nose'><rect onclick='x()' onLoad='y()' width='1' height='1'/><script><deep/></script></g>");
+        assertThat(art.root().shapes()).hasSize(1);
+        assertThat(art.notes())
+                .extracting(Note::code)
+                .containsOnly("script-removed")
+                .hasSize(4);
+        assertThat(art.notes()).extracting(Note::says).anyMatch(s -> s.contains("'onclick' at line 1"));
     }
 
     @Test

@@ -16,6 +16,7 @@ import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Lines;
 import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.StoredImages;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -41,8 +42,10 @@ class PoseApi {
 
     private final Characters characters;
     private final Lines lines;
+    private final StoredImages images;
 
-    PoseApi(Characters characters, Lines lines) {
+    PoseApi(Characters characters, Lines lines, StoredImages images) {
+        this.images = images;
         this.characters = characters;
         this.lines = lines;
     }
@@ -136,8 +139,8 @@ class PoseApi {
             throw Problem.refused("picture-size", "A picture is 1 to 4000 pixels wide, not " + width + ".");
         }
         byte[] file = png
-                ? new FramePainter(c.state(), width).png(frame)
-                : SvgWriter.write(c.state(), frame).getBytes(StandardCharsets.UTF_8);
+                ? new FramePainter(c.state(), width, images).png(frame)
+                : SvgWriter.write(c.state(), frame, images).getBytes(StandardCharsets.UTF_8);
         return download(
                 file,
                 png ? MediaType.IMAGE_PNG : MediaType.valueOf("image/svg+xml"),

@@ -9,10 +9,11 @@ import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.StackingOrder;
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.file.ArtReader;
 import app.leeward.formats.json.LeewardJson;
-import app.leeward.formats.svg.ArtProblem;
-import app.leeward.formats.svg.SvgArt;
-import app.leeward.formats.svg.SvgReader;
 import app.leeward.server.store.DocumentKind;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -29,13 +30,15 @@ public class Characters {
 
     private final Ledger ledger;
     private final Keeping keeping;
+    private final StoredImages images;
     private final Cache<String, Evaluator> evaluators =
             Caffeine.newBuilder().maximumSize(200).build();
 
     private final Cache<String, IntakeReport> reports =
             Caffeine.newBuilder().maximumSize(50).build();
 
-    Characters(Ledger ledger, StoredArt shelf) {
+    Characters(Ledger ledger, StoredArt shelf, StoredImages images) {
+        this.images = images;
         this.ledger = ledger;
         this.keeping = new Keeping(LeewardJson.mapper(shelf));
     }
@@ -46,7 +49,7 @@ public class Characters {
      * @param fileName what the file was called; its stem is the name when the art has no title
      */
     public Standing<Character> read(UUID id, byte[] file, String fileName, String author) {
-        SvgArt art = svg(file);
+        LayeredArt art = layered(file);
         String stem = fileName.replaceAll("^.*[/\\\\]", "")
                 .replaceAll("\\.[A-Za-z0-9]{1,5}$", "")
                 .strip();
@@ -57,7 +60,9 @@ public class Characters {
         if (result instanceof IntakeResult.Unusable u) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.says());
         }
-        Character character = ((IntakeResult.Hung) result).character();
+        Character hung = ((IntakeResult.Hung) result).character();
+        Character character = art.stacked() ? hung : hung.withOrder(StackingOrder.byRole(hung));
+        images.keep(art.images());
         return ledger.begin(keeping, id, null, character, new Adopt(character, shortened(fileName)), author);
     }
 
@@ -65,9 +70,9 @@ public class Characters {
         return s.length() > Edits.LONGEST_NAME ? s.substring(0, Edits.LONGEST_NAME) : s;
     }
 
-    private static SvgArt svg(byte[] file) {
+    private static LayeredArt layered(byte[] file) {
         try {
-            return SvgReader.read(file);
+            return ArtReader.read(file);
         } catch (ArtProblem e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
         }

@@ -1,4 +1,4 @@
-package app.leeward.formats.svg;
+package app.leeward.formats.art;
 
 /** A file cannot be read as art. */
 public final class ArtProblem extends RuntimeException {

@@ -1,4 +1,4 @@
-package app.leeward.formats.svg;
+package app.leeward.formats.xml;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -6,33 +6,33 @@ import java.util.List;
 import java.util.Map;
 
 /** One element of the file, before it is understood. */
-final class Node {
-    final String name;
-    final int line;
-    final Map<String, String> attributes = new HashMap<>();
-    final List<Node> children = new ArrayList<>();
-    final StringBuilder text = new StringBuilder();
+public final class XmlNode {
+    public final String name;
+    public final int line;
+    public final Map<String, String> attributes = new HashMap<>();
+    public final List<XmlNode> children = new ArrayList<>();
+    public final StringBuilder text = new StringBuilder();
 
-    Node(String name, int line) {
+    public XmlNode(String name, int line) {
         this.name = name;
         this.line = line;
     }
 
-    String get(String attribute) {
+    public String get(String attribute) {
         return attributes.get(attribute);
     }
 
-    String get(String attribute, String otherwise) {
+    public String get(String attribute, String otherwise) {
         return attributes.getOrDefault(attribute, otherwise);
     }
 
     /** What a person called it: the label a drawing program shows, else its title, else its id made readable. */
-    String label() {
+    public String label() {
         String label = get("label");
         if (label != null && !label.isBlank()) {
             return label.strip();
         }
-        for (Node child : children) {
+        for (XmlNode child : children) {
             if (child.name.equals("title") && !child.text.toString().isBlank()) {
                 return child.text.toString().strip();
             }

@@ -1,0 +1,29 @@
+package app.leeward.formats.art;
+
+import app.leeward.core.intake.Layer;
+import app.leeward.core.rig.Canvas;
+import app.leeward.core.rig.Note;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What was read from a layered file.
+ *
+ * @param title of the document, when it has one
+ * @param notes what could not be kept as it was
+ * @param images SHA-256 to the PNG file, for every picture in the layers
+ * @param stacked whether the file says what lies before what; otherwise roles decide
+ */
+public record LayeredArt(
+        Optional<String> title,
+        Canvas canvas,
+        Layer root,
+        List<Note> notes,
+        Map<String, byte[]> images,
+        boolean stacked) {
+    public LayeredArt {
+        notes = List.copyOf(notes);
+        images = Map.copyOf(images);
+    }
+}

@@ -1,0 +1,39 @@
+package app.leeward.formats.file;
+
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.raster.ArchiveReader;
+import app.leeward.formats.svg.SvgReader;
+
+/** Reads any layered file that can be read: SVG, OpenRaster, a ZIP of PNG files. */
+public final class ArtReader {
+    private ArtReader() {}
+
+    /** @throws ArtProblem when it cannot be read or must not be */
+    public static LayeredArt read(byte[] file) {
+        if (starts(file, 'P', 'K', 3, 4)) {
+            return ArchiveReader.read(file);
+        }
+        if (starts(file, 0x89, 'P', 'N', 'G') || starts(file, 0xff, 0xd8, 0xff)) {
+            throw new ArtProblem(
+                    "art-flat",
+                    "the whole file",
+                    "This is one flat picture. A rig needs its layers apart: save them as OpenRaster, as a ZIP of PNG"
+                            + " files, or as a layered SVG.");
+        }
+        if (starts(file, 0x1f, 0x8b)) {
+            throw new ArtProblem(
+                    "art-packed", "the whole file", "The file is packed with gzip: unpack it and drop it again.");
+        }
+        return SvgReader.read(file);
+    }
+
+    private static boolean starts(byte[] file, int... with) {
+        for (int i = 0; i < with.length; i++) {
+            if (file.length <= i || (file[i] & 255) != with[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,119 @@
+package app.leeward.formats.raster;
+
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Shape;
+import app.leeward.core.intake.Layer;
+import app.leeward.core.rig.Canvas;
+import app.leeward.core.rig.Note;
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.xml.XmlNode;
+import app.leeward.formats.xml.XmlReader;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Reads OpenRaster (.ora): a ZIP with {@code stack.xml}, whose first layer is the topmost, and a PNG for each layer. Follows
+ * the layer stack specification of the OpenRaster baseline (freedesktop.org): x, y, opacity, visibility, nested stacks.
+ */
+final class OpenRasterReader {
+    private final Map<String, byte[]> files;
+    private final Pixels pixels = new Pixels();
+    private final List<Note> notes = new ArrayList<>();
+
+    private OpenRasterReader(Map<String, byte[]> files) {
+        this.files = files;
+    }
+
+    static LayeredArt read(Map<String, byte[]> files) {
+        return new OpenRasterReader(files).art();
+    }
+
+    private LayeredArt art() {
+        XmlNode image = new XmlReader("ora", "OpenRaster stack").read(files.get("stack.xml"), "image");
+        XmlNode stack = image.children.stream()
+                .filter(c -> c.name.equals("stack"))
+                .findFirst()
+                .orElseThrow(() -> new ArtProblem("ora-broken", "stack.xml", "The file's stack.xml holds no stack."));
+        double w = number(image, "w", 0);
+        double h = number(image, "h", 0);
+        if (!(w >= 1 && h >= 1 && w <= 100_000 && h <= 100_000)) {
+            throw new ArtProblem(
+                    "ora-size", "stack.xml", "The file says it is " + w + " × " + h + " pixels, which cannot be.");
+        }
+        Layer root = stack(stack, "", 0, 0, 1, false);
+        return new LayeredArt(Optional.empty(), new Canvas(w, h), root, notes, pixels.images(), true);
+    }
+
+    private Layer stack(XmlNode stack, String name, double x, double y, double opacity, boolean hidden) {
+        List<Layer.Node> nodes = new ArrayList<>();
+        for (XmlNode child : stack.children) {
+            if (!child.name.equals("layer") && !child.name.equals("stack")) {
+                notes.add(new Note(
+                        "element-not-read",
+                        child.name,
+                        "<" + child.name + "> at line " + child.line + " of stack.xml is not read."));
+                continue;
+            }
+            double cx = x + number(child, "x", 0);
+            double cy = y + number(child, "y", 0);
+            double o = opacity * Math.max(0, Math.min(1, number(child, "opacity", 1)));
+            boolean off = "hidden".equals(child.get("visibility", "visible"));
+            noteBlending(child);
+            String label = child.get("name", "");
+            nodes.add(new Layer.Group(
+                    child.name.equals("stack")
+                            ? stack(child, label, cx, cy, o, off)
+                            : layer(child, label, cx, cy, o, off)));
+        }
+        Collections.reverse(nodes);
+        return new Layer(name, hidden, nodes);
+    }
+
+    private Layer layer(XmlNode layer, String name, double x, double y, double opacity, boolean hidden) {
+        String src = layer.get("src", "");
+        byte[] file = files.get(src);
+        if (file == null) {
+            throw new ArtProblem(
+                    "ora-missing", src, "The layer '" + name + "' refers to '" + src + "', which is not in the file.");
+        }
+        Optional<Shape> shape = pixels.shape(file, src, "", Matrix.translate(x, y), opacity);
+        return new Layer(
+                name,
+                hidden,
+                shape.map(s -> List.<Layer.Node>of(new Layer.Leaf(s))).orElse(List.of()));
+    }
+
+    private void noteBlending(XmlNode node) {
+        String op = node.get("composite-op", "svg:src-over");
+        if (!op.equals("svg:src-over")) {
+            notes.add(new Note(
+                    "blending-not-kept",
+                    node.get("name", ""),
+                    "The blending '" + op + "' of '" + node.get("name", "")
+                            + "' is not kept; it is laid over plainly."));
+        }
+    }
+
+    private static double number(XmlNode node, String name, double otherwise) {
+        String text = node.get(name);
+        if (text == null) {
+            return otherwise;
+        }
+        try {
+            double v = Double.parseDouble(text.strip());
+            if (Double.isFinite(v) && Math.abs(v) < 1e7) {
+                return v;
+            }
+        } catch (NumberFormatException e) {
+            // told below
+        }
+        throw new ArtProblem(
+                "ora-broken",
+                "stack.xml line " + node.line,
+                "The " + name + " '" + text + "' at line " + node.line + " of stack.xml is not a number.");
+    }
+}
