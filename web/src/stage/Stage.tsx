@@ -114,7 +114,7 @@ export function Stage() {
         />
         <g ref={root} />
         <g ref={outline} pointerEvents="none" />
-        {bench === 'parts' && !whyMode && <Rigging svg={getSvg} painter={getPainter} unit={unit} />}
+        {bench === 'parts' && !whyMode && <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} />}
         {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
       <div className="absolute top-2.5 left-3 flex gap-1.5">

@@ -3,6 +3,7 @@ import type { Edit, Joint, Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import type { Painter } from '../painter';
+import type { ViewBox } from '../view';
 import { inParent, moved, round, scaled, skewed, turned, type XY } from './geometry';
 import { drag } from './pointer';
 
@@ -38,6 +39,21 @@ function cornersOf(painter: Painter | null, part: string, air: number): Corners 
 
 const mid = (a: XY, b: XY): XY => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
 
+/** Where a part is taken to turn it: off the middle of its first edge whose outside is in view. */
+function turnKnob(c: Corners, view: ViewBox, out: number): [XY, XY] {
+  const centre = mid(c.nw, c.se);
+  const edges = [mid(c.nw, c.ne), mid(c.ne, c.se), mid(c.nw, c.sw), mid(c.sw, c.se)];
+  const off = (e: XY): XY => {
+    const l = Math.max(1e-6, Math.hypot(e[0] - centre[0], e[1] - centre[1]));
+    return [e[0] + ((e[0] - centre[0]) / l) * out, e[1] + ((e[1] - centre[1]) / l) * out];
+  };
+  const air = out / 3;
+  const seen = ([x, y]: XY) =>
+    x > view.x + air && x < view.x + view.w - air && y > view.y + air && y < view.y + view.h - air;
+  const edge = edges.find((e) => seen(off(e))) ?? edges[0]!;
+  return [edge, off(edge)];
+}
+
 /** A soft curve from a part's pivot to the pivot of what it follows. */
 function thread(a: number[], b: number[]): string {
   const bend = (b[0]! - a[0]!) * 0.18;
@@ -50,15 +66,18 @@ function thread(a: number[], b: number[]): string {
  * and the end of its thread, which is dragged onto another part to hang it there.
  *
  * @param unit canvas units a screen pixel
+ * @param box what of the canvas is in view
  */
 export function Rigging({
   svg,
   painter,
   unit,
+  box,
 }: {
   svg: () => SVGSVGElement | null;
   painter: () => Painter | null;
   unit: number;
+  box: ViewBox;
 }) {
   const { view, director, edit } = useStudio();
   const chosen = useDesk((s) => s.part);
@@ -146,15 +165,7 @@ export function Rigging({
     : hangs
       ? [hangs[0]! + (joint.at[0]! - hangs[0]!) * 0.22, hangs[1]! + (joint.at[1]! - hangs[1]!) * 0.22]
       : [joint.at[0]! + 26 * unit, joint.at[1]! + 26 * unit];
-  const top = corners && mid(corners.nw, corners.ne);
-  const knob: XY | null =
-    top && corners
-      ? (() => {
-          const c = mid(corners.nw, corners.se);
-          const l = Math.max(1e-6, Math.hypot(top[0] - c[0], top[1] - c[1]));
-          return [top[0] + ((top[0] - c[0]) / l) * 26 * unit, top[1] + ((top[1] - c[1]) / l) * 26 * unit];
-        })()
-      : null;
+  const [top, knob] = corners ? turnKnob(corners, box, 26 * unit) : [null, null];
 
   return (
     <g data-testid="rigging">

@@ -45,6 +45,7 @@ export function drag(
     e.preventDefault();
     e.stopPropagation();
     stop();
+    window.addEventListener('pointerup', swallowClick, { once: true });
     end(false, travelled, null);
   };
   window.addEventListener('pointermove', moving);

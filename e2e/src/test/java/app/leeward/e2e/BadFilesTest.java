@@ -54,11 +54,13 @@ class BadFilesTest {
     void badArtIsToldOnThePageAndTheCharacterStays() {
         Map<String, String> bad = new LinkedHashMap<>();
         bad.put("this is a shopping list", "This is not an SVG drawing");
-        bad.put("<svg><script>alert(1)</script></svg>", "holds a script at line 1");
+        bad.put("<svg viewBox='0 0 9 9'><script>alert(1)</script></svg>", "The file holds no shapes to draw");
+        bad.put("\u0089PNG\r\n", "This is not an SVG drawing");
+        bad.put("PK\u0003\u0004 nothing", "The archive");
         bad.put("<svg>\n<image href='http://example.org/x.png'/></svg>", "refers to another file at line 2");
         bad.put("<!DOCTYPE svg [<!ENTITY a 'b'>]><svg><title>&a;</title></svg>", "uses XML entities at line 1");
         bad.put("<svg>" + "<g>".repeat(10_000) + "</g>".repeat(10_000) + "</svg>", "nests groups more than 200 deep");
-        bad.put("<svg viewBox='0 0 9 9'/>", "The file holds no shapes to draw");
+        bad.put("<svg viewBox='0 0 9 9'></svg>", "The file holds no shapes to draw");
         bad.put(
                 "<svg viewBox='0 0 9 9'><g id='roof'><rect width='4' height='4'/></g></svg>",
                 "No layer is named as a face");

@@ -235,7 +235,9 @@ class StoryTest {
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
                 .isVisible();
         assertThat(page.getByText("otto").first()).isVisible();
-        assertThat(page.getByText("'earring thing' was not recognised", new Page.GetByTextOptions().setExact(false)))
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("earring thing").setExact(true)))
                 .isVisible();
         assertThat(page.getByText("Drop a WAV of a spoken line here")).isVisible();
         hand.dragRuler("turn", 0.5, 0.95);

@@ -1,0 +1,205 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Art as it arrives – too large, off-centre, half named, left and right mixed up – made a clean rig by counted clicks. */
+class IntakeStoryTest {
+    private static final int MOST_CLICKS = 25;
+
+    private static LeewardServer server;
+    private final ObjectMapper json = new ObjectMapper();
+    private Browser hand;
+    private Page page;
+    private int clicks;
+
+    @BeforeAll
+    static void start() throws Exception {
+        server = LeewardServer.start("intake");
+    }
+
+    @AfterAll
+    static void end() throws Exception {
+        server.close();
+    }
+
+    @BeforeEach
+    void open() {
+        hand = new Browser();
+        page = hand.page;
+        hand.open(server.url());
+    }
+
+    @AfterEach
+    void close() {
+        hand.close();
+        assertThat(hand.errors).as("errors in the page's console").isEmpty();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private void click(String name) {
+        button(name).click();
+        clicks++;
+        assertThat(button(name)).hasCount(0);
+    }
+
+    private JsonNode fetch(String path) throws Exception {
+        return json.readTree(server.body(path));
+    }
+
+    private String open(String name) throws Exception {
+        for (JsonNode c : fetch("/api/v1/characters?size=200").get("items")) {
+            if (c.get("name").asText().equals(name)) {
+                return c.get("id").asText();
+            }
+        }
+        throw new AssertionError(name);
+    }
+
+    /** Role and side of every part with the number of its drawings. */
+    private static TreeMap<String, Integer> pieces(JsonNode character) {
+        TreeMap<String, Integer> out = new TreeMap<>();
+        character.at("/character/parts").forEach(p -> {
+            if (!p.get("drawings").isEmpty()) {
+                out.merge(
+                        p.get("role").asText() + " " + p.get("side").asText(),
+                        p.get("drawings").size(),
+                        Integer::sum);
+            }
+        });
+        return out;
+    }
+
+    private static TreeSet<String> masks(JsonNode character) {
+        TreeMap<String, String> names = new TreeMap<>();
+        character
+                .at("/character/parts")
+                .forEach(p -> names.put(
+                        p.get("id").asText(),
+                        p.get("role").asText() + " " + p.get("side").asText()));
+        TreeSet<String> out = new TreeSet<>();
+        character.at("/character/windows").forEach(w -> w.get("masked")
+                .forEach(m -> out.add(
+                        names.get(m.asText()) + " in " + names.get(w.get("by").asText()))));
+        return out;
+    }
+
+    private JsonNode maren() throws Exception {
+        return fetch("/api/v1/characters/" + open("Maren Quill"));
+    }
+
+    private void drop(String file, String type, String name) throws Exception {
+        hand.drop(file, type, Files.readAllBytes(Path.of("src/test/resources/art", file)));
+        clicks = 1;
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
+                .isVisible();
+        assertThat(page.getByLabel("Name of the character: " + name + ". Rename"))
+                .isVisible();
+    }
+
+    private void actsLikeMaren(String name) throws Exception {
+        JsonNode now = fetch("/api/v1/characters/" + open(name));
+        assertThat(pieces(now)).isEqualTo(pieces(maren()));
+        assertThat(masks(now)).isEqualTo(masks(maren()));
+        JsonNode report = fetch("/api/v1/characters/" + open(name) + "/intake");
+        assertThat(report.at("/axis/x").asDouble())
+                .as("on the canvas's axis")
+                .isCloseTo(now.at("/character/canvas/width").asDouble() / 2, within(0.1));
+        assertThat(clicks).as("clicks").isLessThanOrEqualTo(MOST_CLICKS);
+        hand.dragRuler("turn", 0.5, 0.95);
+        page.waitForFunction(
+                "() => { const t = document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') || ''; return Number(t.split(' ')[4]) > 20; }");
+        hand.dragRuler("blink", 0, 1);
+        page.waitForFunction(
+                "() => Number(document.querySelector('[data-testid=stage] [data-part=upper-lid-left]').getAttribute('transform').split(' ')[5].replace(')', '')) > 20");
+        assertThat(page.getByTestId("pad-gaze")).isVisible();
+    }
+
+    @Test
+    void aMuddledCopyOfTheDemosArtBecomesACleanRig() throws Exception {
+        long from = System.nanoTime();
+        drop("muddled.svg", "image/svg+xml", "Maren muddled");
+        click("Fit, stand and centre");
+        click("Sides as it faces us");
+        click("Take all");
+        click("Merge them");
+        click("Take them away");
+        button("pucker oo").dragTo(page.locator("[data-slot=MOUTH]"));
+        clicks++;
+        assertThat(page.getByText("Nothing: every layer has its place.")).isVisible();
+        assertThat(page.getByText("Nothing to settle.")).isVisible();
+        assertThat((System.nanoTime() - from) / 1e9).as("seconds").isLessThan(120);
+        actsLikeMaren("Maren muddled");
+        // every one of these steps can be taken back
+        for (int i = 0; i < 6; i++) {
+            assertThat(button("Undo on the character")).isEnabled();
+            button("Undo on the character").click();
+            page.waitForTimeout(250);
+        }
+        assertThat(button("Fit, stand and centre")).isVisible();
+        assertThat(button("pucker oo")).isVisible();
+    }
+
+    @Test
+    void layersMadeOfPixelsBecomeARigToo() throws Exception {
+        drop("muddled.ora", "image/openraster", "muddled");
+        click("Fit, stand and centre");
+        click("Sides as it faces us");
+        click("Take all");
+        assertThat(page.getByText("Nothing to settle.")).isVisible();
+        actsLikeMaren("muddled");
+        assertThat(page.locator("[data-testid=stage] [data-part=nose] image").first())
+                .hasAttribute("href", Pattern.compile("/api/v1/images/[0-9a-f]{64}\\.png"));
+        // masked and exported like drawn ones
+        String svg = new String(java.net.http.HttpClient.newHttpClient()
+                .send(
+                        java.net.http.HttpRequest.newBuilder(java.net.URI.create(
+                                        server.url() + "/api/v1/characters/" + open("muddled") + "/picture"))
+                                .header("Content-Type", "application/json")
+                                .POST(java.net.http.HttpRequest.BodyPublishers.ofString(
+                                        "{\"pose\":{\"dials\":{\"turn\":40}},\"format\":\"svg\"}"))
+                                .build(),
+                        java.net.http.HttpResponse.BodyHandlers.ofByteArray())
+                .body());
+        assertThat(svg).contains("<image").contains("data:image/png;base64,").contains("clipPath");
+    }
+
+    @Test
+    void aColourIsNamedAndChangedEverywhere() throws Exception {
+        hand.bench("Intake").click();
+        Locator skin = page.getByLabel(Pattern.compile(".* #f6c9a4$"));
+        skin.click();
+        page.getByLabel("Name of the colour").fill("Maren's skin");
+        button("Name").click();
+        page.getByLabel("Maren's skin #f6c9a4").click();
+        page.getByLabel("Colour as #rrggbb").fill("#a0c9f6");
+        button("Change").click();
+        assertThat(page.getByLabel("Maren's skin #a0c9f6")).isVisible();
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=face-skin] path[fill=\"#a0c9f6\"]') !== null");
+        button("Undo on the character").click();
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=face-skin] path[fill=\"#f6c9a4\"]') !== null");
+    }
+}

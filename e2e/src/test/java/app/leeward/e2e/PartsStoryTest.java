@@ -1,0 +1,248 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Hanging, pivots, handles, mirror and history on the Parts bench, with the hand and with the keyboard. */
+class PartsStoryTest {
+    private static LeewardServer server;
+    private Browser hand;
+    private Page page;
+
+    @BeforeAll
+    static void start() throws Exception {
+        server = LeewardServer.start("parts");
+    }
+
+    @AfterAll
+    static void end() throws Exception {
+        server.close();
+    }
+
+    @BeforeEach
+    void open() {
+        hand = new Browser();
+        page = hand.page;
+        hand.open(server.url() + "/#b=parts");
+        page.getByTestId("rigging").waitFor();
+    }
+
+    @AfterEach
+    void close() {
+        hand.close();
+        assertThat(hand.errors).as("errors in the page's console").isEmpty();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private void choose(String part) {
+        page.getByLabel("Stacking order")
+                .getByTitle(part, new Locator.GetByTitleOptions().setExact(true))
+                .click();
+        page.getByTestId("handle-pivot").waitFor();
+        page.waitForTimeout(150);
+    }
+
+    private void pull(String handle, double dx, double dy) {
+        BoundingBox b = page.getByTestId(handle).boundingBox();
+        // in a part's box the middle is often another part's knot
+        boolean body = handle.equals("handle-move");
+        double x = b.x + b.width * (body ? 0.32 : 0.5);
+        double y = b.y + b.height * (body ? 0.62 : 0.5);
+        page.mouse().move(x, y);
+        page.mouse().down();
+        for (int i = 1; i <= 6; i++) {
+            page.mouse().move(x + dx * i / 6, y + dy * i / 6);
+            page.waitForTimeout(16);
+        }
+    }
+
+    private String value(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .inputValue();
+    }
+
+    private double number(String label) {
+        return Double.parseDouble(value(label).replaceAll("[^-\\d.]", ""));
+    }
+
+    private void waitForValue(String label, Pattern is) {
+        assertThat(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(is);
+    }
+
+    private String undoUntilClean() {
+        while (button("Undo on the character").isEnabled()) {
+            button("Undo on the character").click();
+            page.waitForTimeout(200);
+        }
+        return "";
+    }
+
+    @Test
+    void handlesPlaceAPartAndEscapeLetsGo() {
+        choose("cap");
+        pull("handle-turn", 20, 10);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        waitForValue("turned", Pattern.compile("0°"));
+        pull("handle-turn", 20, 10);
+        page.mouse().up();
+        waitForValue("turned", Pattern.compile("[1-9].*°"));
+        pull("handle-move", 12, -8);
+        page.mouse().up();
+        waitForValue("across", Pattern.compile("[1-9].*"));
+        assertThat(number("down")).isNegative();
+        pull("handle-se", 14, 14);
+        page.mouse().up();
+        waitForValue("height", Pattern.compile("1[0-9]{2}.* %"));
+        Locator slant = page.getByLabel("slant", new Page.GetByLabelOptions().setExact(true));
+        slant.fill("5*2");
+        slant.press("Enter");
+        waitForValue("slant", Pattern.compile("10°"));
+        slant.fill("leaning");
+        slant.press("Enter");
+        assertThat(slant).hasAttribute("aria-invalid", "true");
+        slant.press("Escape");
+        waitForValue("slant", Pattern.compile("10°"));
+        undoUntilClean();
+        waitForValue("turned", Pattern.compile("0°"));
+    }
+
+    @Test
+    void aMovedPivotMovesNoPictureAndReHangingNeither() {
+        page.getByLabel("Turn, value").fill("40");
+        page.getByLabel("Turn, value").press("Enter");
+        choose("left ear");
+        page.waitForTimeout(400);
+        String before = hand.transform("ear-left");
+        double pivot = number("pivot x");
+        pull("handle-pivot", -40, 20);
+        page.mouse().up();
+        page.waitForFunction(
+                "x => Math.abs(Number(document.querySelector('[aria-label=\"pivot x\"]').value) - x) > 5", pivot);
+        assertThat(hand.transform("ear-left"))
+                .as("turned, with its pivot elsewhere")
+                .isEqualTo(before);
+        page.getByLabel("Turn, value").fill("0");
+        page.getByLabel("Turn, value").press("Enter");
+        page.waitForTimeout(400);
+        String rest = hand.transform("ear-left");
+        BoundingBox hook = page.getByTestId("handle-hook").boundingBox();
+        BoundingBox cap = page.locator("[data-node=cap]").boundingBox();
+        page.mouse().move(hook.x + hook.width / 2, hook.y + hook.height / 2);
+        page.mouse().down();
+        page.mouse().move(cap.x + 20, cap.y + 20);
+        page.mouse().move(cap.x + cap.width / 2, cap.y + cap.height / 2);
+        page.mouse().up();
+        assertThat(page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("cap");
+        assertThat(hand.transform("ear-left")).isEqualTo(rest);
+        // in a circle it is refused, in words, and nothing changes
+        choose("cap");
+        page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)).selectOption("head");
+        undoUntilClean();
+        assertThat(page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("head");
+    }
+
+    @Test
+    void theOtherSideIsMadeByMirrorAndFollowsUntilTheLinkIsBroken() {
+        choose("left brow");
+        button("Make the right one from it").click();
+        assertThat(page.getByText("linked to right brow")).isVisible();
+        Locator turned = page.getByLabel("turned", new Page.GetByLabelOptions().setExact(true));
+        turned.fill("12");
+        turned.press("Enter");
+        choose("right brow");
+        waitForValue("turned", Pattern.compile("-12°"));
+        button("Break the link").click();
+        assertThat(page.getByText("not linked to its other side")).isVisible();
+        turned.fill("3");
+        turned.press("Enter");
+        choose("left brow");
+        waitForValue("turned", Pattern.compile("12°"));
+        undoUntilClean();
+    }
+
+    @Test
+    void partsAreGroupedStackedHiddenAndLocked() {
+        choose("nose");
+        page.getByLabel("Stacking order")
+                .getByTitle("mouth", new Locator.GetByTitleOptions().setExact(true))
+                .click(new Locator.ClickOptions()
+                        .setModifiers(java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
+        assertThat(page.getByLabel("The chosen parts")).containsText("2 parts");
+        page.getByLabel("Name of the group").fill("muzzle");
+        button("Group them").click();
+        assertThat(page.getByLabel("Stacking order").getByTitle("muzzle")).isVisible();
+        choose("nose");
+        assertThat(page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("muzzle");
+        button("Hide it while working").click();
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=nose]').parentElement.style.display === 'none'");
+        page.waitForTimeout(400);
+        page.reload();
+        page.getByTestId("rigging").waitFor();
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=nose]').parentElement.style.display === 'none'");
+        button("Show it again").click();
+        button("Lock it against clicks").click();
+        assertThat(page.getByTestId("handle-turn")).hasCount(0);
+        button("Unlock it").click();
+        Locator nose =
+                page.getByLabel("Stacking order").getByTitle("nose", new Locator.GetByTitleOptions().setExact(true));
+        nose.focus();
+        page.keyboard().press("Alt+ArrowLeft");
+        assertThat(page.getByLabel("History")).containsText("nose in front of");
+        undoUntilClean();
+    }
+
+    @Test
+    void theHistoryIsLookedAtNamedAndReturnedTo() {
+        choose("nose");
+        Locator across = page.getByLabel("across", new Page.GetByLabelOptions().setExact(true));
+        across.fill("9");
+        across.press("Enter");
+        waitForValue("across", Pattern.compile("9"));
+        across.fill("21");
+        across.press("Enter");
+        waitForValue("across", Pattern.compile("21"));
+        Locator history = page.getByLabel("History");
+        history.getByRole(
+                        AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("nose stands at 9, 0")))
+                .first()
+                .click();
+        assertThat(history.getByLabel(Pattern.compile("Revision \\d+"))).isVisible();
+        page.getByLabel("Name of the milestone").fill("nose agreed");
+        history.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Name").setExact(true))
+                .click();
+        assertThat(history).containsText("nose agreed");
+        history.getByText("Return to this").click();
+        waitForValue("across", Pattern.compile("9"));
+        assertThat(history).containsText("Returned to “nose agreed”");
+        button("Undo on the character").click();
+        waitForValue("across", Pattern.compile("21"));
+        page.getByLabel("only milestones").check();
+        assertThat(history.getByRole(AriaRole.LISTITEM)).hasCount(1);
+        assertThat(number("across")).isCloseTo(21, within(0.001));
+    }
+}
