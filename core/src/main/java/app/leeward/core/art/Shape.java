@@ -53,4 +53,22 @@ public record Shape(
                 stroke.paint().recoloured(from, to), stroke.width(), stroke.cap(), stroke.join(), stroke.miterLimit());
         return new Shape(name, role, path, fill.recoloured(from, to), rule, line, opacity, masked);
     }
+
+    public Shape withPath(Path newPath) {
+        return new Shape(name, role, newPath, fill, rule, stroke, opacity, masked);
+    }
+
+    /** With even colours, {@code #rrggbb} or empty for none, and a line {@code width} units wide. */
+    public Shape painted(String fillColour, String lineColour, double width) {
+        Stroke line = lineColour.isEmpty() || width == 0
+                ? Stroke.NONE
+                : new Stroke(
+                        Paint.flat(lineColour),
+                        width,
+                        stroke.visible() ? stroke.cap() : Stroke.Cap.ROUND,
+                        stroke.visible() ? stroke.join() : Stroke.Join.ROUND,
+                        stroke.miterLimit());
+        Paint area = fillColour.isEmpty() ? Paint.NONE : Paint.flat(fillColour);
+        return new Shape(name, role, path, area, rule, line, opacity, masked);
+    }
 }

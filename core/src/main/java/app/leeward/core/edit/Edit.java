@@ -36,7 +36,15 @@ public sealed interface Edit
                 Recolour,
                 MergeColours,
                 NameSwatch,
-                Tidy {
+                Tidy,
+                MovePoint,
+                AddPoint,
+                RemovePoint,
+                RoundPoint,
+                OrderShape,
+                PaintShape,
+                CopyDrawing,
+                DropDrawing {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";
 

@@ -83,7 +83,7 @@ public final class Assembler {
     /** With the axis found in the art, or the middle of the face, and the model lines read off it. */
     private static Character stood(Character c) {
         double middle = AxisFinder.find(c)
-                .map(Axis::x)
+                .map(a -> Math.rint(a.x() * 1000) / 1000)
                 .or(() -> c.part(PartRole.FACE)
                         .or(() -> c.part(PartRole.HEAD))
                         .flatMap(Part::bounds)

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.PathPoints;
+import app.leeward.core.art.Point;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -75,5 +77,39 @@ class EditsTest {
         Part orphan = Rigs.part("c", "nobody", new app.leeward.core.art.Point(0, 0));
         assertThatThrownBy(() -> Rigs.character(List.of(orphan), List.of())).hasMessageContaining("not there");
         assertThat(FACE.part("head").orElseThrow().parent()).isEqualTo(Optional.of("neck"));
+    }
+
+    @Test
+    void artworkIsChangedPointByPointAndALinkedTwinFollows() {
+        Character linked = done(FACE, new MirrorSide("ear-left"));
+        Character drawn =
+                done(linked, new MovePoint("ear-left", "ear-l", 0, 1, PathPoints.Hold.POINT, new Point(610, 470)));
+        double left =
+                drawn.part("ear-left").orElseThrow().bounds().orElseThrow().minY();
+        assertThat(left).isLessThan(480);
+        assertThat(drawn.part("ear-right").orElseThrow().bounds().orElseThrow().minY())
+                .isEqualTo(left);
+        assertThat(drawn.part("ear-left").orElseThrow().rest())
+                .as("placement is not touched")
+                .isEqualTo(FACE.part("ear-left").orElseThrow().rest());
+        assertThat(refused(new MovePoint("nose", "nose", 0, 99, PathPoints.Hold.POINT, new Point(0, 0))))
+                .isEqualTo("no-such-point");
+        assertThat(refused(new RemovePoint("nose", "nose", 7, 0))).isEqualTo("no-such-point");
+        assertThat(refused(new PaintShape("nose", "nose", 0, "#123456", "", 0))).isEqualTo("no-colour");
+        Character copied = done(FACE, new CopyDrawing("nose", "nose", "nose up"));
+        assertThat(copied.part("nose").orElseThrow().drawing("nose-up")).isPresent();
+        assertThat(done(copied, new DropDrawing("nose", "nose-up"))).isEqualTo(FACE);
+        assertThat(refused(new DropDrawing("mouth", "ah"))).isEqualTo("in-use");
+        Character painted = done(FACE, new PaintShape("nose", "nose", 0, "", "#884422", 3));
+        assertThat(painted.part("nose")
+                        .orElseThrow()
+                        .drawings()
+                        .get(0)
+                        .art()
+                        .shapes()
+                        .get(0)
+                        .stroke()
+                        .width())
+                .isEqualTo(3);
     }
 }
