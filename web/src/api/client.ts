@@ -19,6 +19,7 @@ export type Item = Schemas['Item'];
 export type Step = Schemas['Step'];
 export type WhyView = Schemas['WhyView'];
 export type Joint = Schemas['Joint'];
+export type Redrawn = Schemas['Redrawn'];
 export type Placement = Schemas['Placement'];
 export type IntakeReport = Schemas['IntakeReport'];
 export type Recognition = Schemas['Recognition'];
@@ -124,7 +125,11 @@ export const api = {
   undo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/undo`, { base }),
   redo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/redo`, { base }),
   pose: (id: string, moment: Moment, signal?: AbortSignal) =>
-    post<{ revision: number; frame: Frame; joints: Joint[] }>(`/characters/${id}/pose`, moment, signal),
+    post<{ revision: number; frame: Frame; joints: Joint[]; redrawn: Redrawn[] }>(
+      `/characters/${id}/pose`,
+      moment,
+      signal,
+    ),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
   why: (id: string, moment: Moment, part: string) =>

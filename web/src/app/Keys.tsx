@@ -11,7 +11,9 @@ const LIST: [string, string][] = [
   ['W', 'Why? – then click a part'],
   ['0', 'every dial back to rest'],
   ['Arrows', 'nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
-  ['Escape', 'let go of the part, end Why?'],
+  ['Escape', 'let go of the drag, the artwork, the part; end Why?'],
+  ['Shift+click', 'choose several parts'],
+  ['Delete, S, C', 'on a point of the artwork: take it out, smooth, corner'],
   ['Home', 'back to the first frame'],
   ['?', 'this list'],
 ];
@@ -47,11 +49,14 @@ export function Keys() {
       } else if (e.key === '0') {
         desk.rest();
       } else if (e.key === 'Escape') {
-        desk.ask(false);
-        desk.select(null);
+        if (desk.shaping) desk.shape(null);
+        else {
+          desk.ask(false);
+          desk.select(null);
+        }
       } else if (e.key === '?') {
         setHelp(true);
-      } else if (e.key.startsWith('Arrow') && desk.part && !onControl(e)) {
+      } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
         const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;

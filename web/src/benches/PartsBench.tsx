@@ -3,6 +3,7 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { HistoryPanel } from './parts/HistoryPanel';
 import { PartCard } from './parts/PartCard';
+import { ShapeList } from './parts/ShapeList';
 import { SeveralCard } from './parts/SeveralCard';
 import { Silhouettes } from './parts/Silhouettes';
 
@@ -11,6 +12,7 @@ export function PartsBench() {
   const { view, edit } = useStudio();
   const chosen = useDesk((s) => s.part);
   const also = useDesk((s) => s.also);
+  const shaping = useDesk((s) => s.shaping);
   const { character } = view;
   const part = character.parts.find((p) => p.id === chosen);
   return (
@@ -32,7 +34,9 @@ export function PartsBench() {
           <FlipHorizontal2 size={14} aria-hidden /> Flip
         </button>
       </header>
-      {part && also.length > 0 ? (
+      {part && shaping ? (
+        <ShapeList part={part} />
+      ) : part && also.length > 0 ? (
         <SeveralCard parts={[part.id, ...also]} />
       ) : part ? (
         <PartCard key={part.id} part={part} />

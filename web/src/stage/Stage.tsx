@@ -6,6 +6,7 @@ import { useStudio } from '../state/studio';
 import { Painter } from './painter';
 import { ModelSheet } from './overlay/ModelSheet';
 import { Rigging } from './overlay/Rigging';
+import { ShapePoints } from './overlay/ShapePoints';
 import { headView, wholeView, type ViewBox } from './view';
 
 /** The face, always in the same place. Click a part to choose it; with Why? on, to be told about it. */
@@ -30,6 +31,13 @@ export function Stage() {
   const solo = useDesk((s) => s.solo);
   const locked = useDesk((s) => s.locked);
   const [unit, setUnit] = useState(1);
+  const shaping = useDesk((s) => s.shaping);
+  const shapeAt = useDesk((s) => s.shapeAt);
+  const shaped = useMemo(() => {
+    const p = bench === 'parts' ? view.character.parts.find((x) => x.id === part) : undefined;
+    const d = p?.drawings.find((x) => x.id === shaping);
+    return p && d ? { part: p, drawing: d } : null;
+  }, [bench, view.character, part, shaping]);
   const [zoomed, setZoomed] = useState<ViewBox | null>(null);
   const box = zoomed ?? home;
 
@@ -38,11 +46,16 @@ export function Stage() {
     painter.current = p;
     // until the new answer is here the last picture stays, so that no edit makes the face flicker
     if (last.current) p.show(last.current);
-    return director.watch((frame) => {
+    const stopRedrawing = director.watchRedrawn((all) => p.redraw(all));
+    const stopWatching = director.watch((frame) => {
       last.current = frame;
       p.show(frame);
       mark(p, outline.current, useDesk.getState().part);
     });
+    return () => {
+      stopRedrawing();
+      stopWatching();
+    };
   }, [view.character, artwork, director]);
 
   useEffect(() => mark(painter.current, outline.current, part), [part, director]);
@@ -78,6 +91,7 @@ export function Stage() {
   const getSvg = useCallback(() => svg.current, []);
   const getPainter = useCallback(() => painter.current, []);
   const choose = (event: React.MouseEvent) => {
+    if (shaped) return;
     // handles lie over the picture: a click through them means what is under them
     const hit =
       document
@@ -113,8 +127,23 @@ export function Stage() {
           vectorEffect="non-scaling-stroke"
         />
         <g ref={root} />
-        <g ref={outline} pointerEvents="none" />
-        {bench === 'parts' && !whyMode && <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} />}
+        <g ref={outline} pointerEvents="none" style={shaped ? { display: 'none' } : undefined} />
+        {shaped && (
+          <ShapePoints
+            key={`${shaped.part.id}/${shaped.drawing.id}`}
+            svg={getSvg}
+            painter={getPainter}
+            unit={unit}
+            part={shaped.part}
+            drawing={shaped.drawing.id}
+            shapes={artwork[shaped.drawing.art as unknown as string] ?? []}
+            shape={shapeAt}
+            choose={(i) => useDesk.setState({ shapeAt: i })}
+          />
+        )}
+        {bench === 'parts' && !whyMode && !shaped && (
+          <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} />
+        )}
         {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
       <div className="absolute top-2.5 left-3 flex gap-1.5">
@@ -138,7 +167,9 @@ export function Stage() {
         )}
         {bench === 'parts' && part && (
           <span className="self-center rounded-full border border-doing bg-doing-soft px-2.5 py-0.5 text-[12px] text-ink">
-            Placing the part – its artwork stays as drawn
+            {shaped
+              ? 'Drawing – the part stays where it is'
+              : 'Placing the part – its artwork stays as drawn'}
           </span>
         )}
       </div>

@@ -132,7 +132,27 @@ export class Painter {
     return this.slots.get(part)?.placed;
   }
 
+  private readonly drafts = new Map<string, Shape[]>();
+
+  /** Shows other art for some drawings, until told of none. */
+  redraw(all: { part: string; drawing: string; shapes: Shape[] }[]): void {
+    const keys = new Set([...this.drafts.keys(), ...all.map((r) => `${r.part}/${r.drawing}`)]);
+    this.drafts.clear();
+    for (const r of all) this.drafts.set(`${r.part}/${r.drawing}`, r.shapes);
+    for (const key of keys) {
+      const [part, drawing] = key.split('/') as [string, string];
+      const slot = this.slots.get(part);
+      const group = slot?.drawings.get(drawing);
+      if (group) this.fill(group, part, drawing);
+      const clip = this.clips.get(part);
+      if (clip) clip.drawing = '';
+      if (clip) this.clipOf(part);
+    }
+  }
+
   private shapes(part: string, drawing: string): Shape[] {
+    const draft = this.drafts.get(`${part}/${drawing}`);
+    if (draft) return draft;
     return this.artwork[this.hashes.get(`${part}/${drawing}`) ?? ''] ?? [];
   }
 
@@ -159,22 +179,28 @@ export class Painter {
     let group = slot.drawings.get(p.drawing);
     if (!group) {
       group = element('g');
-      const shapes = this.shapes(p.part, p.drawing);
-      const within = shapes.filter((s) => s.role === 'WINDOW');
-      const id = `${this.prefix}-in-${p.part}-${p.drawing}`;
-      if (within.length > 0) {
-        const clip = element('clipPath', { id });
-        for (const s of within) clip.append(element('path', { d: s.path }));
-        this.defs.append(clip);
-      }
-      for (const s of shapes) {
-        const e = drawn(s);
-        group.append(s.masked && within.length > 0 ? cut(e, id) : e);
-      }
+      this.fill(group, p.part, p.drawing);
       slot.drawings.set(p.drawing, group);
       slot.placed.append(group);
     }
     return group;
+  }
+
+  private fill(group: SVGGElement, part: string, drawing: string): void {
+    const shapes = this.shapes(part, drawing);
+    const within = shapes.filter((s) => s.role === 'WINDOW');
+    const id = `${this.prefix}-in-${part}-${drawing}`;
+    group.replaceChildren();
+    this.defs.querySelector(`[id="${id}"]`)?.remove();
+    if (within.length > 0) {
+      const clip = element('clipPath', { id });
+      for (const s of within) clip.append(element('path', { d: s.path }));
+      this.defs.append(clip);
+    }
+    for (const s of shapes) {
+      const e = drawn(s);
+      group.append(s.masked && within.length > 0 ? cut(e, id) : e);
+    }
   }
 
   /** One group a window, so that nested windows intersect. */

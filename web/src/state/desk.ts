@@ -21,6 +21,10 @@ export interface Desk {
   locked: string[];
   solo: string[];
   whyMode: boolean;
+  /** The drawing of the chosen part whose artwork is being changed; placement rests meanwhile. */
+  shaping: string | null;
+  /** Which of its shapes, 0 for the back. */
+  shapeAt: number;
 }
 
 interface Actions {
@@ -37,6 +41,7 @@ interface Actions {
   addTo: (part: string) => void;
   toggle: (what: 'hidden' | 'locked' | 'solo', parts: string[]) => void;
   ask: (whyMode: boolean) => void;
+  shape: (drawing: string | null) => void;
 }
 
 const START: Desk = {
@@ -54,6 +59,8 @@ const START: Desk = {
   locked: [],
   solo: [],
   whyMode: false,
+  shaping: null,
+  shapeAt: 0,
 };
 
 function put(map: Record<string, string>, key: string, value: string | null): Record<string, string> {
@@ -114,7 +121,7 @@ export const useDesk = create<Desk & Actions>((set) => ({
   ...START,
   ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
   open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
-  go: (bench) => set({ bench }),
+  go: (bench) => set({ bench, shaping: null }),
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
   pin: (part, drawing) => set((s) => ({ pins: put(s.pins, part, drawing) })),
@@ -122,7 +129,8 @@ export const useDesk = create<Desk & Actions>((set) => ({
   say: (line) => set({ line, frame: 0, playing: false }),
   seek: (frame) => set({ frame }),
   play: (playing) => set({ playing }),
-  select: (part) => set({ part, also: [] }),
+  select: (part) => set({ part, also: [], shaping: null }),
+  shape: (shaping) => set({ shaping, shapeAt: 0 }),
   addTo: (part) =>
     set((s) => {
       if (s.part === null) return { part };

@@ -18,7 +18,7 @@ function server() {
     asked.push(kind);
     await new Promise((r) => setTimeout(r, 4));
     const turn = body.pose.dials.turn ?? 0;
-    if (kind === 'pose') return Response.json({ revision: 1, frame: at(turn) });
+    if (kind === 'pose') return Response.json({ revision: 1, frame: at(turn), joints: [], redrawn: [] });
     const values: number[] =
       kind === 'sweep'
         ? [-60, 0, 60]

@@ -1,4 +1,4 @@
-import type { Character, Edit, Frame, FrameSeries, Joint, LineView, PoseBody } from '../api/client';
+import type { Character, Edit, Frame, FrameSeries, Joint, LineView, PoseBody, Redrawn } from '../api/client';
 import { api, Refusal } from '../api/client';
 import { frameOf, nearest } from '../stage/series';
 import { useDesk } from './desk';
@@ -21,10 +21,15 @@ export class Director {
   private readonly cache = new Map<number, Frame>();
   private poseKey = '';
   private fetching = false;
-  private readonly poses: Latest<number, { revision: number; frame: Frame; joints: Joint[] }>;
+  private readonly poses: Latest<
+    number,
+    { revision: number; frame: Frame; joints: Joint[]; redrawn: Redrawn[] }
+  >;
   private readonly jointWatchers = new Set<JointWatcher>();
   private joints: Joint[] = [];
   private draft: Edit | null = null;
+  private redrawn: Redrawn[] = [];
+  private readonly redrawWatchers = new Set<(redrawn: Redrawn[]) => void>();
   private stopped = false;
 
   constructor(
@@ -40,8 +45,12 @@ export class Director {
         const joints = this.jointWatchers.size > 0;
         return api.pose(this.id, { ...this.moment(), revision: this.revision, draft, joints });
       },
-      ({ frame, joints }) => {
+      ({ frame, joints, redrawn }) => {
         if (useDesk.getState().playing || this.stopped) return;
+        if (redrawn.length > 0 || this.redrawn.length > 0) {
+          this.redrawn = redrawn;
+          for (const w of this.redrawWatchers) w(redrawn);
+        }
         if (!this.sweep || this.draft) this.put(frame);
         if (this.jointWatchers.size > 0) {
           this.joints = joints;
@@ -65,6 +74,12 @@ export class Director {
     if (this.joints.length > 0) watcher(this.joints);
     this.refresh();
     return () => this.jointWatchers.delete(watcher);
+  }
+
+  /** Told of the drawings a draft changes, and of none when it is let go of. */
+  watchRedrawn(watcher: (redrawn: Redrawn[]) => void): () => void {
+    this.redrawWatchers.add(watcher);
+    return () => this.redrawWatchers.delete(watcher);
   }
 
   /** Shows what an edit would do, as the server sees it, until it is made or let go of with null. */

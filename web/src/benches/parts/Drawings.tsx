@@ -1,4 +1,4 @@
-import { Pin, Star } from 'lucide-react';
+import { PenTool, Pin, Star } from 'lucide-react';
 import type { Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useShown, useStudio } from '../../state/studio';
@@ -74,6 +74,19 @@ export function Drawings({ part }: { part: Part }) {
               >
                 <Pin size={13} fill={pin === id ? 'currentColor' : 'none'} />
               </button>
+              {d && (
+                <button
+                  className="absolute top-5 right-0.5 rounded p-0.5 text-line hover:text-faint focus:text-doing"
+                  aria-label={`Edit the artwork of ${name}`}
+                  title="Edit its artwork"
+                  onClick={() => {
+                    if (!now) useDesk.getState().pin(part.id, id);
+                    useDesk.getState().shape(id);
+                  }}
+                >
+                  <PenTool size={13} />
+                </button>
+              )}
             </div>
           );
         })}

@@ -245,4 +245,46 @@ class PartsStoryTest {
         assertThat(history.getByRole(AriaRole.LISTITEM)).hasCount(1);
         assertThat(number("across")).isCloseTo(21, within(0.001));
     }
+
+    @Test
+    void artworkIsChangedPointByPointAndPlacementStays() {
+        choose("fringe");
+        page.getByLabel("Edit the artwork of fringe").click();
+        assertThat(page.getByText("Drawing – the part stays where it is")).isVisible();
+        Locator outline =
+                page.locator("[data-testid=stage] [data-part=fringe] path").first();
+        String before = outline.getAttribute("d");
+        String placed = hand.transform("fringe");
+        int points = page.locator("[data-testid^=point-]").count();
+        pull("point-2", 14, 20);
+        page.waitForFunction(
+                "d => document.querySelector('[data-testid=stage] [data-part=fringe] path').getAttribute('d') !== d",
+                before);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        page.waitForFunction(
+                "d => document.querySelector('[data-testid=stage] [data-part=fringe] path').getAttribute('d') === d",
+                before);
+        pull("point-2", 14, 20);
+        page.mouse().up();
+        assertThat(page.getByLabel("History")).containsText("Moved a point in drawing fringe of fringe");
+        page.getByTestId("point-3").click();
+        page.keyboard().press("Delete");
+        assertThat(page.locator("[data-testid^=point-]")).hasCount(points - 1);
+        page.getByTestId("point-3").click();
+        page.keyboard().press("c");
+        assertThat(page.getByLabel("History")).containsText("Made a point a corner");
+        page.keyboard().press("Shift+ArrowDown");
+        assertThat(hand.transform("fringe"))
+                .as("arrows nudge the point, not the part")
+                .isEqualTo(placed);
+        page.getByLabel("Name of the copy").fill("fringe in the wind");
+        button("Duplicate").click();
+        button("Done").click();
+        assertThat(page.getByLabel("Pick fringe in the wind")).isVisible();
+        undoUntilClean();
+        page.waitForFunction(
+                "d => document.querySelector('[data-testid=stage] [data-part=fringe] path').getAttribute('d') === d",
+                before);
+    }
 }

@@ -1,11 +1,14 @@
 package app.leeward.server.api;
 
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Joint;
+import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Reason;
 import app.leeward.core.shot.Playhead;
@@ -60,8 +63,13 @@ class PoseApi {
      */
     public record Moment(PoseBody pose, UUID line, Integer frame, Integer revision, Edit draft, Boolean joints) {}
 
-    /** @param joints the pivots of every part; empty when nobody asked */
-    public record PoseView(int revision, Frame frame, List<Joint> joints) {}
+    /**
+     * @param joints the pivots of every part; empty when nobody asked
+     * @param redrawn drawings whose art the draft changes
+     */
+    public record PoseView(int revision, Frame frame, List<Joint> joints, List<Redrawn> redrawn) {}
+
+    public record Redrawn(String part, String drawing, List<Shape> shapes) {}
 
     public record SweepBody(PoseBody pose, UUID line, Integer frame, String dial, int samples) {}
 
@@ -92,7 +100,28 @@ class PoseApi {
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         Evaluator evaluator = moment.draft() == null ? characters.evaluator(c) : drafted(c.state(), moment.draft());
         boolean joints = Boolean.TRUE.equals(moment.joints());
-        return new PoseView(c.revision(), evaluator.frame(pose), joints ? evaluator.joints(pose) : List.of());
+        return new PoseView(
+                c.revision(),
+                evaluator.frame(pose),
+                joints ? evaluator.joints(pose) : List.of(),
+                redrawn(c.state(), evaluator.character()));
+    }
+
+    private static List<Redrawn> redrawn(Character before, Character after) {
+        List<Redrawn> changed = new ArrayList<>();
+        if (before == after) {
+            return changed;
+        }
+        for (Part p : after.parts()) {
+            List<Drawing> was = before.part(p.id()).map(Part::drawings).orElse(List.of());
+            for (Drawing d : p.drawings()) {
+                boolean same = was.stream().anyMatch(w -> w.id().equals(d.id()) && w.art() == d.art());
+                if (!same) {
+                    changed.add(new Redrawn(p.id(), d.id(), d.art().shapes()));
+                }
+            }
+        }
+        return changed;
     }
 
     private static Evaluator drafted(Character c, Edit draft) {

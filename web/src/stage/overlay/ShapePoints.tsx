@@ -1,0 +1,205 @@
+import { useEffect, useState } from 'react';
+import type { Edit, Part, Shape } from '../../api/client';
+import { useStudio } from '../../state/studio';
+import type { Painter } from '../painter';
+import { round, type XY } from './geometry';
+import { nearest, pointsOf, type Step, stepsOf } from './outline';
+import { drag, onCanvas } from './pointer';
+
+type Hold = 'POINT' | 'FIRST_HANDLE' | 'SECOND_HANDLE';
+
+/**
+ * The points and handles of one drawing, dragged where they belong. Double-click on an outline adds a point, Delete takes
+ * one out, S makes it smooth and C a corner.
+ */
+export function ShapePoints({
+  svg,
+  painter,
+  unit,
+  part,
+  drawing,
+  shapes,
+  shape,
+  choose,
+}: {
+  svg: () => SVGSVGElement | null;
+  painter: () => Painter | null;
+  unit: number;
+  part: Part;
+  drawing: string;
+  shapes: Shape[];
+  shape: number;
+  choose: (shape: number) => void;
+}) {
+  const { director, edit } = useStudio();
+  const [point, setPoint] = useState<number | null>(null);
+  const [live, setLive] = useState<Shape[] | null>(null);
+  const [, redraw] = useState(0);
+
+  useEffect(
+    () =>
+      director.watchRedrawn((all) =>
+        setLive(all.find((r) => r.part === part.id && r.drawing === drawing)?.shapes ?? null),
+      ),
+    [director, part.id, drawing],
+  );
+  useEffect(() => director.watch(() => requestAnimationFrame(() => redraw((n) => n + 1))), [director]);
+
+  const now = live ?? shapes;
+  const chosen = now[shape];
+  const steps = chosen ? stepsOf(chosen.path) : [];
+
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      if (point === null || (e.target as Element).closest?.('input, textarea, select')) return;
+      const at = { part: part.id, drawing, shape, at: point };
+      if (e.key === 'Delete' || e.key === 'Backspace') void edit({ kind: 'remove-point', ...at });
+      else if (e.key === 's' || e.key === 'S') void edit({ kind: 'round-point', ...at, smooth: true });
+      else if (e.key === 'c' || e.key === 'C') void edit({ kind: 'round-point', ...at, smooth: false });
+      else if (e.key.startsWith('Arrow')) {
+        const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
+        const step = steps.find((s) => s.at === point);
+        if (!step) return;
+        const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
+        const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
+        void edit({
+          kind: 'move-point',
+          ...at,
+          hold: 'POINT',
+          to: [round(step.to[0] + dx, 3), round(step.to[1] + dy, 3)],
+        });
+      } else return;
+      e.preventDefault();
+      e.stopImmediatePropagation();
+    };
+    window.addEventListener('keydown', press, true);
+    return () => window.removeEventListener('keydown', press, true);
+  });
+
+  const group = painter()?.groupOf(part.id);
+  const matrix = group?.getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)';
+  const place = new DOMMatrix(matrix.replace('matrix(', '').replace(')', '').split(/[ ,]+/).map(Number));
+  const back = place.inverse();
+  const canvas = ([x, y]: XY): XY => {
+    const p = new DOMPoint(x, y).matrixTransform(place);
+    return [p.x, p.y];
+  };
+  const art = ([x, y]: XY): XY => {
+    const p = new DOMPoint(x, y).matrixTransform(back);
+    return [p.x, p.y];
+  };
+
+  const pull = (e: React.PointerEvent, at: number, hold: Hold) => {
+    const sheet = svg();
+    if (!sheet) return;
+    e.stopPropagation();
+    e.preventDefault();
+    if (hold === 'POINT') setPoint(at);
+    let draft: Edit | null = null;
+    drag(
+      sheet,
+      e,
+      (to) => {
+        const [x, y] = art(to);
+        draft = {
+          kind: 'move-point',
+          part: part.id,
+          drawing,
+          shape,
+          at,
+          hold,
+          to: [round(x, 3), round(y, 3)],
+        };
+        director.drafting(draft);
+      },
+      (kept) => {
+        const final = draft;
+        if (kept && final) void edit(final).then((done) => !done && director.drafting(null));
+        else director.drafting(null);
+      },
+    );
+  };
+
+  const add = (e: React.MouseEvent) => {
+    const sheet = svg();
+    if (!sheet) return;
+    e.stopPropagation();
+    const near = nearest(steps, art(onCanvas(sheet, e)));
+    if (near)
+      void edit({ kind: 'add-point', part: part.id, drawing, shape, at: near.at, t: round(near.t, 4) });
+  };
+
+  const r = 4 * unit;
+  const handle = (s: Step, hold: Hold, from: XY, to: XY) => {
+    const [a, b] = [canvas(from), canvas(to)];
+    return (
+      <g key={`${s.at}${hold}`}>
+        <path
+          d={`M${a}L${b}`}
+          stroke="var(--doing)"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+        <circle
+          data-testid={`handle-of-${s.at}-${hold === 'FIRST_HANDLE' ? 1 : 2}`}
+          cx={b[0]}
+          cy={b[1]}
+          r={r * 0.8}
+          fill="var(--doing)"
+          className="cursor-move"
+          onPointerDown={(e) => pull(e, s.at, hold)}
+        />
+      </g>
+    );
+  };
+  return (
+    <g data-testid="shape-points">
+      <g transform={matrix}>
+        {now.map((s, i) => (
+          <path
+            key={i}
+            d={s.path}
+            fill="transparent"
+            stroke={i === shape ? 'var(--doing)' : 'transparent'}
+            strokeWidth={i === shape ? 1.4 : 6}
+            vectorEffect="non-scaling-stroke"
+            className={i === shape ? 'cursor-copy' : 'cursor-pointer'}
+            onClick={(e) => {
+              e.stopPropagation();
+              choose(i);
+              setPoint(null);
+            }}
+            onDoubleClick={i === shape ? add : undefined}
+          />
+        ))}
+      </g>
+      {steps.flatMap((s) =>
+        s.kind === 'C' && (s.at === point || steps[s.at - 1]?.at === point)
+          ? [handle(s, 'FIRST_HANDLE', s.from, s.c1!), handle(s, 'SECOND_HANDLE', s.to, s.c2!)]
+          : [],
+      )}
+      {pointsOf(steps).map((s) => {
+        const [x, y] = canvas(s.to);
+        return (
+          <rect
+            key={s.at}
+            data-testid={`point-${s.at}`}
+            x={x - r}
+            y={y - r}
+            width={r * 2}
+            height={r * 2}
+            rx={r * 0.3}
+            fill={s.at === point ? 'var(--doing)' : 'var(--color-stage)'}
+            stroke="var(--doing)"
+            strokeWidth={1.6}
+            vectorEffect="non-scaling-stroke"
+            className="cursor-move"
+            onClick={(e) => e.stopPropagation()}
+            onPointerDown={(e) => pull(e, s.at, 'POINT')}
+          />
+        );
+      })}
+    </g>
+  );
+}
