@@ -33,19 +33,21 @@ export function ShapePoints({
 }) {
   const { director, edit } = useStudio();
   const [point, setPoint] = useState<number | null>(null);
-  const [live, setLive] = useState<Shape[] | null>(null);
+  // what a drag in progress makes of the art it began with; stale as soon as the art is another
+  const [live, setLive] = useState<{ of: Shape[]; shapes: Shape[] } | null>(null);
   const [, redraw] = useState(0);
 
   useEffect(
     () =>
-      director.watchRedrawn((all) =>
-        setLive(all.find((r) => r.part === part.id && r.drawing === drawing)?.shapes ?? null),
-      ),
-    [director, part.id, drawing],
+      director.watchRedrawn((all) => {
+        const mine = all.find((r) => r.part === part.id && r.drawing === drawing);
+        setLive(mine ? { of: shapes, shapes: mine.shapes } : null);
+      }),
+    [director, part.id, drawing, shapes],
   );
   useEffect(() => director.watch(() => requestAnimationFrame(() => redraw((n) => n + 1))), [director]);
 
-  const now = live ?? shapes;
+  const now = live?.of === shapes ? live.shapes : shapes;
   const chosen = now[shape];
   const steps = chosen ? stepsOf(chosen.path) : [];
 
