@@ -18,6 +18,7 @@ function paint(p: Paint): [string, number] {
 
 /** A shape as it is drawn: a path, or a picture made of pixels. */
 function drawn(s: Shape): SVGElement {
+  if (s.fill.kind === 'gradient') return shaded(s, s.fill);
   if (s.fill.kind !== 'picture') return pathOf(s);
   const image = element('image', {
     href: `/api/v1/images/${s.fill.image}.png`,
@@ -30,9 +31,36 @@ function drawn(s: Shape): SVGElement {
   return image;
 }
 
+/** A path filled by a gradient, which travels with it. */
+function shaded(s: Shape, g: Extract<Paint, { kind: 'gradient' }>): SVGElement {
+  const id = `g${++painters}`;
+  const gradient = element(g.radial ? 'radialGradient' : 'linearGradient', {
+    id,
+    gradientUnits: 'userSpaceOnUse',
+    gradientTransform: `matrix(${g.place.join(' ')})`,
+    spreadMethod: g.spread.toLowerCase(),
+    ...(g.radial ? { cx: '0', cy: '0', r: '1' } : { x1: '0', y1: '0', x2: '1', y2: '0' }),
+  });
+  for (const stop of g.stops) {
+    gradient.append(
+      element('stop', {
+        offset: String(stop.at),
+        'stop-color': stop.colour,
+        'stop-opacity': String(stop.opacity),
+      }),
+    );
+  }
+  const path = pathOf({ ...s, fill: { kind: 'none' } });
+  path.setAttribute('fill', `url(#${id})`);
+  if (s.rule === 'EVENODD') path.setAttribute('fill-rule', 'evenodd');
+  const group = element('g');
+  group.append(gradient, path);
+  return group;
+}
+
 /** Cut by its drawing's own window; a picture's own coordinates are pixels, so it is cut in a group. */
 function cut(e: SVGElement, clip: string): SVGElement {
-  if (e.tagName !== 'image') {
+  if (e.tagName === 'path') {
     e.setAttribute('clip-path', `url(#${clip})`);
     return e;
   }

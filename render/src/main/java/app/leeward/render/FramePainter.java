@@ -12,6 +12,8 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.FilterTileMode;
+import io.github.humbleui.skija.GradientStyle;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Paint;
@@ -22,6 +24,7 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.SamplingMode;
+import io.github.humbleui.skija.Shader;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
 import java.util.HashMap;
@@ -144,6 +147,13 @@ public final class FramePainter {
             if (s.fill() instanceof app.leeward.core.art.Paint.Flat f) {
                 canvas.drawPath(path, paint.setColor(argb(f.colour(), f.opacity() * s.opacity())));
             }
+            if (s.fill() instanceof app.leeward.core.art.Paint.Gradient g) {
+                try (Shader shader = shader(g)) {
+                    paint.setColor(0xFF000000).setAlphaf((float) s.opacity()).setShader(shader);
+                    canvas.drawPath(path, paint);
+                    paint.setShader(null);
+                }
+            }
             if (s.stroke().visible()) {
                 Stroke stroke = s.stroke();
                 var flat = (app.leeward.core.art.Paint.Flat) stroke.paint();
@@ -156,6 +166,26 @@ public final class FramePainter {
                 canvas.drawPath(path, paint);
             }
         }
+    }
+
+    /** Colours are mixed before their opacity is applied, as SVG does. */
+    private static Shader shader(app.leeward.core.art.Paint.Gradient g) {
+        int[] colours =
+                g.stops().stream().mapToInt(s -> argb(s.colour(), s.opacity())).toArray();
+        float[] at = new float[colours.length];
+        for (int i = 0; i < at.length; i++) {
+            at[i] = (float) g.stops().get(i).at();
+        }
+        FilterTileMode beyond =
+                switch (g.spread()) {
+                    case PAD -> FilterTileMode.CLAMP;
+                    case REFLECT -> FilterTileMode.MIRROR;
+                    case REPEAT -> FilterTileMode.REPEAT;
+                };
+        GradientStyle style = new GradientStyle(beyond, false, matrix(g.place()));
+        return g.radial()
+                ? Shader.makeRadialGradient(0, 0, 1, colours, at, style)
+                : Shader.makeLinearGradient(0, 0, 1, 0, colours, at, style);
     }
 
     private Path path(Shape s) {

@@ -1,7 +1,6 @@
 package app.leeward.core.art;
 
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -41,8 +40,7 @@ public record Artwork(List<Shape> shapes) {
         return shapes.stream()
                 .flatMap(s ->
                         Stream.of(s.fill(), s.stroke().visible() ? s.stroke().paint() : Paint.NONE))
-                .map(p -> p instanceof Paint.Flat flat ? flat.colour() : null)
-                .filter(Objects::nonNull)
+                .flatMap(Paint::colours)
                 .distinct()
                 .toList();
     }

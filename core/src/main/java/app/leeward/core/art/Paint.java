@@ -1,6 +1,8 @@
 package app.leeward.core.art;
 
+import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** What a fill or a line is painted with. */
 public sealed interface Paint {
@@ -49,16 +51,56 @@ public sealed interface Paint {
         }
     }
 
+    /**
+     * Colours that run into each other as SVG's gradients do: from x = 0 to x = 1, or from the middle out to a circle of
+     * radius 1, in coordinates of its own.
+     *
+     * @param radial out from (0, 0) rather than along x
+     * @param place from the gradient's own coordinates to the drawing's
+     * @param stops at least two, in rising order
+     * @param spread what lies beyond the ends
+     */
+    record Gradient(boolean radial, Matrix place, List<GradientStop> stops, Spread spread) implements Paint {
+        public Gradient {
+            stops = List.copyOf(stops);
+            if (stops.size() < 2) {
+                throw new IllegalArgumentException("a gradient has at least two colours, not " + stops.size());
+            }
+        }
+    }
+
+    /** What lies beyond the ends of a gradient: its end colours, itself backwards, or itself again. */
+    enum Spread {
+        PAD,
+        REFLECT,
+        REPEAT
+    }
+
     /** As it is on a shape that was moved, turned or grown. */
     default Paint transform(Matrix m) {
-        return this instanceof Picture p
-                ? new Picture(p.image(), p.width(), p.height(), m.times(p.place()), p.average())
-                : this;
+        if (this instanceof Picture p) {
+            return new Picture(p.image(), p.width(), p.height(), m.times(p.place()), p.average());
+        }
+        return this instanceof Gradient g ? new Gradient(g.radial(), m.times(g.place()), g.stops(), g.spread()) : this;
     }
 
     /** With one colour exchanged for another; {@code #rrggbb} both. */
     default Paint recoloured(String from, String to) {
+        if (this instanceof Gradient g) {
+            List<GradientStop> stops = g.stops().stream()
+                    .map(s -> s.colour().equals(from) ? new GradientStop(s.at(), to, s.opacity()) : s)
+                    .toList();
+            return new Gradient(g.radial(), g.place(), stops, g.spread());
+        }
         return this instanceof Flat f && f.colour().equals(from) ? new Flat(to, f.opacity()) : this;
+    }
+
+    /** Every colour in it, {@code #rrggbb}. */
+    default Stream<String> colours() {
+        if (this instanceof Gradient g) {
+            return g.stops().stream().map(GradientStop::colour);
+        }
+        return this instanceof Flat f ? Stream.of(f.colour()) : Stream.empty();
     }
 
     static Paint flat(String colour) {

@@ -151,7 +151,7 @@ public final class AxisFinder {
     }
 
     private static Lab lab(Paint p) {
-        return p instanceof Paint.Flat f ? Lab.of(f.colour()) : null;
+        return p.colours().findFirst().map(Lab::of).orElse(null);
     }
 
     private static List<Vote> votes(List<Sample> samples) {

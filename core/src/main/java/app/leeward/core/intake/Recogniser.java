@@ -170,9 +170,9 @@ public final class Recogniser {
         double light = 50;
         for (Shape s : art.shapes()) {
             double area = s.path().bounds().map(b -> b.width() * b.height()).orElse(0.0);
-            String colour = s.fill() instanceof Paint.Flat f
-                    ? f.colour()
-                    : s.fill() instanceof Paint.Picture p ? p.average() : null;
+            String colour = s.fill() instanceof Paint.Picture p
+                    ? p.average()
+                    : s.fill().colours().findFirst().orElse(null);
             if (colour != null && area > most) {
                 most = area;
                 light = Lab.of(colour).l();

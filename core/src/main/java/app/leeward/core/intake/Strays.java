@@ -69,8 +69,7 @@ public final class Strays {
         Geometry area = null;
         for (int k = i + 1; k < shapes.size(); k++) {
             Shape over = shapes.get(k);
-            boolean solid =
-                    over.opacity() == 1 && !over.masked() && over.fill() instanceof Paint.Flat f && f.opacity() == 1;
+            boolean solid = over.opacity() == 1 && !over.masked() && opaque(over.fill());
             Optional<Box> box = over.path().bounds();
             if (solid && box.isPresent() && within(own, box.get())) {
                 if (area == null) {
@@ -83,6 +82,11 @@ public final class Strays {
             }
         }
         return false;
+    }
+
+    private static boolean opaque(Paint p) {
+        return p instanceof Paint.Flat f && f.opacity() == 1
+                || p instanceof Paint.Gradient g && g.stops().stream().allMatch(x -> x.opacity() == 1);
     }
 
     private static boolean within(Box inner, Box outer) {

@@ -116,7 +116,7 @@ public final class LeewardJson {
                 return new Point(xy[0], xy[1]);
             }
         });
-        choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class);
+        choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
         choice(mapper, Edit.class, Edit.class.getPermittedSubclasses());
         choice(mapper, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
         return mapper.registerModule(module)

@@ -1,5 +1,8 @@
 package app.leeward.formats.svg;
 
+import app.leeward.core.art.Box;
+import app.leeward.core.art.GradientStop;
+import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.rig.Note;
 import app.leeward.formats.xml.XmlNode;
@@ -8,10 +11,13 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -42,17 +48,18 @@ final class Colours {
         return named;
     }
 
-    Paint paint(String css, double opacity, String current) {
+    /** @param box of the shape to be filled, for gradients; null where only one colour can be used */
+    Paint paint(String css, double opacity, String current, Box box) {
         String v = css.toLowerCase(Locale.ROOT);
         if (v.equals("none") || v.equals("transparent")) {
             return Paint.NONE;
         }
         if (v.equals("currentcolor")) {
-            return paint(current.equalsIgnoreCase("currentcolor") ? "black" : current, opacity, "black");
+            return paint(current.equalsIgnoreCase("currentcolor") ? "black" : current, opacity, "black", box);
         }
         Matcher url = URL.matcher(css);
         if (url.matches()) {
-            return gradient(url.group(1), url.group(2).strip(), opacity);
+            return gradient(url.group(1), url.group(2).strip(), opacity, box);
         }
         if (v.matches("#[0-9a-f]{3,4}")) {
             String wide = "#" + v.charAt(1) + v.charAt(1) + v.charAt(2) + v.charAt(2) + v.charAt(3) + v.charAt(3);
@@ -88,25 +95,100 @@ final class Colours {
         return new Paint.Flat(hex.toString(), opacity * Math.max(0, Math.min(1, a)));
     }
 
-    /** Gradients are not kept yet: their middle stop stands for them. */
-    private Paint gradient(String id, String fallback, double opacity) {
-        XmlNode node = byId.get(id);
-        for (int hops = 0; node != null && node.children.isEmpty() && hops < 8; hops++) {
-            node = byId.get(node.get("href", "").replaceFirst("^#", ""));
+    /**
+     * A gradient as a paint of the shape it fills. Attributes missing on it come from the one it refers to (SVG 1.1,
+     * 13.2.2).
+     *
+     * @param box bounds of the shape in its own coordinates; null for a line, which shows the middle colour
+     */
+    private Paint gradient(String id, String fallback, double opacity, Box box) {
+        List<XmlNode> chain = new ArrayList<>();
+        for (XmlNode n = byId.get(id); n != null && chain.size() < 8 && !chain.contains(n); ) {
+            chain.add(n);
+            n = byId.get(n.get("href", "").replaceFirst("^#", ""));
         }
-        List<XmlNode> stops = node == null
-                ? List.of()
-                : node.children.stream().filter(c -> c.name.equals("stop")).toList();
+        List<GradientStop> stops = chain.stream()
+                .map(n -> stops(n, opacity))
+                .filter(l -> !l.isEmpty())
+                .findFirst()
+                .orElse(List.of());
         if (stops.isEmpty()) {
             note("paint-missing", id, "The paint '" + id + "' is not in the file or is a pattern; it is left out.");
-            return fallback.isEmpty() ? Paint.NONE : paint(fallback, opacity, "black");
+            return fallback.isEmpty() ? Paint.NONE : paint(fallback, opacity, "black", box);
         }
-        note("gradient-flattened", id, "The gradient '" + id + "' is shown as its middle colour.");
-        XmlNode stop = stops.get(stops.size() / 2);
-        Map<String, String> css = new HashMap<>(stop.attributes);
-        css.putAll(StyleSheet.declarations(stop.get("style", "")));
-        double a = Lengths.parse(css.get("stop-opacity"), 1);
-        return paint(css.getOrDefault("stop-color", "black"), opacity * Math.max(0, Math.min(1, a)), "black");
+        if (stops.size() > 1 && box != null) {
+            Optional<Matrix> place = place(chain, box);
+            if (place.isPresent()) {
+                Paint.Spread spread =
+                        switch (attribute(chain, "spreadMethod", "pad")) {
+                            case "reflect" -> Paint.Spread.REFLECT;
+                            case "repeat" -> Paint.Spread.REPEAT;
+                            default -> Paint.Spread.PAD;
+                        };
+                return new Paint.Gradient(chain.get(0).name.equals("radialGradient"), place.get(), stops, spread);
+            }
+        }
+        if (stops.size() > 1) {
+            note("gradient-flattened", id, "The gradient '" + id + "' is shown as its middle colour.");
+        }
+        GradientStop middle = stops.get(stops.size() / 2);
+        return new Paint.Flat(middle.colour(), middle.opacity());
+    }
+
+    private List<GradientStop> stops(XmlNode gradient, double opacity) {
+        List<GradientStop> stops = new ArrayList<>();
+        double last = 0;
+        for (XmlNode stop : gradient.children) {
+            if (stop.name.equals("stop")) {
+                Map<String, String> css = new HashMap<>(stop.attributes);
+                css.putAll(StyleSheet.declarations(stop.get("style", "")));
+                double a = Math.max(0, Math.min(1, Lengths.parse(css.get("stop-opacity"), 1)));
+                last = Math.max(last, Math.max(0, Math.min(1, share(css.get("offset"), 0))));
+                Paint colour = paint(css.getOrDefault("stop-color", "black").strip(), opacity * a, "black", null);
+                stops.add(
+                        colour instanceof Paint.Flat f
+                                ? new GradientStop(last, f.colour(), f.opacity())
+                                : new GradientStop(last, "#000000", 0));
+            }
+        }
+        return stops;
+    }
+
+    /** From the gradient's own coordinates to those of the shape; empty when it has no extent. */
+    private static Optional<Matrix> place(List<XmlNode> chain, Box box) {
+        boolean ofBox = !"userSpaceOnUse".equals(attribute(chain, "gradientUnits", ""));
+        Matrix units = ofBox ? new Matrix(box.width(), 0, 0, box.height(), box.minX(), box.minY()) : Matrix.IDENTITY;
+        Matrix own = Transforms.parse(attribute(chain, "gradientTransform", "")).orElse(Matrix.IDENTITY);
+        Matrix along;
+        if (chain.get(0).name.equals("radialGradient")) {
+            double r = share(attribute(chain, "r", "50%"), 0.5);
+            along = new Matrix(
+                    r, 0, 0, r, share(attribute(chain, "cx", "50%"), 0.5), share(attribute(chain, "cy", "50%"), 0.5));
+        } else {
+            double x1 = share(attribute(chain, "x1", "0%"), 0);
+            double y1 = share(attribute(chain, "y1", "0%"), 0);
+            double dx = share(attribute(chain, "x2", "100%"), 1) - x1;
+            double dy = share(attribute(chain, "y2", "0%"), 0) - y1;
+            along = new Matrix(dx, dy, -dy, dx, x1, y1);
+        }
+        Matrix place = units.times(own).times(along);
+        return Math.abs(place.determinant()) < 1e-9 ? Optional.empty() : Optional.of(place);
+    }
+
+    private static String attribute(List<XmlNode> chain, String name, String otherwise) {
+        return chain.stream()
+                .map(n -> n.get(name))
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(otherwise)
+                .strip();
+    }
+
+    private static double share(String text, double otherwise) {
+        if (text != null && text.strip().endsWith("%")) {
+            return Lengths.parse(text.strip().substring(0, text.strip().length() - 1), otherwise * 100) / 100;
+        }
+        return Lengths.parse(text, otherwise);
     }
 
     private void note(String code, String place, String says) {

@@ -1,5 +1,6 @@
 package app.leeward.formats.svg;
 
+import app.leeward.core.art.Box;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Stroke;
@@ -78,12 +79,12 @@ record Style(
         }
     }
 
-    Paint fillPaint(Colours colours) {
-        return colours.paint(fill, fillOpacity, colour);
+    Paint fillPaint(Colours colours, Box box) {
+        return colours.paint(fill, fillOpacity, colour, box);
     }
 
     Stroke strokeOf(Colours colours) {
-        Paint paint = colours.paint(stroke, strokeOpacity, colour);
+        Paint paint = colours.paint(stroke, strokeOpacity, colour, null);
         return paint instanceof Paint.None || strokeWidth == 0
                 ? Stroke.NONE
                 : new Stroke(paint, strokeWidth, cap, join, miterLimit);

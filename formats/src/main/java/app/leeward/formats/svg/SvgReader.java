@@ -271,7 +271,9 @@ public final class SvgReader {
         if (hidden || !BasicShapes.drawable(read.path())) {
             return Optional.empty();
         }
-        Paint fill = node.name.equals("line") ? Paint.NONE : style.fillPaint(colours);
+        Paint fill = node.name.equals("line")
+                ? Paint.NONE
+                : style.fillPaint(colours, read.path().bounds().orElse(null)).transform(m);
         Stroke stroke = style.strokeOf(colours).scaled(m.strokeScale());
         return Optional.of(new Shape(
                 node.label(),

@@ -3,6 +3,7 @@ package app.leeward.formats.svg;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.FillRule;
+import app.leeward.core.art.GradientStop;
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Paint;
@@ -27,6 +28,7 @@ public final class SvgWriter {
     private final StringBuilder defs = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private final Map<String, String> clips = new HashMap<>();
+    private final Map<Paint.Gradient, String> gradients = new HashMap<>();
 
     private SvgWriter(Character character, Frame frame, ImageShelf images) {
         this.images = images;
@@ -155,6 +157,11 @@ public final class SvgWriter {
             if (s.rule() == FillRule.EVENODD) {
                 body.append(" fill-rule=\"evenodd\"");
             }
+        } else if (s.fill() instanceof Paint.Gradient g) {
+            body.append(" fill=\"url(#").append(gradient(g)).append(")\"");
+            if (s.rule() == FillRule.EVENODD) {
+                body.append(" fill-rule=\"evenodd\"");
+            }
         } else {
             body.append(" fill=\"none\"");
         }
@@ -163,6 +170,32 @@ public final class SvgWriter {
         }
         optional("opacity", s.opacity());
         body.append("/>\n");
+    }
+
+    private String gradient(Paint.Gradient g) {
+        return gradients.computeIfAbsent(g, k -> {
+            String id = "gradient-" + (gradients.size() + 1);
+            String name = g.radial() ? "radialGradient" : "linearGradient";
+            defs.append('<').append(name).append(" id=\"").append(id).append("\" gradientUnits=\"userSpaceOnUse\"");
+            defs.append(g.radial() ? " cx=\"0\" cy=\"0\" r=\"1\"" : " x1=\"0\" y1=\"0\" x2=\"1\" y2=\"0\"");
+            defs.append(" gradientTransform=\"").append(g.place().toSvg()).append('"');
+            if (g.spread() != Paint.Spread.PAD) {
+                defs.append(" spreadMethod=\"").append(lower(g.spread())).append('"');
+            }
+            defs.append('>');
+            for (GradientStop stop : g.stops()) {
+                defs.append("<stop offset=\"").append(Numbers.text(stop.at())).append("\" stop-color=\"");
+                defs.append(stop.colour()).append('"');
+                if (stop.opacity() != 1) {
+                    defs.append(" stop-opacity=\"")
+                            .append(Numbers.text(stop.opacity()))
+                            .append('"');
+                }
+                defs.append("/>");
+            }
+            defs.append("</").append(name).append(">\n");
+            return id;
+        });
     }
 
     private void stroke(Stroke stroke) {

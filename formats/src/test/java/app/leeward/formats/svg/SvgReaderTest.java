@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Box;
+import app.leeward.core.art.GradientStop;
 import app.leeward.core.art.Paint;
+import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Note;
@@ -125,9 +127,34 @@ class SvgReaderTest {
                 "<linearGradient id='g'><stop stop-color='red'/><stop stop-color='lime'/></linearGradient><rect fill='url(#g)' width='4' height='4'/><text>hi</text><image href='data:image/png;base64,AA'/><path d='M0 0L5 5L oops'/><rect fill='glitter' width='4' height='4'/>");
         assertThat(art.notes())
                 .extracting(Note::code)
-                .containsExactlyInAnyOrder(
-                        "gradient-flattened", "element-not-read", "element-not-read", "path-broken", "colour-unknown");
+                .containsExactlyInAnyOrder("element-not-read", "element-not-read", "path-broken", "colour-unknown");
         assertThat(art.root().shapes()).hasSize(3);
+    }
+
+    @Test
+    void gradientsKeepTheirPlaceWhateverTheirUnitsAndTransforms() {
+        Paint.Gradient across = (Paint.Gradient)
+                only("<linearGradient id='a'><stop offset='10%' stop-color='red'/><stop offset='1' stop-color='#00f' stop-opacity='.5'/></linearGradient>"
+                                + "<linearGradient id='b' href='#a' x1='0' y1='0' x2='0' y2='1' spreadMethod='reflect'/>"
+                                + "<g transform='translate(5 0) scale(2)'><rect fill='url(#b)' x='10' y='20' width='30' height='8'/></g>")
+                        .fill();
+        // from the top of the box to its bottom: SVG 1.1, 13.2.2, objectBoundingBox units
+        assertThat(across.place().apply(new Point(0, 0))).isEqualTo(new Point(25, 40));
+        assertThat(across.place().apply(new Point(1, 0))).isEqualTo(new Point(25, 56));
+        assertThat(across.spread()).isEqualTo(Paint.Spread.REFLECT);
+        assertThat(across.stops())
+                .containsExactly(new GradientStop(0.1, "#ff0000", 1), new GradientStop(1, "#0000ff", 0.5));
+        Paint.Gradient round = (Paint.Gradient)
+                only("<radialGradient id='r' gradientUnits='userSpaceOnUse' cx='50' cy='40' r='20' gradientTransform='translate(1 2)'><stop stop-color='red'/><stop offset='1' stop-color='lime'/></radialGradient><circle fill='url(#r)' cx='50' cy='40' r='9'/>")
+                        .fill();
+        assertThat(round.radial()).isTrue();
+        assertThat(round.place().apply(new Point(0, 0))).isEqualTo(new Point(51, 42));
+        assertThat(round.place().apply(new Point(0, 1))).isEqualTo(new Point(51, 62));
+        assertThat(
+                        read("<linearGradient id='a' href='#b'/><linearGradient id='b' href='#a'/><rect fill='url(#a)' width='4' height='4'/>")
+                                .notes())
+                .extracting(Note::code)
+                .containsExactly("paint-missing");
     }
 
     private static void refused(String code, byte[] file) {

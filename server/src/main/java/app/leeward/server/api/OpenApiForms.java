@@ -60,10 +60,10 @@ class OpenApiForms {
     @Bean
     OpenApiCustomizer choices() {
         return api -> {
-            choice(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class);
+            choice(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
             choice(api, Edit.class, Edit.class.getPermittedSubclasses());
             choice(api, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
-            useChoices(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class);
+            useChoices(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
             useChoices(api, Edit.class, Edit.class.getPermittedSubclasses());
             useChoices(api, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
             required(api);
