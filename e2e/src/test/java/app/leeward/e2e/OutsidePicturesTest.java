@@ -118,6 +118,10 @@ class OutsidePicturesTest {
 
     private static byte[] picture(String format, String pose) throws Exception {
         String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        return picture(id, format, pose);
+    }
+
+    private static byte[] picture(String id, String format, String pose) throws Exception {
         String body = "{\"format\":\"" + format + "\",\"width\":500,\"pose\":" + pose + "}";
         return HttpClient.newHttpClient()
                 .send(
@@ -192,5 +196,39 @@ class OutsidePicturesTest {
             }
             rest = ours;
         }
+    }
+
+    /** What is read is what the file shows: our picture of it at rest against both renderers' pictures of the file itself. */
+    @Test
+    void aFileOfEveryFeatureLooksAsItDoesElsewhere() throws Exception {
+        java.nio.file.Path file = java.nio.file.Path.of("src/test/resources/art/features.svg");
+        String boundary = "leeward-test";
+        String head = "--" + boundary
+                + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"features.svg\"\r\nContent-Type: image/svg+xml\r\n\r\n";
+        String made = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(server.url() + "/api/v1/characters"))
+                                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                                .POST(HttpRequest.BodyPublishers.ofString(
+                                        head + Files.readString(file) + "\r\n--" + boundary + "--\r\n"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
+        assertThat(made).contains("\"name\":\"Features\"").doesNotContain("gradient-flattened");
+        String id = made.replaceAll("(?s)^\\{\"id\":\"([^\"]+)\".*", "$1");
+        BufferedImage ours = ImageIO.read(new ByteArrayInputStream(picture(id, "png", "{}")));
+        hand.page.setViewportSize(500, 500);
+        hand.page.setContent(
+                "<body style='margin:0'><img id='i' width='500' height='500' src='data:image/svg+xml;base64,"
+                        + java.util.Base64.getEncoder().encodeToString(Files.readAllBytes(file)) + "'>");
+        hand.page.waitForFunction("() => document.getElementById('i').complete");
+        BufferedImage chromium = ImageIO.read(new ByteArrayInputStream(hand.page.screenshot()));
+        Process p = new ProcessBuilder("rsvg-convert", "-w", "500", file.toString()).start();
+        BufferedImage librsvg =
+                ImageIO.read(new ByteArrayInputStream(p.getInputStream().readAllBytes()));
+        ImageIO.write(ours, "png", new java.io.File("target/features-ours.png"));
+        ImageIO.write(chromium, "png", new java.io.File("target/features-chromium.png"));
+        assertThat(apart(ours, chromium)).as("against Chromium").isLessThan(1.0);
+        assertThat(apart(ours, librsvg)).as("against librsvg").isLessThan(1.0);
     }
 }

@@ -26,6 +26,8 @@ final class Colours {
     private static final Map<String, String> NAMED = load();
     private static final Pattern RGB = Pattern.compile(
             "rgba?\\(\\s*([\\d.]+)(%?)\\s*[,\\s]\\s*([\\d.]+)%?\\s*[,\\s]\\s*([\\d.]+)%?\\s*(?:[,/]\\s*([\\d.]+)(%?)\\s*)?\\)");
+    private static final Pattern HSL = Pattern.compile(
+            "hsla?\\(\\s*(-?[\\d.]+)(?:deg)?\\s*[,\\s]\\s*([\\d.]+)%\\s*[,\\s]\\s*([\\d.]+)%\\s*(?:[,/]\\s*([\\d.]+)(%?)\\s*)?\\)");
     private static final Pattern URL = Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)(.*)");
 
     private final Map<String, XmlNode> byId;
@@ -74,6 +76,10 @@ final class Colours {
         if (rgb.matches()) {
             return rgb(rgb, opacity);
         }
+        Matcher hsl = HSL.matcher(v);
+        if (hsl.matches()) {
+            return hsl(hsl, opacity);
+        }
         String named = NAMED.get(v);
         if (named == null) {
             note("colour-unknown", css, "The colour '" + css + "' is not known; black is used in its place.");
@@ -92,6 +98,23 @@ final class Colours {
         double a = m.group(5) == null
                 ? 1
                 : Double.parseDouble(m.group(5)) / (m.group(6).isEmpty() ? 1 : 100);
+        return new Paint.Flat(hex.toString(), opacity * Math.max(0, Math.min(1, a)));
+    }
+
+    /** Hue, saturation, lightness by the formula of CSS Color Module Level 3, 4.2.4. */
+    private static Paint hsl(Matcher m, double opacity) {
+        double hue = (Double.parseDouble(m.group(1)) % 360 + 360) % 360;
+        double s = Math.min(1, Double.parseDouble(m.group(2)) / 100);
+        double l = Math.min(1, Double.parseDouble(m.group(3)) / 100);
+        StringBuilder hex = new StringBuilder("#");
+        for (int n : new int[] {0, 8, 4}) {
+            double k = (n + hue / 30) % 12;
+            double v = l - s * Math.min(l, 1 - l) * Math.max(-1, Math.min(k - 3, Math.min(9 - k, 1)));
+            hex.append(String.format("%02x", Math.round(255 * v)));
+        }
+        double a = m.group(4) == null
+                ? 1
+                : Double.parseDouble(m.group(4)) / (m.group(5).isEmpty() ? 1 : 100);
         return new Paint.Flat(hex.toString(), opacity * Math.max(0, Math.min(1, a)));
     }
 

@@ -3,6 +3,7 @@ package app.leeward.formats.svg;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.xml.XmlNode;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,11 +11,11 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** The rules of the file's style elements: element, class and id selectors, which is what drawing programs write. */
+/** The rules of the file's style elements, the weightier later; among equals the later in the file. */
 final class StyleSheet {
     private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)}");
 
-    private record Rule(String selector, int weight, Map<String, String> declarations) {}
+    private record Rule(Selector selector, Map<String, String> declarations) {}
 
     private final List<Rule> rules = new ArrayList<>();
 
@@ -30,12 +31,10 @@ final class StyleSheet {
         while (m.find()) {
             Map<String, String> declarations = declarations(m.group(2));
             for (String selector : m.group(1).split(",")) {
-                String s = selector.strip();
-                int weight = s.startsWith("#") ? 100 : s.startsWith(".") ? 10 : 1;
-                rules.add(new Rule(s, weight, declarations));
+                Selector.parse(selector).ifPresent(s -> rules.add(new Rule(s, declarations)));
             }
         }
-        rules.sort((a, b) -> Integer.compare(a.weight, b.weight));
+        rules.sort(Comparator.comparingInt(r -> r.selector.weight()));
     }
 
     static Map<String, String> declarations(String text) {
@@ -54,12 +53,8 @@ final class StyleSheet {
     /** Presentation attributes, then rules by weight, then the style attribute, each overriding the one before. */
     Map<String, String> of(XmlNode node) {
         Map<String, String> out = new HashMap<>(node.attributes);
-        String classes = " " + node.get("class", "") + " ";
         for (Rule r : rules) {
-            boolean hit = r.selector.equals(node.name)
-                    || r.selector.equals("#" + node.get("id"))
-                    || (r.selector.startsWith(".") && classes.contains(" " + r.selector.substring(1) + " "));
-            if (hit) {
+            if (r.selector.matches(node)) {
                 out.putAll(r.declarations);
             }
         }

@@ -9,6 +9,9 @@ import java.util.Map;
 public final class XmlNode {
     public final String name;
     public final int line;
+    /** What it lies in; null for the outermost. */
+    public XmlNode parent;
+
     public final Map<String, String> attributes = new HashMap<>();
     public final List<XmlNode> children = new ArrayList<>();
     public final StringBuilder text = new StringBuilder();

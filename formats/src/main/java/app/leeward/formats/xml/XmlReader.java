@@ -102,6 +102,7 @@ public final class XmlReader {
                     if (open.isEmpty()) {
                         root = node;
                     } else {
+                        node.parent = open.peek();
                         open.peek().children.add(node);
                     }
                     open.push(node);

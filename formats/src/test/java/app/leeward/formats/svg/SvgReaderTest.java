@@ -132,6 +132,24 @@ class SvgReaderTest {
     }
 
     @Test
+    void styleRulesReachWhatTheyNameByWeight() {
+        String css = "<style>path{fill:#010101} .skin{fill:#020202} g > .skin{fill:#030303} #nose path{fill:#040404}"
+                + " #nose .skin.dark{fill:#050505} rect:hover{fill:#060606}</style>";
+        assertThat(fill(css + "<path d='M0 0h9v9z'/>")).isEqualTo("#010101");
+        assertThat(fill(css + "<path class='skin' d='M0 0h9v9z'/>")).isEqualTo("#020202");
+        assertThat(fill(css + "<g><path class='skin' d='M0 0h9v9z'/></g>")).isEqualTo("#030303");
+        assertThat(fill(css + "<g id='nose'><g><path d='M0 0h9v9z'/></g></g>")).isEqualTo("#040404");
+        assertThat(fill(css + "<g id='nose'><path class='dark skin' d='M0 0h9v9z'/></g>"))
+                .isEqualTo("#050505");
+        assertThat(fill(css + "<rect width='4' height='4' fill='hsl(120, 100%, 25%)'/>"))
+                .isEqualTo("#008000");
+    }
+
+    private static String fill(String body) {
+        return ((Paint.Flat) only(body).fill()).colour();
+    }
+
+    @Test
     void gradientsKeepTheirPlaceWhateverTheirUnitsAndTransforms() {
         Paint.Gradient across = (Paint.Gradient)
                 only("<linearGradient id='a'><stop offset='10%' stop-color='red'/><stop offset='1' stop-color='#00f' stop-opacity='.5'/></linearGradient>"
