@@ -25,3 +25,4 @@ for i in 1 2 3; do
 done
 sleep 8
 java -cp "$CP" app.leeward.bench.PoseLoad "http://127.0.0.1:$LEEWARD_PORT"
+java -Xmx512m -cp "$CP" app.leeward.bench.IntakeFigures "http://127.0.0.1:$LEEWARD_PORT"

@@ -94,7 +94,7 @@ export function Rail({ characters }: { characters: Item[] }) {
         <button
           className="btn w-full justify-center px-1 text-[12px] whitespace-nowrap"
           onClick={chooseArt}
-          title="Choose a layered SVG, or drop one anywhere"
+          title="Choose layered art, or drop it anywhere"
         >
           <FilePlus2 size={14} aria-hidden /> New character
         </button>

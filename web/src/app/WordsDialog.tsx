@@ -38,7 +38,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
           <Dialog.Description className="mt-1 text-faint">
             {character
               ? 'Type the words as they are spoken, names and all. The mouths are put to them.'
-              : 'Drop a layered SVG first: a line needs somebody to say it.'}
+              : 'Drop layered art first: a line needs somebody to say it.'}
           </Dialog.Description>
           <textarea
             aria-label="Words of the line"

@@ -30,8 +30,12 @@ public final class AxisFinder {
     private static final int POINTS = 240;
 
     private static final int STEP = 5;
+    /** Shapes looked at, the largest. */
+    private static final int MOST_SHAPES = 320;
     /** Pairs compared point by point, so that a thousand equal freckles take no longer than a face. */
-    private static final int MOST_PAIRS = 4000;
+    private static final int MOST_PAIRS = 1500;
+    /** The heaviest votes settle the axis; the many small ones after them would not move it. */
+    private static final int MOST_DECIDING = 160;
     /** How unlike two twins may be, as a share of their size. */
     private static final double ALIKE = 0.04;
     /** How far votes for one axis may lie apart, as a share of the drawing's width. */
@@ -42,7 +46,8 @@ public final class AxisFinder {
 
     private AxisFinder() {}
 
-    private record Sample(List<Point> points, Point middle, double width, double height, Look paint) {
+    /** @param lean how far its middle lies right of its box's, which reflects to the left for its twin */
+    private record Sample(List<Point> points, Point middle, double width, double height, double lean, Look paint) {
         double size() {
             return Math.max(width, height);
         }
@@ -77,7 +82,11 @@ public final class AxisFinder {
         if (best.size() < 2) {
             return Optional.empty();
         }
-        return Optional.of(settled(best, EXACT * all.get().width()));
+        List<Vote> heaviest = new ArrayList<>(best);
+        heaviest.sort(Comparator.comparingDouble(Vote::weight).reversed());
+        List<Vote> deciding = new ArrayList<>(heaviest.subList(0, Math.min(MOST_DECIDING, heaviest.size())));
+        deciding.sort(Comparator.comparingDouble(Vote::x));
+        return Optional.of(settled(deciding, EXACT * all.get().width()));
     }
 
     /**
@@ -120,8 +129,14 @@ public final class AxisFinder {
         return Math.max(4 * rising[rising.length / 4], floor * floor);
     }
 
+    /** The largest shapes of the picture at rest: the many small ones would not move the axis. */
     private static List<Sample> samples(Character c) {
-        List<Sample> out = new ArrayList<>();
+        record Found(Shape shape, Path path, Box box) {
+            double size() {
+                return Math.max(box.width(), box.height());
+            }
+        }
+        List<Found> found = new ArrayList<>();
         Frame frame = new Evaluator(c).frame(Pose.REST);
         for (Frame.Placed p : frame.placed()) {
             for (Shape s : c.part(p.part())
@@ -130,24 +145,31 @@ public final class AxisFinder {
                     .orElseThrow()
                     .art()
                     .shapes()) {
-                sample(s, p.matrix()).ifPresent(out::add);
+                Path path =
+                        p.matrix().equals(Matrix.IDENTITY) ? s.path() : s.path().transform(p.matrix());
+                path.bounds().ifPresent(box -> found.add(new Found(s, path, box)));
             }
         }
-        return out;
+        found.sort(Comparator.comparingDouble(Found::size).reversed());
+        return found.stream()
+                .limit(MOST_SHAPES)
+                .filter(f -> f.size() > 1e-6)
+                .map(f -> sample(f.shape, f.path, f.box))
+                .toList();
     }
 
-    private static Optional<Sample> sample(Shape s, Matrix m) {
-        Path path = s.path().transform(m);
-        Optional<Box> box = path.bounds();
-        if (box.isEmpty() || Math.max(box.get().width(), box.get().height()) < 1e-6) {
-            return Optional.empty();
-        }
+    private static Sample sample(Shape s, Path path, Box box) {
         List<Point> points = Outline.points(path, POINTS);
         double x = points.stream().mapToDouble(Point::x).average().orElseThrow();
         double y = points.stream().mapToDouble(Point::y).average().orElseThrow();
         Look paint = new Look(lab(s.fill()), lab(s.stroke().paint()));
-        return Optional.of(
-                new Sample(points, new Point(x, y), box.get().width(), box.get().height(), paint));
+        return new Sample(
+                points,
+                new Point(x, y),
+                box.width(),
+                box.height(),
+                x - box.centre().x(),
+                paint);
     }
 
     private static Lab lab(Paint p) {
@@ -161,7 +183,9 @@ public final class AxisFinder {
         int left = MOST_PAIRS;
         for (int i = 0; i < rising.size(); i++) {
             Sample a = rising.get(i);
-            vote(a, a, votes);
+            if (twins(a, a)) {
+                vote(a, a, votes);
+            }
             for (int k = i + 1; k < rising.size() && left > 0 && sameHeight(a, rising.get(k)); k++) {
                 Sample b = rising.get(k);
                 if (a.paint.near(b.paint) && twins(a, b)) {
@@ -179,7 +203,9 @@ public final class AxisFinder {
 
     private static boolean twins(Sample a, Sample b) {
         double size = Math.max(a.size(), b.size());
-        return Math.abs(a.width - b.width) <= ALIKE * size && Math.abs(a.middle.y() - b.middle.y()) <= ALIKE * size;
+        return Math.abs(a.width - b.width) <= ALIKE * size
+                && Math.abs(a.middle.y() - b.middle.y()) <= ALIKE * size
+                && Math.abs(a.lean + b.lean) <= ALIKE * size;
     }
 
     private static void vote(Sample a, Sample b, List<Vote> votes) {

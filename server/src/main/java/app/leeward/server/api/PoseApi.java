@@ -104,14 +104,11 @@ class PoseApi {
                 c.revision(),
                 evaluator.frame(pose),
                 joints ? evaluator.joints(pose) : List.of(),
-                redrawn(c.state(), evaluator.character()));
+                moment.draft() == null ? List.of() : redrawn(c.state(), evaluator.character()));
     }
 
     private static List<Redrawn> redrawn(Character before, Character after) {
         List<Redrawn> changed = new ArrayList<>();
-        if (before == after) {
-            return changed;
-        }
         for (Part p : after.parts()) {
             List<Drawing> was = before.part(p.id()).map(Part::drawings).orElse(List.of());
             for (Drawing d : p.drawings()) {

@@ -157,7 +157,10 @@ public class Ledger {
             requireIndependent(keeper, id, base, document.head(), keeper.touches(edit));
         }
         RevisionRow head = row(id, document.head());
-        T before = keeper.read(head.state());
+        @SuppressWarnings("unchecked") // the lock found a document of this kind
+        Standing<T> now =
+                (Standing<T>) read.get(new RevisionKey(id, document.head()), k -> standing(keeper, document, head));
+        T before = now.state();
         T after = keeper.apply(before, edit);
         return add(
                 keeper,
