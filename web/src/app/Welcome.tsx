@@ -9,8 +9,9 @@ export function Welcome() {
       <div className="max-w-lg rounded-xl border border-line bg-card p-8">
         <h1 className="text-3xl font-bold">Leeward</h1>
         <p className="mt-3">
-          Drop a layered SVG, an OpenRaster file or a ZIP of PNG layers of a character anywhere on this page: one named group a piece — head, face, eye
-          left, pupil left, mouth … It is hung together and ready to turn, blink and talk.
+          Drop a layered SVG, an OpenRaster file or a ZIP of PNG layers of a character anywhere on this page:
+          one named group a piece — head, face, eye left, pupil left, mouth … It is hung together and ready to
+          turn, blink and talk.
         </p>
         <button className="btn-do mt-5" onClick={chooseArt}>
           <FilePlus2 size={16} aria-hidden /> Choose layered art …

@@ -76,7 +76,7 @@ export function Drawings({ part }: { part: Part }) {
               </button>
               {d && (
                 <button
-                  className="absolute top-5 right-0.5 rounded p-0.5 text-line hover:text-faint focus:text-doing"
+                  className="absolute top-5 right-0.5 rounded p-0.5 text-faint hover:text-doing focus:text-doing"
                   aria-label={`Edit the artwork of ${name}`}
                   title="Edit its artwork"
                   onClick={() => {
