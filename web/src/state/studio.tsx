@@ -1,5 +1,14 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import {
   api,
   type Artwork,
@@ -11,6 +20,7 @@ import {
 } from '../api/client';
 import { useDesk } from './desk';
 import { Director } from './director';
+import { InTurn } from './inTurn';
 
 /** Something to tell the rigger, at the foot of the page, until it is read. */
 export interface Message {
@@ -101,7 +111,6 @@ export function StudioProvider({
   )
     setPair({ view: fresh, artwork: artwork.data });
   const view = pair?.view;
-  const revision = fresh?.revision ?? 0;
   const lineView = lineId !== null && line.data?.character === id ? line.data : null;
 
   const failed = useCallback((e: unknown) => tell(asMessage(e)), []);
@@ -144,6 +153,18 @@ export function StudioProvider({
     [queries],
   );
 
+  // one after the other, each on what the one before it made: a quick hand is not another window
+  const [queue] = useState(() => new InTurn());
+  const inTurn = useCallback(
+    (work: (base: number) => Promise<CharacterView>): Promise<boolean> =>
+      queue.run(() =>
+        settle(['character', id], () =>
+          work(queries.getQueryData<CharacterView>(['character', id])?.revision ?? 0),
+        ),
+      ),
+    [queue, id, queries, settle],
+  );
+
   const studio = useMemo<Studio | null>(() => {
     if (!view || !pair || !director) return null;
     const changeLine = (change: (l: LineView) => Promise<LineView>) =>
@@ -156,7 +177,7 @@ export function StudioProvider({
       message,
       tell,
       edit: async (edit) => {
-        const done = await settle(['character', id], () => api.edit(id, revision, edit));
+        const done = await inTurn((base) => api.edit(id, base, edit));
         if (done) void queries.invalidateQueries({ queryKey: ['line'] });
         return done;
       },
@@ -167,20 +188,20 @@ export function StudioProvider({
         void queries.invalidateQueries({ queryKey: ['lines', id] });
         return done;
       },
-      returnTo: (to) => settle(['character', id], () => api.returnTo(id, revision, to)),
+      returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),
       step: async (back) => {
         if (useDesk.getState().bench === 'lines' && lineView) {
           if (!(back ? lineView.canUndo : lineView.canRedo)) return;
           await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
           void queries.invalidateQueries({ queryKey: ['lines', id] });
         } else if (back ? view.canUndo : view.canRedo) {
-          await settle(['character', id], () => (back ? api.undo(id, revision) : api.redo(id, revision)));
+          await inTurn((base) => (back ? api.undo(id, base) : api.redo(id, base)));
           void queries.invalidateQueries({ queryKey: ['line'] });
         }
         void queries.invalidateQueries({ queryKey: ['characters'] });
       },
     };
-  }, [view, pair, revision, lineView, director, message, id, queries, settle]);
+  }, [view, pair, lineView, director, message, id, queries, settle, inTurn]);
 
   if (character.error) return <>{asMessage(character.error).says}</>;
   return studio ? <Context.Provider value={studio}>{children}</Context.Provider> : <>{waiting}</>;

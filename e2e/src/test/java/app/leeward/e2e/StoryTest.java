@@ -191,7 +191,8 @@ class StoryTest {
         page.getByLabel("Name of the character", new Page.GetByLabelOptions().setExact(true))
                 .fill("Maren of Sorrel");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("Maren of Sorrel")).isVisible();
+        assertThat(page.getByLabel("Name of the character: Maren of Sorrel. Rename"))
+                .isVisible();
         hand.bench("Parts").click();
         page.getByLabel("Stacking order")
                 .getByText("cap", new Locator.GetByTextOptions().setExact(true))
@@ -215,13 +216,15 @@ class StoryTest {
         server.launch();
         page.reload();
         waitForCap();
-        assertThat(page.getByText("Maren of Sorrel")).isVisible();
+        assertThat(page.getByLabel("Name of the character: Maren of Sorrel. Rename"))
+                .isVisible();
         assertThat(button("Redo on the character")).isEnabled();
         button("Undo on the character").click();
         page.waitForFunction(
                 "() => document.querySelector('[data-testid=stage] [data-part=cap]').getAttribute('transform').endsWith(' 0)')");
         button("Undo on the character").click();
-        assertThat(page.getByText("Maren Quill")).isVisible();
+        assertThat(page.getByLabel("Name of the character: Maren Quill. Rename"))
+                .isVisible();
     }
 
     private void waitForCap() {

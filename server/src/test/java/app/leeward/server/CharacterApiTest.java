@@ -233,7 +233,18 @@ class CharacterApiTest {
             "{\"kind\":\"show\",\"part\":\"nose\"}",
             "{\"kind\":\"serve-sound\",\"drawing\":\"ah\"}",
             "{\"kind\":\"pronounce\",\"phones\":[\"M\"]}",
-            "{\"kind\":\"set-dial\"}"
+            "{\"kind\":\"set-dial\"}",
+            "{\"kind\":\"place\",\"part\":\"nose\"}",
+            "{\"kind\":\"move-pivot\",\"part\":\"nose\"}",
+            "{\"kind\":\"move-pivot\",\"part\":\"nose\",\"to\":[1]}",
+            "{\"kind\":\"hang\"}",
+            "{\"kind\":\"hang\",\"parts\":[null]}",
+            "{\"kind\":\"stack\",\"above\":\"nose\"}",
+            "{\"kind\":\"fit\",\"scale\":1,\"dx\":0,\"dy\":0}",
+            "{\"kind\":\"read-as\",\"offers\":[{\"part\":\"nose\"}]}",
+            "{\"kind\":\"set-sides\",\"sides\":{\"nose\":null}}",
+            "{\"kind\":\"merge-colours\"}",
+            "{\"kind\":\"move-point\",\"part\":\"nose\",\"drawing\":\"front\",\"shape\":0,\"at\":0}"
         }) {
             assertThat(edit(1, half).status()).as(half).isEqualTo(400);
         }
@@ -244,5 +255,53 @@ class CharacterApiTest {
                         .status())
                 .isIn(400, 422);
         assertThat(client.get("/api/v1/nowhere").status()).isEqualTo(404);
+    }
+
+    @Test
+    void anyRevisionIsLookedAtNamedReturnedToAndThatIsUndone() {
+        edit(1, nudge("nose", 4));
+        edit(2, nudge("nose", 6));
+        assertThat(client.get(at("?revision=2")).json().get("revision").asInt()).isEqualTo(2);
+        assertThat(client.post(at("/milestones"), "{\"number\":2,\"name\":\"agreed\"}")
+                        .status())
+                .isEqualTo(204);
+        JsonNode back = client.post(at("/return"), "{\"base\":3,\"to\":2}").json();
+        assertThat(back.get("revision").asInt()).isEqualTo(4);
+        assertThat(x("nose")).isEqualTo(4);
+        JsonNode steps = client.get(at("/history")).json().get("steps");
+        assertThat(steps.get(0).get("says").asText()).startsWith("Returned to “agreed”");
+        assertThat(steps.get(2).get("milestone").asText()).isEqualTo("agreed");
+        client.post(at("/undo"), "{\"base\":4}");
+        assertThat(x("nose")).isEqualTo(10);
+        assertThat(client.post(at("/return"), "{\"base\":5,\"to\":77}").code()).isEqualTo("not-there");
+        assertThat(client.post(at("/return"), "{\"base\":1,\"to\":1}").code()).isEqualTo("stale");
+        assertThat(client.post(at("/milestones"), "{\"number\":99,\"name\":\"x\"}")
+                        .code())
+                .isEqualTo("not-there");
+    }
+
+    @Test
+    void aDraftIsShownAndNotMade() {
+        String draft = "{\"pose\":{},\"joints\":true,\"draft\":" + nudge("nose", 40) + "}";
+        JsonNode shown = client.post(at("/pose"), draft).json();
+        for (JsonNode p : shown.at("/frame/placed")) {
+            if (p.get("part").asText().equals("nose")) {
+                assertThat(p.get("matrix").get(4).asDouble()).isEqualTo(40);
+            }
+        }
+        assertThat(shown.get("joints")).hasSize(42);
+        assertThat(shown.get("redrawn")).isEmpty();
+        JsonNode redrawn = client.post(
+                        at("/pose"),
+                        "{\"pose\":{},\"draft\":{\"kind\":\"recolour\",\"from\":\"#f6c9a4\",\"to\":\"#112233\"}}")
+                .json()
+                .get("redrawn");
+        assertThat(redrawn).hasSizeGreaterThan(2);
+        assertThat(redrawn.toString()).contains("#112233").doesNotContain("#f6c9a4");
+        assertThat(character().get("revision").asInt()).isEqualTo(1);
+        assertThat(x("nose")).isZero();
+        assertThat(client.post(at("/pose"), "{\"pose\":{},\"draft\":{\"kind\":\"mirror-side\",\"part\":\"nose\"}}")
+                        .code())
+                .isEqualTo("no-side");
     }
 }

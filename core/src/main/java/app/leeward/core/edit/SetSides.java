@@ -5,9 +5,11 @@ import app.leeward.core.rig.Mirror;
 import app.leeward.core.rig.MirrorLink;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Side;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -16,7 +18,8 @@ import java.util.Set;
  */
 public record SetSides(Map<String, Side> sides) implements Edit {
     public SetSides {
-        sides = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(sides));
+        sides = Collections.unmodifiableMap(new LinkedHashMap<>(sides));
+        sides.values().forEach(side -> Objects.requireNonNull(side, "side"));
     }
 
     @Override
