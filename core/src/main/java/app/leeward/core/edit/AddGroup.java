@@ -43,7 +43,7 @@ public record AddGroup(String name, List<String> parts) implements Edit {
         }
         // of a part and its followers only the part: the followers come along
         List<String> top = parts.stream()
-                .filter(p -> parts.stream().noneMatch(o -> !o.equals(p) && Hang.follows(before, p, o)))
+                .filter(p -> parts.stream().noneMatch(o -> !o.equals(p) && before.follows(p, o)))
                 .toList();
         if (top.isEmpty()) {
             return new Outcome.Refused("no-parts", "A group needs at least one part: choose some first.");

@@ -47,7 +47,7 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
             return Edits.noPart(gone.get());
         }
         Optional<String> circle = parts.stream()
-                .filter(p -> parent.isPresent() && follows(before, parent.get(), p))
+                .filter(p -> parent.isPresent() && before.follows(parent.get(), p))
                 .findFirst();
         if (circle.isPresent()) {
             return new Outcome.Refused(
@@ -64,18 +64,6 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
         } catch (IllegalStateException e) {
             return new Outcome.Refused("flat", "A part cannot follow one that is flattened to a line.");
         }
-    }
-
-    /** Whether {@code part} is {@code above} or follows it, however far down. */
-    static boolean follows(Character c, String part, String above) {
-        Optional<String> at = Optional.of(part);
-        while (at.isPresent()) {
-            if (at.get().equals(above)) {
-                return true;
-            }
-            at = c.part(at.get()).flatMap(Part::parent);
-        }
-        return false;
     }
 
     private Character rehung(Character c, String id) {

@@ -67,8 +67,7 @@ public final class Reading {
     private static Character hung(Character c, String id) {
         Part p = c.part(id).orElseThrow();
         Optional<String> parent = Roles.parentFor(c, p.role(), p.side(), id).map(Part::id);
-        if (p.role() == PartRole.OTHER
-                || parent.filter(to -> follows(c, to, id)).isPresent()) {
+        if (p.role() == PartRole.OTHER || parent.filter(to -> c.follows(to, id)).isPresent()) {
             parent = p.parent();
         }
         Optional<String> to = parent;
@@ -91,17 +90,6 @@ public final class Reading {
         return eye.role() == PartRole.EYE
                 && eye.side() == piece.side()
                 && piece.role().follows().equals(Optional.of(PartRole.EYE));
-    }
-
-    private static boolean follows(Character c, String part, String above) {
-        Optional<String> at = Optional.of(part);
-        while (at.isPresent()) {
-            if (at.get().equals(above)) {
-                return true;
-            }
-            at = c.part(at.get()).flatMap(Part::parent);
-        }
-        return false;
     }
 
     /** Windows of parts nobody spoke of stay; those of the others follow from the roles. */

@@ -140,6 +140,18 @@ public record Character(
         return parts.stream().filter(p -> p.parent().equals(Optional.of(id))).toList();
     }
 
+    /** Whether {@code part} is {@code above} or follows it, however far down. */
+    public boolean follows(String part, String above) {
+        Optional<String> at = Optional.of(part);
+        while (at.isPresent()) {
+            if (at.get().equals(above)) {
+                return true;
+            }
+            at = part(at.get()).flatMap(Part::parent);
+        }
+        return false;
+    }
+
     /** The link that joins a part to its other side, when it has one that holds. */
     public Optional<MirrorLink> linkOf(String id) {
         return links.stream().filter(l -> l.joins(id)).findFirst();

@@ -2,7 +2,6 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
-import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
@@ -230,10 +229,5 @@ public final class Mirror {
         Map<String, Offset> offsets = new HashMap<>();
         s.offsets().forEach((part, o) -> offsets.put(part, o.mirrored()));
         return new Stop(s.at(), offsets);
-    }
-
-    /** The reflection of a place. */
-    public static Point of(Point p, double axis) {
-        return new Point(2 * axis - p.x(), p.y());
     }
 }

@@ -167,7 +167,7 @@ class HangingTest {
         Character c = rig(new Random(seed));
         Optional<String> to = parent < 0 ? Optional.empty() : Optional.of("p" + parent);
         Outcome outcome = Edits.apply(c, new Hang(List.of("p" + part), to));
-        if (to.isPresent() && Hang.follows(c, to.get(), "p" + part)) {
+        if (to.isPresent() && c.follows(to.get(), "p" + part)) {
             assertThat(((Outcome.Refused) outcome).code()).isEqualTo("circle");
         } else {
             samePicture(c, ((Outcome.Done) outcome).character(), Pose.REST);
