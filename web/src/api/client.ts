@@ -24,6 +24,8 @@ export type Placement = Schemas['Placement'];
 export type IntakeReport = Schemas['IntakeReport'];
 export type Recognition = Schemas['Recognition'];
 export type Slot = Schemas['Slot'];
+export type VersionView = Schemas['VersionView'];
+export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
 export type Artwork = Record<string, Shape[]>;
 
@@ -120,6 +122,13 @@ export const api = {
     });
   },
   readCharacter: (file: File) => send<CharacterView>('/characters', { file }),
+  compareVersion: (id: string, file: File) => send<VersionView>(`/characters/${id}/versions`, { file }),
+  takeVersion: (id: string, base: number, file: File, keys: string[]) =>
+    send<CharacterView>(`/characters/${id}/versions/taken`, {
+      file,
+      base: String(base),
+      keys: keys.join(','),
+    }),
   edit: (id: string, base: number, edit: Edit) =>
     post<CharacterView>(`/characters/${id}/edits`, { base, edit }),
   undo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/undo`, { base }),

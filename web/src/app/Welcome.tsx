@@ -1,4 +1,4 @@
-import { FilePlus2 } from 'lucide-react';
+import { FileDown, FilePlus2 } from 'lucide-react';
 import { useDrop } from './drop';
 
 /** Shown while there is no character at all. */
@@ -13,9 +13,14 @@ export function Welcome() {
           one named group a piece — head, face, eye left, pupil left, mouth … It is hung together and ready to
           turn, blink and talk.
         </p>
-        <button className="btn-do mt-5" onClick={chooseArt}>
-          <FilePlus2 size={16} aria-hidden /> Choose layered art …
-        </button>
+        <div className="mt-5 flex gap-2">
+          <button className="btn-do" onClick={chooseArt}>
+            <FilePlus2 size={16} aria-hidden /> Choose layered art …
+          </button>
+          <a className="btn" href="/api/v1/blank-face.svg" download>
+            <FileDown size={16} aria-hidden /> A blank to draw over
+          </a>
+        </div>
         {problem && (
           <p role="alert" className="mt-4 rounded-md bg-wrong-soft p-3 text-wrong">
             {problem.says}

@@ -9,7 +9,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import { api, Refusal } from '../api/client';
+import { api, Refusal, type VersionView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { WordsDialog } from './WordsDialog';
 
@@ -24,6 +24,10 @@ export interface FileProblem {
 interface Drop {
   chooseArt: () => void;
   chooseSound: () => void;
+  chooseVersion: () => void;
+  /** A newer file of the open character's art, held against it. */
+  version: { file: File; character: string; view: VersionView } | null;
+  leaveVersion: () => void;
   problem: FileProblem | null;
   busy: string | null;
   dismiss: () => void;
@@ -46,7 +50,10 @@ function asProblem(file: string, e: unknown): FileProblem {
 /** Takes files dropped anywhere on the page, or chosen from a button: art becomes a character, sound a line. */
 export function DropProvider({ children }: { children: ReactNode }) {
   const queries = useQueryClient();
-  const [over, setOver] = useState(false);
+  const [over, setOver] = useState<'new' | 'version' | null>(null);
+  const [version, setVersion] = useState<Drop['version']>(null);
+  const open = useDesk((s) => s.character);
+  const newer = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState<string | null>(null);
   const [problem, setProblem] = useState<FileProblem | null>(null);
   const [sound, setSound] = useState<{ file: File; words: string } | null>(null);
@@ -72,37 +79,56 @@ export function DropProvider({ children }: { children: ReactNode }) {
     [queries],
   );
 
+  const holdAgainst = useCallback(async (file: File) => {
+    const character = useDesk.getState().character;
+    if (!character) return;
+    setBusy(`Holding ${file.name} against what is here …`);
+    setProblem(null);
+    try {
+      setVersion({ file, character, view: await api.compareVersion(character, file) });
+    } catch (e) {
+      setProblem(asProblem(file.name, e));
+    } finally {
+      useDesk.getState().go('intake');
+      setBusy(null);
+    }
+  }, []);
+
   const take = useCallback(
-    async (files: File[]) => {
+    async (files: File[], asVersion = false) => {
       const text = files.find((f) => /\.txt$/i.test(f.name));
       const recording = files.find(
         (f) => /\.(wav|wave|mp3|m4a|ogg|flac|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
       );
       const drawing = files.find((f) => f !== text && f !== recording);
-      if (drawing) await readArt(drawing);
+      if (drawing) await (asVersion ? holdAgainst : readArt)(drawing);
       if (recording) setSound({ file: recording, words: text ? await text.text() : '' });
     },
-    [readArt],
+    [readArt, holdAgainst],
   );
 
   useEffect(() => {
     let depth = 0;
     const hasFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false;
+    const half = (e: DragEvent) =>
+      useDesk.getState().character && e.clientX > window.innerWidth / 2 ? 'version' : 'new';
     const enter = (e: DragEvent) => {
-      if (hasFiles(e)) setOver(++depth > 0);
+      if (hasFiles(e)) setOver(++depth > 0 ? half(e) : null);
     };
     const leave = (e: DragEvent) => {
-      if (hasFiles(e)) setOver(--depth > 0);
+      if (hasFiles(e) && --depth <= 0) setOver(null);
     };
     const hover = (e: DragEvent) => {
-      if (hasFiles(e)) e.preventDefault();
+      if (!hasFiles(e)) return;
+      e.preventDefault();
+      setOver(half(e));
     };
     const drop = (e: DragEvent) => {
       depth = 0;
-      setOver(false);
+      setOver(null);
       if (hasFiles(e)) {
         e.preventDefault();
-        void take([...(e.dataTransfer?.files ?? [])]);
+        void take([...(e.dataTransfer?.files ?? [])], half(e) === 'version');
       }
     };
     const listeners: [string, (e: DragEvent) => void][] = [
@@ -121,11 +147,14 @@ export function DropProvider({ children }: { children: ReactNode }) {
     () => ({
       chooseArt: () => art.current?.click(),
       chooseSound: () => wav.current?.click(),
+      chooseVersion: () => newer.current?.click(),
+      version: version?.character === open ? version : null,
+      leaveVersion: () => setVersion(null),
       problem,
       busy,
       dismiss: () => setProblem(null),
     }),
-    [problem, busy],
+    [problem, busy, version, open],
   );
 
   const chosen = (e: React.ChangeEvent<HTMLInputElement>) => {
@@ -142,6 +171,17 @@ export function DropProvider({ children }: { children: ReactNode }) {
         className="hidden"
         onChange={chosen}
         data-testid="art-file"
+      />
+      <input
+        ref={newer}
+        type="file"
+        accept=".svg,.ora,.zip,image/svg+xml,image/openraster,application/zip"
+        className="hidden"
+        onChange={(e) => {
+          void take([...(e.target.files ?? [])], true);
+          e.target.value = '';
+        }}
+        data-testid="version-file"
       />
       <input
         ref={wav}
@@ -162,14 +202,29 @@ export function DropProvider({ children }: { children: ReactNode }) {
       )}
       {(over || busy) && (
         <div
-          className="pointer-events-none fixed inset-3 z-50 grid place-items-center rounded-2xl border-4 border-dashed border-doing bg-paper/85"
+          className="pointer-events-none fixed inset-3 z-50 flex gap-3 text-center font-display text-2xl font-bold"
           role="status"
         >
-          <p className="font-display text-2xl font-bold">
-            {busy ?? 'Drop layered art for a new character, or a WAV for a line'}
-          </p>
+          <DropZone lit={busy !== null || over === 'new'}>
+            {busy ?? 'Layered art for a new character, or a WAV for a line'}
+          </DropZone>
+          {!busy && open && (
+            <DropZone lit={over === 'version'}>A new version of the art of the open character</DropZone>
+          )}
         </div>
       )}
     </Context.Provider>
+  );
+}
+
+function DropZone({ lit, children }: { lit: boolean; children: ReactNode }) {
+  return (
+    <p
+      className={`grid flex-1 place-items-center rounded-2xl border-4 border-dashed bg-paper/85 p-6 ${
+        lit ? 'border-doing' : 'border-line text-faint'
+      }`}
+    >
+      {children}
+    </p>
   );
 }

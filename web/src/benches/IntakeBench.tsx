@@ -1,7 +1,8 @@
-import { FilePlus2, TriangleAlert, X } from 'lucide-react';
+import { FileDiff, TriangleAlert, X } from 'lucide-react';
 import { useDrop } from '../app/drop';
 import { useReport } from '../state/report';
 import { useStudio } from '../state/studio';
+import { NewVersion } from './intake/NewVersion';
 import { Palette } from './intake/Palette';
 import { Settling } from './intake/Settling';
 import { SlotBoard } from './intake/SlotBoard';
@@ -9,7 +10,7 @@ import { SlotBoard } from './intake/SlotBoard';
 /** From a layered file to a character: what was recognised, what is missing, and what can be put right with a click. */
 export function IntakeBench() {
   const { view } = useStudio();
-  const { chooseArt, problem, dismiss } = useDrop();
+  const { chooseVersion, version, problem, dismiss } = useDrop();
   const report = useReport();
   const { character } = view;
   return (
@@ -20,8 +21,16 @@ export function IntakeBench() {
           {character.parts.length} parts, {character.parts.reduce((n, p) => n + p.drawings.length, 0)}{' '}
           drawings, {character.palette.length} colours
         </p>
-        <button className="btn ml-auto" onClick={chooseArt}>
-          <FilePlus2 size={14} aria-hidden /> Read layered art …
+        <a
+          className="ml-auto shrink-0 text-[13px] underline decoration-dotted"
+          href="/api/v1/blank-face.svg"
+          download
+          title="An SVG with a named layer for every slot and every mouth, to be drawn over and read back"
+        >
+          blank to draw over
+        </a>
+        <button className="btn shrink-0" onClick={chooseVersion}>
+          <FileDiff size={14} aria-hidden /> New version of the art …
         </button>
       </header>
       {problem && (
@@ -41,6 +50,7 @@ export function IntakeBench() {
           </button>
         </div>
       )}
+      {version && <NewVersion key={version.view.file} {...version} />}
       {report && (
         <>
           <Settling report={report} />

@@ -8,9 +8,18 @@ const shape = (over: Partial<Shape> = {}): Shape => ({
   path: 'M0 0L9 9Z',
   fill: { kind: 'flat', colour: '#aa0000', opacity: 1 },
   rule: 'NONZERO',
-  stroke: { paint: { kind: 'none' }, width: 0, cap: 'BUTT', join: 'MITER', miterLimit: 4 },
+  stroke: {
+    paint: { kind: 'none' },
+    width: 0,
+    cap: 'BUTT',
+    join: 'MITER',
+    miterLimit: 4,
+    dashes: [],
+    dashOffset: 0,
+  },
   opacity: 1,
   masked: false,
+  clips: [],
   ...over,
 });
 const artwork: Artwork = {
@@ -126,5 +135,41 @@ describe('the painter', () => {
       path.getAttribute('stroke'),
       path.getAttribute('stroke-opacity'),
     ]).toEqual(['none', '#000000', '0.5']);
+  });
+
+  it('draws what the art itself cuts, dashes and shades', () => {
+    const gradient = {
+      kind: 'gradient' as const,
+      radial: true,
+      place: [2, 0, 0, 2, 1, 1],
+      stops: [
+        { at: 0, colour: '#ffffff', opacity: 1 },
+        { at: 1, colour: '#000000', opacity: 0.5 },
+      ],
+      spread: 'REFLECT' as const,
+      focus: [0.25, 0],
+    };
+    paintDrawing(root, [
+      shape({
+        stroke: { ...shape().stroke, paint: gradient, width: 2, dashes: [3, 1], dashOffset: 2 },
+        clips: [
+          { path: 'M0 0L4 0L4 4Z', rule: 'NONZERO' },
+          { path: '', rule: 'EVENODD' },
+        ],
+      }),
+    ]);
+    const path = root.querySelector('path[stroke]')!;
+    const shade = root.querySelector('radialGradient')!;
+    expect(path.getAttribute('stroke')).toBe(`url(#${shade.id})`);
+    expect(path.getAttribute('stroke-dasharray')).toBe('3 1');
+    expect(path.getAttribute('stroke-dashoffset')).toBe('2');
+    expect(shade.getAttribute('fx')).toBe('0.25');
+    expect(shade.getAttribute('spreadMethod')).toBe('reflect');
+    const cuts = [...root.querySelectorAll('clipPath')].map((c) => `url(#${c.id})`);
+    expect(cuts).toHaveLength(2);
+    // each cut in a group of its own, so that they intersect; an empty one lets nothing through
+    expect(path.parentElement!.getAttribute('clip-path')).toBe(cuts[0]);
+    expect(path.parentElement!.parentElement!.getAttribute('clip-path')).toBe(cuts[1]);
+    expect(root.querySelectorAll('clipPath')[1]!.firstElementChild!.getAttribute('d')).toBe('M0 0');
   });
 });

@@ -16,30 +16,58 @@ function paint(p: Paint): [string, number] {
   return p.kind === 'flat' ? [p.colour, p.opacity] : ['none', 1];
 }
 
-/** A shape as it is drawn: a path, or a picture made of pixels. */
+/** A shape as it is drawn: a path or a picture made of pixels, with its gradients and what the art itself cuts it by. */
 function drawn(s: Shape): SVGElement {
-  if (s.fill.kind === 'gradient') return shaded(s, s.fill);
-  if (s.fill.kind !== 'picture') return pathOf(s);
-  const image = element('image', {
-    href: `/api/v1/images/${s.fill.image}.png`,
-    width: String(s.fill.width),
-    height: String(s.fill.height),
-    preserveAspectRatio: 'none',
-    transform: `matrix(${s.fill.place.join(' ')})`,
-  });
-  if (s.opacity !== 1) image.setAttribute('opacity', String(s.opacity));
-  return image;
+  const parts: SVGElement[] = [];
+  let shown: SVGElement;
+  if (s.fill.kind === 'picture') {
+    shown = element('image', {
+      href: `/api/v1/images/${s.fill.image}.png`,
+      width: String(s.fill.width),
+      height: String(s.fill.height),
+      preserveAspectRatio: 'none',
+      transform: `matrix(${s.fill.place.join(' ')})`,
+    });
+    if (s.opacity !== 1) shown.setAttribute('opacity', String(s.opacity));
+  } else {
+    shown = pathOf(s);
+    if (s.fill.kind === 'gradient') {
+      const gradient = gradientOf(s.fill);
+      parts.push(gradient);
+      shown.setAttribute('fill', `url(#${gradient.id})`);
+    }
+    if (s.stroke.paint.kind === 'gradient' && s.stroke.width > 0) {
+      const gradient = gradientOf(s.stroke.paint);
+      parts.push(gradient);
+      shown.setAttribute('stroke', `url(#${gradient.id})`);
+    }
+  }
+  for (const c of s.clips) {
+    const clip = element('clipPath', { id: `c${++painters}` });
+    clip.append(
+      element('path', { d: c.path || 'M0 0', ...(c.rule === 'EVENODD' ? { 'clip-rule': 'evenodd' } : {}) }),
+    );
+    parts.push(clip);
+    const inner = shown;
+    shown = element('g', { 'clip-path': `url(#${clip.id})` });
+    shown.append(inner);
+  }
+  if (parts.length === 0) return shown;
+  const group = element('g');
+  group.append(...parts, shown);
+  return group;
 }
 
-/** A path filled by a gradient, which travels with it. */
-function shaded(s: Shape, g: Extract<Paint, { kind: 'gradient' }>): SVGElement {
-  const id = `g${++painters}`;
+/** A gradient in the coordinates of what it fills, which it travels with. */
+function gradientOf(g: Extract<Paint, { kind: 'gradient' }>): SVGGradientElement {
   const gradient = element(g.radial ? 'radialGradient' : 'linearGradient', {
-    id,
+    id: `g${++painters}`,
     gradientUnits: 'userSpaceOnUse',
     gradientTransform: `matrix(${g.place.join(' ')})`,
     spreadMethod: g.spread.toLowerCase(),
-    ...(g.radial ? { cx: '0', cy: '0', r: '1' } : { x1: '0', y1: '0', x2: '1', y2: '0' }),
+    ...(g.radial
+      ? { cx: '0', cy: '0', r: '1', fx: String(g.focus[0]), fy: String(g.focus[1]) }
+      : { x1: '0', y1: '0', x2: '1', y2: '0' }),
   });
   for (const stop of g.stops) {
     gradient.append(
@@ -50,12 +78,7 @@ function shaded(s: Shape, g: Extract<Paint, { kind: 'gradient' }>): SVGElement {
       }),
     );
   }
-  const path = pathOf({ ...s, fill: { kind: 'none' } });
-  path.setAttribute('fill', `url(#${id})`);
-  if (s.rule === 'EVENODD') path.setAttribute('fill-rule', 'evenodd');
-  const group = element('g');
-  group.append(gradient, path);
-  return group;
+  return gradient;
 }
 
 /** Cut by its drawing's own window; a picture's own coordinates are pixels, so it is cut in a group. */
@@ -75,12 +98,16 @@ function pathOf(s: Shape): SVGPathElement {
   if (fillOpacity !== 1) path.setAttribute('fill-opacity', String(fillOpacity));
   if (s.rule === 'EVENODD') path.setAttribute('fill-rule', 'evenodd');
   const [stroke, strokeOpacity] = paint(s.stroke.paint);
-  if (stroke !== 'none' && s.stroke.width > 0) {
+  if (s.stroke.paint.kind !== 'none' && s.stroke.width > 0) {
     path.setAttribute('stroke', stroke);
     path.setAttribute('stroke-width', String(s.stroke.width));
     path.setAttribute('stroke-linecap', s.stroke.cap.toLowerCase());
     path.setAttribute('stroke-linejoin', s.stroke.join.toLowerCase());
     path.setAttribute('stroke-miterlimit', String(s.stroke.miterLimit));
+    if (s.stroke.dashes.length > 0) {
+      path.setAttribute('stroke-dasharray', s.stroke.dashes.join(' '));
+      path.setAttribute('stroke-dashoffset', String(s.stroke.dashOffset));
+    }
     if (strokeOpacity !== 1) path.setAttribute('stroke-opacity', String(strokeOpacity));
   }
   if (s.opacity !== 1) path.setAttribute('opacity', String(s.opacity));

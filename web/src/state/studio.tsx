@@ -31,6 +31,7 @@ interface Studio {
   editLine: (edit: ShotEdit) => Promise<boolean>;
   changeLine: (change: (line: LineView) => Promise<LineView>) => Promise<boolean>;
   step: (back: boolean) => Promise<void>;
+  takeVersion: (file: File, keys: string[]) => Promise<boolean>;
   returnTo: (revision: number) => Promise<boolean>;
 }
 
@@ -177,6 +178,11 @@ export function StudioProvider({
         const done = await changeLine(change);
         void queries.invalidateQueries({ queryKey: ['character', id] });
         void queries.invalidateQueries({ queryKey: ['lines', id] });
+        return done;
+      },
+      takeVersion: async (file, keys) => {
+        const done = await inTurn((base) => api.takeVersion(id, base, file, keys));
+        if (done) void queries.invalidateQueries({ queryKey: ['line'] });
         return done;
       },
       returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),

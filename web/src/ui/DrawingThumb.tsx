@@ -2,34 +2,44 @@ import { useLayoutEffect, useRef } from 'react';
 import type { Shape } from '../api/client';
 import { paintDrawing } from '../stage/painter';
 
-/** One drawing alone, filling its box. */
+const NONE: Shape[] = [];
+
+/** One drawing alone, filling its box; `around` leaves room for another one, which is not shown. */
 export function DrawingThumb({
   shapes,
   label,
+  around = NONE,
   className = '',
 }: {
   shapes: Shape[];
   label: string;
+  around?: Shape[];
   className?: string;
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const g = useRef<SVGGElement>(null);
+  const room = useRef<SVGGElement>(null);
+  const all = useRef<SVGGElement>(null);
   useLayoutEffect(() => {
     paintDrawing(g.current!, shapes);
-    const b = g.current!.getBBox();
+    paintDrawing(room.current!, around);
+    const b = all.current!.getBBox();
     const pad = Math.max(b.width, b.height, 1) * 0.09;
     svg.current!.setAttribute(
       'viewBox',
       `${b.x - pad} ${b.y - pad} ${Math.max(1, b.width) + 2 * pad} ${Math.max(1, b.height) + 2 * pad}`,
     );
-  }, [shapes]);
+  }, [shapes, around]);
   return (
     <svg
       ref={svg}
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
       className={className}
     >
-      <g ref={g} />
+      <g ref={all}>
+        <g ref={room} visibility="hidden" />
+        <g ref={g} />
+      </g>
     </svg>
   );
 }

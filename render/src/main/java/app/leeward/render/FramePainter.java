@@ -1,10 +1,12 @@
 package app.leeward.render;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Clip;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
@@ -22,6 +24,7 @@ import io.github.humbleui.skija.PaintStrokeCap;
 import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.PathEffect;
 import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Shader;
@@ -137,6 +140,23 @@ public final class FramePainter {
     }
 
     private void shape(Canvas canvas, Shape s) {
+        int depth = canvas.save();
+        for (Clip c : s.clips()) {
+            try (Path path = cut(c)) {
+                canvas.clipPath(path, true);
+            }
+        }
+        bare(canvas, s);
+        canvas.restoreToCount(depth);
+    }
+
+    private static Path cut(Clip c) {
+        Path path =
+                Path.makeFromSVGString(c.path().isEmpty() ? "M0 0" : c.path().toSvg());
+        return path.makeWithFillMode(c.rule() == FillRule.EVENODD ? PathFillMode.EVEN_ODD : PathFillMode.WINDING);
+    }
+
+    private void bare(Canvas canvas, Shape s) {
         if (s.fill() instanceof app.leeward.core.art.Paint.Picture p) {
             picture(canvas, p, s.opacity());
             return;
@@ -156,16 +176,39 @@ public final class FramePainter {
             }
             if (s.stroke().visible()) {
                 Stroke stroke = s.stroke();
-                var flat = (app.leeward.core.art.Paint.Flat) stroke.paint();
                 paint.setMode(PaintMode.STROKE)
                         .setStrokeWidth((float) stroke.width())
                         .setStrokeCap(PaintStrokeCap.valueOf(stroke.cap().name()))
                         .setStrokeJoin(PaintStrokeJoin.valueOf(stroke.join().name()))
-                        .setStrokeMiter((float) stroke.miterLimit())
-                        .setColor(argb(flat.colour(), flat.opacity() * s.opacity()));
-                canvas.drawPath(path, paint);
+                        .setStrokeMiter((float) stroke.miterLimit());
+                line(canvas, path, stroke, s.opacity(), paint);
             }
         }
+    }
+
+    private static void line(Canvas canvas, Path path, Stroke stroke, double opacity, Paint paint) {
+        try (PathEffect dashes = dashes(stroke);
+                Shader shader = stroke.paint() instanceof app.leeward.core.art.Paint.Gradient g ? shader(g) : null) {
+            paint.setPathEffect(dashes).setShader(shader);
+            if (stroke.paint() instanceof app.leeward.core.art.Paint.Flat flat) {
+                paint.setColor(argb(flat.colour(), flat.opacity() * opacity));
+            } else {
+                paint.setColor(0xFF000000).setAlphaf((float) opacity);
+            }
+            canvas.drawPath(path, paint);
+            paint.setPathEffect(null).setShader(null);
+        }
+    }
+
+    private static PathEffect dashes(Stroke stroke) {
+        if (stroke.dashes().isEmpty()) {
+            return null;
+        }
+        float[] lengths = new float[stroke.dashes().size()];
+        for (int i = 0; i < lengths.length; i++) {
+            lengths[i] = stroke.dashes().get(i).floatValue();
+        }
+        return PathEffect.makeDash(lengths, (float) stroke.dashOffset());
     }
 
     /** Colours are mixed before their opacity is applied, as SVG does. */
@@ -183,6 +226,10 @@ public final class FramePainter {
                     case REPEAT -> FilterTileMode.REPEAT;
                 };
         GradientStyle style = new GradientStyle(beyond, false, matrix(g.place()));
+        if (g.radial() && !g.focus().equals(new Point(0, 0))) {
+            return Shader.makeTwoPointConicalGradient(
+                    (float) g.focus().x(), (float) g.focus().y(), 0, 0, 0, 1, colours, at, style);
+        }
         return g.radial()
                 ? Shader.makeRadialGradient(0, 0, 1, colours, at, style)
                 : Shader.makeLinearGradient(0, 0, 1, 0, colours, at, style);

@@ -281,6 +281,67 @@ class CharacterApiTest {
     }
 
     @Test
+    void aNewVersionOfTheArtIsHeldAgainstTheOldAndTakenAsOneEdit() {
+        String next = new String(DemoFiles.maren(), StandardCharsets.UTF_8)
+                .replace("<g id=\"brow left\"", "<g id=\"brow left\" transform=\"translate(0 -10)\"")
+                .replaceFirst("<g id=\"cheek left\">[\\s\\S]*?</g>", "")
+                .replace(
+                        "<g id=\"nose\"",
+                        "<g id=\"satchel\"><path d=\"M400 700h200v40h-200z\" fill=\"#cc3344\"/></g><g id=\"nose\"");
+        byte[] file = next.getBytes(StandardCharsets.UTF_8);
+        edit(1, nudge("nose", 4));
+        JsonNode before = character();
+        Client.Answer held = client.upload(at("/versions"), "file", "maren-2.svg", file, Map.of());
+        assertThat(held.status()).isEqualTo(200);
+        assertThat(character()).as("looking changes nothing").isEqualTo(before);
+        Map<String, String> told = new java.util.LinkedHashMap<>();
+        List<String> keys = new ArrayList<>();
+        held.json().get("changes").forEach(c -> {
+            if (!c.get("kind").asText().equals("SAME")) {
+                told.put(
+                        c.get("name").asText(),
+                        c.get("kind").asText() + " " + c.get("says").asText());
+                keys.add(c.get("key").asText());
+            }
+        });
+        assertThat(told)
+                .containsOnly(
+                        Map.entry("left brow", "CHANGED moved 10 up"),
+                        Map.entry("satchel", "NEW new"),
+                        Map.entry("left cheek", "MISSING not in the new version"));
+
+        Map<String, String> asked = Map.of("base", "2", "keys", String.join(",", keys));
+        JsonNode taken = client.upload(at("/versions/taken"), "file", "maren-2.svg", file, asked)
+                .json();
+        List<String> parts = new ArrayList<>();
+        taken.at("/character/parts").forEach(p -> parts.add(p.get("name").asText()));
+        assertThat(parts).contains("satchel").doesNotContain("left cheek");
+        assertThat(x("nose")).as("what was placed stays placed").isEqualTo(4);
+        assertThat(client.upload(at("/versions"), "file", "maren-2.svg", file, Map.of())
+                        .json()
+                        .get("changes"))
+                .allMatch(c -> c.get("kind").asText().equals("SAME"));
+        JsonNode undone = client.post(at("/undo"), "{\"base\":3}").json();
+        assertThat(undone.get("character")).isEqualTo(before.get("character"));
+
+        // what cannot be used is refused by name
+        assertThat(client.upload(at("/versions"), "file", "x.svg", "no drawing".getBytes(), Map.of())
+                        .status())
+                .isEqualTo(422);
+        assertThat(client.upload(
+                                at("/versions/taken"),
+                                "file",
+                                "maren-2.svg",
+                                file,
+                                Map.of("base", "4", "keys", "beard/1"))
+                        .code())
+                .isEqualTo("no-change");
+        assertThat(client.upload(at("/versions/taken"), "file", "maren-2.svg", file, asked)
+                        .code())
+                .isEqualTo("stale");
+    }
+
+    @Test
     void aDraftIsShownAndNotMade() {
         String draft = "{\"pose\":{},\"joints\":true,\"draft\":" + nudge("nose", 40) + "}";
         JsonNode shown = client.post(at("/pose"), draft).json();

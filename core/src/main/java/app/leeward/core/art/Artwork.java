@@ -20,10 +20,7 @@ public record Artwork(List<Shape> shapes) {
 
     /** Bounds of all outlines (line widths left out); empty when nothing is drawn. */
     public Optional<Box> bounds() {
-        return shapes.stream()
-                .map(s -> s.path().bounds())
-                .flatMap(Optional::stream)
-                .reduce(Box::union);
+        return shapes.stream().map(Shape::bounds).flatMap(Optional::stream).reduce(Box::union);
     }
 
     /** The shapes whose fill masks: those in the window role, or, when there are none, every filled shape. */

@@ -1,5 +1,7 @@
 package app.leeward.core.art;
 
+import java.util.Optional;
+
 /** An upright rectangle; never empty in both directions by mistake: min ≤ max holds. User units. */
 public record Box(double minX, double minY, double maxX, double maxY) {
     public Box {
@@ -23,6 +25,15 @@ public record Box(double minX, double minY, double maxX, double maxY) {
 
     public boolean contains(Point p) {
         return p.x() >= minX && p.x() <= maxX && p.y() >= minY && p.y() <= maxY;
+    }
+
+    /** What both cover; empty when they lie apart. */
+    public Optional<Box> intersection(Box o) {
+        double left = Math.max(minX, o.minX);
+        double right = Math.min(maxX, o.maxX);
+        double top = Math.max(minY, o.minY);
+        double bottom = Math.min(maxY, o.maxY);
+        return left <= right && top <= bottom ? Optional.of(new Box(left, top, right, bottom)) : Optional.empty();
     }
 
     public Box union(Box o) {

@@ -1,6 +1,7 @@
 package app.leeward.core.art;
 
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -59,9 +60,13 @@ public sealed interface Paint {
      * @param place from the gradient's own coordinates to the drawing's
      * @param stops at least two, in rising order
      * @param spread what lies beyond the ends
+     * @param focus where a radial gradient begins, inside its circle, in its own coordinates; (0, 0) for its middle
      */
-    record Gradient(boolean radial, Matrix place, List<GradientStop> stops, Spread spread) implements Paint {
+    record Gradient(boolean radial, Matrix place, List<GradientStop> stops, Spread spread, Point focus)
+            implements Paint {
         public Gradient {
+            // stored before there was one
+            focus = focus == null ? new Point(0, 0) : focus;
             stops = List.copyOf(stops);
             if (stops.size() < 2) {
                 throw new IllegalArgumentException("a gradient has at least two colours, not " + stops.size());
@@ -81,18 +86,22 @@ public sealed interface Paint {
         if (this instanceof Picture p) {
             return new Picture(p.image(), p.width(), p.height(), m.times(p.place()), p.average());
         }
-        return this instanceof Gradient g ? new Gradient(g.radial(), m.times(g.place()), g.stops(), g.spread()) : this;
+        return this instanceof Gradient g
+                ? new Gradient(g.radial(), m.times(g.place()), g.stops(), g.spread(), g.focus())
+                : this;
     }
 
-    /** With one colour exchanged for another; {@code #rrggbb} both. */
-    default Paint recoloured(String from, String to) {
+    /** With colours exchanged for others; {@code #rrggbb} all. */
+    default Paint recoloured(Map<String, String> into) {
         if (this instanceof Gradient g) {
             List<GradientStop> stops = g.stops().stream()
-                    .map(s -> s.colour().equals(from) ? new GradientStop(s.at(), to, s.opacity()) : s)
+                    .map(s -> new GradientStop(s.at(), into.getOrDefault(s.colour(), s.colour()), s.opacity()))
                     .toList();
-            return new Gradient(g.radial(), g.place(), stops, g.spread());
+            return new Gradient(g.radial(), g.place(), stops, g.spread(), g.focus());
         }
-        return this instanceof Flat f && f.colour().equals(from) ? new Flat(to, f.opacity()) : this;
+        return this instanceof Flat f && into.containsKey(f.colour())
+                ? new Flat(into.get(f.colour()), f.opacity())
+                : this;
     }
 
     /** Every colour in it, {@code #rrggbb}. */

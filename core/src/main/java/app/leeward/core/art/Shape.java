@@ -1,6 +1,10 @@
 package app.leeward.core.art;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * One filled and/or stroked path inside a drawing.
@@ -8,6 +12,7 @@ import java.util.Objects;
  * @param name as the art named it; may be empty
  * @param masked whether it shows only through its drawing's own {@link ShapeRole#WINDOW} shape
  * @param opacity 0 to 1, over fill and line together
+ * @param clips outlines that cut it, each of them; for what the art itself clips, while windows are the rig's
  */
 public record Shape(
         String name,
@@ -17,14 +22,30 @@ public record Shape(
         FillRule rule,
         Stroke stroke,
         double opacity,
-        boolean masked) {
+        boolean masked,
+        List<Clip> clips) {
     public Shape {
+        // stored before there were any
+        clips = clips == null ? List.of() : List.copyOf(clips);
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(role, "role");
         Objects.requireNonNull(path, "path");
         if (!(opacity >= 0 && opacity <= 1)) {
             throw new IllegalArgumentException("opacity must lie between 0 and 1, but is " + opacity);
         }
+    }
+
+    /** A shape that nothing of its own cuts. */
+    public Shape(
+            String name,
+            ShapeRole role,
+            Path path,
+            Paint fill,
+            FillRule rule,
+            Stroke stroke,
+            double opacity,
+            boolean masked) {
+        this(name, role, path, fill, rule, stroke, opacity, masked, List.of());
     }
 
     public static Shape filled(String name, Path path, String colour) {
@@ -38,24 +59,45 @@ public record Shape(
                 path.transform(m),
                 fill.transform(m),
                 rule,
-                stroke.scaled(m.strokeScale()),
+                stroke.transform(m),
                 opacity,
-                masked);
+                masked,
+                clips.stream().map(c -> c.transform(m)).toList());
     }
 
     public Shape withRole(ShapeRole newRole, boolean nowMasked) {
-        return new Shape(name, newRole, path, fill, rule, stroke, opacity, nowMasked);
+        return new Shape(name, newRole, path, fill, rule, stroke, opacity, nowMasked, clips);
     }
 
-    /** With one colour exchanged for another, in fill and line. */
-    public Shape recoloured(String from, String to) {
-        Stroke line = new Stroke(
-                stroke.paint().recoloured(from, to), stroke.width(), stroke.cap(), stroke.join(), stroke.miterLimit());
-        return new Shape(name, role, path, fill.recoloured(from, to), rule, line, opacity, masked);
+    /** With colours exchanged for others, in fill and line. */
+    public Shape recoloured(Map<String, String> into) {
+        Stroke line = stroke.withPaint(stroke.paint().recoloured(into));
+        return new Shape(name, role, path, fill.recoloured(into), rule, line, opacity, masked, clips);
+    }
+
+    /** Cut by more outlines. */
+    public Shape cutBy(List<Clip> more) {
+        List<Clip> all = new ArrayList<>(clips);
+        all.addAll(more);
+        return new Shape(name, role, path, fill, rule, stroke, opacity, masked, all);
+    }
+
+    public Shape withName(String newName) {
+        return new Shape(newName, role, path, fill, rule, stroke, opacity, masked, clips);
+    }
+
+    /** Bounds of the outline, as far as its clips let it be seen; empty when nothing of it can be. */
+    public Optional<Box> bounds() {
+        Optional<Box> seen = path.bounds();
+        for (Clip c : clips) {
+            Optional<Box> through = c.path().bounds();
+            seen = seen.flatMap(b -> through.flatMap(b::intersection));
+        }
+        return seen;
     }
 
     public Shape withPath(Path newPath) {
-        return new Shape(name, role, newPath, fill, rule, stroke, opacity, masked);
+        return new Shape(name, role, newPath, fill, rule, stroke, opacity, masked, clips);
     }
 
     /** With even colours, {@code #rrggbb} or empty for none, and a line {@code width} units wide. */
@@ -67,8 +109,10 @@ public record Shape(
                         width,
                         stroke.visible() ? stroke.cap() : Stroke.Cap.ROUND,
                         stroke.visible() ? stroke.join() : Stroke.Join.ROUND,
-                        stroke.miterLimit());
+                        stroke.miterLimit(),
+                        stroke.dashes(),
+                        stroke.dashOffset());
         Paint area = fillColour.isEmpty() ? Paint.NONE : Paint.flat(fillColour);
-        return new Shape(name, role, path, area, rule, line, opacity, masked);
+        return new Shape(name, role, path, area, rule, line, opacity, masked, clips);
     }
 }

@@ -44,7 +44,8 @@ public sealed interface Edit
                 OrderShape,
                 PaintShape,
                 CopyDrawing,
-                DropDrawing {
+                DropDrawing,
+                TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";
 

@@ -9,8 +9,10 @@ import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -40,16 +42,19 @@ public record JoinSet(String part, String into) implements Edit {
         Evaluator rest = new Evaluator(before);
         Matrix place = rest.atRest(Optional.of(into)).inverse().times(rest.atRest(Optional.of(part)));
         List<Drawing> drawings = new ArrayList<>(to.drawings());
+        Map<String, String> called = new HashMap<>();
         Set<String> taken = new HashSet<>(drawings.stream().map(Drawing::id).toList());
         for (Drawing d : from.drawings()) {
             String name = from.drawings().size() == 1 ? from.name() : d.name();
             String id = Ids.unused(name, taken);
             taken.add(id);
+            called.put(d.id(), id);
             Artwork art = Sets.rolesFor(to, d.art());
             drawings.add(new Drawing(id, name, place.equals(Matrix.IDENTITY) ? art : art.transform(place)));
         }
         String shown = to.drawings().isEmpty() ? drawings.get(0).id() : to.shown();
-        Character joined = before.withPart(into, p -> p.withDrawings(drawings, shown));
+        Character joined = before.withPart(into, p -> p.withDrawings(drawings, shown))
+                .withSource(before.source().map(r -> r.moved(part, into, called)));
         Outcome left = new Discard(List.of(part)).on(joined);
         return left instanceof Outcome.Done done ? new Outcome.Done(Sets.charted(done.character(), into)) : left;
     }

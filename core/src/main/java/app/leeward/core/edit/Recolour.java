@@ -7,6 +7,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -63,7 +64,8 @@ public record Recolour(String from, String to) implements Edit {
         return new Drawing(
                 d.id(),
                 d.name(),
-                new Artwork(
-                        art.shapes().stream().map(s -> s.recoloured(from, to)).toList()));
+                new Artwork(art.shapes().stream()
+                        .map(s -> s.recoloured(Map.of(from, to)))
+                        .toList()));
     }
 }

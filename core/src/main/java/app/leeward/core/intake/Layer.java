@@ -45,18 +45,7 @@ public record Layer(String name, boolean hidden, List<Node> nodes) {
         for (Node n : layer.nodes) {
             if (n instanceof Leaf leaf) {
                 Shape s = leaf.shape();
-                out.add(
-                        s.name().isBlank()
-                                ? new Shape(
-                                        layer.name,
-                                        s.role(),
-                                        s.path(),
-                                        s.fill(),
-                                        s.rule(),
-                                        s.stroke(),
-                                        s.opacity(),
-                                        s.masked())
-                                : s);
+                out.add(s.name().isBlank() ? s.withName(layer.name) : s);
             } else {
                 collect(((Group) n).layer(), out);
             }

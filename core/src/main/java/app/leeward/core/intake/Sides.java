@@ -42,6 +42,14 @@ final class Sides {
         return sum;
     }
 
+    /** A scarf over a collar is no second side of it. */
+    private static boolean besideEachOther(List<LayerReading.Found> two) {
+        Box a = Assembler.boundsOf(two.get(0)).orElseThrow();
+        Box b = Assembler.boundsOf(two.get(1)).orElseThrow();
+        double overlap = Math.min(a.maxX(), b.maxX()) - Math.max(a.minX(), b.minX());
+        return overlap <= Math.min(a.width(), b.width()) / 4;
+    }
+
     private static void twins(List<LayerReading.Found> found) {
         for (PartRole role : PartRole.values()) {
             List<LayerReading.Found> sideless = new ArrayList<>(found.stream()
@@ -51,7 +59,7 @@ final class Sides {
                             && Assembler.boundsOf(f).isPresent())
                     .toList());
             boolean sidedToo = found.stream().anyMatch(f -> f.role == role && f.side != Side.NONE);
-            if (sideless.size() == 2 && !sidedToo) {
+            if (sideless.size() == 2 && !sidedToo && besideEachOther(sideless)) {
                 sideless.sort(Comparator.comparingDouble(
                         f -> Assembler.boundsOf(f).orElseThrow().centre().x()));
                 sideless.get(0).side = Side.RIGHT;

@@ -24,6 +24,7 @@ import java.util.stream.Stream;
  * @param notes what the reader of the art had to say
  * @param model the axis of symmetry and the model lines every view is stood to
  * @param links which parts are kept as mirror images of each other
+ * @param source the art as the designer's file had it when it was last read
  */
 public record Character(
         String name,
@@ -39,7 +40,8 @@ public record Character(
         Lexicon lexicon,
         List<Note> notes,
         Model model,
-        List<MirrorLink> links) {
+        List<MirrorLink> links,
+        Optional<ReadArt> source) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -51,6 +53,7 @@ public record Character(
         // stored before there were such things
         model = model == null ? Model.of(canvas) : model;
         links = links == null ? List.of() : List.copyOf(links);
+        source = source == null ? Optional.empty() : source;
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -88,7 +91,8 @@ public record Character(
                 lexicon,
                 notes,
                 Model.of(canvas),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     private static void requireSoundTree(List<Part> parts, List<String> order) {
@@ -167,25 +171,25 @@ public record Character(
     public Character withName(String newName) {
         return new Character(
                 newName, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links);
+                links, source);
     }
 
     public Character withParts(List<Part> newParts) {
         return new Character(
                 name, canvas, frameRate, palette, newParts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links);
+                links, source);
     }
 
     public Character withCanvas(Canvas newCanvas) {
         return new Character(
                 name, newCanvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links);
+                links, source);
     }
 
     public Character withOrder(List<String> newOrder) {
         return new Character(
                 name, canvas, frameRate, palette, parts, newOrder, windows, dials, pads, mouths, lexicon, notes, model,
-                links);
+                links, source);
     }
 
     public Character withWindows(List<Window> newWindows) {
@@ -203,7 +207,8 @@ public record Character(
                 lexicon,
                 notes,
                 model,
-                links);
+                links,
+                source);
     }
 
     public Character withPalette(List<Swatch> newPalette) {
@@ -221,13 +226,14 @@ public record Character(
                 lexicon,
                 notes,
                 model,
-                links);
+                links,
+                source);
     }
 
     public Character withMouths(MouthChart chart) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, chart, lexicon, notes, model,
-                links);
+                links, source);
     }
 
     public Character withLexicon(Lexicon newLexicon) {
@@ -245,31 +251,38 @@ public record Character(
                 newLexicon,
                 notes,
                 model,
-                links);
+                links,
+                source);
     }
 
     public Character withNotes(List<Note> newNotes) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, newNotes, model,
-                links);
+                links, source);
     }
 
     public Character withModel(Model newModel) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, newModel,
-                links);
+                links, source);
     }
 
     public Character withLinks(List<MirrorLink> newLinks) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                newLinks);
+                newLinks, source);
+    }
+
+    public Character withSource(Optional<ReadArt> newSource) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                links, newSource);
     }
 
     public Character withDials(List<Dial> newDials, List<Pad> newPads) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, newDials, newPads, mouths, lexicon, notes,
-                model, links);
+                model, links, source);
     }
 
     public Character withPart(String id, UnaryOperator<Part> change) {
@@ -285,7 +298,7 @@ public record Character(
         stacked.add(at, part.id());
         return new Character(
                 name, canvas, frameRate, palette, more, stacked, windows, dials, pads, mouths, lexicon, notes, model,
-                links);
+                links, source);
     }
 
     /** Without a part that nothing follows, and without all that was said about it. */
@@ -315,6 +328,6 @@ public record Character(
     private Character only(List<Part> keptParts, List<String> keptOrder) {
         return new Character(
                 name, canvas, frameRate, palette, keptParts, keptOrder, windows, dials, pads, mouths, lexicon, notes,
-                model, links);
+                model, links, source);
     }
 }

@@ -213,7 +213,9 @@ public final class Mirror {
         List<Dial> dials = c.dials().stream()
                 .map(d -> d.withStops(d.stops().stream().map(Mirror::reflected).toList()))
                 .toList();
-        return c.withParts(parts).withDials(dials, c.pads());
+        return c.withParts(parts)
+                .withDials(dials, c.pads())
+                .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
     }
 
     /** The name a drawing had, but for the side of the screen it names. */

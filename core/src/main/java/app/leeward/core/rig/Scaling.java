@@ -35,6 +35,7 @@ public final class Scaling {
                                 .toList(),
                         c.pads())
                 .withModel(model)
+                .withSource(c.source().map(r -> r.then(scale, dx, scale, dy)))
                 .withCanvas(canvas);
     }
 

@@ -4,6 +4,7 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.GradientStop;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
+import app.leeward.core.art.Point;
 import app.leeward.core.rig.Note;
 import app.leeward.formats.xml.XmlNode;
 import java.io.BufferedReader;
@@ -23,6 +24,9 @@ import java.util.regex.Pattern;
 
 /** CSS colours as paints. What cannot be kept is simplified and noted. */
 final class Colours {
+    /** How near to the edge of its circle a radial gradient may begin, as a share of the radius. */
+    private static final double INSIDE = 0.999;
+
     private static final Map<String, String> NAMED = load();
     private static final Pattern RGB = Pattern.compile(
             "rgba?\\(\\s*([\\d.]+)(%?)\\s*[,\\s]\\s*([\\d.]+)%?\\s*[,\\s]\\s*([\\d.]+)%?\\s*(?:[,/]\\s*([\\d.]+)(%?)\\s*)?\\)");
@@ -148,7 +152,8 @@ final class Colours {
                             case "repeat" -> Paint.Spread.REPEAT;
                             default -> Paint.Spread.PAD;
                         };
-                return new Paint.Gradient(chain.get(0).name.equals("radialGradient"), place.get(), stops, spread);
+                return new Paint.Gradient(
+                        chain.get(0).name.equals("radialGradient"), place.get(), stops, spread, focus(chain));
             }
         }
         if (stops.size() > 1) {
@@ -196,6 +201,18 @@ final class Colours {
         }
         Matrix place = units.times(own).times(along);
         return Math.abs(place.determinant()) < 1e-9 ? Optional.empty() : Optional.of(place);
+    }
+
+    /** SVG 1.1, 13.2.3: the focus is the middle unless said otherwise, and stays inside the circle. */
+    private static Point focus(List<XmlNode> chain) {
+        double r = share(attribute(chain, "r", "50%"), 0.5);
+        double cx = share(attribute(chain, "cx", "50%"), 0.5);
+        double cy = share(attribute(chain, "cy", "50%"), 0.5);
+        double x = (share(attribute(chain, "fx", ""), cx) - cx) / r;
+        double y = (share(attribute(chain, "fy", ""), cy) - cy) / r;
+        double out = Math.hypot(x, y);
+        double in = out > INSIDE ? INSIDE / out : 1;
+        return Double.isFinite(out) ? new Point(x * in, y * in) : new Point(0, 0);
     }
 
     private static String attribute(List<XmlNode> chain, String name, String otherwise) {

@@ -54,6 +54,7 @@ public final class SvgReader {
     private final Pixels pixels = new Pixels();
     private final StyleSheet sheet = new StyleSheet();
     private Colours colours;
+    private ClipPaths clipPaths;
     private int shapes;
 
     private SvgReader() {}
@@ -78,6 +79,7 @@ public final class SvgReader {
         notes.addAll(nodes.notes());
         colours = new Colours(nodes.byId(), notes);
         collectStyles(root);
+        clipPaths = new ClipPaths(nodes.byId(), sheet, notes);
         double[] box = viewBox(root);
         Matrix place = box == null ? Matrix.IDENTITY : Matrix.translate(-box[0], -box[1]);
         Layer layer = layer(root, Style.START, place, 0);
@@ -132,7 +134,7 @@ public final class SvgReader {
 
     private Layer layer(XmlNode node, Style inherited, Matrix outer, int uses) {
         Map<String, String> css = sheet.of(node);
-        Style style = inherited.with(css);
+        Style style = cut(node, css, inherited.with(css), outer);
         List<Layer.Node> out = new ArrayList<>();
         for (XmlNode child : node.children) {
             child(child, style, outer, uses, out);
@@ -147,7 +149,6 @@ public final class SvgReader {
         }
         Matrix m = outer.times(transform(child));
         if (GROUPS.contains(child.name)) {
-            noteMask(child);
             out.add(new Layer.Group(layer(child, style, m, uses)));
         } else if (child.name.equals("use")) {
             use(child, style, m, uses, out);
@@ -164,13 +165,16 @@ public final class SvgReader {
         }
     }
 
-    private void noteMask(XmlNode group) {
-        if (group.get("clip-path") != null || group.get("mask") != null) {
+    /** With the clip path an element names; a mask is noted, since windows do its work in a rig. */
+    private Style cut(XmlNode node, Map<String, String> css, Style style, Matrix m) {
+        String mask = css.getOrDefault("mask", "none").strip();
+        if (!mask.equals("none") && !mask.isEmpty()) {
             notes.add(new Note(
-                    "clip-not-kept",
-                    group.label(),
-                    "The clip on '" + group.label() + "' is not kept; windows do this work in a rig."));
+                    "mask-not-kept",
+                    node.label(),
+                    "The mask on '" + node.label() + "' is not kept; windows do this work in a rig."));
         }
+        return clipPaths.of(css.get("clip-path"), node, m).map(style::cutBy).orElse(style);
     }
 
     /** A picture embedded in the file. */
@@ -214,9 +218,11 @@ public final class SvgReader {
             sx = s;
             sy = s;
         }
-        Style style = inherited.with(sheet.of(node));
+        Map<String, String> css = sheet.of(node);
+        Style style = cut(node, css, inherited.with(css), m);
         Matrix at = m.times(Matrix.translate(x, y)).times(Matrix.scale(sx, sy));
-        return pixels.shape(file, place, node.label(), at, Math.max(0, Math.min(1, style.opacity())));
+        return pixels.shape(file, place, node.label(), at, Math.max(0, Math.min(1, style.opacity())))
+                .map(s -> s.cutBy(style.clips()));
     }
 
     private void use(XmlNode use, Style style, Matrix m, int uses, List<Layer.Node> out) {
@@ -231,7 +237,8 @@ public final class SvgReader {
             return;
         }
         Matrix place = m.times(Matrix.translate(Lengths.parse(use.get("x"), 0), Lengths.parse(use.get("y"), 0)));
-        Style own = style.with(sheet.of(use));
+        Map<String, String> css = sheet.of(use);
+        Style own = cut(use, css, style.with(css), m);
         String name = use.label().isBlank() ? target.label() : use.label();
         if (GROUPS.contains(target.name) || target.name.equals("symbol")) {
             Layer inner = layer(target, own, place.times(transform(target)), uses + 1);
@@ -259,7 +266,7 @@ public final class SvgReader {
             throw new ArtProblem("svg-large", "line " + node.line, "The SVG has more than 20000 shapes; simplify it.");
         }
         Map<String, String> css = sheet.of(node);
-        Style style = inherited.with(css);
+        Style style = cut(node, css, inherited.with(css), m);
         PathReader.Result read = PathReader.read(BasicShapes.data(node).orElse(""));
         if (read.error() != null) {
             notes.add(new Note(
@@ -271,10 +278,11 @@ public final class SvgReader {
         if (hidden || !BasicShapes.drawable(read.path())) {
             return Optional.empty();
         }
+        Box box = read.path().bounds().orElse(null);
         Paint fill = node.name.equals("line")
                 ? Paint.NONE
-                : style.fillPaint(colours, read.path().bounds().orElse(null)).transform(m);
-        Stroke stroke = style.strokeOf(colours).scaled(m.strokeScale());
+                : style.fillPaint(colours, box).transform(m);
+        Stroke stroke = style.strokeOf(colours, box).transform(m);
         return Optional.of(new Shape(
                 node.label(),
                 ShapeRole.OTHER,
@@ -283,6 +291,7 @@ public final class SvgReader {
                 style.rule(),
                 stroke,
                 Math.max(0, Math.min(1, style.opacity())),
-                false));
+                false,
+                style.clips()));
     }
 }

@@ -1,8 +1,11 @@
 package app.leeward.server.api;
 
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Shape;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.intake.IntakeReport;
+import app.leeward.core.intake.LayerChange;
+import app.leeward.core.intake.NewVersion;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
@@ -14,6 +17,7 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -54,7 +58,8 @@ class CharacterApi {
                     s.revision(),
                     s.canUndo(),
                     s.canRedo(),
-                    s.state(),
+                    // only a newer file is ever held against it
+                    s.state().withSource(Optional.empty()),
                     servings(s.state().mouths()));
         }
     }
@@ -87,8 +92,68 @@ class CharacterApi {
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     CharacterView read(@RequestPart MultipartFile file) throws IOException {
-        String name = file.getOriginalFilename() == null ? "character.svg" : file.getOriginalFilename();
-        return CharacterView.of(characters.read(UUID.randomUUID(), file.getBytes(), name, AUTHOR));
+        return CharacterView.of(characters.read(UUID.randomUUID(), file.getBytes(), nameOf(file), AUTHOR));
+    }
+
+    /** A newer version of the art beside what is here. */
+    public record VersionView(String file, String was, List<String> says, List<ChangeView> changes) {
+        static VersionView of(NewVersion v) {
+            return new VersionView(
+                    v.file(),
+                    v.was(),
+                    v.says(),
+                    v.changes().stream().map(ChangeView::of).toList());
+        }
+    }
+
+    /** One drawing of it; shapes are left out of what stayed the same. */
+    public record ChangeView(
+            String key,
+            LayerChange.Kind kind,
+            String name,
+            String says,
+            String warning,
+            boolean advised,
+            List<Shape> before,
+            List<Shape> after) {
+        static ChangeView of(LayerChange c) {
+            boolean same = c.kind() == LayerChange.Kind.SAME;
+            return new ChangeView(
+                    c.key(),
+                    c.kind(),
+                    c.name(),
+                    c.says(),
+                    c.warning(),
+                    c.advised(),
+                    shapes(c.before(), same),
+                    shapes(c.after(), same));
+        }
+
+        private static List<Shape> shapes(Optional<Artwork> art, boolean same) {
+            return same ? List.of() : art.map(Artwork::shapes).orElse(List.of());
+        }
+    }
+
+    /** Holds a newer file against the character; nothing is changed. */
+    @PostMapping(path = "/{id}/versions", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    VersionView compare(@PathVariable UUID id, @RequestPart MultipartFile file) throws IOException {
+        return VersionView.of(characters.compare(id, file.getBytes(), nameOf(file)));
+    }
+
+    /** Takes changes over from a newer file, by the keys that holding it against the character gave them. */
+    @PostMapping(path = "/{id}/versions/taken", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    CharacterView take(
+            @PathVariable UUID id,
+            @RequestPart MultipartFile file,
+            @RequestParam int base,
+            @RequestParam(required = false) List<String> keys)
+            throws IOException {
+        List<String> wanted = keys == null ? List.of() : keys;
+        return CharacterView.of(characters.take(id, base, file.getBytes(), nameOf(file), wanted, AUTHOR));
+    }
+
+    private static String nameOf(MultipartFile file) {
+        return file.getOriginalFilename() == null ? "character.svg" : file.getOriginalFilename();
     }
 
     @GetMapping("/{id}")

@@ -43,6 +43,7 @@ class OpenApiForms {
 
     /** Components that may be left out: something follows nothing, lies above nothing, was not found. */
     private static final Set<String> OPTIONAL = Set.of(
+            "Character.source",
             "Part.parent",
             "Joint.parent",
             "EditHang.parent",

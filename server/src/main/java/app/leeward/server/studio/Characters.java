@@ -4,11 +4,15 @@ import app.leeward.core.edit.Adopt;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.intake.NewVersion;
+import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.ReadArt;
 import app.leeward.core.rig.StackingOrder;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.LayeredArt;
@@ -18,6 +22,8 @@ import app.leeward.server.store.DocumentKind;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -49,6 +55,28 @@ public class Characters {
      * @param fileName what the file was called; its stem is the name when the art has no title
      */
     public Standing<Character> read(UUID id, byte[] file, String fileName, String author) {
+        Character read = hung(file, fileName);
+        Character character = read.withSource(Optional.of(ReadArt.of(shortened(fileName), read)));
+        return ledger.begin(keeping, id, null, character, new Adopt(character, shortened(fileName)), author);
+    }
+
+    /**
+     * What a newer version of a character's art changes; nothing of it is made.
+     *
+     * @throws Problem when the file cannot be read
+     */
+    public NewVersion compare(UUID id, byte[] file, String fileName) {
+        return Versions.compare(stand(id).state(), shortened(fileName), hung(file, fileName));
+    }
+
+    /** Takes changes over from a newer version of the art. */
+    public Standing<Character> take(UUID id, int base, byte[] file, String fileName, List<String> keys, String author) {
+        Edit edit = new TakeVersion(shortened(fileName), hung(file, fileName), keys);
+        return ledger.edit(keeping, id, base, edit, author);
+    }
+
+    /** A file's layers hung together as a character of their own; its pictures are kept, its drawings not yet. */
+    private Character hung(byte[] file, String fileName) {
         LayeredArt art = layered(file);
         String stem = fileName.replaceAll("^.*[/\\\\]", "")
                 .replaceAll("\\.[A-Za-z0-9]{1,5}$", "")
@@ -61,9 +89,8 @@ public class Characters {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.says());
         }
         Character hung = ((IntakeResult.Hung) result).character();
-        Character character = art.stacked() ? hung : hung.withOrder(StackingOrder.byRole(hung));
         images.keep(art.images());
-        return ledger.begin(keeping, id, null, character, new Adopt(character, shortened(fileName)), author);
+        return art.stacked() ? hung : hung.withOrder(StackingOrder.byRole(hung));
     }
 
     private static String shortened(String s) {
@@ -88,8 +115,8 @@ public class Characters {
     }
 
     public Standing<Character> edit(UUID id, int base, Edit edit, String author) {
-        if (edit instanceof Adopt) {
-            throw Problem.refused("adopt-by-file", "A character is begun by dropping a file.");
+        if (edit instanceof Adopt || edit instanceof TakeVersion) {
+            throw Problem.refused("art-by-file", "Art is read from a file, not sent with an edit.");
         }
         return ledger.edit(keeping, id, base, edit, author);
     }

@@ -1,0 +1,58 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.intake.LayerChange;
+import app.leeward.core.intake.NewVersion;
+import app.leeward.core.intake.Versions;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.ReadArt.ReadDrawing;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Takes changes over from a newer version of the art. What is rigged on drawings that stay is kept.
+ *
+ * @param read the newer art as a character of its own, just read
+ * @param keys which of the changes, as {@link Versions#compare} names them
+ */
+public record TakeVersion(String file, Character read, List<String> keys) implements Edit {
+    public TakeVersion {
+        keys = List.copyOf(keys);
+    }
+
+    @Override
+    public Set<String> touches() {
+        return Set.of(EVERYTHING);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Took " + keys.size() + (keys.size() == 1 ? " change" : " changes") + " from " + file;
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        NewVersion version = Versions.compare(before, file, read);
+        Set<String> known = version.changes().stream().map(LayerChange::key).collect(Collectors.toSet());
+        Optional<String> unknown = keys.stream().filter(k -> !known.contains(k)).findFirst();
+        if (unknown.isPresent()) {
+            return new Outcome.Refused(
+                    "no-change", "There is no change '" + unknown.get() + "' in " + file + " any more.");
+        }
+        Set<String> wanted = new HashSet<>(keys);
+        Character c = Versions.taken(before, file, read, wanted);
+        for (ReadDrawing gone : Versions.takenAway(before, file, read, wanted)) {
+            int left = c.part(gone.part()).map(Part::drawings).map(List::size).orElse(0);
+            Edit away = left <= 1 ? new Discard(List.of(gone.part())) : new DropDrawing(gone.part(), gone.drawing());
+            if (away.on(c) instanceof Outcome.Done done) {
+                c = done.character();
+            } else {
+                return away.on(c);
+            }
+        }
+        return new Outcome.Done(c);
+    }
+}
