@@ -11,7 +11,7 @@ final class Cubics {
         return new Point(at(p0.x(), p1.x(), p2.x(), p3.x(), t), at(p0.y(), p1.y(), p2.y(), p3.y(), t));
     }
 
-    private static double at(double p0, double p1, double p2, double p3, double t) {
+    static double at(double p0, double p1, double p2, double p3, double t) {
         double s = 1 - t;
         return s * s * s * p0 + 3 * s * s * t * p1 + 3 * s * t * t * p2 + t * t * t * p3;
     }

@@ -132,12 +132,20 @@ public record Path(List<Segment> segments) {
         @Override
         public void cubic(Point from, Point c1, Point c2, Point to) {
             include(to);
+            if (inside(c1) && inside(c2)) {
+                // a curve stays within its four points
+                return;
+            }
             for (double t : Cubics.extremes(from.x(), c1.x(), c2.x(), to.x())) {
                 include(Cubics.at(from, c1, c2, to, t));
             }
             for (double t : Cubics.extremes(from.y(), c1.y(), c2.y(), to.y())) {
                 include(Cubics.at(from, c1, c2, to, t));
             }
+        }
+
+        private boolean inside(Point p) {
+            return p.x() >= minX && p.x() <= maxX && p.y() >= minY && p.y() <= maxY;
         }
 
         private void include(Point p) {

@@ -7,6 +7,7 @@ import app.leeward.core.art.Outline;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
@@ -30,12 +31,17 @@ public final class AxisFinder {
     private static final int POINTS = 240;
 
     private static final int STEP = 5;
+    /** How many chords along the nearest one can have moved when the axis moves by a hair. */
+    private static final int NEARBY = 10;
+    /** How closely curves are followed, as a share of the shape. */
+    private static final double FINE = 5e-4;
+
     /** Shapes looked at, the largest. */
     private static final int MOST_SHAPES = 320;
     /** Pairs compared point by point, so that a thousand equal freckles take no longer than a face. */
     private static final int MOST_PAIRS = 1500;
     /** The heaviest votes settle the axis; the many small ones after them would not move it. */
-    private static final int MOST_DECIDING = 160;
+    private static final int MOST_DECIDING = 100;
     /** How unlike two twins may be, as a share of their size. */
     private static final double ALIKE = 0.04;
     /** How far votes for one axis may lie apart, as a share of the drawing's width. */
@@ -47,7 +53,7 @@ public final class AxisFinder {
     private AxisFinder() {}
 
     /** @param lean how far its middle lies right of its box's, which reflects to the left for its twin */
-    private record Sample(List<Point> points, Point middle, double width, double height, double lean, Look paint) {
+    private record Sample(double[] x, double[] y, Point middle, double width, double height, double lean, Look paint) {
         double size() {
             return Math.max(width, height);
         }
@@ -69,16 +75,17 @@ public final class AxisFinder {
     /** Empty when no two shapes agree. */
     public static Optional<Axis> find(Character c) {
         List<Sample> samples = samples(c);
-        Optional<Box> all = samples.stream()
-                .flatMap(s -> s.points.stream())
-                .map(p -> new Box(p.x(), p.y(), p.x(), p.y()))
-                .reduce(Box::union);
-        if (all.isEmpty()) {
+        if (samples.isEmpty()) {
             return Optional.empty();
         }
+        double left =
+                samples.stream().mapToDouble(s -> s.middle.x() - s.width).min().orElseThrow();
+        double right =
+                samples.stream().mapToDouble(s -> s.middle.x() + s.width).max().orElseThrow();
+        double reach = right - left;
         List<Vote> votes = votes(samples);
         votes.sort(Comparator.comparingDouble(Vote::x));
-        List<Vote> best = largestCluster(votes, TOGETHER * all.get().width());
+        List<Vote> best = largestCluster(votes, TOGETHER * reach);
         if (best.size() < 2) {
             return Optional.empty();
         }
@@ -86,7 +93,7 @@ public final class AxisFinder {
         heaviest.sort(Comparator.comparingDouble(Vote::weight).reversed());
         List<Vote> deciding = new ArrayList<>(heaviest.subList(0, Math.min(MOST_DECIDING, heaviest.size())));
         deciding.sort(Comparator.comparingDouble(Vote::x));
-        return Optional.of(settled(deciding, EXACT * all.get().width()));
+        return Optional.of(settled(deciding, EXACT * reach));
     }
 
     /**
@@ -97,6 +104,7 @@ public final class AxisFinder {
         double x = votes.get(votes.size() / 2).x;
         double residual = 0;
         int pairs = 0;
+        int[][] feet = new int[votes.size()][(POINTS + STEP - 1) / STEP];
         for (int round = 0; round < 6; round++) {
             double weights = 0;
             double places = 0;
@@ -104,7 +112,8 @@ public final class AxisFinder {
             pairs = 0;
             double[] off = new double[votes.size()];
             for (int i = 0; i < off.length; i++) {
-                off[i] = squared(votes.get(i).a, votes.get(i).b, x);
+                Vote v = votes.get(i);
+                off[i] = round == 0 ? squared(v, x, feet[i]) : near(v, x, feet[i]);
             }
             double usual = usual(off, floor);
             for (int i = 0; i < off.length; i++) {
@@ -159,12 +168,17 @@ public final class AxisFinder {
     }
 
     private static Sample sample(Shape s, Path path, Box box) {
-        List<Point> points = Outline.points(path, POINTS);
-        double x = points.stream().mapToDouble(Point::x).average().orElseThrow();
-        double y = points.stream().mapToDouble(Point::y).average().orElseThrow();
+        // what is coarser than this share of a shape would not move the axis
+        double tolerance = Math.max(Regions.TOLERANCE, FINE * Math.max(box.width(), box.height()));
+        List<Point> points = Outline.points(path, POINTS, tolerance);
+        double[] xs = points.stream().mapToDouble(Point::x).toArray();
+        double[] ys = points.stream().mapToDouble(Point::y).toArray();
+        double x = Arrays.stream(xs).average().orElseThrow();
+        double y = Arrays.stream(ys).average().orElseThrow();
         Look paint = new Look(lab(s.fill()), lab(s.stroke().paint()));
         return new Sample(
-                points,
+                xs,
+                ys,
                 new Point(x, y),
                 box.width(),
                 box.height(),
@@ -211,38 +225,97 @@ public final class AxisFinder {
     private static void vote(Sample a, Sample b, List<Vote> votes) {
         double size = Math.max(a.size(), b.size());
         double x = (a.middle.x() + b.middle.x()) / 2;
-        if (Math.sqrt(squared(a, b, x)) <= ALIKE * size) {
+        double most = ALIKE * size;
+        if (squared(a, b, x, most * most) <= most * most) {
             votes.add(new Vote(x, (a == b ? 1 : 2) * size, a, b));
         }
     }
 
-    /** Mean squared distance from the reflection of one outline to the nearest point of the other. */
-    private static double squared(Sample a, Sample b, double axis) {
+    /**
+     * Mean squared distance from the reflection of one outline to the nearest point of the other.
+     *
+     * @param most what is larger need not be told exactly: infinity comes back
+     */
+    private static double squared(Sample a, Sample b, double axis, double most) {
+        int step = 2 * STEP;
+        int measured = (a.x.length + step - 1) / step;
+        double sum = 0;
+        for (int k = 0; k < a.x.length; k += step) {
+            sum += nearest(b, 2 * axis - a.x[k], a.y[k]);
+            if (sum > most * measured) {
+                return Double.POSITIVE_INFINITY;
+            }
+        }
+        return sum / measured;
+    }
+
+    /** The same for a vote, remembering which chord was nearest to each point measured. */
+    private static double squared(Vote v, double axis, int[] feet) {
         double sum = 0;
         int measured = 0;
-        for (int k = 0; k < a.points.size(); k += STEP) {
-            Point p = a.points.get(k);
-            double x = 2 * axis - p.x();
-            double nearest = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < b.points.size(); i++) {
-                nearest =
-                        Math.min(nearest, toChord(x, p.y(), b.points.get(i), b.points.get((i + 1) % b.points.size())));
+        for (int k = 0; k < v.a.x.length; k += STEP) {
+            double x = 2 * axis - v.a.x[k];
+            double best = Double.POSITIVE_INFINITY;
+            for (int i = 0; i < v.b.x.length; i++) {
+                double d = toChord(v.b, i, x, v.a.y[k]);
+                if (d < best) {
+                    best = d;
+                    feet[measured] = i;
+                }
             }
-            sum += nearest;
+            sum += best;
             measured++;
         }
         return sum / measured;
     }
 
-    /** Squared distance from a place to the chord between two points. */
-    private static double toChord(double x, double y, Point a, Point b) {
-        double dx = b.x() - a.x();
-        double dy = b.y() - a.y();
+    /** The same for an axis close by: each point's nearest chord is then close by too. */
+    private static double near(Vote v, double axis, int[] feet) {
+        double sum = 0;
+        int measured = 0;
+        int n = v.b.x.length;
+        int reach = Math.min(NEARBY, n / 2);
+        for (int k = 0; k < v.a.x.length; k += STEP) {
+            double x = 2 * axis - v.a.x[k];
+            double best = Double.POSITIVE_INFINITY;
+            for (int i = -reach; i <= reach; i++) {
+                best = Math.min(best, toChord(v.b, Math.floorMod(feet[measured] + i, n), x, v.a.y[k]));
+            }
+            sum += best;
+            measured++;
+        }
+        return sum / measured;
+    }
+
+    /** Squared distance from a place to the chord that ends in a point of an outline. */
+    private static double toChord(Sample s, int i, double x, double y) {
+        int before = i == 0 ? s.x.length - 1 : i - 1;
+        return toChord(s.x[before], s.y[before], s.x[i], s.y[i], x, y);
+    }
+
+    private static double toChord(double ax, double ay, double bx, double by, double x, double y) {
+        double dx = bx - ax;
+        double dy = by - ay;
         double length = dx * dx + dy * dy;
-        double t = length == 0 ? 0 : Math.max(0, Math.min(1, ((x - a.x()) * dx + (y - a.y()) * dy) / length));
-        double ex = a.x() + t * dx - x;
-        double ey = a.y() + t * dy - y;
+        double along = (x - ax) * dx + (y - ay) * dy;
+        double t = along <= 0 ? 0 : along >= length ? 1 : along / length;
+        double ex = ax + t * dx - x;
+        double ey = ay + t * dy - y;
         return ex * ex + ey * ey;
+    }
+
+    /** Squared distance from a place to the nearest chord of an outline. */
+    private static double nearest(Sample s, double x, double y) {
+        double nearest = Double.POSITIVE_INFINITY;
+        int n = s.x.length;
+        double ax = s.x[n - 1];
+        double ay = s.y[n - 1];
+        for (int i = 0; i < n; i++) {
+            nearest = Math.min(nearest, toChord(ax, ay, s.x[i], s.y[i], x, y));
+            ax = s.x[i];
+            ay = s.y[i];
+        }
+        return nearest;
     }
 
     /** The votes within {@code width} of each other that weigh most; {@code votes} in rising order. */

@@ -21,6 +21,8 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * The chain of revisions behind every document. Writing an edit, undoing and redoing each add one revision in one
@@ -141,7 +143,7 @@ public class Ledger {
                 List.of());
         revisions.save(first);
         document.advance(1, keeper.name(state), now);
-        return standing(keeper, document, first);
+        return remembered(standing(keeper, document, first));
     }
 
     /**
@@ -331,6 +333,17 @@ public class Ledger {
                 ahead);
         revisions.save(row);
         document.advance(row.number(), keeper.name(state), now);
-        return standing(keeper, document, row);
+        return remembered(standing(keeper, document, row));
+    }
+
+    /** What was read back from what is written need not be read again, once it is certain to stay. */
+    private <T> Standing<T> remembered(Standing<T> written) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                read.put(new RevisionKey(written.id(), written.revision()), written);
+            }
+        });
+        return written;
     }
 }

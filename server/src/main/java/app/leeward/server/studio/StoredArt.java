@@ -8,6 +8,7 @@ import app.leeward.server.store.Artworks;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Artwork in the database, with what was used lately kept in memory: it never changes. */
@@ -29,6 +30,13 @@ public class StoredArt implements ArtShelf {
         if (byHash.getIfPresent(hash) == null) {
             artworks.keep(hash, json);
         }
+    }
+
+    /** What came out of the database is in it; what was only put there may have been taken back with its transaction. */
+    @Override
+    public Optional<String> known(Artwork art) {
+        String hash = hashes.getIfPresent(art);
+        return hash != null && byHash.getIfPresent(hash) == art ? Optional.of(hash) : Optional.empty();
     }
 
     @Override
