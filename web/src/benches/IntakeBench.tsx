@@ -17,9 +17,9 @@ export function IntakeBench() {
     <>
       <header className="flex items-baseline gap-3">
         <h1 className="text-2xl font-bold">Intake</h1>
-        <p className="text-faint">
+        <p className="text-faint whitespace-nowrap">
           {character.parts.length} parts, {character.parts.reduce((n, p) => n + p.drawings.length, 0)}{' '}
-          drawings, {character.palette.length} colours
+          drawings
         </p>
         <a
           className="ml-auto shrink-0 text-[13px] underline decoration-dotted"

@@ -1,4 +1,5 @@
-import { PenTool, Pin, Star } from 'lucide-react';
+import { AlignVerticalSpaceAround, PenTool, Pin, Star } from 'lucide-react';
+import { useState } from 'react';
 import type { Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useShown, useStudio } from '../../state/studio';
@@ -91,6 +92,36 @@ export function Drawings({ part }: { part: Part }) {
           );
         })}
       </div>
+      {part.drawings.length > 1 && <Stand part={part} />}
     </>
+  );
+}
+
+/** Views drawn at different sizes are brought between two model lines. */
+function Stand({ part }: { part: Part }) {
+  const { view, edit } = useStudio();
+  const lines = [...view.character.model.lines].sort((a, b) => a.y - b.y);
+  const [between, setBetween] = useState<[string, string] | null>(null);
+  const [upper, lower] = between ?? [lines[0]?.name ?? '', lines[1]?.name ?? ''];
+  if (lines.length < 2) return null;
+  const pick = (label: string, value: string, choose: (name: string) => void) => (
+    <select className="field py-0" aria-label={label} value={value} onChange={(e) => choose(e.target.value)}>
+      {lines.map((l) => (
+        <option key={l.name}>{l.name}</option>
+      ))}
+    </select>
+  );
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[12.5px]">
+      <button
+        className="btn"
+        title="Scales every drawing of this part evenly, so that all views are of one size"
+        onClick={() => void edit({ kind: 'stand-between', part: part.id, upper, lower })}
+      >
+        <AlignVerticalSpaceAround size={14} aria-hidden /> Stand all
+      </button>
+      between {pick('Upper model line', upper, (n) => setBetween([n, lower]))} and{' '}
+      {pick('Lower model line', lower, (n) => setBetween([upper, n]))}
+    </div>
   );
 }

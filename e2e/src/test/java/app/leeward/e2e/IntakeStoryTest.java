@@ -202,4 +202,80 @@ class IntakeStoryTest {
         page.waitForFunction(
                 "() => document.querySelector('[data-testid=stage] [data-part=face-skin] path[fill=\"#f6c9a4\"]') !== null");
     }
+
+    @Test
+    void coloursThatShouldBeOneAreMergedByHand() throws Exception {
+        drop("muddled.svg", "image/svg+xml", "Maren muddled");
+        JsonNode near =
+                fetch("/api/v1/characters/" + open("Maren muddled") + "/intake").at("/nearColours/0");
+        String keep = near.at("/keep/colour").asText();
+        String merge = near.at("/merge/colour").asText();
+        page.getByLabel(Pattern.compile(".* " + merge + "$")).click();
+        page.getByLabel("Merge into").selectOption(keep);
+        assertThat(page.getByLabel(Pattern.compile(".* " + merge + "$"))).hasCount(0);
+        assertThat(page.locator(
+                        "[data-testid=stage] [fill='" + merge + "'], [data-testid=stage] [stroke='" + merge + "']"))
+                .hasCount(0);
+        button("Undo on the character").click();
+        assertThat(page.getByLabel(Pattern.compile(".* " + merge + "$"))).hasCount(1);
+    }
+
+    @Test
+    void aNewVersionOfTheArtIsLookedAtTakenAndTakenBack() throws Exception {
+        JsonNode before = maren().get("character");
+        String art = Files.readString(Path.of("../demo/src/main/resources/demo/maren.svg"))
+                .replace("<g id=\"brow left\"", "<g id=\"brow left\" transform=\"translate(0 -12)\"")
+                .replaceFirst("<g id=\"cheek left\">[\\s\\S]*?</g>", "")
+                .replace(
+                        "<g id=\"nose\"",
+                        "<g id=\"plaster\"><path d=\"M440 440h50v18h-50z\" fill=\"#e9d9b0\"/></g><g id=\"nose\"");
+        page.getByTestId("version-file")
+                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
+                        "maren-2.svg", "image/svg+xml", art.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        Locator panel = page.getByLabel("New version of the art");
+        assertThat(panel).containsText("1 changed, 1 new, 1 missing");
+        assertThat(panel.getByLabel("take left brow")).isChecked();
+        assertThat(panel.getByLabel("take plaster")).isChecked();
+        // what is missing may be a slip of the designer's: it stays unless somebody says so
+        assertThat(panel.getByLabel("take away left cheek")).not().isChecked();
+        panel.getByText("Take 2 changes").click();
+        assertThat(panel).hasCount(0);
+        assertThat(page.locator("[data-testid=stage] [data-part=plaster] path")).hasCount(1);
+        assertThat(page.locator("[data-testid=stage] [data-part=cheek-left] path")
+                        .first())
+                .isAttached();
+        // the new brow is still the brow of the rig, and the head with the plaster on it still turns
+        hand.dragRuler("turn", 0.5, 0.95);
+        page.waitForFunction(
+                "() => { const t = document.querySelector('[data-testid=stage] [data-part=plaster]').getAttribute('transform') || ''; return t.length > 0; }");
+        button("Undo on the character").click();
+        assertThat(page.locator("[data-testid=stage] [data-part=plaster]")).hasCount(0);
+        assertThat(maren().get("character")).isEqualTo(before);
+
+        // a file that is none leaves everything as it was, and says why
+        page.getByTestId("version-file")
+                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
+                        "notes.svg",
+                        "image/svg+xml",
+                        "not a drawing".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("notes.svg was not read");
+    }
+
+    @Test
+    void theBlankToDrawOverReadsBackAsAWholeRig() throws Exception {
+        hand.bench("Intake").click();
+        com.microsoft.playwright.Download blank =
+                page.waitForDownload(() -> page.getByText("blank to draw over").click());
+        assertThat(blank.suggestedFilename()).isEqualTo("blank-face.svg");
+        hand.drop("blank-face.svg", "image/svg+xml", Files.readAllBytes(blank.path()));
+        assertThat(page.getByLabel("Name of the character: Blank face. Rename")).isVisible();
+        JsonNode report = fetch("/api/v1/characters/" + open("Blank face") + "/intake");
+        report.get("slots").forEach(g -> g.get("slots")
+                .forEach(s ->
+                        assertThat(s.get("missing").asText()).as(s.toString()).isEmpty()));
+        fetch("/api/v1/characters/" + open("Blank face"))
+                .get("mouths")
+                .forEach(m ->
+                        assertThat(m.get("own").asBoolean()).as(m.toString()).isTrue());
+    }
 }

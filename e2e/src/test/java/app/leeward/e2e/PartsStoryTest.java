@@ -287,4 +287,40 @@ class PartsStoryTest {
                 "d => document.querySelector('[data-testid=stage] [data-part=fringe] path').getAttribute('d') === d",
                 before);
     }
+
+    @Test
+    void aWindowIsChosenAndAPartTakenAwayAndBothAreTakenBack() {
+        choose("nose");
+        Locator window = page.getByLabel("seen in", new Page.GetByLabelOptions().setExact(true));
+        assertThat(window).hasValue("");
+        window.selectOption("face-skin");
+        page.waitForFunction(
+                "() => document.querySelector('[data-testid=stage] [data-part=nose]').parentElement.getAttribute('clip-path')?.includes('face-skin')");
+        window.selectOption("");
+        page.waitForFunction(
+                "() => !document.querySelector('[data-testid=stage] [data-part=nose]').parentElement.hasAttribute('clip-path')");
+        button("Take the part away").click();
+        assertThat(page.locator("[data-testid=stage] [data-part=nose]")).hasCount(0);
+        for (int i = 0; i < 3; i++) {
+            button("Undo on the character").click();
+            page.waitForTimeout(200);
+        }
+        assertThat(page.locator("[data-testid=stage] [data-part=nose] path").first())
+                .isAttached();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    @Test
+    void drawingsOfOnePartComeToOneSizeBetweenTwoLines() {
+        choose("nose");
+        button("Stand all").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+        page.waitForFunction(
+                "() => { const b = document.querySelector('[data-testid=stage] [data-part=nose]').getBBox(); return b.height > 300; }");
+        page.getByLabel("Upper model line").selectOption("chin");
+        page.getByLabel("Lower model line").selectOption("top of head");
+        button("Stand all").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("has to lie above");
+        undoUntilClean();
+    }
 }

@@ -19,6 +19,11 @@ public record Offset(double x, double y, double rotation, double scaleX, double 
 
     public Offset {
         Numbers.finite("offset", x + y + rotation + scaleX + scaleY + skewX + opacity);
+        // no shift to the left is no other than no shift to the right, and no store tells them apart
+        x += 0.0;
+        y += 0.0;
+        rotation += 0.0;
+        skewX += 0.0;
     }
 
     public static Offset shift(double x, double y) {

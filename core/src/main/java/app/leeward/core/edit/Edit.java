@@ -45,6 +45,7 @@ public sealed interface Edit
                 PaintShape,
                 CopyDrawing,
                 DropDrawing,
+                StandBetween,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";

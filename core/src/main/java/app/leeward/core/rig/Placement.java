@@ -21,6 +21,11 @@ public record Placement(
 
     public Placement {
         Numbers.finite("placement", x + y + rotation + scaleX + scaleY + skewX + opacity);
+        // -0 becomes 0, which no store tells apart
+        x += 0.0;
+        y += 0.0;
+        rotation += 0.0;
+        skewX += 0.0;
     }
 
     /**

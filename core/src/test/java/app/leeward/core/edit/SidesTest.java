@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Mirror;
 import app.leeward.core.rig.MirrorLink;
+import app.leeward.core.rig.Model;
+import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
@@ -17,6 +21,7 @@ import app.leeward.core.rig.Side;
 import app.leeward.core.rig.Window;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Left from right and back: the reflection of {@code x} about the axis is {@code 2c - x}, everywhere. */
@@ -158,5 +163,37 @@ class SidesTest {
                 .isEqualTo("circle");
         assertThat(((Outcome.Refused) Edits.apply(FACE, new Mask("nose", "nose", true))).code())
                 .isEqualTo("circle");
+    }
+
+    @Test
+    void viewsOfDifferentSizesComeToStandBetweenTheSameLines() {
+        Drawing front = Rigs.drawing("front", Rigs.box(10, 20, 20, 30));
+        Drawing profile = Rigs.drawing("profile", Rigs.box(60, 5, 30, 90));
+        Character c = Rigs.character(List.of(Rigs.part("head", null, new Point(0, 0), front, profile)), List.of())
+                .withModel(new Model(50, List.of(new ModelLine("top of head", 10), new ModelLine("chin", 55))));
+        Character lower = c.withPart("head", p -> p.withRest(new Placement(0, 5, 0, 2, 2, 0, 1)));
+        for (Character each : List.of(c, lower)) {
+            Character stood = done(each, new StandBetween("head", "top of head", "chin"));
+            for (Drawing d : part(stood, "head").drawings()) {
+                Box b = d.art()
+                        .transform(new Evaluator(stood).atRest(Optional.of("head")))
+                        .bounds()
+                        .orElseThrow();
+                assertThat(b.minY()).isCloseTo(10, within(1e-9));
+                assertThat(b.maxY()).isCloseTo(55, within(1e-9));
+                Box was = part(each, "head")
+                        .drawing(d.id())
+                        .orElseThrow()
+                        .art()
+                        .bounds()
+                        .orElseThrow();
+                Box is = d.art().bounds().orElseThrow();
+                assertThat(is.centre().x()).isCloseTo(was.centre().x(), within(1e-9));
+                assertThat(is.width() / is.height()).isCloseTo(was.width() / was.height(), within(1e-9));
+            }
+        }
+        assertThat(Edits.apply(c, new StandBetween("head", "chin", "top of head")))
+                .isInstanceOf(Outcome.Refused.class);
+        assertThat(Edits.apply(c, new StandBetween("head", "chin", "elbow"))).isInstanceOf(Outcome.Refused.class);
     }
 }
