@@ -36,8 +36,17 @@ public final class Regions {
         return area;
     }
 
+    /** Whether some sub-path, closed, crosses or touches itself. */
+    public static boolean crossesItself(Path path) {
+        Rings rings = new Rings();
+        path.walk(rings);
+        rings.finish();
+        return rings.crosses;
+    }
+
     private static final class Rings implements Path.Walker {
         private final List<Geometry> done = new ArrayList<>();
+        private boolean crosses;
         private List<Coordinate> ring = new ArrayList<>();
 
         @Override
@@ -83,6 +92,8 @@ public final class Regions {
                     ring.add(ring.get(0));
                 }
                 if (ring.size() >= 4) {
+                    crosses |= !FACTORY.createLinearRing(ring.toArray(new Coordinate[0]))
+                            .isSimple();
                     // buffer(0) mends rings that cross themselves, which the overlay operations refuse
                     done.add(FACTORY.createPolygon(ring.toArray(new Coordinate[0]))
                             .buffer(0));

@@ -46,6 +46,8 @@ public sealed interface Edit
                 CopyDrawing,
                 DropDrawing,
                 StandBetween,
+                MendLid,
+                BuildEyes,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";

@@ -46,6 +46,8 @@ public final class BlinkMaker {
         dials.removeIf(d -> d.id().equals(DIAL));
         dials.add(dial);
         List<Note> notes = new ArrayList<>(c.notes());
+        // what an earlier blink had to do without may be there now
+        notes.removeIf(n -> n.code().startsWith("blink-"));
         notes.addAll(maker.notes);
         return c.withDials(dials, c.pads()).withNotes(notes);
     }

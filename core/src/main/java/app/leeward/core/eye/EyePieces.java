@@ -15,6 +15,12 @@ record EyePieces(Part eye, List<Part> pieces) {
                 .toList();
     }
 
+    /** What has to stay in sight: the pupil, or the iris of an eye that has no other. */
+    Optional<Part> pupil() {
+        return piece(PartRole.PUPIL).or(() -> piece(PartRole.IRIS)).filter(p -> !p.drawings()
+                .isEmpty());
+    }
+
     Optional<Part> piece(PartRole role) {
         return pieces.stream().filter(p -> p.role() == role).findFirst();
     }

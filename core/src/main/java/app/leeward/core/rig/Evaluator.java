@@ -3,6 +3,7 @@ package app.leeward.core.rig;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -36,6 +37,11 @@ public final class Evaluator {
     private final List<List<String>> windows;
     private final DialWays[] dials;
 
+    private final List<Hold> holds;
+
+    /** A pad whose two dials hold each other inside its field. */
+    private record Hold(Pad pad, int across, int down, Point rest) {}
+
     private record DialWays(Dial dial, Way[] ways, int[] wayGroup, int[] bandsPart) {}
 
     public Evaluator(Character character) {
@@ -57,6 +63,28 @@ public final class Evaluator {
         rest = rest();
         windows = allWindows();
         dials = character.dials().stream().map(this::compile).toArray(DialWays[]::new);
+        holds = character.pads().stream()
+                .filter(p -> !p.field().isEmpty())
+                .flatMap(p -> hold(p).stream())
+                .toList();
+    }
+
+    private Optional<Hold> hold(Pad pad) {
+        int across = indexOfDial(pad.across());
+        int down = indexOfDial(pad.down());
+        return across < 0 || down < 0
+                ? Optional.empty()
+                : Optional.of(
+                        new Hold(pad, across, down, new Point(dials[across].dial.rest(), dials[down].dial.rest())));
+    }
+
+    private int indexOfDial(String id) {
+        for (int i = 0; i < dials.length; i++) {
+            if (dials[i].dial.id().equals(id)) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     public Character character() {
@@ -259,6 +287,13 @@ public final class Evaluator {
             Dial dial = dials[i].dial;
             Double asked = pose.dials().get(dial.id());
             settings[i] = asked == null ? dial.rest() : dial.hold(asked);
+        }
+        for (Hold h : holds) {
+            if (settings[h.across] != h.rest.x() || settings[h.down] != h.rest.y()) {
+                Point held = h.pad.hold(new Point(settings[h.across], settings[h.down]), h.rest);
+                settings[h.across] = held.x();
+                settings[h.down] = held.y();
+            }
         }
         return settings;
     }

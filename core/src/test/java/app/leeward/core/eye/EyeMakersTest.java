@@ -76,7 +76,7 @@ class EyeMakersTest {
                 Geometry pupil = fill(FACE, f, "pupil-left");
                 double kept =
                         fill(FACE, f, "eye-white-left").intersection(pupil).getArea() / pupil.getArea();
-                assertThat(kept).as("%s, %s", x, y).isGreaterThan(GazeMaker.KEPT - 0.01);
+                assertThat(kept).as("%s, %s", x, y).isGreaterThan(GazeField.KEPT - 0.01);
             }
         }
     }
@@ -89,7 +89,7 @@ class EyeMakersTest {
         Geometry white = Regions.of(Rigs.ellipse(0, 0, big, big));
         Geometry pupil = Regions.of(Rigs.ellipse(0, 0, small, small));
         for (double d : new double[] {10, 18, 20, 22, 24}) {
-            assertThat(GazeMaker.kept(white, pupil, d, 0))
+            assertThat(new Overlap(white, pupil).kept(d, 0))
                     .as("at %s", d)
                     .isCloseTo(lens(big, small, d) / (Math.PI * small * small), within(0.01));
         }

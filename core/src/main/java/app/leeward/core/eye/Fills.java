@@ -1,0 +1,43 @@
+package app.leeward.core.eye;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Regions;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Part;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.locationtech.jts.geom.Geometry;
+
+/** The fills of drawings as areas, each worked out once, and where a frame puts them on the canvas. */
+final class Fills {
+    private final Character character;
+    private final Map<String, Geometry> own = new HashMap<>();
+
+    Fills(Character character) {
+        this.character = character;
+    }
+
+    /** In the drawing's own coordinates. */
+    Geometry of(String part, String drawing) {
+        return own.computeIfAbsent(part + "/" + drawing, k -> character
+                .part(part)
+                .flatMap((Part p) -> p.drawing(drawing))
+                .map(Drawing::art)
+                .map(a -> Regions.ofFills(a.windowShapes()))
+                .orElseThrow());
+    }
+
+    /** On the canvas; empty when the part shows nothing in this frame. */
+    Optional<Geometry> in(Frame frame, String part) {
+        return frame.of(part).map(p -> Overlap.placed(of(part, p.drawing()), p.matrix()));
+    }
+
+    /** What every window of a part leaves of it to be seen; empty when nothing masks it. */
+    Optional<Geometry> window(Frame frame, String part) {
+        return frame.of(part)
+                .flatMap(p ->
+                        p.windows().stream().flatMap(w -> in(frame, w).stream()).reduce(Geometry::intersection));
+    }
+}

@@ -1,0 +1,145 @@
+package app.leeward.core.eye;
+
+import app.leeward.core.art.Point;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Pad;
+import app.leeward.core.dial.Purpose;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * How far the eyes can look in every direction, in a pose: as far as both pupils keep {@link #KEPT} of their areas inside
+ * their windows.
+ */
+public final class GazeField {
+    /** Least share of a pupil's area that stays in its window. */
+    public static final double KEPT = 0.6;
+
+    private static final int DIRECTIONS = 72;
+    private static final int HALVINGS = 9;
+
+    private GazeField() {}
+
+    /** One eye: how much of its pupil is kept, and where a unit of either dial, to either side, moves it. */
+    private record Sight(Overlap overlap, Point right, Point left, Point down, Point up) {
+        double kept(double x, double y) {
+            Point h = x >= 0 ? right : left;
+            Point v = y >= 0 ? down : up;
+            double ax = Math.abs(x);
+            double ay = Math.abs(y);
+            return overlap.kept(ax * h.x() + ay * v.x(), ax * h.y() + ay * v.y());
+        }
+    }
+
+    /**
+     * The edge of the field, once round, in the units of the gaze dials; empty without gaze dials, or without a pupil in a
+     * window.
+     *
+     * @param pose its gaze is left out
+     */
+    public static List<Point> of(Character c, Pose pose) {
+        Optional<Dial> across = dial(c, Purpose.GAZE_ACROSS);
+        Optional<Dial> down = dial(c, Purpose.GAZE_DOWN);
+        if (across.isEmpty() || down.isEmpty()) {
+            return List.of();
+        }
+        List<Sight> sights = sights(c, pose, across.get(), down.get());
+        return sights.isEmpty() ? List.of() : edge(sights, across.get(), down.get());
+    }
+
+    static Optional<Dial> dial(Character c, Purpose purpose) {
+        return c.dials().stream().filter(d -> d.purpose() == purpose).findFirst();
+    }
+
+    private static List<Sight> sights(Character c, Pose pose, Dial across, Dial down) {
+        // a pad's edge would hold the very looks that are to be measured
+        Character free = c.withDials(
+                c.dials(), c.pads().stream().map(p -> p.withField(List.of())).toList());
+        Evaluator evaluator = new Evaluator(free);
+        Pose ahead = pose.withDial(across.id(), across.rest()).withDial(down.id(), down.rest());
+        Frame frame = evaluator.frame(ahead);
+        Frame right = evaluator.frame(ahead.withDial(across.id(), across.to()));
+        Frame left = evaluator.frame(ahead.withDial(across.id(), across.from()));
+        Frame below = evaluator.frame(ahead.withDial(down.id(), down.to()));
+        Frame above = evaluator.frame(ahead.withDial(down.id(), down.from()));
+        Fills fills = new Fills(c);
+        List<Sight> out = new ArrayList<>();
+        for (EyePieces eye : EyePieces.of(c)) {
+            Optional<Part> pupil = eye.pupil();
+            Optional<Geometry> seen = pupil.flatMap(p -> fills.in(frame, p.id()));
+            Optional<Geometry> window = pupil.flatMap(p -> fills.window(frame, p.id()));
+            if (seen.isPresent() && window.isPresent() && seen.get().getArea() > 0) {
+                String id = pupil.get().id();
+                out.add(new Sight(
+                        new Overlap(window.get(), seen.get()),
+                        moved(frame, right, id),
+                        moved(frame, left, id),
+                        moved(frame, below, id),
+                        moved(frame, above, id)));
+            }
+        }
+        return out;
+    }
+
+    private static Point moved(Frame from, Frame to, String part) {
+        var a = from.of(part).orElseThrow().matrix();
+        var b = to.of(part).orElseThrow().matrix();
+        return new Point(b.e() - a.e(), b.f() - a.f());
+    }
+
+    private static List<Point> edge(List<Sight> sights, Dial across, Dial down) {
+        double right = across.to() - across.rest();
+        double left = across.rest() - across.from();
+        double below = down.to() - down.rest();
+        double above = down.rest() - down.from();
+        List<Point> edge = new ArrayList<>(DIRECTIONS);
+        for (int i = 0; i < DIRECTIONS; i++) {
+            double angle = 2 * Math.PI * i / DIRECTIONS;
+            double x = Math.cos(angle);
+            double y = Math.sin(angle);
+            // in shares of each side's throw, out to the edge of the square
+            double near = 0;
+            double far = 1 / Math.max(Math.abs(x), Math.abs(y));
+            if (kept(sights, far * x, far * y) >= KEPT) {
+                near = far;
+            }
+            for (int k = 0; k < HALVINGS && near < far; k++) {
+                double middle = (near + far) / 2;
+                if (kept(sights, middle * x, middle * y) >= KEPT) {
+                    near = middle;
+                } else {
+                    far = middle;
+                }
+            }
+            edge.add(new Point(
+                    across.rest() + near * x * (x >= 0 ? right : left),
+                    down.rest() + near * y * (y >= 0 ? below : above)));
+        }
+        return edge;
+    }
+
+    private static double kept(List<Sight> sights, double x, double y) {
+        double least = 1;
+        for (Sight s : sights) {
+            least = Math.min(least, s.kept(x, y));
+        }
+        return least;
+    }
+
+    /** With the field of every gaze pad measured anew. */
+    public static Character fitted(Character c) {
+        Optional<Dial> across = dial(c, Purpose.GAZE_ACROSS);
+        List<Pad> pads = c.pads().stream()
+                .map(p ->
+                        across.isPresent() && p.across().equals(across.get().id()) ? p.withField(of(c, Pose.REST)) : p)
+                .toList();
+        return c.withDials(c.dials(), pads);
+    }
+}
