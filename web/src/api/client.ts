@@ -24,6 +24,8 @@ export type Placement = Schemas['Placement'];
 export type IntakeReport = Schemas['IntakeReport'];
 export type Recognition = Schemas['Recognition'];
 export type Slot = Schemas['Slot'];
+export type EyesView = Schemas['EyesView'];
+export type EyeFinding = Schemas['EyeFinding'];
 export type VersionView = Schemas['VersionView'];
 export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
@@ -139,6 +141,7 @@ export const api = {
       moment,
       signal,
     ),
+  eyes: (id: string, moment: Moment) => post<EyesView>(`/characters/${id}/eyes`, moment),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
   why: (id: string, moment: Moment, part: string) =>

@@ -1,6 +1,6 @@
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
 import { Select } from 'radix-ui';
-import type { Item } from '../api/client';
+import type { CharacterView, Item } from '../api/client';
 import { EditableName } from '../ui/EditableName';
 import { BENCHES, type Bench, useDesk } from '../state/desk';
 import { openCount, useReport } from '../state/report';
@@ -10,6 +10,7 @@ import { useDrop } from './drop';
 const NAMES: Record<Bench, string> = {
   intake: 'Intake',
   parts: 'Parts',
+  eyes: 'Eyes',
   lines: 'Lines',
   'hand-over': 'Hand over',
 };
@@ -25,6 +26,7 @@ export function Rail({ characters }: { characters: Item[] }) {
   const facts: Record<Bench, string> = {
     intake: open === 0 ? 'nothing to settle' : `${open} to settle`,
     parts: `${view.character.parts.length} parts`,
+    eyes: eyesFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',
   };
@@ -121,4 +123,13 @@ export function Rail({ characters }: { characters: Item[] }) {
       </div>
     </nav>
   );
+}
+
+/** How far the eyes are, from what the character itself says. */
+function eyesFact(c: CharacterView['character']): string {
+  const eyes = c.parts.filter((p) => p.role === 'EYE').length;
+  if (eyes === 0) return 'no eyes yet';
+  const gaze = c.pads.length > 0;
+  const blink = c.dials.some((d) => d.purpose === 'BLINK');
+  return gaze && blink ? 'look and blink' : blink ? 'blink only' : 'not set up';
 }

@@ -1,5 +1,6 @@
 import { WhyCard } from '../stage/WhyCard';
-import { useDesk } from '../state/desk';
+import { isTall, useDesk } from '../state/desk';
+import { EyesBench } from './EyesBench';
 import { HandOverBench } from './HandOverBench';
 import { IntakeBench } from './IntakeBench';
 import { LinesBench } from './LinesBench';
@@ -13,12 +14,13 @@ export function Bench() {
     <section
       aria-label="Bench"
       className={`col-start-3 row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4 ${
-        bench === 'intake' || bench === 'parts' ? 'row-span-3' : 'row-span-2'
+        isTall(bench) ? 'row-span-3' : 'row-span-2'
       }`}
     >
       {whyMode && <WhyCard />}
       {bench === 'intake' && <IntakeBench />}
       {bench === 'parts' && <PartsBench />}
+      {bench === 'eyes' && <EyesBench />}
       {bench === 'lines' && <LinesBench />}
       {bench === 'hand-over' && <HandOverBench />}
     </section>

@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { api, type Shape } from '../api/client';
 import { useDrop } from '../app/drop';
-import { useDesk } from '../state/desk';
+import { isTall, useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import { usePlayer } from './player';
@@ -13,7 +13,7 @@ import { type Span, spans, wavePath } from './spans';
 const LABELS = 84;
 
 /** Benches with much to show reach down beside the strip. */
-const useSpan = () => useDesk((s) => (s.bench === 'intake' || s.bench === 'parts' ? '' : 'col-span-2'));
+const useSpan = () => useDesk((s) => (isTall(s.bench) ? '' : 'col-span-2'));
 
 /** The line from end to end: wave form, words, sounds, and the mouth of every frame. */
 export function LineStrip() {

@@ -1,10 +1,22 @@
 import { useRef, useState } from 'react';
 import type { Dial } from '../api/client';
 import { useDesk } from '../state/desk';
-import { hold, shown } from './values';
+import { hold, shown, within } from './values';
 
 /** Two dials as one square: where the eyes look. Right is the right of the screen. */
-export function GazePad({ name, across, down }: { name: string; across: Dial; down: Dial }) {
+export function GazePad({
+  name,
+  across,
+  down,
+  field,
+  large = false,
+}: {
+  name: string;
+  across: Dial;
+  down: Dial;
+  field: number[][];
+  large?: boolean;
+}) {
   const x = useDesk((s) => hold(across, s.dials[across.id] ?? across.rest));
   const y = useDesk((s) => hold(down, s.dials[down.id] ?? down.rest));
   const square = useRef<HTMLDivElement>(null);
@@ -12,8 +24,9 @@ export function GazePad({ name, across, down }: { name: string; across: Dial; do
   const started = useRef<[number, number]>([x, y]);
   const set = (nx: number, ny: number) => {
     const desk = useDesk.getState();
-    desk.turn(across.id, hold(across, nx));
-    desk.turn(down.id, hold(down, ny));
+    const [hx, hy] = within(field, [hold(across, nx), hold(down, ny)], [across.rest, down.rest]);
+    desk.turn(across.id, hx);
+    desk.turn(down.id, hy);
   };
   const share = (d: Dial, v: number) => ((v - d.from) / (d.to - d.from)) * 100;
   const move = (e: React.PointerEvent) => {
@@ -57,7 +70,9 @@ export function GazePad({ name, across, down }: { name: string; across: Dial; do
         aria-valuetext={`across ${shown(across, x)}, down ${shown(down, y)}`}
         data-testid="pad-gaze"
         title="Drag to look; double-click to look straight ahead"
-        className="relative h-[76px] w-[92px] cursor-crosshair touch-none overflow-hidden rounded-xl border border-line bg-card"
+        className={`relative cursor-crosshair touch-none overflow-hidden rounded-xl border border-line bg-card ${
+          large ? 'h-[132px] w-[160px]' : 'h-[76px] w-[92px]'
+        }`}
         onPointerDown={(e) => {
           e.currentTarget.setPointerCapture(e.pointerId);
           started.current = [x, y];
@@ -70,6 +85,22 @@ export function GazePad({ name, across, down }: { name: string; across: Dial; do
         onDoubleClick={() => set(across.rest, down.rest)}
         onKeyDown={key}
       >
+        {field.length > 0 && (
+          <svg
+            className="absolute inset-0 h-full w-full"
+            viewBox="0 0 100 100"
+            preserveAspectRatio="none"
+            aria-hidden
+          >
+            <rect width="100" height="100" className="fill-chart" />
+            <path
+              d={'M' + field.map((p) => `${share(across, p[0]!)} ${share(down, p[1]!)}`).join('L') + 'Z'}
+              className="fill-card stroke-doing"
+              strokeWidth="1.5"
+              vectorEffect="non-scaling-stroke"
+            />
+          </svg>
+        )}
         <div className="absolute inset-y-0 left-1/2 w-px bg-line" />
         <div className="absolute inset-x-0 top-1/2 h-px bg-line" />
         <div

@@ -21,9 +21,13 @@ export function Shelf() {
       {character.pads.map((p) => {
         const across = dial(p.across);
         const down = dial(p.down);
-        return across && down ? <GazePad key={p.name} name={p.name} across={across} down={down} /> : null;
+        return across && down ? (
+          <GazePad key={p.name} name={p.name} across={across} down={down} field={p.field} />
+        ) : null;
       })}
-      <div className="min-w-0 flex-1">
+      <div
+        className={`max-h-[100px] min-w-0 pr-1.5 flex-1 overflow-y-auto ${rulers.length > 2 ? 'grid grid-cols-2 gap-x-4' : ''}`}
+      >
         {rulers.length === 0 && character.pads.length === 0 && (
           <p className="text-faint">
             No dials: no head, eyes or lids were found in this art. The Intake bench says what is missing.

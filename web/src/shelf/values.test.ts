@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Dial } from '../api/client';
-import { nextNotch, shown, typed } from './values';
+import { nextNotch, shown, typed, within } from './values';
 
 const turn: Dial = {
   id: 'turn',
@@ -34,5 +34,20 @@ describe('values of a dial', () => {
   it('shows whole degrees plainly', () => {
     expect(shown(turn, -0.001)).toBe('0°');
     expect(shown(turn, 12.34)).toBe('12.3°');
+  });
+
+  it('holds a pad inside its edge, on the way from rest', () => {
+    const diamond = [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ];
+    expect(within(diamond, [0.3, 0.3], [0, 0])).toEqual([0.3, 0.3]);
+    const [x, y] = within(diamond, [1, 1], [0, 0]);
+    expect(x).toBeCloseTo(0.5, 9);
+    expect(y).toBeCloseTo(0.5, 9);
+    expect(within(diamond, [-3, 0], [0, 0])[0]).toBeCloseTo(-1, 9);
+    expect(within([], [1, 1], [0, 0])).toEqual([1, 1]);
   });
 });

@@ -15,6 +15,30 @@ export function nextNotch(dial: Dial, value: number, up: boolean): number {
   return found ?? (up ? dial.to : dial.from);
 }
 
+/** A pad's value held inside its edge, on the way from rest; the square itself when it has none. */
+export function within(
+  field: number[][],
+  [x, y]: [number, number],
+  [restX, restY]: [number, number],
+): [number, number] {
+  const wx = x - restX;
+  const wy = y - restY;
+  let furthest = Infinity;
+  field.forEach((a, i) => {
+    const b = field[(i + 1) % field.length]!;
+    const ax = a[0]! - restX;
+    const ay = a[1]! - restY;
+    const ex = b[0]! - a[0]!;
+    const ey = b[1]! - a[1]!;
+    const across = wx * ey - wy * ex;
+    if (Math.abs(across) < 1e-12) return;
+    const t = (ax * ey - ay * ex) / across;
+    const s = (ax * wy - ay * wx) / across;
+    if (t >= 0 && s >= -1e-9 && s <= 1 + 1e-9) furthest = Math.min(furthest, t);
+  });
+  return furthest < 1 ? [restX + furthest * wx, restY + furthest * wy] : [x, y];
+}
+
 export const hold = (dial: Dial, value: number) => Math.min(dial.to, Math.max(dial.from, value));
 
 /** A value as it is shown: whole degrees, hundredths of small ranges. */

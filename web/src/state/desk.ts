@@ -1,7 +1,9 @@
 import { create } from 'zustand';
 
-export const BENCHES = ['intake', 'parts', 'lines', 'hand-over'] as const;
+export const BENCHES = ['intake', 'parts', 'eyes', 'lines', 'hand-over'] as const;
 export type Bench = (typeof BENCHES)[number];
+/** Benches that need the whole height beside the face; the line keeps to the face's side there. */
+export const isTall = (bench: Bench) => bench === 'intake' || bench === 'parts' || bench === 'eyes';
 
 /** What the rigger has on the desk: which bench, which pose, which line and frame. All of it lives in the address. */
 export interface Desk {

@@ -48,6 +48,9 @@ public sealed interface Edit
                 StandBetween,
                 MendLid,
                 BuildEyes,
+                MakeDial,
+                FitGaze,
+                DropDial,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.eye.GazeField;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.List;
@@ -15,10 +16,17 @@ public final class Edits {
 
     private Edits() {}
 
-    /** The edit, and after it the same on the other side for every part whose mirror link holds. */
+    /**
+     * The edit, and after it the same on the other side for every part whose mirror link holds; how far the eyes can look is
+     * measured anew when they changed.
+     */
     public static Outcome apply(Character c, Edit edit) {
         Outcome outcome = edit.on(c);
-        return outcome instanceof Outcome.Done done ? new Outcome.Done(Twins.follow(c, done.character())) : outcome;
+        if (!(outcome instanceof Outcome.Done done)) {
+            return outcome;
+        }
+        Character after = Twins.follow(c, done.character());
+        return new Outcome.Done(GazeField.outdated(c, after) ? GazeField.fitted(after) : after);
     }
 
     /** The refusal of a name that is empty or too long; empty for a good one. */

@@ -25,7 +25,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.algorithm.distance.DiscreteHausdorffDistance;
-import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 
@@ -65,7 +64,8 @@ public final class EyeCheck {
     }
 
     private void add(Kind kind, EyePieces eye, Part part, String says, Map<String, Double> at, Geometry where) {
-        findings.add(new EyeFinding(kind, eye.eye().id(), part.id(), says, at, outlines(where)));
+        findings.add(new EyeFinding(
+                kind, eye.eye().id(), part.id(), says, at, where == null ? List.of() : EyeView.outlines(where)));
     }
 
     private void pieces(EyePieces eye) {
@@ -378,22 +378,5 @@ public final class EyeCheck {
                     Map.of(),
                     null);
         }
-    }
-
-    private static List<List<Point>> outlines(Geometry g) {
-        if (g == null) {
-            return List.of();
-        }
-        List<List<Point>> out = new ArrayList<>();
-        for (int i = 0; i < g.getNumGeometries(); i++) {
-            if (g.getGeometryN(i) instanceof Polygon p) {
-                List<Point> ring = new ArrayList<>();
-                for (Coordinate c : p.getExteriorRing().getCoordinates()) {
-                    ring.add(new Point(c.x, c.y));
-                }
-                out.add(ring);
-            }
-        }
-        return out;
     }
 }

@@ -133,6 +133,34 @@ public final class GazeField {
         return least;
     }
 
+    /** Whether something that the field depends on became another: an eye, its pieces, what masks them, or the gaze dials. */
+    public static boolean outdated(Character before, Character after) {
+        boolean measured = after.pads().stream().anyMatch(p -> !p.field().isEmpty());
+        return measured
+                && !(before.windows().equals(after.windows())
+                        && eyes(before).equals(eyes(after))
+                        && dial(before, Purpose.GAZE_ACROSS).equals(dial(after, Purpose.GAZE_ACROSS))
+                        && dial(before, Purpose.GAZE_DOWN).equals(dial(after, Purpose.GAZE_DOWN)));
+    }
+
+    /** Every eye with its pieces, and the windows round them. */
+    private static List<Part> eyes(Character c) {
+        List<Part> out = new ArrayList<>();
+        for (EyePieces eye : EyePieces.of(c)) {
+            out.add(eye.eye());
+            out.addAll(eye.pieces());
+        }
+        for (Part p : c.parts()) {
+            boolean window = c.windows().stream()
+                    .anyMatch(w -> w.by().equals(p.id())
+                            && w.masked().stream().anyMatch(m -> out.stream().anyMatch(e -> e.id().equals(m))));
+            if (window && !out.contains(p)) {
+                out.add(p);
+            }
+        }
+        return out;
+    }
+
     /** With the field of every gaze pad measured anew. */
     public static Character fitted(Character c) {
         Optional<Dial> across = dial(c, Purpose.GAZE_ACROSS);

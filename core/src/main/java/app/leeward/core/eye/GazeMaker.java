@@ -1,13 +1,17 @@
 package app.leeward.core.eye;
 
+import app.leeward.core.art.Matrix;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -32,6 +36,9 @@ public final class GazeMaker {
         double across = Double.POSITIVE_INFINITY;
         double down = Double.POSITIVE_INFINITY;
         Map<String, Double> shares = new HashMap<>();
+        Evaluator evaluator = new Evaluator(c);
+        Frame rest = evaluator.frame(Pose.REST);
+        Fills fills = new Fills(c);
         for (EyePieces eye : EyePieces.of(c)) {
             Optional<Part> white =
                     eye.piece(PartRole.WHITE).filter(p -> !p.drawings().isEmpty());
@@ -39,9 +46,16 @@ public final class GazeMaker {
             if (white.isEmpty() || pupil.isEmpty()) {
                 continue;
             }
-            double[] reach = reach(LidCover.fill(white.get()), LidCover.fill(pupil.get()));
-            across = Math.min(across, reach[0]);
-            down = Math.min(down, reach[1]);
+            Optional<Geometry> round = fills.in(rest, pupil.get().id());
+            Optional<Geometry> seen = fills.in(rest, white.get().id());
+            if (round.isEmpty() || seen.isEmpty()) {
+                continue;
+            }
+            double[] reach = reach(seen.get(), round.get());
+            // the dial moves the pupil in the coordinates of what it follows
+            Matrix within = evaluator.atRest(pupil.get().parent());
+            across = Math.min(across, reach[0] / Math.max(1e-6, Math.hypot(within.a(), within.b())));
+            down = Math.min(down, reach[1] / Math.max(1e-6, Math.hypot(within.c(), within.d())));
             eye.piece(PartRole.PUPIL).ifPresent(p -> shares.put(p.id(), 1.0));
             eye.piece(PartRole.IRIS).ifPresent(p -> shares.put(p.id(), 1.0));
             eye.piece(PartRole.HIGHLIGHT).ifPresent(p -> shares.put(p.id(), HIGHLIGHT_SHARE));

@@ -20,8 +20,10 @@ import app.leeward.core.art.Stroke;
 import app.leeward.core.edit.BuildEyes;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.FitGaze;
 import app.leeward.core.edit.MendLid;
 import app.leeward.core.edit.MirrorSide;
+import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eye.EyeFinding.Kind;
 import app.leeward.core.intake.Layer;
@@ -245,6 +247,17 @@ class EyeCheckTest {
             sum += a.x() * b.y() - b.x() * a.y();
         }
         return Math.abs(sum) / 2;
+    }
+
+    @Test
+    void theFieldIsMeasuredAnewWhenAnEyeChangesAndOnlyThen() {
+        List<Point> before = FACE.pads().get(0).field();
+        assertThat(done(FACE, new Nudge("nose", 5, 0)).pads().get(0).field()).isSameAs(before);
+        Character moved = done(FACE, new Nudge("eye-white-left", 6, 0));
+        assertThat(moved.pads().get(0).field()).isNotEqualTo(before).isEqualTo(GazeField.of(moved, Pose.REST));
+        // the throw of the dials is kept until somebody fits it
+        assertThat(moved.dials()).isEqualTo(FACE.dials());
+        assertThat(done(moved, new FitGaze()).dials()).isNotEqualTo(FACE.dials());
     }
 
     // ---- findings and mends

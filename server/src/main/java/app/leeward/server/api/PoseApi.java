@@ -1,9 +1,13 @@
 package app.leeward.server.api;
 
 import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.eye.EyeFinding;
+import app.leeward.core.eye.EyeView;
+import app.leeward.core.eye.GazeField;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
@@ -124,6 +128,24 @@ class PoseApi {
     private static Evaluator drafted(Character c, Edit draft) {
         Bodies.requireWhole(draft, "draft");
         return new Evaluator(Characters.applied(c, draft));
+    }
+
+    /**
+     * The eyes in a pose.
+     *
+     * @param field edge of what the gaze dials may reach in this pose, in their units
+     * @param findings what is wrong in any pose
+     */
+    public record EyesView(int revision, List<EyeView> eyes, List<Point> field, List<EyeFinding> findings) {}
+
+    /** Both eyes as they are posed, with what was measured about them. */
+    @PostMapping("/eyes")
+    EyesView eyes(@PathVariable UUID id, @RequestBody Moment moment) {
+        Standing<Character> c =
+                moment.revision() == null ? characters.stand(id) : characters.stand(id, moment.revision());
+        Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
+        return new EyesView(
+                c.revision(), EyeView.of(c.state(), pose), GazeField.of(c.state(), pose), characters.eyeFindings(c));
     }
 
     /** The frames of one dial over its whole range, the rest of the pose staying as it is. */

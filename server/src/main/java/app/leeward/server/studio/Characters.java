@@ -5,6 +5,8 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.TakeVersion;
+import app.leeward.core.eye.EyeCheck;
+import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.intake.IntakeResult;
@@ -41,6 +43,9 @@ public class Characters {
             Caffeine.newBuilder().maximumSize(200).build();
 
     private final Cache<String, IntakeReport> reports =
+            Caffeine.newBuilder().maximumSize(50).build();
+
+    private final Cache<String, List<EyeFinding>> eyes =
             Caffeine.newBuilder().maximumSize(50).build();
 
     Characters(Ledger ledger, StoredArt shelf, StoredImages images) {
@@ -165,6 +170,11 @@ public class Characters {
     /** What the Intake bench shows, measured once a revision. */
     public IntakeReport report(Standing<Character> standing) {
         return reports.get(standing.id() + "/" + standing.revision(), k -> IntakeReport.of(standing.state()));
+    }
+
+    /** What is wrong with the eyes, measured once a revision. */
+    public List<EyeFinding> eyeFindings(Standing<Character> standing) {
+        return eyes.get(standing.id() + "/" + standing.revision(), k -> EyeCheck.of(standing.state()));
     }
 
     private record Keeping(ObjectMapper json) implements Ledger.Keeper<Character, Edit> {

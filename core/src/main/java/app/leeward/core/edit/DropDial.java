@@ -1,0 +1,30 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Takes a dial away, and the pad it was part of. */
+public record DropDial(String dial) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of(EVERYTHING);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Took away the dial " + before.dial(dial).map(Dial::name).orElse(dial);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.dial(dial).isEmpty()) {
+            return new Outcome.Refused("no-dial", "There is no dial '" + dial + "' any more.");
+        }
+        return new Outcome.Done(before.withDials(
+                before.dials().stream().filter(d -> !d.id().equals(dial)).toList(),
+                before.pads().stream()
+                        .filter(p -> !p.across().equals(dial) && !p.down().equals(dial))
+                        .toList()));
+    }
+}

@@ -1,0 +1,27 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.eye.GazeMaker;
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Makes the gaze pad anew from the eyes as they are now: how far full throw goes, and the pad's edge. */
+public record FitGaze() implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of(EVERYTHING);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Fitted the gaze to the eyes";
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Character made = GazeMaker.addTo(before);
+        return made == before
+                ? new Outcome.Refused(
+                        "no-pupil", "No eye has a pupil inside a white, so there is nothing to look with.")
+                : new Outcome.Done(made);
+    }
+}

@@ -1,0 +1,148 @@
+import { useQuery } from '@tanstack/react-query';
+import { Eye, Plus, Sparkles, X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { api, type EyeFinding, type EyesView } from '../api/client';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { GazePad } from '../shelf/GazePad';
+import { Ruler } from '../shelf/Ruler';
+import { BlinkStrip } from './eyes/BlinkStrip';
+import { EyeCloseUp } from './eyes/EyeCloseUp';
+import { Findings } from './eyes/Findings';
+import { roleWords } from './roles';
+
+const MORE = [
+  ['SQUINT', 'squint', 'Squint', 'Narrow to wide: white, window, outline and lids together'],
+  ['PUPIL_SIZE', 'pupil-size', 'Pupil size', 'Pupils from half to well over their size'],
+  ['CONVERGENCE', 'convergence', 'Convergence', 'Both eyes on the tip of the nose'],
+  ['BROW_RAISE', 'brow-raise', 'Brows raise', 'Both brows up and down'],
+  ['BROW_TILT', 'brow-tilt', 'Brows tilt', 'Anger to worry, about the outer corners'],
+] as const;
+
+/** What the server measures about the eyes as they are posed now; the last answer while a newer one is on its way. */
+function useEyes(): EyesView | null {
+  const { view, director } = useStudio();
+  const dials = useDesk((s) => s.dials);
+  const pins = useDesk((s) => s.pins);
+  const picks = useDesk((s) => s.picks);
+  const [asked, setAsked] = useState({ dials, pins, picks });
+  // measuring waits for the hand to pause; the close-ups themselves follow it at once
+  useEffect(() => {
+    const t = setTimeout(() => setAsked({ dials, pins, picks }), 90);
+    return () => clearTimeout(t);
+  }, [dials, pins, picks]);
+  const eyes = useQuery({
+    queryKey: ['eyes', view.id, view.revision, asked],
+    queryFn: () => api.eyes(view.id, { ...director.moment(), revision: view.revision }),
+    placeholderData: (old) => old,
+  });
+  return eyes.data ?? null;
+}
+
+/** Both eyes, large: where they can look, how they shut, and what is wrong with them. */
+export function EyesBench() {
+  const { view, edit } = useStudio();
+  const { character } = view;
+  const eyes = useEyes();
+  const [marked, setMarked] = useState<EyeFinding | null>(null);
+  const dial = (id: string) => character.dials.find((d) => d.id === id);
+  const pad = character.pads.find((p) => dial(p.across)?.purpose === 'GAZE_ACROSS');
+  const across = pad && dial(pad.across);
+  const down = pad && dial(pad.down);
+  const blink = character.dials.find((d) => d.purpose === 'BLINK');
+  if (!eyes) return <h1 className="text-2xl font-bold">Eyes</h1>;
+  if (eyes.eyes.length === 0)
+    return (
+      <>
+        <h1 className="text-2xl font-bold">Eyes</h1>
+        <p className="mt-2 text-faint">
+          This character has no eyes yet. Name a layer “eye left”, “white” or “pupil”, or drag it onto its
+          slot on the Intake bench.
+        </p>
+      </>
+    );
+  const lacking = eyes.eyes.filter((e) => e.missing.length > 0);
+  const other = eyes.eyes.length === 1 && eyes.eyes[0]!.side !== 'NONE';
+  return (
+    <>
+      <header className="flex items-baseline gap-3">
+        <h1 className="text-2xl font-bold">Eyes</h1>
+        <p className="text-faint">
+          {eyes.findings.length === 0
+            ? 'no finding'
+            : `${eyes.findings.length} ${eyes.findings.length === 1 ? 'finding' : 'findings'}`}
+        </p>
+      </header>
+      {(lacking.length > 0 || other) && (
+        <div className="mt-3 flex items-start gap-2.5 rounded-lg border border-line bg-paper px-3 py-2 text-[13px]">
+          <Eye size={17} className="mt-0.5 shrink-0 text-doing" aria-hidden />
+          <div className="min-w-0 flex-1">
+            {lacking.map((e) => (
+              <div key={e.id}>
+                {e.name} has no {e.missing.map(roleWords).join(', no ')}.
+              </div>
+            ))}
+            {other && <div>The other eye is missing; it can be the exact mirror image.</div>}
+          </div>
+          <button className="btn-do shrink-0" onClick={() => void edit({ kind: 'build-eyes' })}>
+            <Sparkles size={14} aria-hidden /> Make them whole
+          </button>
+        </div>
+      )}
+      <div className={`mt-3 grid gap-2 ${eyes.eyes.length > 1 ? 'grid-cols-2' : 'grid-cols-1'}`}>
+        {eyes.eyes.map((e) => (
+          <EyeCloseUp key={e.id} eye={e} marked={marked?.eye === e.id ? marked : null} />
+        ))}
+      </div>
+      <div className="mt-3 flex items-center gap-4 rounded-xl border border-line bg-paper p-3">
+        {pad && across && down && (
+          <div className="shrink-0 text-center">
+            <GazePad name={pad.name} across={across} down={down} field={eyes.field} large />
+            <button
+              className="text-[11.5px] text-faint underline decoration-dotted"
+              title="Lets full throw go as far as the pupils keep enough of themselves in the eyes as they are now"
+              onClick={() => void edit({ kind: 'fit-gaze' })}
+            >
+              fit the throw anew
+            </button>
+          </div>
+        )}
+        <div className="min-w-0 flex-1">
+          {character.dials
+            .filter((d) => d.purpose === 'BLINK' || MORE.some(([, id]) => id === d.id))
+            .map((d) => (
+              <div key={d.id} className="flex items-center gap-1">
+                <div className="min-w-0 flex-1">
+                  <Ruler dial={d} />
+                </div>
+                {d.purpose !== 'BLINK' && (
+                  <button
+                    className="shrink-0 p-1 text-faint hover:text-wrong"
+                    aria-label={`Take away the dial ${d.name}`}
+                    title="Take this dial away"
+                    onClick={() => void edit({ kind: 'drop-dial', dial: d.id })}
+                  >
+                    <X size={13} />
+                  </button>
+                )}
+              </div>
+            ))}
+          <div className="mt-1 flex flex-wrap gap-1">
+            {MORE.filter(([, id]) => !dial(id)).map(([kind, id, words, help]) => (
+              <button
+                key={id}
+                className="btn px-1.5 py-0.5 text-[12px]"
+                title={help}
+                onClick={() => void edit({ kind: 'make-dial', dial: kind })}
+              >
+                <Plus size={12} aria-hidden /> {words}
+              </button>
+            ))}
+          </div>
+        </div>
+      </div>
+      {blink && <BlinkStrip eyes={eyes.eyes} blink={blink} />}
+      <Findings findings={eyes.findings} marked={marked} mark={setMarked} />
+    </>
+  );
+}
