@@ -89,7 +89,7 @@ export function EyesBench() {
           </button>
         </div>
       )}
-      <div className={`mt-3 grid gap-2 ${eyes.eyes.length > 1 ? 'grid-cols-2' : 'grid-cols-1'}`}>
+      <div className={`mt-3 grid gap-2 ${eyes.eyes.length > 1 ? 'grid-cols-2' : 'max-w-72 grid-cols-1'}`}>
         {eyes.eyes.map((e) => (
           <EyeCloseUp key={e.id} eye={e} marked={marked?.eye === e.id ? marked : null} />
         ))}

@@ -30,7 +30,7 @@ export function IntakeBench() {
           blank to draw over
         </a>
         <button className="btn shrink-0" onClick={chooseVersion}>
-          <FileDiff size={14} aria-hidden /> New version of the art …
+          <FileDiff size={14} aria-hidden /> New version …
         </button>
       </header>
       {problem && (

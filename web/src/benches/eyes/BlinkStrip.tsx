@@ -23,8 +23,8 @@ export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dia
   const right = Math.max(...eyes.map((e) => e.box.maxX));
   const top = Math.min(...eyes.map((e) => e.box.minY));
   const bottom = Math.max(...eyes.map((e) => e.box.maxY));
-  const w = (right - left) * 1.16;
-  const h = (bottom - top) * 1.5;
+  const w = Math.max((right - left) * 1.1, (bottom - top) * 2.6);
+  const h = w / 2;
   const box = { x: (left + right - w) / 2, y: (top + bottom - h) / 2, w, h };
   const words = ['open', '¼', 'half', '¾', 'shut'];
   if (!strip.data) return null;

@@ -114,8 +114,10 @@ class IntakeStoryTest {
         clicks = 1;
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
                 .isVisible();
+        // sixty large layers of pixels take their time on a busy machine
         assertThat(page.getByLabel("Name of the character: " + name + ". Rename"))
-                .isVisible();
+                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                        .setTimeout(60_000));
     }
 
     private void actsLikeMaren(String name) throws Exception {

@@ -94,7 +94,7 @@ public final class EyeBuilder {
         Envelope box = Overlap.placed(LidCover.fill(white.get()), toEye).getEnvelopeInternal();
         Stroke line = line(pieces);
         String skin = skin(now);
-        if (drawn(pieces, PartRole.LOWER_LID).isEmpty()) {
+        if (drawn(pieces, PartRole.LOWER_LID).isEmpty() && !pieces.drawnLids()) {
             now = add(now, pieces, PartRole.LOWER_LID, lid(box, false, skin, line), highest(now, pieces), made);
         }
         if (drawn(pieces, PartRole.UPPER_LID).isEmpty()) {

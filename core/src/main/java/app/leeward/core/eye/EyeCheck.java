@@ -309,7 +309,8 @@ public final class EyeCheck {
         Map<String, Double> leastAt = Map.of();
         for (Map<String, Double> at : poses(Map.of())) {
             Frame frame = evaluator.frame(Pose.of(at));
-            Optional<Geometry> window = fills.window(frame, pupil.get().id());
+            // what the edge of a turned face cuts off is not the gaze's fault
+            Optional<Geometry> window = eye.piece(PartRole.WHITE).flatMap(w -> fills.in(frame, w.id()));
             Optional<Geometry> seen = fills.in(frame, pupil.get().id());
             if (window.isPresent() && seen.isPresent()) {
                 double kept = new Overlap(window.get(), seen.get()).kept(0, 0);

@@ -21,6 +21,11 @@ record EyePieces(Part eye, List<Part> pieces) {
                 .isEmpty());
     }
 
+    /** Whether the eye shuts by a set of lid drawings, which needs no lower lid. */
+    boolean drawnLids() {
+        return piece(PartRole.UPPER_LID).filter(p -> p.drawings().size() > 1).isPresent();
+    }
+
     Optional<Part> piece(PartRole role) {
         return pieces.stream().filter(p -> p.role() == role).findFirst();
     }

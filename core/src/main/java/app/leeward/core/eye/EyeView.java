@@ -86,6 +86,7 @@ public record EyeView(
                 pupil.map(p -> reach(c, evaluator, pose, field, p)).orElse(List.of()),
                 kept,
                 WHOLE.stream()
+                        .filter(r -> r != PartRole.LOWER_LID || !eye.drawnLids())
                         .filter(r -> r == PartRole.PUPIL
                                 ? pupil.isEmpty()
                                 : eye.piece(r)

@@ -76,7 +76,7 @@ final class LayerReading {
             return;
         }
         Optional<PartName> name = PartNames.read(layer.name());
-        boolean holdsParts = layer.layers().stream().anyMatch(l -> isPartIn(l, name));
+        boolean holdsParts = layer.layers().stream().anyMatch(l -> isPartIn(l, name)) || isLooseEye(layer, name);
         if (holdsParts) {
             Optional<Found> group = name.map(n -> group(n, layer, within));
             children(layer, group.or(() -> within));
@@ -85,6 +85,13 @@ final class LayerReading {
         } else {
             unrecognised(layer, within);
         }
+    }
+
+    /** Pieces of an eye that say nothing by their names, all to be seen at once: no drawings that replace each other. */
+    private static boolean isLooseEye(Layer layer, Optional<PartName> name) {
+        long seen =
+                layer.layers().stream().filter(l -> !l.isEmpty() && !l.hidden()).count();
+        return name.isPresent() && name.get().role() == PartRole.EYE && seen > 1 && !layer.hasLooseShapes();
     }
 
     /** Whether a layer inside one named {@code outer} is a part of its own rather than a drawing or a shape of it. */

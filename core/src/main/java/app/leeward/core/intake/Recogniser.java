@@ -19,14 +19,24 @@ import java.util.Optional;
  * that is filled already is not offered again, unless it comes as a set.
  */
 public final class Recogniser {
+    /** How far the edge of a lid or a line may lie from the white's, as a share of the white's height. */
+    private static final double NEAR_EYE = 0.35;
+    /** How far a lid's colour may be from the face's, ΔE. */
+    private static final double LIKE_SKIN = 25;
+
     private final Character character;
     private final Box face;
     private final double axis;
+    /** The whites there are, and those just recognised. */
+    private final List<Part> whites = new ArrayList<>();
 
     private Recogniser(Character character, Box face) {
         this.character = character;
         this.face = face;
         this.axis = character.model().axis();
+        character.parts().stream()
+                .filter(p -> p.role() == PartRole.WHITE && p.bounds().isPresent())
+                .forEach(whites::add);
     }
 
     /** The surest first; nothing when there is no face to compare with. */
@@ -39,13 +49,22 @@ public final class Recogniser {
             return List.of();
         }
         Recogniser g = new Recogniser(c, face.get());
+        // what lies in and about an eye is known by its white, so whites come first
+        for (Recognition o : g.offers()) {
+            if (o.role() == PartRole.WHITE) {
+                Part white = c.part(o.part()).orElseThrow();
+                g.whites.add(white.withRole(PartRole.WHITE, o.side())
+                        .withName(o.side().prefix() + "eye white"));
+            }
+        }
+        return g.offers();
+    }
+
+    private List<Recognition> offers() {
         List<Recognition> all = new ArrayList<>();
-        for (Part p : c.parts()) {
+        for (Part p : character.parts()) {
             if (p.role() == PartRole.OTHER && !p.drawings().isEmpty()) {
-                p.bounds()
-                        .flatMap(b -> g.guess(p, b))
-                        .filter(o -> g.free(o, all))
-                        .ifPresent(all::add);
+                p.bounds().flatMap(b -> guess(p, b)).filter(o -> free(o, all)).ifPresent(all::add);
             }
         }
         all.sort((a, b) -> Double.compare(b.sure(), a.sure()));
@@ -67,9 +86,14 @@ public final class Recogniser {
         double wide = b.width() / face.width();
         double tall = b.height() / face.height();
         Side side = Math.abs(across) < 0.06 ? Side.NONE : across > 0 ? Side.LEFT : Side.RIGHT;
-        Optional<Part> white = around(b);
+        boolean itself = whites.stream().anyMatch(w -> w.id().equals(p.id()));
+        Optional<Part> white = itself ? Optional.empty() : around(b);
         if (white.isPresent()) {
             return inEye(p, b, white.get());
+        }
+        Optional<Recognition> atEye = itself ? Optional.empty() : atEye(p, b);
+        if (atEye.isPresent()) {
+            return atEye;
         }
         boolean twin = twin(p, b).isPresent();
         double surer = twin ? 0.2 : 0;
@@ -131,14 +155,50 @@ public final class Recogniser {
                 : offer(p, PartRole.IRIS, white.side(), 0.7, "coloured, inside the " + white.name());
     }
 
+    /** A line round a white, or skin that lies over or under one, as wide as it. */
+    private Optional<Recognition> atEye(Part p, Box b) {
+        for (Part white : whites) {
+            Box w = white.bounds().orElseThrow();
+            double near = NEAR_EYE * w.height();
+            boolean round = Math.abs(b.minX() - w.minX()) < near
+                    && Math.abs(b.maxX() - w.maxX()) < near
+                    && Math.abs(b.minY() - w.minY()) < near
+                    && Math.abs(b.maxY() - w.maxY()) < near;
+            if (round && colour(p).isEmpty()) {
+                return offer(p, PartRole.EYE_OUTLINE, white.side(), 0.7, "a line round the " + white.name());
+            }
+            double over = Math.min(b.maxX(), w.maxX()) - Math.max(b.minX(), w.minX());
+            boolean wide = over >= 0.8 * w.width() && b.width() <= 2.4 * w.width();
+            if (wide && skin(p)) {
+                if (Math.abs(b.maxY() - w.minY()) < near && b.centre().y() < w.minY()) {
+                    return offer(p, PartRole.UPPER_LID, white.side(), 0.7, "skin right above the " + white.name());
+                }
+                if (Math.abs(b.minY() - w.maxY()) < near && b.centre().y() > w.maxY()) {
+                    return offer(p, PartRole.LOWER_LID, white.side(), 0.7, "skin right below the " + white.name());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether it is of about the colour of the face. */
+    private boolean skin(Part p) {
+        Optional<Lab> face = character
+                .part(PartRole.FACE)
+                .or(() -> character.part(PartRole.HEAD))
+                .filter(f -> !f.drawings().isEmpty())
+                .flatMap(Recogniser::colour);
+        return face.isPresent()
+                && colour(p).filter(c -> c.difference(face.get()) < LIKE_SKIN).isPresent();
+    }
+
     private static Optional<Recognition> offer(Part p, PartRole role, Side side, double sure, String why) {
         return Optional.of(new Recognition(p.id(), role, side, sure, why));
     }
 
     /** The eye white that a box lies in. */
     private Optional<Part> around(Box b) {
-        return character.parts().stream()
-                .filter(p -> p.role() == PartRole.WHITE && p.bounds().isPresent())
+        return whites.stream()
                 .filter(p -> {
                     Box w = p.bounds().orElseThrow();
                     return w.contains(b.centre()) && b.width() < w.width() && b.height() < w.height() * 1.05;
@@ -165,9 +225,14 @@ public final class Recogniser {
 
     /** L* of the largest filled shape; middling when nothing is filled. */
     private static double lightness(Part part) {
+        return colour(part).map(Lab::l).orElse(50.0);
+    }
+
+    /** Of the largest filled shape. */
+    private static Optional<Lab> colour(Part part) {
         Artwork art = part.drawing(part.shown()).orElse(part.drawings().get(0)).art();
         double most = -1;
-        double light = 50;
+        Lab found = null;
         for (Shape s : art.shapes()) {
             double area = s.path().bounds().map(b -> b.width() * b.height()).orElse(0.0);
             String colour = s.fill() instanceof Paint.Picture p
@@ -175,9 +240,9 @@ public final class Recogniser {
                     : s.fill().colours().findFirst().orElse(null);
             if (colour != null && area > most) {
                 most = area;
-                light = Lab.of(colour).l();
+                found = Lab.of(colour);
             }
         }
-        return light;
+        return Optional.ofNullable(found);
     }
 }

@@ -322,4 +322,50 @@ class IntakeReportTest {
         assertThat(lid.missing()).isEqualTo("the blink uses the upper lid alone");
         assertThat(lid.parts()).isEmpty();
     }
+
+    /** An eye's pieces without names: whites are known by where they lie, the rest by the whites. */
+    @Test
+    void namelessPiecesOfEyesAreRecognisedAtOnce() {
+        java.util.function.UnaryOperator<Layer> nameless = new java.util.function.UnaryOperator<>() {
+            @Override
+            public Layer apply(Layer l) {
+                boolean piece = l.name().matches("(white|iris|pupil|upper lid|lower lid) (left|right)");
+                String colour = l.name().startsWith("white")
+                        ? "#ffffff"
+                        : l.name().startsWith("pupil")
+                                ? "#111111"
+                                : l.name().startsWith("iris") ? "#3c7a4e" : "#884422";
+                return new Layer(
+                        piece ? "shape" : l.name(),
+                        l.hidden(),
+                        l.nodes().stream()
+                                .map(n -> n instanceof Layer.Group g
+                                        ? new Layer.Group(apply(g.layer()))
+                                        : piece
+                                                ? new Layer.Leaf(
+                                                        ((Layer.Leaf) n).shape().withFill(Paint.flat(colour)))
+                                                : n)
+                                .map(Layer.Node.class::cast)
+                                .toList());
+            }
+        };
+        Character c = Rigs.hung(nameless.apply(Rigs.face()));
+        assertThat(c.part(PartRole.PUPIL)).isEmpty();
+        int rounds = 0;
+        while (!IntakeReport.of(c).guesses().isEmpty() && rounds++ < 5) {
+            c = done(
+                    c,
+                    new ReadAs(IntakeReport.of(c).guesses().stream()
+                            .map(g -> new Offer(g.part(), g.role(), g.side()))
+                            .toList()));
+        }
+        assertThat(rounds).isEqualTo(1);
+        for (Side side : List.of(Side.LEFT, Side.RIGHT)) {
+            for (PartRole role :
+                    List.of(PartRole.WHITE, PartRole.IRIS, PartRole.PUPIL, PartRole.UPPER_LID, PartRole.LOWER_LID)) {
+                assertThat(c.part(role, side)).as(side + " " + role).isPresent();
+            }
+        }
+        assertThat(app.leeward.core.eye.EyeCheck.of(c)).isEmpty();
+    }
 }
