@@ -20,7 +20,10 @@ class Shots {
             shot(day, server, "intake", "b=intake&d.gaze-across=-0.5&d.gaze-down=-0.4", "");
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
             shot(day, server, "parts-artwork", "b=parts&part=fringe", "artwork");
+            shot(day, server, "eyes", "b=eyes&d.gaze-across=0.7&d.gaze-down=0.5", "dials");
+            version(day, server);
             muddled(day, server);
+            finding(day, server);
             shot(day, server, "parts-why", "b=parts&d.turn=-42&d.blink=0.35&part=nose", "w");
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
             shot(night, server, "lines-dark", "b=lines&d.turn=-50&d.gaze-across=-0.8&f=30", "");
@@ -34,7 +37,22 @@ class Shots {
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&l=" + line + "&" + desk);
         hand.page.waitForTimeout(1500);
-        if (key.equals("artwork")) {
+        if (key.equals("dials")) {
+            for (String dial : new String[] {"Squint", "Brows tilt"}) {
+                hand.page
+                        .getByText(dial, new Page.GetByTextOptions().setExact(true))
+                        .click();
+                hand.page
+                        .getByTestId(dial.equals("Squint") ? "ruler-squint" : "ruler-brow-tilt")
+                        .first()
+                        .waitFor();
+            }
+            hand.page.getByTestId("ruler-squint").last().focus();
+            for (int i = 0; i < 3; i++) {
+                hand.page.keyboard().press("Shift+ArrowRight");
+            }
+            hand.page.waitForTimeout(1200);
+        } else if (key.equals("artwork")) {
             hand.page.getByLabel("Edit the artwork of fringe").click();
             hand.page.getByTestId("point-2").click();
             hand.page.waitForTimeout(600);
@@ -43,6 +61,46 @@ class Shots {
             hand.page.waitForTimeout(600);
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+    }
+
+    private static String maren() throws Exception {
+        return java.nio.file.Files.readString(java.nio.file.Path.of("../demo/src/main/resources/demo/maren.svg"));
+    }
+
+    /** A designer's second version held against the first. */
+    private static void version(Browser hand, LeewardServer server) throws Exception {
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#b=intake");
+        String art = maren().replace("<g id=\"brow left\"", "<g id=\"brow left\" transform=\"translate(0 -12)\"")
+                .replace("<g id=\"brow right\"", "<g id=\"brow right\" transform=\"translate(0 -12)\"")
+                .replaceFirst("<g id=\"freckles left\">[\\s\\S]*?</g>", "")
+                .replaceFirst("(<g id=\"wool cap\"[\\s\\S]*?)#24566b", "$1#2f6f5e")
+                .replace(
+                        "<g id=\"nose\"",
+                        "<g id=\"plaster\"><path d=\"M352 446l54-14 6 20-54 14z\" fill=\"#e9d9b0\" stroke=\"#26313d\" stroke-width=\"4\" stroke-linejoin=\"round\"/></g><g id=\"nose\"");
+        hand.page
+                .getByTestId("version-file")
+                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
+                        "maren-2.svg", "image/svg+xml", art.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        hand.page.getByLabel("New version of the art").waitFor();
+        hand.page.waitForTimeout(1200);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("intake-version.png")));
+    }
+
+    /** An eye whose upper lid was cut off too short: white is left over when it shuts. */
+    private static void finding(Browser hand, LeewardServer server) throws Exception {
+        hand.page.navigate("about:blank");
+        hand.open(server.url());
+        String art = maren().replace("Maren Quill", "Maren, short lid")
+                .replace(
+                        "<g id=\"upper lid left\"",
+                        "<g id=\"upper lid left\" transform=\"translate(485 250) scale(0.5) translate(-485 -250)\"");
+        hand.drop("maren-short-lid.svg", "image/svg+xml", art.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        hand.page.getByLabel("Name of the character: Maren, short lid. Rename").waitFor();
+        hand.bench("Eyes").click();
+        hand.page.getByLabel("Findings").getByText("Show").first().click();
+        hand.page.waitForTimeout(1500);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("eyes-finding.png")));
     }
 
     /** Art as it arrives, before anything is settled. */
