@@ -3,20 +3,23 @@ import type { Edit, EyeFinding } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 
-/** What puts a finding right, when one click can. */
-function mendOf(f: EyeFinding): { words: string; edit: Edit } | null {
+/** What puts a finding right, each with one click; of two unlike eyes only the rigger knows the good one. */
+function mendsOf(f: EyeFinding, other: string | undefined): { words: string; edit: Edit }[] {
   switch (f.kind) {
     case 'UNCOVERED':
     case 'HAIRLINE':
-      return { words: 'Enlarge the lid', edit: { kind: 'mend-lid', part: f.part } };
+      return [{ words: 'Enlarge the lid', edit: { kind: 'mend-lid', part: f.part } }];
     case 'LID_SHORT':
       return f.says.startsWith('There is no')
-        ? { words: 'Make the lids', edit: { kind: 'build-eyes' } }
-        : { words: 'Enlarge the lid', edit: { kind: 'mend-lid', part: f.part } };
+        ? [{ words: 'Make the lids', edit: { kind: 'build-eyes' } }]
+        : [{ words: 'Enlarge the lid', edit: { kind: 'mend-lid', part: f.part } }];
     case 'NOT_MIRRORED':
-      return { words: 'Mirror the left one', edit: { kind: 'mirror-side', part: f.part } };
+      return [
+        { words: 'Right from left', edit: { kind: 'mirror-side', part: f.part } },
+        ...(other ? [{ words: 'Left from right', edit: { kind: 'mirror-side' as const, part: other } }] : []),
+      ];
     default:
-      return null;
+      return [];
   }
 }
 
@@ -30,7 +33,8 @@ export function Findings({
   marked: EyeFinding | null;
   mark: (f: EyeFinding | null) => void;
 }) {
-  const { edit } = useStudio();
+  const { view, edit } = useStudio();
+  const other = view.character.parts.find((p) => p.role === 'EYE' && p.side === 'RIGHT')?.id;
   const show = (f: EyeFinding) => {
     const desk = useDesk.getState();
     desk.rest();
@@ -49,7 +53,7 @@ export function Findings({
       ) : (
         <ul className="mt-1 space-y-1.5">
           {findings.map((f) => {
-            const mend = mendOf(f);
+            const mends = mendsOf(f, other);
             const on = marked?.kind === f.kind && marked.eye === f.eye;
             return (
               <li
@@ -63,8 +67,9 @@ export function Findings({
                 <button className="btn shrink-0" onClick={() => show(f)}>
                   Show
                 </button>
-                {mend && (
+                {mends.map((mend) => (
                   <button
+                    key={mend.words}
                     className="btn-do shrink-0"
                     onClick={() => {
                       mark(null);
@@ -73,7 +78,7 @@ export function Findings({
                   >
                     {mend.words}
                   </button>
-                )}
+                ))}
               </li>
             );
           })}

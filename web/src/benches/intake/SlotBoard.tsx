@@ -70,6 +70,13 @@ function Thumb({ part, className }: { part: Part; className: string }) {
   );
 }
 
+/** A part and what its layers are called in the file. */
+const inFile = (p: Part) =>
+  `${p.name}, in the file “${p.drawings
+    .map((d) => d.name)
+    .slice(0, 3)
+    .join('”, “')}”${p.drawings.length > 3 ? ' …' : ''}`;
+
 function Place({ slot }: { slot: Slot }) {
   const { view, edit } = useStudio();
   const chosen = useDesk((s) => s.part);
@@ -107,7 +114,7 @@ function Place({ slot }: { slot: Slot }) {
       onDragLeave={() => setOver(null)}
       onDrop={drop}
       data-slot={slot.role}
-      title={slot.missing || parts.map((p) => p.name).join(', ') || 'not in this art; not needed'}
+      title={slot.missing || parts.map(inFile).join('\n') || 'not in this art; not needed'}
       className={`rounded-lg border p-1 text-center ${
         over
           ? 'border-doing ring-2 ring-doing'

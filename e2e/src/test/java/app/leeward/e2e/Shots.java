@@ -20,7 +20,7 @@ class Shots {
             shot(day, server, "intake", "b=intake&d.gaze-across=-0.5&d.gaze-down=-0.4", "");
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
             shot(day, server, "parts-artwork", "b=parts&part=fringe", "artwork");
-            shot(day, server, "eyes", "b=eyes&d.gaze-across=0.7&d.gaze-down=0.5", "dials");
+            shot(day, server, "eyes", "b=eyes&d.gaze-across=0.55&d.gaze-down=0.1", "dials");
             version(day, server);
             muddled(day, server);
             finding(day, server);
@@ -47,7 +47,7 @@ class Shots {
                         .first()
                         .waitFor();
             }
-            hand.page.getByTestId("ruler-squint").last().focus();
+            hand.page.getByTestId("ruler-squint").first().focus();
             for (int i = 0; i < 3; i++) {
                 hand.page.keyboard().press("Shift+ArrowRight");
             }
