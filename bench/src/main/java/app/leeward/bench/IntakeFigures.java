@@ -24,6 +24,9 @@ import java.util.Random;
 public final class IntakeFigures {
     private static final String[] ROLES = {"brow left", "brow right", "ear left", "ear right", "nose", "cap", "fringe"};
 
+    /** Points of each of 2000 outlines that make the file about 20 MB. */
+    private static final int LARGE = 178;
+
     private IntakeFigures() {}
 
     public static void main(String[] args) throws Exception {
@@ -32,6 +35,7 @@ public final class IntakeFigures {
             throw new IllegalArgumentException("only this machine is ever asked: http://127.0.0.1:…");
         }
         large();
+        upload(base);
         broken(10_000);
         edits(base, DemoFiles.maren(), "Maren, 42 parts");
         edits(base, parts(1000, 1), "1000 parts");
@@ -80,7 +84,7 @@ public final class IntakeFigures {
     }
 
     private static void large() {
-        byte[] file = parts(1000, 150);
+        byte[] file = parts(1000, LARGE);
         for (int round = 0; round < 3; round++) {
             long from = System.nanoTime();
             LayeredArt art = ArtReader.read(file);
@@ -96,6 +100,29 @@ public final class IntakeFigures {
                     axis,
                     (System.nanoTime() - read) / 1e6,
                     Runtime.getRuntime().maxMemory() / 1048576);
+        }
+    }
+
+    /** What somebody waits for who drops such a file: until the character is there, and its shapes with it. */
+    private static void upload(URI base) throws Exception {
+        HttpClient http =
+                HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+        byte[] file = parts(1000, LARGE);
+        for (int round = 0; round < 3; round++) {
+            long from = System.nanoTime();
+            String id = begin(http, base, file);
+            long made = System.nanoTime();
+            send(
+                    http,
+                    HttpRequest.newBuilder(base.resolve("/api/v1/characters/" + id + "/artwork"))
+                            .header("Accept-Encoding", "gzip")
+                            .GET());
+            System.out.printf(
+                    Locale.ROOT,
+                    "SVG of %.1f MB dropped on a running server: a character in %.2f s, its shapes in %.2f s more%n",
+                    file.length / 1048576.0,
+                    (made - from) / 1e9,
+                    (System.nanoTime() - made) / 1e9);
         }
     }
 
@@ -143,14 +170,7 @@ public final class IntakeFigures {
     private static void edits(URI base, byte[] svg, String what) throws Exception {
         HttpClient http =
                 HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
-        String head = "--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.svg\"\r\n\r\n";
-        String made = send(
-                http,
-                HttpRequest.newBuilder(base.resolve("/api/v1/characters"))
-                        .header("Content-Type", "multipart/form-data; boundary=b")
-                        .POST(HttpRequest.BodyPublishers.ofString(
-                                head + new String(svg, StandardCharsets.UTF_8) + "\r\n--b--\r\n")));
-        String id = made.replaceAll("(?s)^\\{\"id\":\"([^\"]+)\".*", "$1");
+        String id = begin(http, base, svg);
         int count = 240;
         long[] times = new long[count];
         for (int i = 0; i < count; i++) {
@@ -172,6 +192,17 @@ public final class IntakeFigures {
                 what,
                 warm[warm.length / 2] / 1e6,
                 warm[(int) (warm.length * 0.95)] / 1e6);
+    }
+
+    private static String begin(HttpClient http, URI base, byte[] svg) throws Exception {
+        String head = "--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.svg\"\r\n\r\n";
+        String made = send(
+                http,
+                HttpRequest.newBuilder(base.resolve("/api/v1/characters"))
+                        .header("Content-Type", "multipart/form-data; boundary=b")
+                        .POST(HttpRequest.BodyPublishers.ofString(
+                                head + new String(svg, StandardCharsets.UTF_8) + "\r\n--b--\r\n")));
+        return made.replaceAll("(?s)^\\{\"id\":\"([^\"]+)\".*", "$1");
     }
 
     private static String send(HttpClient http, HttpRequest.Builder request) throws Exception {
