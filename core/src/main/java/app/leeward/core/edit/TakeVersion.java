@@ -1,7 +1,6 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.intake.LayerChange;
-import app.leeward.core.intake.NewVersion;
 import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -16,7 +15,7 @@ import java.util.stream.Collectors;
  * Takes changes over from a newer version of the art. What is rigged on drawings that stay is kept.
  *
  * @param read the newer art as a character of its own, just read
- * @param keys which of the changes, as {@link Versions#compare} names them
+ * @param keys which of the changes, as {@link Versions#report} names them
  */
 public record TakeVersion(String file, Character read, List<String> keys) implements Edit {
     public TakeVersion {
@@ -35,16 +34,17 @@ public record TakeVersion(String file, Character read, List<String> keys) implem
 
     @Override
     public Outcome on(Character before) {
-        NewVersion version = Versions.compare(before, file, read);
-        Set<String> known = version.changes().stream().map(LayerChange::key).collect(Collectors.toSet());
+        Versions versions = Versions.between(before, file, read);
+        Set<String> known =
+                versions.report().changes().stream().map(LayerChange::key).collect(Collectors.toSet());
         Optional<String> unknown = keys.stream().filter(k -> !known.contains(k)).findFirst();
         if (unknown.isPresent()) {
             return new Outcome.Refused(
                     "no-change", "There is no change '" + unknown.get() + "' in " + file + " any more.");
         }
         Set<String> wanted = new HashSet<>(keys);
-        Character c = Versions.taken(before, file, read, wanted);
-        for (ReadDrawing gone : Versions.takenAway(before, file, read, wanted)) {
+        Character c = versions.taken(wanted);
+        for (ReadDrawing gone : versions.takenAway(wanted)) {
             int left = c.part(gone.part()).map(Part::drawings).map(List::size).orElse(0);
             Edit away = left <= 1 ? new Discard(List.of(gone.part())) : new DropDrawing(gone.part(), gone.drawing());
             if (away.on(c) instanceof Outcome.Done done) {

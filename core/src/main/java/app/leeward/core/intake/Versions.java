@@ -57,22 +57,12 @@ public final class Versions {
     }
 
     /**
-     * What a newer version of the art changes.
+     * A newer version of the art beside a character; what it changes is {@link #report}ed.
      *
      * @param fresh the newer art as a character of its own, just read
      */
-    public static NewVersion compare(Character now, String file, Character fresh) {
-        return new Versions(now, file, fresh).report();
-    }
-
-    /**
-     * With the chosen new and changed drawings; missing ones are left for the caller to take away. Nothing that was rigged
-     * on what stays is touched.
-     *
-     * @param keys of changes that {@link #compare} of the same art told of
-     */
-    public static Character taken(Character now, String file, Character fresh, Set<String> keys) {
-        return new Versions(now, file, fresh).take(keys);
+    public static Versions between(Character now, String file, Character fresh) {
+        return new Versions(now, file, fresh);
     }
 
     private Matrix registration() {
@@ -126,7 +116,8 @@ public final class Versions {
                 .isPresent();
     }
 
-    private NewVersion report() {
+    /** What a newer version of the art changes. */
+    public NewVersion report() {
         List<LayerChange> out = new ArrayList<>();
         for (ReadDrawing n : newer.drawings()) {
             out.add(change(n));
@@ -204,7 +195,13 @@ public final class Versions {
         return says;
     }
 
-    private Character take(Set<String> keys) {
+    /**
+     * With the chosen new and changed drawings; missing ones are left for the caller to take away. Nothing that was rigged
+     * on what stays is touched.
+     *
+     * @param keys of changes that were reported
+     */
+    public Character taken(Set<String> keys) {
         Character c = now;
         Map<String, String> places = partsHere();
         List<ReadDrawing> read = new ArrayList<>();
@@ -331,12 +328,11 @@ public final class Versions {
                 .toList();
     }
 
-    /** The drawings here that a chosen change of this art takes away: part and drawing of each. */
-    public static List<ReadDrawing> takenAway(Character now, String file, Character fresh, Set<String> keys) {
-        Versions v = new Versions(now, file, fresh);
-        Set<ReadDrawing> matched = identities(v.forerunners.values());
-        return v.before.drawings().stream()
-                .filter(o -> !matched.contains(o) && v.here(o).isPresent() && keys.contains(missingKey(o)))
+    /** The drawings here that the chosen changes take away. */
+    public List<ReadDrawing> takenAway(Set<String> keys) {
+        Set<ReadDrawing> matched = identities(forerunners.values());
+        return before.drawings().stream()
+                .filter(o -> !matched.contains(o) && here(o).isPresent() && keys.contains(missingKey(o)))
                 .toList();
     }
 }

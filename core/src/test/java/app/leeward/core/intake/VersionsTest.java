@@ -97,7 +97,7 @@ class VersionsTest {
     }
 
     private static List<LayerChange> changes(Character now, Layer root) {
-        return Versions.compare(now, "face-2.svg", Rigs.hung(root)).changes().stream()
+        return Versions.between(now, "face-2.svg", Rigs.hung(root)).report().changes().stream()
                 .filter(c -> c.kind() != Kind.SAME)
                 .toList();
     }
@@ -109,7 +109,8 @@ class VersionsTest {
 
     @Test
     void theSameFileChangesNothing() {
-        NewVersion v = Versions.compare(READ, "face-2.svg", Rigs.hung(Rigs.face()));
+        NewVersion v =
+                Versions.between(READ, "face-2.svg", Rigs.hung(Rigs.face())).report();
         assertThat(v.was()).isEqualTo("face-1.svg");
         assertThat(v.says()).isEmpty();
         assertThat(v.changes())
@@ -243,7 +244,7 @@ class VersionsTest {
     void aLayerThatOnlyChangedItsNameIsKnownByItsArt() {
         Layer next = with(Rigs.face(), "Nose", l -> new Layer("zzz", false, l.nodes()));
         assertThat(changes(READ, next)).isEmpty();
-        List<String> said = Versions.compare(READ, "b.svg", Rigs.hung(next)).changes().stream()
+        List<String> said = Versions.between(READ, "b.svg", Rigs.hung(next)).report().changes().stream()
                 .map(LayerChange::says)
                 .filter(s -> !s.isEmpty())
                 .toList();

@@ -71,7 +71,8 @@ public class Characters {
      * @throws Problem when the file cannot be read
      */
     public NewVersion compare(UUID id, byte[] file, String fileName) {
-        return Versions.compare(stand(id).state(), shortened(fileName), hung(file, fileName));
+        return Versions.between(stand(id).state(), shortened(fileName), hung(file, fileName))
+                .report();
     }
 
     /** Takes changes over from a newer version of the art. */
