@@ -109,11 +109,12 @@ public final class FramePainter {
     }
 
     private Artwork artOf(Frame.Placed p) {
-        return art.computeIfAbsent(p.part() + "/" + p.drawing(), k -> character
+        Artwork drawn = art.computeIfAbsent(p.part() + "/" + p.drawing(), k -> character
                 .part(p.part())
                 .flatMap(part -> part.drawing(p.drawing()))
                 .map(Drawing::art)
                 .orElseThrow());
+        return p.shown(drawn);
     }
 
     private void clip(Canvas canvas, List<Shape> shapes, Matrix m) {

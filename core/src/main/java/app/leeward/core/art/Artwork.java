@@ -1,5 +1,6 @@
 package app.leeward.core.art;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -16,6 +17,15 @@ public record Artwork(List<Shape> shapes) {
 
     public Artwork transform(Matrix m) {
         return new Artwork(shapes.stream().map(s -> s.transform(m)).toList());
+    }
+
+    /** The same shapes with other outlines, in their order. */
+    public Artwork withOutlines(List<Path> outlines) {
+        List<Shape> moved = new ArrayList<>();
+        for (int i = 0; i < shapes.size(); i++) {
+            moved.add(shapes.get(i).withPath(outlines.get(i)));
+        }
+        return new Artwork(moved);
     }
 
     /** Bounds of all outlines (line widths left out); empty when nothing is drawn. */

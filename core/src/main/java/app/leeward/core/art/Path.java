@@ -26,7 +26,8 @@ public record Path(List<Segment> segments) {
         return map(m::apply);
     }
 
-    private Path map(UnaryOperator<Point> f) {
+    /** Every point and handle taken elsewhere; the commands stay. */
+    public Path map(UnaryOperator<Point> f) {
         List<Segment> out = new ArrayList<>(segments.size());
         for (Segment s : segments) {
             if (s instanceof Segment.Move move) {

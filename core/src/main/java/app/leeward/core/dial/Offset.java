@@ -1,5 +1,6 @@
 package app.leeward.core.dial;
 
+import app.leeward.core.art.Bend;
 import app.leeward.core.art.Numbers;
 
 /**
@@ -13,8 +14,10 @@ import app.leeward.core.art.Numbers;
  * @param scaleY factor
  * @param skewX degrees
  * @param opacity factor, 0 to 1
+ * @param bend how its outlines are bent, added
  */
-public record Offset(double x, double y, double rotation, double scaleX, double scaleY, double skewX, double opacity) {
+public record Offset(
+        double x, double y, double rotation, double scaleX, double scaleY, double skewX, double opacity, Bend bend) {
     public static final Offset NONE = new Offset(0, 0, 0, 1, 1, 0, 1);
 
     public Offset {
@@ -24,6 +27,21 @@ public record Offset(double x, double y, double rotation, double scaleX, double 
         y += 0.0;
         rotation += 0.0;
         skewX += 0.0;
+        // stored before anything bent
+        bend = bend == null ? Bend.NONE : bend;
+    }
+
+    /** An offset that bends nothing. */
+    public Offset(double x, double y, double rotation, double scaleX, double scaleY, double skewX, double opacity) {
+        this(x, y, rotation, scaleX, scaleY, skewX, opacity, Bend.NONE);
+    }
+
+    public static Offset bent(double left, double middle, double right) {
+        return NONE.with(new Bend(left, middle, right));
+    }
+
+    public Offset with(Bend newBend) {
+        return new Offset(x, y, rotation, scaleX, scaleY, skewX, opacity, newBend);
     }
 
     public static Offset shift(double x, double y) {
@@ -37,7 +55,7 @@ public record Offset(double x, double y, double rotation, double scaleX, double 
 
     /** The same on the other side of a vertical axis. */
     public Offset mirrored() {
-        return new Offset(-x, y, -rotation, scaleX, scaleY, -skewX, opacity);
+        return new Offset(-x, y, -rotation, scaleX, scaleY, -skewX, opacity, bend.mirrored());
     }
 
     /** This offset at 0, {@code other} at 1, evenly between. */
@@ -49,6 +67,10 @@ public record Offset(double x, double y, double rotation, double scaleX, double 
                 scaleX + (other.scaleX - scaleX) * t,
                 scaleY + (other.scaleY - scaleY) * t,
                 skewX + (other.skewX - skewX) * t,
-                opacity + (other.opacity - opacity) * t);
+                opacity + (other.opacity - opacity) * t,
+                new Bend(
+                        bend.left() + (other.bend.left() - bend.left()) * t,
+                        bend.middle() + (other.bend.middle() - bend.middle()) * t,
+                        bend.right() + (other.bend.right() - bend.right()) * t));
     }
 }

@@ -6,5 +6,7 @@ public enum Purpose {
     BLINK,
     GAZE_ACROSS,
     GAZE_DOWN,
+    /** A facial action unit, which looks are made of. */
+    ACTION_UNIT,
     OWN
 }

@@ -10,12 +10,13 @@ import java.util.Set;
  * there. Compiled once a dial, read for every pose.
  */
 public final class Way {
-    private static final int WIDTH = 7;
+    /** How many numbers an offset is. */
+    public static final int WIDTH = 10;
 
     private final String part;
     private final double[] at;
     private final Offset[] offsets;
-    /** The offsets' seven numbers one behind the other, so that a pose reads along one array. */
+    /** The offsets' numbers one behind the other, so that a pose reads along one array. */
     private final double[] numbers;
 
     private Way(String part, double[] at, Offset[] offsets) {
@@ -25,8 +26,19 @@ public final class Way {
         numbers = new double[offsets.length * WIDTH];
         for (int i = 0; i < offsets.length; i++) {
             Offset o = offsets[i];
-            double[] seven = {o.x(), o.y(), o.rotation(), o.scaleX(), o.scaleY(), o.skewX(), o.opacity()};
-            System.arraycopy(seven, 0, numbers, i * WIDTH, WIDTH);
+            double[] all = {
+                o.x(),
+                o.y(),
+                o.rotation(),
+                o.scaleX(),
+                o.scaleY(),
+                o.skewX(),
+                o.opacity(),
+                o.bend().left(),
+                o.bend().middle(),
+                o.bend().right()
+            };
+            System.arraycopy(all, 0, numbers, i * WIDTH, WIDTH);
         }
     }
 
@@ -84,8 +96,8 @@ public final class Way {
     }
 
     /**
-     * Adds the offset at {@code value} to seven numbers from {@code from} on (x, y, rotation, scaleX, scaleY, skewX,
-     * opacity), multiplying scales and opacity: what {@link #at} says, without making an offset for each pose.
+     * Adds the offset at {@code value} to {@link #WIDTH} numbers from {@code from} on (x, y, rotation, scaleX, scaleY,
+     * skewX, opacity, bend left, middle, right), multiplying scales and opacity: what {@link #at} says, without making an offset for each pose.
      */
     public void addTo(double[] into, int from, double value) {
         int next = 0;
@@ -102,6 +114,9 @@ public final class Way {
         into[from + 4] *= between(a + 4, b + 4, t);
         into[from + 5] += between(a + 5, b + 5, t);
         into[from + 6] *= between(a + 6, b + 6, t);
+        into[from + 7] += between(a + 7, b + 7, t);
+        into[from + 8] += between(a + 8, b + 8, t);
+        into[from + 9] += between(a + 9, b + 9, t);
     }
 
     private double between(int a, int b, double t) {

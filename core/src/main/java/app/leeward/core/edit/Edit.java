@@ -51,6 +51,17 @@ public sealed interface Edit
                 MakeDial,
                 FitGaze,
                 DropDial,
+                SplitDial,
+                JoinDials,
+                RestLids,
+                BendLidLine,
+                MakeLooks,
+                KeepLook,
+                NameLook,
+                DropLook,
+                MakeCues,
+                SetCue,
+                DropCue,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";

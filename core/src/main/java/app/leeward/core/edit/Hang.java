@@ -105,7 +105,8 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
                         o.scaleX(),
                         o.scaleY(),
                         o.skewX() * sense,
-                        o.opacity()));
+                        o.opacity(),
+                        o.bend()));
         return new Stop(s.at(), offsets);
     }
 }

@@ -7,6 +7,7 @@ import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DialSides;
 import app.leeward.core.rig.Note;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -43,13 +44,28 @@ public final class BlinkMaker {
         Dial dial =
                 new Dial(DIAL, "Blink", Purpose.BLINK, 0, 1, 0, "", List.of(new Stop(1, maker.closed)), maker.bands);
         List<Dial> dials = new ArrayList<>(c.dials());
-        dials.removeIf(d -> d.id().equals(DIAL));
-        dials.add(dial);
+        boolean apart = dials.stream().filter(d -> d.purpose() == Purpose.BLINK).count() > 1;
+        int at = 0;
+        while (at < dials.size() && dials.get(at).purpose() != Purpose.BLINK) {
+            at++;
+        }
+        dials.removeIf(d -> d.purpose() == Purpose.BLINK);
+        dials.add(at, dial);
         List<Note> notes = new ArrayList<>(c.notes());
         // what an earlier blink had to do without may be there now
         notes.removeIf(n -> n.code().startsWith("blink-"));
         notes.addAll(maker.notes);
-        return c.withDials(dials, c.pads()).withNotes(notes);
+        Character blinking = c.withDials(dials, c.pads()).withNotes(notes);
+        if (apart && DialSides.canSplit(blinking, dial)) {
+            blinking = DialSides.split(blinking, DIAL);
+        }
+        // lids that also move by themselves go as far as the blink takes them
+        for (ReadyMade lids : List.of(ReadyMade.UPPER_LIDS, ReadyMade.LOWER_LIDS)) {
+            if (blinking.dial(lids.id()).isPresent()) {
+                blinking = lids.addTo(blinking).orElse(blinking);
+            }
+        }
+        return blinking;
     }
 
     private void close(EyePieces eye) {
@@ -76,11 +92,16 @@ public final class BlinkMaker {
         }
     }
 
+    /** In the eye's coordinates, where the piece rests. */
+    private static Geometry standing(Part part) {
+        return Overlap.placed(LidCover.fill(part), part.restMatrix());
+    }
+
     private boolean travel(EyePieces eye, Part white, Part upper, Optional<Part> lower) {
-        Geometry fill = LidCover.fill(white);
-        Geometry upperFill = LidCover.fill(upper);
+        Geometry fill = standing(white);
+        Geometry upperFill = standing(upper);
         if (lower.isPresent()) {
-            Geometry lowerFill = LidCover.fill(lower.get());
+            Geometry lowerFill = standing(lower.get());
             Optional<Double> up = LidCover.travel(LidCover.beyondMeeting(fill, false), lowerFill, -1);
             if (up.isPresent()) {
                 Geometry left = fill.difference(LidCover.moved(lowerFill, -up.get()));

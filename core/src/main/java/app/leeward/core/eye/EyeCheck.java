@@ -132,16 +132,50 @@ public final class EyeCheck {
         return end != null && end.distance(((Segment.Move) s.get(0)).to()) < 1e-3;
     }
 
+    /** The blink, or its two halves. */
+    private List<Dial> blinks() {
+        return character.dials().stream()
+                .filter(d -> d.purpose() == Purpose.BLINK)
+                .toList();
+    }
+
+    private Map<String, Double> shut() {
+        Map<String, Double> shut = new HashMap<>();
+        blinks().forEach(b -> shut.put(b.id(), b.to()));
+        return shut;
+    }
+
+    private boolean squashed(EyePieces eye) {
+        return blinks().stream().anyMatch(b -> b.poses(eye.eye().id()));
+    }
+
+    /** Each pose with nothing else at the lids, and with each end of what else moves them: up to five. */
+    private List<Map<String, Double>> lidPositions(List<Map<String, Double>> poses) {
+        List<Map<String, Double>> out = new ArrayList<>(poses);
+        for (ReadyMade also : List.of(ReadyMade.SQUINT, ReadyMade.UPPER_LIDS, ReadyMade.LOWER_LIDS)) {
+            Optional<Dial> dial = character.dial(also.id());
+            for (Map<String, Double> p : dial.isPresent() ? poses : List.<Map<String, Double>>of()) {
+                for (double end : List.of(dial.get().from(), dial.get().to())) {
+                    if (end != dial.get().rest()) {
+                        Map<String, Double> more = new HashMap<>(p);
+                        more.put(also.id(), end);
+                        out.add(more);
+                    }
+                }
+            }
+        }
+        return out;
+    }
+
     private void lids(EyePieces eye) {
         Optional<Part> white = drawn(eye, PartRole.WHITE);
-        Optional<Dial> blink = GazeField.dial(character, Purpose.BLINK);
-        if (white.isEmpty() || blink.isEmpty()) {
+        if (white.isEmpty() || blinks().isEmpty()) {
             return;
         }
-        boolean squashed = blink.get().poses(eye.eye().id());
+        boolean squashed = squashed(eye);
         Optional<Part> upper = drawn(eye, PartRole.UPPER_LID);
         Optional<Part> lower = drawn(eye, PartRole.LOWER_LID);
-        Map<String, Double> shut = Map.of(blink.get().id(), blink.get().to());
+        Map<String, Double> shut = shut();
         if (squashed && upper.isPresent()) {
             add(
                     Kind.LID_SHORT,
@@ -159,7 +193,7 @@ public final class EyeCheck {
                     shut,
                     null);
         } else if (lower.isPresent()
-                && !blink.get().poses(lower.get().id())
+                && blinks().stream().noneMatch(b -> b.poses(lower.get().id()))
                 && lower.get().drawings().size() < 2
                 && upper.filter(u -> u.drawings().size() < 2).isPresent()) {
             add(
@@ -175,16 +209,15 @@ public final class EyeCheck {
     /** White to be seen at full blink over looks and turns: the worst of all, and hairlines only where there is none. */
     private void cover(EyePieces eye) {
         Optional<Part> white = drawn(eye, PartRole.WHITE);
-        Optional<Dial> blink = GazeField.dial(character, Purpose.BLINK);
-        if (white.isEmpty() || blink.isEmpty() || blink.get().poses(eye.eye().id())) {
+        if (white.isEmpty() || blinks().isEmpty() || squashed(eye)) {
             return;
         }
-        Map<String, Double> shut = Map.of(blink.get().id(), blink.get().to());
+        Map<String, Double> shut = shut();
         Geometry worst = null;
         Map<String, Double> worstAt = shut;
         boolean seam = false;
         Map<String, Double> seamAt = shut;
-        for (Map<String, Double> at : poses(shut)) {
+        for (Map<String, Double> at : lidPositions(poses(shut))) {
             Frame frame = evaluator.frame(Pose.of(at));
             Optional<Geometry> seen = fills.in(frame, white.get().id())
                     .map(w -> fills.window(frame, white.get().id())

@@ -1,5 +1,6 @@
 package app.leeward.core.eye;
 
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Regions;
 import app.leeward.core.rig.Character;
@@ -31,7 +32,19 @@ final class Fills {
 
     /** On the canvas; empty when the part shows nothing in this frame. */
     Optional<Geometry> in(Frame frame, String part) {
-        return frame.of(part).map(p -> Overlap.placed(of(part, p.drawing()), p.matrix()));
+        return frame.of(part).map(p -> Overlap.placed(fill(p), p.matrix()));
+    }
+
+    private Geometry fill(Frame.Placed p) {
+        if (p.outlines().isEmpty()) {
+            return of(p.part(), p.drawing());
+        }
+        Artwork drawn = character
+                .part(p.part())
+                .flatMap(part -> part.drawing(p.drawing()))
+                .map(Drawing::art)
+                .orElseThrow();
+        return Regions.ofFills(p.shown(drawn).windowShapes());
     }
 
     /** What every window of a part leaves of it to be seen; empty when nothing masks it. */

@@ -1,122 +1,95 @@
 package app.leeward.core.eye;
 
-import app.leeward.core.art.Box;
-import app.leeward.core.art.Point;
+import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.BiConsumer;
 
-/** Dials for eyes and brows that are made on request, from the pieces as they stand. How far they go is common practice, no source. */
+/** Dials for the features of a face that are made on request, from the pieces as they stand. */
 public enum ReadyMade {
     /** −1 wide to 1 narrow: white, window and outline together about the eye's centre, lids with them. */
-    SQUINT("squint", "Squint", -1, 1, 0) {
-        @Override
-        void pose(EyePieces eye, Map<String, Offset> least, Map<String, Offset> most) {
-            Optional<Box> white = bounds(eye, PartRole.WHITE);
-            if (white.isEmpty()) {
-                return;
-            }
-            double middle = white.get().centre().y();
-            for (Part p : eye.pieces()) {
-                switch (p.role()) {
-                    case WHITE, EYE_OUTLINE, LASHES -> most.put(p.id(), grown(p.pivot(), middle, 1, NARROW));
-                    case UPPER_LID ->
-                        most.put(
-                                p.id(),
-                                Offset.shift(0, (1 - NARROW) / 2 * white.get().height()));
-                    case LOWER_LID ->
-                        most.put(
-                                p.id(),
-                                Offset.shift(0, -(1 - NARROW) / 2 * white.get().height()));
-                    // a wide eye grows whole, lids too, so that it still shuts; what looks out of it does not grow
-                    case IRIS, PUPIL, HIGHLIGHT -> least.put(p.id(), new Offset(0, 0, 0, 1, 1 / WIDE, 0, 1));
-                    default -> {}
-                }
-            }
-            least.put(eye.eye().id(), grown(eye.eye().pivot(), middle, 1, WIDE));
-        }
-    },
+    SQUINT("squint", "Squint", "eye", -1, 1, 0, EyeMoves::squint),
     /** How large the pupils are, in shares of their drawn size. */
-    PUPIL_SIZE("pupil-size", "Pupil size", 0.5, 1.6, 1) {
-        @Override
-        void pose(EyePieces eye, Map<String, Offset> least, Map<String, Offset> most) {
-            eye.piece(PartRole.PUPIL).ifPresent(p -> {
-                least.put(p.id(), new Offset(0, 0, 0, 0.5, 0.5, 0, 1));
-                most.put(p.id(), new Offset(0, 0, 0, 1.6, 1.6, 0, 1));
-            });
-        }
-    },
+    PUPIL_SIZE("pupil-size", "Pupil size", "pupil", 0.5, 1.6, 1, EyeMoves::pupilSize),
     /** 0 to 1: both eyes look at the tip of the nose. */
-    CONVERGENCE("convergence", "Convergence", 0, 1, 0) {
-        @Override
-        void pose(EyePieces eye, Map<String, Offset> least, Map<String, Offset> most) {
-            Optional<Box> white = bounds(eye, PartRole.WHITE);
-            int inwards =
-                    switch (eye.eye().side()) {
-                        case LEFT -> -1;
-                        case RIGHT -> 1;
-                        case NONE -> 0;
-                    };
-            if (white.isPresent() && inwards != 0) {
-                for (Part p : eye.pieces()) {
-                    if (p.role() == PartRole.IRIS || p.role() == PartRole.PUPIL || p.role() == PartRole.HIGHLIGHT) {
-                        most.put(
-                                p.id(),
-                                Offset.shift(inwards * INWARDS * white.get().width(), 0));
-                    }
-                }
-            }
-        }
-    },
+    CONVERGENCE("convergence", "Convergence", "pair of eyes", 0, 1, 0, EyeMoves::convergence),
+    /** 0 open to 1 shut: the upper lids alone. */
+    UPPER_LIDS(
+            "lids-upper",
+            "Upper lids",
+            "upper lid that travels",
+            0,
+            1,
+            0,
+            (c, m) -> EyeMoves.lids(c, PartRole.UPPER_LID, m)),
+    /** 0 open to 1 where they meet the upper ones: the lower lids alone. */
+    LOWER_LIDS(
+            "lids-lower",
+            "Lower lids",
+            "lower lid that travels",
+            0,
+            1,
+            0,
+            (c, m) -> EyeMoves.lids(c, PartRole.LOWER_LID, m)),
     /** −1 lowered to 1 raised. */
-    BROW_RAISE("brow-raise", "Brows raise", -1, 1, 0) {
-        @Override
-        void brow(Part brow, Box at, Map<String, Offset> least, Map<String, Offset> most) {
-            most.put(brow.id(), Offset.shift(0, -RAISED * at.width()));
-            least.put(brow.id(), Offset.shift(0, LOWERED * at.width()));
-        }
-    },
+    BROW_RAISE("brow-raise", "Brows raise", "brow", -1, 1, 0, FaceMoves::raise),
     /** −1 inner ends down, as in anger, to 1 inner ends up, as in worry; about the outer corner. */
-    BROW_TILT("brow-tilt", "Brows tilt", -1, 1, 0) {
-        @Override
-        void brow(Part brow, Box at, Map<String, Offset> least, Map<String, Offset> most) {
-            // an inner end left of its pivot goes up when it is turned clockwise
-            int up = at.centre().x() < brow.pivot().x() ? 1 : -1;
-            most.put(brow.id(), new Offset(0, 0, up * TILTED, 1, 1, 0, 1));
-            least.put(brow.id(), new Offset(0, 0, -up * TILTED, 1, 1, 0, 1));
-        }
-    };
-
-    private static final double NARROW = 0.5;
-    private static final double WIDE = 1.14;
-    /** Shares of the white's width, and of the brow's. */
-    private static final double INWARDS = 0.16;
-
-    private static final double RAISED = 0.3;
-    private static final double LOWERED = 0.16;
-    private static final double TILTED = 15;
+    BROW_TILT("brow-tilt", "Brows tilt", "brow", -1, 1, 0, FaceMoves::tilt),
+    /** −1 bent down to 1 bent up at the inner end. */
+    BROW_INNER("brow-inner", "Brows inner", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 0, m)),
+    /** −1 bent down to 1 bent up in the middle. */
+    BROW_MIDDLE("brow-middle", "Brows middle", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 1, m)),
+    /** −1 bent down to 1 bent up at the outer end. */
+    BROW_OUTER("brow-outer", "Brows outer", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 2, m)),
+    /** −1 apart to 1 drawn together. */
+    BROW_TOGETHER("brow-together", "Brows together", "brow", -1, 1, 0, FaceMoves::together),
+    /** 0 to 1 raised. */
+    CHEEKS("cheeks", "Cheeks", "cheek", 0, 1, 0, FaceMoves::cheeks),
+    /** 0 to 1 wrinkled up. */
+    NOSE("nose", "Nose wrinkle", "nose", 0, 1, 0, FaceMoves::nose),
+    /** −1 corners down to 1 corners up. */
+    MOUTH_CORNERS("mouth-corners", "Mouth corners", "mouth", -1, 1, 0, FaceMoves::corners),
+    /** −1 narrow to 1 stretched. */
+    MOUTH_WIDTH("mouth-width", "Mouth width", "mouth", -1, 1, 0, FaceMoves::width),
+    /** 0 to 1 pressed together. */
+    LIPS_TIGHT("lips-tight", "Lips tight", "mouth", 0, 1, 0, FaceMoves::tight),
+    /** 0 to 1 lowered. */
+    LOWER_LIP("lower-lip", "Lower lip", "mouth", 0, 1, 0, FaceMoves::lowerLip),
+    /** 0 shut to 1 wide open, by the mouths drawn for it; a line being spoken goes before it. */
+    JAW("jaw", "Jaw drop", "mouth for “eh” and “ah”", 0, 1, 0, FaceMoves::jaw);
 
     private final String id;
     private final String words;
+    private final String needs;
     private final double from;
     private final double to;
     private final double rest;
+    private final BiConsumer<Character, Moves> pose;
 
-    ReadyMade(String id, String words, double from, double to, double rest) {
+    ReadyMade(
+            String id,
+            String words,
+            String needs,
+            double from,
+            double to,
+            double rest,
+            BiConsumer<Character, Moves> pose) {
         this.id = id;
         this.words = words;
+        this.needs = needs;
         this.from = from;
         this.to = to;
         this.rest = rest;
+        this.pose = pose;
     }
 
     /** The dial's id. */
@@ -129,40 +102,46 @@ public enum ReadyMade {
         return words;
     }
 
-    void pose(EyePieces eye, Map<String, Offset> least, Map<String, Offset> most) {}
-
-    void brow(Part brow, Box at, Map<String, Offset> least, Map<String, Offset> most) {}
-
-    private static Optional<Box> bounds(EyePieces eye, PartRole role) {
-        return eye.piece(role).flatMap(Part::bounds);
+    /** The piece it cannot do without, in a rigger's words. */
+    public String needs() {
+        return needs;
     }
 
-    /** Grown about the pivot and moved so that the middle stays where it was. */
-    private static Offset grown(Point pivot, double middle, double scaleX, double scaleY) {
-        return new Offset(0, (middle - pivot.y()) * (1 - scaleY), 0, scaleX, scaleY, 0, 1);
+    private Moves on(Character c) {
+        Moves moves = new Moves();
+        pose.accept(c, moves);
+        return moves;
+    }
+
+    /** What it does to each part at a value; empty when the character has no piece for it to pose. */
+    public Map<String, Offset> offsets(Character c, double value) {
+        Moves moves = on(c);
+        boolean up = value >= rest;
+        double share = up ? (value - rest) / (to - rest) : (rest - value) / (rest - from);
+        Map<String, Offset> at = new TreeMap<>();
+        (up ? moves.most() : moves.least()).forEach((part, o) -> at.put(part, Offset.NONE.towards(o, share)));
+        return at;
+    }
+
+    /** The drawings it exchanges on its way. */
+    public List<Bands> bands(Character c) {
+        return on(c).bands();
     }
 
     /** The character with this dial, made anew when it had one; empty when it has no piece for it to pose. */
     public Optional<Character> addTo(Character c) {
-        Map<String, Offset> least = new HashMap<>();
-        Map<String, Offset> most = new HashMap<>();
-        EyePieces.of(c).forEach(eye -> pose(eye, least, most));
-        for (Part p : c.parts()) {
-            if (p.role() == PartRole.BROW) {
-                p.bounds().ifPresent(at -> brow(p, at, least, most));
-            }
-        }
-        if (most.isEmpty()) {
+        Moves moves = on(c);
+        if (moves.isEmpty()) {
             return Optional.empty();
         }
         List<Stop> stops = new ArrayList<>();
         if (from < rest) {
-            stops.add(new Stop(from, least));
+            stops.add(new Stop(from, moves.least()));
         }
-        stops.add(new Stop(to, most));
+        stops.add(new Stop(to, moves.most()));
         List<Dial> dials = new ArrayList<>(c.dials());
         dials.removeIf(d -> d.id().equals(id));
-        dials.add(new Dial(id, words, Purpose.OWN, from, to, rest, "", stops, List.of()));
+        dials.add(new Dial(id, words, Purpose.OWN, from, to, rest, "", stops, moves.bands()));
         return Optional.of(c.withDials(dials, c.pads()));
     }
 }

@@ -9,12 +9,19 @@ public enum Channel {
     SCALE_Y("height"),
     SKEW_X("slant"),
     OPACITY("opacity"),
+    BEND_LEFT("bent down at its left end"),
+    BEND_MIDDLE("bent down in its middle"),
+    BEND_RIGHT("bent down at its right end"),
     DRAWING("drawing");
 
     private final String words;
 
     Channel(String words) {
         this.words = words;
+    }
+
+    boolean bends() {
+        return this == BEND_LEFT || this == BEND_MIDDLE || this == BEND_RIGHT;
     }
 
     public String words() {

@@ -2,6 +2,7 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Swatch;
+import app.leeward.core.cue.Cue;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.mouth.MouthChart;
@@ -25,6 +26,8 @@ import java.util.stream.Stream;
  * @param model the axis of symmetry and the model lines every view is stood to
  * @param links which parts are kept as mirror images of each other
  * @param source the art as the designer's file had it when it was last read
+ * @param looks expressions kept by name
+ * @param cues small animations kept by name
  */
 public record Character(
         String name,
@@ -41,7 +44,9 @@ public record Character(
         List<Note> notes,
         Model model,
         List<MirrorLink> links,
-        Optional<ReadArt> source) {
+        Optional<ReadArt> source,
+        List<Look> looks,
+        List<Cue> cues) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -54,6 +59,8 @@ public record Character(
         model = model == null ? Model.of(canvas) : model;
         links = links == null ? List.of() : List.copyOf(links);
         source = source == null ? Optional.empty() : source;
+        looks = looks == null ? List.of() : List.copyOf(looks);
+        cues = cues == null ? List.of() : List.copyOf(cues);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -92,7 +99,9 @@ public record Character(
                 notes,
                 Model.of(canvas),
                 List.of(),
-                Optional.empty());
+                Optional.empty(),
+                List.of(),
+                List.of());
     }
 
     private static void requireSoundTree(List<Part> parts, List<String> order) {
@@ -140,6 +149,14 @@ public record Character(
         return dials.stream().filter(d -> d.id().equals(id)).findFirst();
     }
 
+    public Optional<Look> look(String id) {
+        return looks.stream().filter(l -> l.id().equals(id)).findFirst();
+    }
+
+    public Optional<Cue> cue(String id) {
+        return cues.stream().filter(q -> q.id().equals(id)).findFirst();
+    }
+
     public List<Part> childrenOf(String id) {
         return parts.stream().filter(p -> p.parent().equals(Optional.of(id))).toList();
     }
@@ -171,25 +188,25 @@ public record Character(
     public Character withName(String newName) {
         return new Character(
                 newName, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withParts(List<Part> newParts) {
         return new Character(
                 name, canvas, frameRate, palette, newParts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withCanvas(Canvas newCanvas) {
         return new Character(
                 name, newCanvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withOrder(List<String> newOrder) {
         return new Character(
                 name, canvas, frameRate, palette, parts, newOrder, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withWindows(List<Window> newWindows) {
@@ -208,7 +225,9 @@ public record Character(
                 notes,
                 model,
                 links,
-                source);
+                source,
+                looks,
+                cues);
     }
 
     public Character withPalette(List<Swatch> newPalette) {
@@ -227,13 +246,15 @@ public record Character(
                 notes,
                 model,
                 links,
-                source);
+                source,
+                looks,
+                cues);
     }
 
     public Character withMouths(MouthChart chart) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, chart, lexicon, notes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withLexicon(Lexicon newLexicon) {
@@ -252,37 +273,51 @@ public record Character(
                 notes,
                 model,
                 links,
-                source);
+                source,
+                looks,
+                cues);
     }
 
     public Character withNotes(List<Note> newNotes) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, newNotes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withModel(Model newModel) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, newModel,
-                links, source);
+                links, source, looks, cues);
     }
 
     public Character withLinks(List<MirrorLink> newLinks) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                newLinks, source);
+                newLinks, source, looks, cues);
     }
 
     public Character withSource(Optional<ReadArt> newSource) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, newSource);
+                links, newSource, looks, cues);
     }
 
     public Character withDials(List<Dial> newDials, List<Pad> newPads) {
         return new Character(
                 name, canvas, frameRate, palette, parts, order, windows, newDials, newPads, mouths, lexicon, notes,
-                model, links, source);
+                model, links, source, looks, cues);
+    }
+
+    public Character withLooks(List<Look> newLooks) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                links, source, newLooks, cues);
+    }
+
+    public Character withCues(List<Cue> newCues) {
+        return new Character(
+                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                links, source, looks, newCues);
     }
 
     public Character withPart(String id, UnaryOperator<Part> change) {
@@ -298,7 +333,7 @@ public record Character(
         stacked.add(at, part.id());
         return new Character(
                 name, canvas, frameRate, palette, more, stacked, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source);
+                links, source, looks, cues);
     }
 
     /** Without a part that nothing follows, and without all that was said about it. */
@@ -328,6 +363,6 @@ public record Character(
     private Character only(List<Part> keptParts, List<String> keptOrder) {
         return new Character(
                 name, canvas, frameRate, palette, keptParts, keptOrder, windows, dials, pads, mouths, lexicon, notes,
-                model, links, source);
+                model, links, source, looks, cues);
     }
 }

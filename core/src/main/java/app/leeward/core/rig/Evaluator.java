@@ -1,12 +1,16 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Bend;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -18,11 +22,15 @@ import java.util.Set;
  * Turns poses of one character into frames. Everything that does not depend on the pose is looked up once, here, because
  * a drag asks for hundreds of poses; the result is immutable and may be shared.
  *
- * <p>The value of a channel is rest ⊕ dials: added for shifts, turns and skews, multiplied for scales and opacity. A
- * drawing is decided by the first that speaks of pin, speech, dial away from rest, pick, default.
+ * <p>The value of a channel is rest ⊕ dials: added for shifts, turns, skews and bends, multiplied for scales and opacity.
+ * Looks and cues speak through dials: what they ask is added to where the dial stands, and the sum is held in its range, so
+ * that a blink over a sleepy look shuts the eye and no more. A lid is held where the blink that shuts it ends. A drawing is
+ * decided by the first that speaks of pin, look, speech, dial away from rest, pick, default.
  */
 public final class Evaluator {
-    private static final int WIDTH = 7;
+    private static final int WIDTH = Way.WIDTH;
+    /** From which strength on a look shows its drawings. */
+    private static final double FROM_HALF = 0.5;
 
     private final Character character;
     private final Part[] parts;
@@ -38,9 +46,18 @@ public final class Evaluator {
     private final DialWays[] dials;
 
     private final List<Hold> holds;
+    private final List<LidEnd> lidEnds;
 
     /** A pad whose two dials hold each other inside its field. */
     private record Hold(Pad pad, int across, int down, Point rest) {}
+
+    /**
+     * Where a lid's way ends: there the blink has shut the eye, and whatever else lowers the lid takes it no further.
+     *
+     * @param at index of the lid's shift downwards
+     * @param way how far the blink takes it, downwards
+     */
+    private record LidEnd(int at, double way) {}
 
     private record DialWays(Dial dial, Way[] ways, int[] wayGroup, int[] bandsPart) {}
 
@@ -67,6 +84,21 @@ public final class Evaluator {
                 .filter(p -> !p.field().isEmpty())
                 .flatMap(p -> hold(p).stream())
                 .toList();
+        lidEnds = lidEnds();
+    }
+
+    private List<LidEnd> lidEnds() {
+        List<LidEnd> ends = new ArrayList<>();
+        for (DialWays d : dials) {
+            for (int k = 0; d.dial.purpose() == Purpose.BLINK && k < d.ways.length; k++) {
+                PartRole role = parts[indexOf.get(d.ways[k].part())].role();
+                double way = d.ways[k].at(d.dial.to()).y();
+                if (way != 0 && (role == PartRole.UPPER_LID || role == PartRole.LOWER_LID)) {
+                    ends.add(new LidEnd(d.wayGroup[k] * WIDTH + 1, way));
+                }
+            }
+        }
+        return ends;
     }
 
     private Optional<Hold> hold(Pad pad) {
@@ -97,8 +129,8 @@ public final class Evaluator {
         for (int i = 0; i < parts.length; i++) {
             for (int g = groupOf[i]; g < groupOf[i + 1]; g++) {
                 Placement p = g == groupOf[i] ? parts[i].rest() : Placement.REST;
-                double[] seven = {p.x(), p.y(), p.rotation(), p.scaleX(), p.scaleY(), p.skewX(), p.opacity()};
-                System.arraycopy(seven, 0, numbers, g * WIDTH, WIDTH);
+                double[] own = {p.x(), p.y(), p.rotation(), p.scaleX(), p.scaleY(), p.skewX(), p.opacity()};
+                System.arraycopy(own, 0, numbers, g * WIDTH, own.length);
             }
         }
         return numbers;
@@ -209,10 +241,32 @@ public final class Evaluator {
         for (int i : order) {
             if (drawings[i] != null) {
                 placed.add(new Frame.Placed(
-                        parts[i].id(), drawings[i], matrices[i], opacity[i], showing(windows.get(i), drawings)));
+                        parts[i].id(),
+                        drawings[i],
+                        matrices[i],
+                        opacity[i],
+                        showing(windows.get(i), drawings),
+                        outlines(i, drawings[i], values)));
             }
         }
         return new Frame(placed);
+    }
+
+    /** The outlines of a bent drawing; empty for one that is as it was drawn. */
+    private List<Path> outlines(int i, String drawing, double[] values) {
+        double left = 0;
+        double middle = 0;
+        double right = 0;
+        for (int v = groupOf[i] * WIDTH; v < groupOf[i + 1] * WIDTH; v += WIDTH) {
+            left += values[v + 7];
+            middle += values[v + 8];
+            right += values[v + 9];
+        }
+        if (left == 0 && middle == 0 && right == 0) {
+            return List.of();
+        }
+        Bend bend = new Bend(left, middle, right);
+        return parts[i].drawing(drawing).map(d -> bend.of(d.art())).orElse(List.of());
     }
 
     /** The part in the coordinates of what it follows: its groups about their pivots, the oldest applied first. */
@@ -280,13 +334,11 @@ public final class Evaluator {
         return all;
     }
 
-    /** The value of every dial, held in its range. */
+    /** The value of every dial with what looks and cues add, held in its range. */
     private double[] settings(Pose pose) {
         double[] settings = new double[dials.length];
         for (int i = 0; i < dials.length; i++) {
-            Dial dial = dials[i].dial;
-            Double asked = pose.dials().get(dial.id());
-            settings[i] = asked == null ? dial.rest() : dial.hold(asked);
+            settings[i] = setting(character, dials[i].dial, pose);
         }
         for (Hold h : holds) {
             if (settings[h.across] != h.rest.x() || settings[h.down] != h.rest.y()) {
@@ -298,6 +350,28 @@ public final class Evaluator {
         return settings;
     }
 
+    /** Where a dial stands in a pose with what its looks and cues add; 0 for a dial that is not there. */
+    public double setting(String dial, Pose pose) {
+        int i = indexOfDial(dial);
+        return i < 0 ? 0 : settings(pose)[i];
+    }
+
+    /** Where a dial stands with what looks and cues add, held in its range. */
+    static double setting(Character c, Dial dial, Pose pose) {
+        Double asked = pose.dials().get(dial.id());
+        double value = asked == null ? dial.rest() : dial.hold(asked);
+        if (!pose.looks().isEmpty()) {
+            for (Look look : c.looks()) {
+                Double strength = pose.looks().get(look.id());
+                Double wanted = look.dials().get(dial.id());
+                if (strength != null && wanted != null) {
+                    value += strength * (wanted - dial.rest());
+                }
+            }
+        }
+        return dial.hold(value + pose.cues().getOrDefault(dial.id(), 0.0));
+    }
+
     private double[] values(double[] settings) {
         double[] values = Arrays.copyOf(rest, rest.length);
         for (int i = 0; i < dials.length; i++) {
@@ -307,6 +381,10 @@ public final class Evaluator {
                     d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, settings[i]);
                 }
             }
+        }
+        for (LidEnd end : lidEnds) {
+            double most = rest[end.at] + end.way;
+            values[end.at] = end.way > 0 ? Math.min(values[end.at], most) : Math.max(values[end.at], most);
         }
         return values;
     }
@@ -335,13 +413,20 @@ public final class Evaluator {
                 }
             }
         }
+        Map<String, String> looked = lookDrawings(character, pose);
         boolean asked = !(pose.pins().isEmpty()
+                && looked.isEmpty()
                 && pose.speech().isEmpty()
                 && pose.picks().isEmpty());
         for (int i = 0; i < parts.length; i++) {
             String id = parts[i].id();
-            String byHand =
-                    asked ? firstOffered(i, pose.pins().get(id), pose.speech().get(id)) : null;
+            String byHand = asked
+                    ? firstOffered(
+                            i,
+                            pose.pins().get(id),
+                            looked.get(id),
+                            pose.speech().get(id))
+                    : null;
             if (byHand != null) {
                 chosen[i] = byHand;
             } else if (chosen[i] == null) {
@@ -355,9 +440,27 @@ public final class Evaluator {
         return chosen;
     }
 
-    private String firstOffered(int part, String first, String second) {
-        String one = offered(part, first);
-        return one != null ? one : offered(part, second);
+    private String firstOffered(int part, String... asked) {
+        for (String drawing : asked) {
+            String one = offered(part, drawing);
+            if (one != null) {
+                return one;
+            }
+        }
+        return null;
+    }
+
+    /** The drawings asked for by looks of half strength and more: of two the stronger, then the later in the list. */
+    static Map<String, String> lookDrawings(Character c, Pose pose) {
+        if (pose.looks().isEmpty()) {
+            return Map.of();
+        }
+        Map<String, String> asked = new HashMap<>();
+        c.looks().stream()
+                .filter(l -> pose.looks().getOrDefault(l.id(), 0.0) >= FROM_HALF)
+                .sorted(Comparator.comparingDouble(l -> pose.looks().get(l.id())))
+                .forEach(l -> asked.putAll(l.drawings()));
+        return asked;
     }
 
     private String offered(int part, String drawing) {

@@ -1,6 +1,8 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Path;
 import java.util.List;
 
 /**
@@ -19,8 +21,20 @@ public record Frame(List<Placed> placed) {
      * @param matrix from the drawing's coordinates to the canvas
      * @param opacity 0 to 1, the opacities of all it follows multiplied in
      * @param windows ids of the parts whose fills all mask it, nested windows included
+     * @param outlines of the drawing's shapes in their order, where they are bent; empty when they are as they were drawn
      */
-    public record Placed(String part, String drawing, Matrix matrix, double opacity, List<String> windows) {}
+    public record Placed(
+            String part, String drawing, Matrix matrix, double opacity, List<String> windows, List<Path> outlines) {
+        /** A part whose outlines are as they were drawn. */
+        public Placed(String part, String drawing, Matrix matrix, double opacity, List<String> windows) {
+            this(part, drawing, matrix, opacity, windows, List.of());
+        }
+
+        /** The drawing's art as it is shown here. */
+        public Artwork shown(Artwork drawn) {
+            return outlines.isEmpty() ? drawn : drawn.withOutlines(outlines);
+        }
+    }
 
     /** The entry of a part, when it shows a drawing. */
     public java.util.Optional<Placed> of(String part) {

@@ -1,5 +1,6 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Numbers;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -11,9 +12,16 @@ import java.util.Map;
  * @param picks part id to the drawing picked by hand; gives way to a dial that decides
  * @param pins part id to the drawing pinned by hand; wins over everything
  * @param speech part id to the drawing the line being spoken asks for
+ * @param looks look id to its strength: 0 for nothing of it, 1 for all of it
+ * @param cues dial id to how far the cues at this moment take it from where it would be, in the dial's unit
  */
 public record Pose(
-        Map<String, Double> dials, Map<String, String> picks, Map<String, String> pins, Map<String, String> speech) {
+        Map<String, Double> dials,
+        Map<String, String> picks,
+        Map<String, String> pins,
+        Map<String, String> speech,
+        Map<String, Double> looks,
+        Map<String, Double> cues) {
     public static final Pose REST = new Pose(Map.of(), Map.of(), Map.of(), Map.of());
 
     public Pose {
@@ -21,7 +29,20 @@ public record Pose(
         picks = Map.copyOf(picks);
         pins = Map.copyOf(pins);
         speech = Map.copyOf(speech);
-        dials.forEach((dial, value) -> app.leeward.core.art.Numbers.finite("dial " + dial, value));
+        looks = Map.copyOf(looks);
+        cues = Map.copyOf(cues);
+        dials.forEach((dial, value) -> Numbers.finite("dial " + dial, value));
+        looks.forEach((look, strength) -> Numbers.finite("look " + look, strength));
+        cues.forEach((dial, by) -> Numbers.finite("cue on dial " + dial, by));
+    }
+
+    /** A pose without looks and cues. */
+    public Pose(
+            Map<String, Double> dials,
+            Map<String, String> picks,
+            Map<String, String> pins,
+            Map<String, String> speech) {
+        this(dials, picks, pins, speech, Map.of(), Map.of());
     }
 
     public static Pose of(Map<String, Double> dials) {
@@ -31,16 +52,25 @@ public record Pose(
     public Pose withDial(String id, double value) {
         Map<String, Double> more = new HashMap<>(dials);
         more.put(id, value);
-        return new Pose(more, picks, pins, speech);
+        return new Pose(more, picks, pins, speech, looks, cues);
     }
 
     public Pose saying(String part, String drawing) {
-        return new Pose(dials, picks, pins, Map.of(part, drawing));
+        return new Pose(dials, picks, pins, Map.of(part, drawing), looks, cues);
     }
 
     public Pose withPins(Map<String, String> morePins) {
         Map<String, String> all = new HashMap<>(pins);
         all.putAll(morePins);
-        return new Pose(dials, picks, all, speech);
+        return new Pose(dials, picks, all, speech, looks, cues);
+    }
+
+    /** With these looks alone. */
+    public Pose withLooks(Map<String, Double> newLooks) {
+        return new Pose(dials, picks, pins, speech, newLooks, cues);
+    }
+
+    public Pose withCues(Map<String, Double> newCues) {
+        return new Pose(dials, picks, pins, speech, looks, newCues);
     }
 }

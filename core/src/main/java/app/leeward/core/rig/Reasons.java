@@ -32,7 +32,11 @@ final class Reasons {
         }
         for (Channel c : Channel.values()) {
             if (c != Channel.DRAWING) {
-                reasons.add(number(c));
+                Reason reason = number(c);
+                // what nothing bends need not be said
+                if (!c.bends() || reason.heard().size() > 1) {
+                    reasons.add(reason);
+                }
             }
         }
         return reasons;
@@ -60,7 +64,23 @@ final class Reasons {
 
     private Reason drawing() {
         List<Reason.Voice> voices = new ArrayList<>();
+        List<Reason.Voice> weak = new ArrayList<>();
         speak(voices, Reason.Kind.PIN, "", pose.pins().get(part.id()), "pinned by hand to ");
+        for (Look look : character.looks()) {
+            String wanted = look.drawings().get(part.id());
+            double strength = pose.looks().getOrDefault(look.id(), 0.0);
+            if (wanted != null && strength > 0) {
+                String words = "look " + look.name() + " at " + plain(100 * strength) + " % asks for ";
+                Reason.Voice voice = new Reason.Voice(Reason.Kind.LOOK, look.id(), words + name(wanted));
+                boolean heard =
+                        wanted.equals(Evaluator.lookDrawings(character, pose).get(part.id()));
+                if (part.offers(wanted) && heard) {
+                    voices.add(voice);
+                } else {
+                    weak.add(voice);
+                }
+            }
+        }
         speak(voices, Reason.Kind.SPEECH, "", pose.speech().get(part.id()), "the line being spoken asks for ");
         // strongest dial first: furthest from rest, then the later in the list
         List<Dial> strongest = new ArrayList<>(character.dials());
@@ -75,6 +95,7 @@ final class Reasons {
         }
         speak(voices, Reason.Kind.PICK, "", pose.picks().get(part.id()), "picked by hand: ");
         speak(voices, Reason.Kind.REST, "", part.shown(), "by default: ");
+        voices.addAll(weak);
         return new Reason(
                 Channel.DRAWING,
                 shown == null ? "nothing" : name(shown),
@@ -93,12 +114,22 @@ final class Reasons {
     }
 
     private double held(Dial dial) {
-        Double asked = pose.dials().get(dial.id());
-        return asked == null ? dial.rest() : dial.hold(asked);
+        return Evaluator.setting(character, dial, pose);
     }
 
-    private static String at(Dial dial, double value) {
-        return dial.name() + " at " + plain(value) + dial.unit();
+    /** A dial and where it stands, with the looks and cues that brought it there. */
+    private String at(Dial dial, double value) {
+        List<String> by = new ArrayList<>();
+        for (Look look : character.looks()) {
+            if (look.dials().containsKey(dial.id()) && pose.looks().getOrDefault(look.id(), 0.0) != 0) {
+                by.add("look " + look.name());
+            }
+        }
+        if (pose.cues().getOrDefault(dial.id(), 0.0) != 0) {
+            by.add("a cue");
+        }
+        String with = by.isEmpty() ? "" : " (with " + String.join(", ", by) + ")";
+        return dial.name() + " at " + plain(value) + dial.unit() + with;
     }
 
     private static String change(Channel channel, double does) {
@@ -130,11 +161,21 @@ final class Reasons {
             case SCALE_Y -> p.scaleY();
             case SKEW_X -> p.skewX();
             case OPACITY -> p.opacity();
+            case BEND_LEFT, BEND_MIDDLE, BEND_RIGHT -> 0;
             case DRAWING -> throw new IllegalArgumentException("a drawing is not a number");
         };
     }
 
     private static double of(Channel channel, Offset o) {
+        return switch (channel) {
+            case BEND_LEFT -> o.bend().left();
+            case BEND_MIDDLE -> o.bend().middle();
+            case BEND_RIGHT -> o.bend().right();
+            default -> placed(channel, o);
+        };
+    }
+
+    private static double placed(Channel channel, Offset o) {
         return of(channel, new Placement(o.x(), o.y(), o.rotation(), o.scaleX(), o.scaleY(), o.skewX(), o.opacity()));
     }
 }

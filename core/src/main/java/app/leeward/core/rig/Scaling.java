@@ -63,7 +63,8 @@ public final class Scaling {
                                 o.scaleX(),
                                 o.scaleY(),
                                 o.skewX(),
-                                o.opacity())));
+                                o.opacity(),
+                                o.bend().times(scale))));
         return new Stop(s.at(), offsets);
     }
 }

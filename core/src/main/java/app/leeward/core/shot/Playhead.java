@@ -1,9 +1,13 @@
 package app.leeward.core.shot;
 
+import app.leeward.core.cue.Dropped;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -33,16 +37,37 @@ public final class Playhead {
         return held - held % shot.rules().exposure();
     }
 
-    /** The pose at a frame: {@code live} (what the dials are held at by hand) with the line's mouth added. */
+    /**
+     * The pose at a frame: {@code live} (what the dials are held at by hand) with the line's mouth, the blinks and the cues
+     * added.
+     */
     public Pose poseAt(int frame, Pose live) {
+        int at = exposed(frame);
+        Pose cued = live.withCues(cuesAt(at));
         if (mouths.isEmpty()) {
-            return live;
+            return cued;
         }
         String part = evaluator.character().mouths().part().orElseThrow();
-        int at = exposed(frame);
-        Pose speaking = live.saying(part, mouths.get().at(at));
+        Pose speaking = cued.saying(part, mouths.get().at(at));
         String pin = shot.pins().get(at);
-        return pin == null ? speaking : speaking.withPins(java.util.Map.of(part, pin));
+        return pin == null ? speaking : speaking.withPins(Map.of(part, pin));
+    }
+
+    /** How far blinks and cues take each dial. */
+    private Map<String, Double> cuesAt(int frame) {
+        Map<String, Double> adds = new HashMap<>();
+        double shut =
+                shot.blinks().stream().mapToDouble(b -> b.shut(frame)).max().orElse(0);
+        if (shut > 0) {
+            evaluator.character().dials().stream()
+                    .filter(d -> d.purpose() == Purpose.BLINK)
+                    .forEach(d -> adds.put(d.id(), shut * (d.to() - d.rest())));
+        }
+        for (Dropped d : shot.cues()) {
+            evaluator.character().cue(d.cue()).ifPresent(q -> q.at(frame - d.frame())
+                    .forEach((dial, by) -> adds.merge(dial, by, Double::sum)));
+        }
+        return adds;
     }
 
     public Frame frameAt(int frame, Pose live) {

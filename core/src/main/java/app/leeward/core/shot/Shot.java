@@ -1,10 +1,14 @@
 package app.leeward.core.shot;
 
+import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.Dropped;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.speech.DialogueLine;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -13,13 +17,46 @@ import java.util.TreeMap;
  *
  * @param rules frame rate, ones or twos, lead and minimum hold
  * @param pins frame to the mouth drawing pinned there by hand
+ * @param blinks in rising order, none overlapping
+ * @param cues dropped into the shot, in rising order
  */
-public record Shot(String name, DialogueLine line, TrackRules rules, Map<Integer, String> pins) {
+public record Shot(
+        String name,
+        DialogueLine line,
+        TrackRules rules,
+        Map<Integer, String> pins,
+        List<Blink> blinks,
+        List<Dropped> cues) {
     public Shot {
+        // stored before there were any
+        blinks = blinks == null ? List.of() : sorted(blinks);
+        cues = cues == null
+                ? List.of()
+                : cues.stream()
+                        .sorted(Comparator.comparingInt(Dropped::frame).thenComparing(Dropped::cue))
+                        .toList();
         if (name.isBlank()) {
             throw new IllegalArgumentException("a shot needs a name");
         }
         pins = java.util.Collections.unmodifiableMap(new TreeMap<>(pins));
+    }
+
+    /** A shot in which nothing but the mouth moves. */
+    public Shot(String name, DialogueLine line, TrackRules rules, Map<Integer, String> pins) {
+        this(name, line, rules, pins, List.of(), List.of());
+    }
+
+    private static List<Blink> sorted(List<Blink> blinks) {
+        List<Blink> rising =
+                blinks.stream().sorted(Comparator.comparingInt(Blink::frame)).toList();
+        for (int i = 1; i < rising.size(); i++) {
+            if (rising.get(i).frame() < rising.get(i - 1).end()) {
+                throw new IllegalArgumentException("The blink from frame "
+                        + rising.get(i).frame() + " would begin before the one from frame "
+                        + rising.get(i - 1).frame() + " has ended.");
+            }
+        }
+        return rising;
     }
 
     /** How many frames it lasts: enough for the whole recording, at least one. */
@@ -33,18 +70,27 @@ public record Shot(String name, DialogueLine line, TrackRules rules, Map<Integer
     }
 
     public Shot withName(String newName) {
-        return new Shot(newName, line, rules, pins);
+        return new Shot(newName, line, rules, pins, blinks, cues);
     }
 
     public Shot withRules(TrackRules newRules) {
-        return new Shot(name, line, newRules, pins);
+        return new Shot(name, line, newRules, pins, blinks, cues);
     }
 
     public Shot withLine(DialogueLine newLine) {
-        return new Shot(name, newLine, rules, pins);
+        return new Shot(name, newLine, rules, pins, blinks, cues);
     }
 
     public Shot withPins(Map<Integer, String> newPins) {
-        return new Shot(name, line, rules, newPins);
+        return new Shot(name, line, rules, newPins, blinks, cues);
+    }
+
+    /** @throws IllegalArgumentException when two of them overlap */
+    public Shot withBlinks(List<Blink> newBlinks) {
+        return new Shot(name, line, rules, pins, newBlinks, cues);
+    }
+
+    public Shot withCues(List<Dropped> newCues) {
+        return new Shot(name, line, rules, pins, blinks, newCues);
     }
 }

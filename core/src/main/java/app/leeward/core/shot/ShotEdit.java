@@ -1,8 +1,13 @@
 package app.leeward.core.shot;
 
+import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.BlinkPlan;
+import app.leeward.core.cue.Dropped;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.speech.DialogueLine;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -135,6 +140,123 @@ public sealed interface ShotEdit {
         @Override
         public String describe() {
             return "Released the mouth on frames " + from + " to " + to;
+        }
+    }
+
+    /**
+     * Lays blinks over the whole shot in place of those that were there, near the gaze shifts of its cues.
+     *
+     * @param perMinute how many a minute
+     * @param seed the same seed lays the same blinks
+     */
+    record LayBlinks(double perMinute, long seed) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            List<Integer> shifts = shot.cues().stream().map(Dropped::frame).toList();
+            return shot.withBlinks(BlinkPlan.lay(shot.frames(), shot.rules().frameRate(), perMinute, shifts, seed));
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("blinks");
+        }
+
+        @Override
+        public String describe() {
+            return "Laid " + (perMinute == Math.rint(perMinute) ? "" + (long) perMinute : "" + perMinute)
+                    + " blinks a minute";
+        }
+    }
+
+    /** Puts one blink in place of the one that begins at a frame, or adds it when none begins there. */
+    record SetBlink(int was, Blink blink) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            if (blink.end() > shot.frames()) {
+                throw new IllegalArgumentException("A blink from frame " + blink.frame() + " to " + blink.end()
+                        + " does not end within the shot, whose last frame is " + (shot.frames() - 1) + ".");
+            }
+            List<Blink> blinks = new ArrayList<>(shot.blinks());
+            blinks.removeIf(b -> b.frame() == was);
+            blinks.add(blink);
+            return shot.withBlinks(blinks);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("blinks");
+        }
+
+        @Override
+        public String describe() {
+            return "Set a blink from frame " + blink.frame() + " to " + blink.end();
+        }
+    }
+
+    record DropBlink(int frame) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            List<Blink> blinks = new ArrayList<>(shot.blinks());
+            if (!blinks.removeIf(b -> b.frame() == frame)) {
+                throw new IllegalArgumentException("No blink begins at frame " + frame + " any more.");
+            }
+            return shot.withBlinks(blinks);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("blinks");
+        }
+
+        @Override
+        public String describe() {
+            return "Took away the blink at frame " + frame;
+        }
+    }
+
+    /** Drops a cue of the character into the shot. */
+    record DropIn(int frame, String cue) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            if (frame < 0 || frame >= shot.frames()) {
+                throw new IllegalArgumentException(
+                        "Frame " + frame + " does not lie within 0 to " + (shot.frames() - 1) + ".");
+            }
+            List<Dropped> cues = new ArrayList<>(shot.cues());
+            cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue));
+            cues.add(new Dropped(frame, cue));
+            return shot.withCues(cues);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("cue on " + frame);
+        }
+
+        @Override
+        public String describe() {
+            return "Dropped the cue '" + cue + "' in at frame " + frame;
+        }
+    }
+
+    record TakeOut(int frame, String cue) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            List<Dropped> cues = new ArrayList<>(shot.cues());
+            if (!cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue))) {
+                throw new IllegalArgumentException("No such cue begins at frame " + frame + " any more.");
+            }
+            return shot.withCues(cues);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("cue on " + frame);
+        }
+
+        @Override
+        public String describe() {
+            return "Took the cue '" + cue + "' out at frame " + frame;
         }
     }
 

@@ -46,7 +46,7 @@ class DialTest {
         Offset at = Way.of(d).get(0).at(d.hold(value));
         assertThat(at.x()).isBetween(-8.0, 5.0);
         assertThat(at.y()).isBetween(0.0, 1.0);
-        double[] numbers = {10, 0, 0, 1, 1, 0, 1};
+        double[] numbers = {10, 0, 0, 1, 1, 0, 1, 0, 0, 0};
         Way.of(d).get(0).addTo(numbers, 0, d.hold(value));
         assertThat(numbers[0])
                 .as("added in place")

@@ -33,7 +33,8 @@ class ReadyMadeTest {
     private static Character all(Character c) {
         Character now = c;
         for (ReadyMade dial : ReadyMade.values()) {
-            now = done(now, new MakeDial(dial));
+            // the face has no cheeks
+            now = dial.addTo(now).isPresent() ? done(now, new MakeDial(dial)) : now;
         }
         return now;
     }

@@ -2,8 +2,13 @@ package app.leeward.core.shot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.cue.Blink;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.Outcome;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
@@ -82,5 +87,75 @@ class ShotTest {
         List<TimedPhone> both = List.of(new TimedPhone(Phone.M, 0, 0.4), new TimedPhone(Phone.AA, 0.3, 0.8));
         assertThatThrownBy(() -> new DialogueLine("x", "h", 1, List.of(), both, List.of(), 0))
                 .hasMessageContaining("overlap at 0.3");
+    }
+
+    private static double lid(Shot shot, int frame, Pose live) {
+        return new Playhead(new Evaluator(BLINKING), shot)
+                .frameAt(frame, live)
+                .of("upper-lid-left")
+                .orElseThrow()
+                .matrix()
+                .f();
+    }
+
+    private static final Character BLINKING = ((Outcome.Done) Edits.apply(FACE, new MakeCues())).character();
+
+    @Test
+    void blinksAddToWhateverTheDialsDoAndAreHeldAtShut() {
+        Shot ones = new ShotEdit.Expose(1, 1, 2).apply(SHOT);
+        Shot blinking = new ShotEdit.SetBlink(-1, new Blink(4, 2, 1, 2)).apply(ones);
+        double open = lid(ones, 6, Pose.REST);
+        double shut = lid(ones, 6, Pose.of(Map.of("blink", 1.0)));
+        assertThat(lid(blinking, 4, Pose.REST)).isCloseTo(open, within(1e-9));
+        assertThat(lid(blinking, 5, Pose.REST)).isCloseTo((open + shut) / 2, within(1e-9));
+        assertThat(lid(blinking, 6, Pose.REST)).isCloseTo(shut, within(1e-9));
+        assertThat(lid(blinking, 7, Pose.REST)).isCloseTo(shut, within(1e-9));
+        assertThat(lid(blinking, 9, Pose.REST)).isCloseTo(open, within(1e-9));
+        assertThat(lid(blinking, 6, Pose.of(Map.of("blink", 0.7)))).isCloseTo(shut, within(1e-9));
+    }
+
+    @Test
+    void blinksAreMovedTakenAwayAndKeptApart() {
+        Shot one = new ShotEdit.SetBlink(-1, Blink.at(4)).apply(SHOT);
+        Shot moved = new ShotEdit.SetBlink(4, new Blink(6, 3, 2, 3)).apply(one);
+        assertThat(moved.blinks()).containsExactly(new Blink(6, 3, 2, 3));
+        assertThatThrownBy(() -> new ShotEdit.SetBlink(-1, Blink.at(10)).apply(moved))
+                .hasMessageContaining("frame 10")
+                .hasMessageContaining("frame 6");
+        assertThatThrownBy(() -> new ShotEdit.SetBlink(-1, Blink.at(20)).apply(moved))
+                .hasMessageContaining("last frame is 23");
+        assertThat(new ShotEdit.DropBlink(6).apply(moved).blinks()).isEmpty();
+        assertThatThrownBy(() -> new ShotEdit.DropBlink(7).apply(moved)).isInstanceOf(IllegalArgumentException.class);
+        assertThat(new ShotEdit.LayBlinks(60, 1).apply(SHOT)).isEqualTo(new ShotEdit.LayBlinks(60, 1).apply(moved));
+    }
+
+    @Test
+    void aCueIsDroppedInPlaysAndIsTakenOut() {
+        Shot ones = new ShotEdit.Expose(1, 1, 2).apply(SHOT);
+        Shot looking = new ShotEdit.DropIn(2, "cue-look-round").apply(ones);
+        Playhead plain = new Playhead(new Evaluator(BLINKING), ones);
+        Playhead cued = new Playhead(new Evaluator(BLINKING), looking);
+        assertThat(cued.frameAt(2, Pose.REST)).isEqualTo(plain.frameAt(2, Pose.REST));
+        double there = cued.frameAt(8, Pose.REST)
+                .of("pupil-left")
+                .orElseThrow()
+                .matrix()
+                .e();
+        assertThat(there)
+                .as("the eyes look to the left of the screen")
+                .isLessThan(plain.frameAt(8, Pose.REST)
+                                .of("pupil-left")
+                                .orElseThrow()
+                                .matrix()
+                                .e()
+                        - 3);
+        Shot gone = new ShotEdit.TakeOut(2, "cue-look-round").apply(looking);
+        assertThat(gone).isEqualTo(ones);
+        Shot unknown = new ShotEdit.DropIn(2, "cue-that-was-deleted").apply(ones);
+        assertThat(new Playhead(new Evaluator(BLINKING), unknown).frameAt(8, Pose.REST))
+                .as("a cue that is gone is skipped")
+                .isEqualTo(plain.frameAt(8, Pose.REST));
+        assertThatThrownBy(() -> new ShotEdit.DropIn(24, "cue-roll").apply(ones))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 }

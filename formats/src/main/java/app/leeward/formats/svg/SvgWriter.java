@@ -74,11 +74,11 @@ public final class SvgWriter {
     }
 
     private Artwork art(Frame.Placed p) {
-        return character
+        return p.shown(character
                 .part(p.part())
                 .flatMap(part -> part.drawing(p.drawing()))
                 .map(Drawing::art)
-                .orElseThrow();
+                .orElseThrow());
     }
 
     /** Clip of the fills of another part, in canvas coordinates. */

@@ -1,0 +1,26 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.cue.Cue;
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Takes a cue away; shots in which it was dropped keep its place and skip it. */
+public record DropCue(String cue) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("cue " + cue);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Took away the cue " + before.cue(cue).map(Cue::name).orElse(cue);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return before.cue(cue).isEmpty()
+                ? new Outcome.Refused("no-cue", "There is no cue '" + cue + "' any more.")
+                : new Outcome.Done(before.withCues(
+                        before.cues().stream().filter(q -> !q.id().equals(cue)).toList()));
+    }
+}

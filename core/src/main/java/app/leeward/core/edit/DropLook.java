@@ -1,0 +1,31 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Look;
+import java.util.Set;
+
+/** Takes a look away. */
+public record DropLook(String look) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("look " + look);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Took away the look " + before.look(look).map(Look::name).orElse(look);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return before.look(look).isEmpty()
+                ? gone(look)
+                : new Outcome.Done(before.withLooks(before.looks().stream()
+                        .filter(l -> !l.id().equals(look))
+                        .toList()));
+    }
+
+    static Outcome gone(String look) {
+        return new Outcome.Refused("no-look", "There is no look '" + look + "' any more.");
+    }
+}

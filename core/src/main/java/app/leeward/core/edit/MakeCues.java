@@ -1,0 +1,27 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.look.ReadyCue;
+import app.leeward.core.rig.Character;
+import java.util.Optional;
+import java.util.Set;
+
+/** Adds the ready-made cues of the eyes that the character has dials for, or makes them anew. */
+public record MakeCues() implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of(EVERYTHING);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Made the cues of the eyes";
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Optional<Character> made = ReadyCue.addTo(before);
+        return made.isPresent()
+                ? new Outcome.Done(made.get())
+                : new Outcome.Refused("no-dials", "There is no gaze, blink or squint for a cue to move.");
+    }
+}

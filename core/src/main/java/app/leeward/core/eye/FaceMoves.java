@@ -1,0 +1,148 @@
+package app.leeward.core.eye;
+
+import app.leeward.core.art.Bend;
+import app.leeward.core.art.Box;
+import app.leeward.core.dial.Band;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** How brows, cheeks, nose and mouth move by ready-made dials. How far is common practice, no source. */
+final class FaceMoves {
+    /** Shares of the brow's width. */
+    private static final double RAISED = 0.3;
+
+    private static final double LOWERED = 0.16;
+    private static final double BENT = 0.2;
+    private static final double TOGETHER = 0.12;
+    /** Degrees. */
+    private static final double TILTED = 15;
+    /** Shares of the cheek's and of the nose's height, and of the mouth's width. */
+    private static final double CHEEK_UP = 0.3;
+
+    private static final double NOSE_UP = 0.1;
+    private static final double CORNERS = 0.14;
+
+    private FaceMoves() {}
+
+    private interface One {
+        void move(Part part, Box at);
+    }
+
+    private static void each(Character c, PartRole role, One one) {
+        for (Part p : c.parts()) {
+            if (p.role() == role) {
+                p.bounds().ifPresent(at -> one.move(p, at));
+            }
+        }
+    }
+
+    static void raise(Character c, Moves moves) {
+        each(c, PartRole.BROW, (brow, at) -> {
+            moves.most(brow.id(), Offset.shift(0, -RAISED * at.width()));
+            moves.least(brow.id(), Offset.shift(0, LOWERED * at.width()));
+        });
+    }
+
+    static void tilt(Character c, Moves moves) {
+        each(c, PartRole.BROW, (brow, at) -> {
+            // an inner end left of its pivot goes up when it is turned clockwise
+            int up = at.centre().x() < brow.pivot().x() ? 1 : -1;
+            moves.most(brow.id(), new Offset(0, 0, up * TILTED, 1, 1, 0, 1));
+            moves.least(brow.id(), new Offset(0, 0, -up * TILTED, 1, 1, 0, 1));
+        });
+    }
+
+    /**
+     * Bends brows at one of their three points.
+     *
+     * @param point 0 inner, 1 middle, 2 outer
+     */
+    static void bend(Character c, int point, Moves moves) {
+        double axis = c.model().axis();
+        each(c, PartRole.BROW, (brow, at) -> {
+            double up = -BENT * at.width();
+            Bend inner =
+                    switch (point) {
+                        case 0 -> new Bend(up, 0, 0);
+                        case 1 -> new Bend(0, up, 0);
+                        default -> new Bend(0, 0, up);
+                    };
+            // the inner end of a brow right of the axis is its left one
+            Bend bend = at.centre().x() > axis ? inner : inner.mirrored();
+            moves.most(brow.id(), Offset.NONE.with(bend));
+            moves.least(brow.id(), Offset.NONE.with(bend.times(-1)));
+        });
+    }
+
+    static void together(Character c, Moves moves) {
+        double axis = c.model().axis();
+        each(c, PartRole.BROW, (brow, at) -> {
+            double in = (at.centre().x() > axis ? -1 : 1) * TOGETHER * at.width();
+            moves.most(brow.id(), Offset.shift(in, 0));
+            moves.least(brow.id(), Offset.shift(-in, 0));
+        });
+    }
+
+    static void cheeks(Character c, Moves moves) {
+        each(c, PartRole.CHEEK, (cheek, at) -> moves.most(cheek.id(), Offset.shift(0, -CHEEK_UP * at.height())));
+    }
+
+    static void nose(Character c, Moves moves) {
+        each(
+                c,
+                PartRole.NOSE,
+                (nose, at) -> moves.most(nose.id(), new Offset(0, -NOSE_UP * at.height(), 0, 1.08, 0.88, 0, 1)));
+    }
+
+    private static Optional<Part> mouth(Character c) {
+        return c.mouths().part().flatMap(c::part).or(() -> c.part(PartRole.MOUTH));
+    }
+
+    static void corners(Character c, Moves moves) {
+        mouth(c).ifPresent(m -> m.bounds().ifPresent(at -> {
+            double up = CORNERS * at.width();
+            moves.most(m.id(), Offset.bent(-up, 0, -up));
+            moves.least(m.id(), Offset.bent(up, 0, up));
+        }));
+    }
+
+    static void width(Character c, Moves moves) {
+        mouth(c).ifPresent(m -> {
+            moves.most(m.id(), new Offset(0, 0, 0, 1.22, 1, 0, 1));
+            moves.least(m.id(), new Offset(0, 0, 0, 0.76, 1, 0, 1));
+        });
+    }
+
+    static void tight(Character c, Moves moves) {
+        mouth(c).ifPresent(m -> moves.most(m.id(), new Offset(0, 0, 0, 0.84, 0.7, 0, 1)));
+    }
+
+    static void lowerLip(Character c, Moves moves) {
+        mouth(c).ifPresent(m -> m.bounds().ifPresent(at -> {
+            double taller = 1.22;
+            // grown downwards: the upper edge stays
+            double down = (m.pivot().y() - at.minY()) * (taller - 1);
+            moves.most(m.id(), new Offset(0, down, 0, 1, taller, 0, 1));
+        }));
+    }
+
+    /** The mouths drawn for a half and a wide open jaw. */
+    static void jaw(Character c, Moves moves) {
+        MouthChart chart = c.mouths();
+        Optional<MouthChart.Service> half = chart.serve(Viseme.EH);
+        Optional<MouthChart.Service> wide = chart.serve(Viseme.AH);
+        if (chart.part().isPresent() && half.isPresent() && wide.isPresent()) {
+            List<Band> drawings = new ArrayList<>();
+            drawings.add(new Band(0.25, 0.6, half.get().drawing()));
+            drawings.add(new Band(0.6, 1, wide.get().drawing()));
+            moves.exchange(chart.part().get(), drawings);
+        }
+    }
+}

@@ -1,0 +1,133 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.cue.Cue;
+import app.leeward.core.cue.Key;
+import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Stop;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * Takes a dial that poses both sides apart into one for each side (a blink into two winks), and puts the two together again.
+ * Looks and cues that name it follow.
+ */
+public final class DialSides {
+    private static final String LEFT = "-left";
+    private static final String RIGHT = "-right";
+
+    private DialSides() {}
+
+    /** Whether every part the dial poses has a side, and both sides are among them. */
+    public static boolean canSplit(Character c, Dial d) {
+        List<Side> sides =
+                parts(d).map(p -> c.part(p).map(Part::side).orElse(Side.NONE)).toList();
+        return sides.contains(Side.LEFT) && sides.contains(Side.RIGHT) && !sides.contains(Side.NONE);
+    }
+
+    private static Stream<String> parts(Dial d) {
+        return Stream.concat(
+                d.stops().stream().flatMap(s -> s.offsets().keySet().stream()),
+                d.bands().stream().map(Bands::part));
+    }
+
+    /** The id of the other half of a dial taken apart; empty for a dial that is whole or alone. */
+    public static Optional<String> otherHalf(Character c, String dial) {
+        String other = dial.endsWith(LEFT) ? stem(dial) + RIGHT : dial.endsWith(RIGHT) ? stem(dial) + LEFT : "";
+        return c.dial(other).map(Dial::id).filter(o -> c.dial(dial).isPresent());
+    }
+
+    private static String stem(String id) {
+        return id.substring(0, id.lastIndexOf('-'));
+    }
+
+    /** @throws IllegalArgumentException for a dial that does not pose both sides and nothing else */
+    public static Character split(Character c, String dial) {
+        Dial d = c.dial(dial)
+                .filter(whole -> canSplit(c, whole))
+                .orElseThrow(() -> new IllegalArgumentException("dial '" + dial + "' does not pose two sides"));
+        List<Dial> dials = new ArrayList<>(c.dials());
+        int at = dials.indexOf(d);
+        dials.set(at, half(c, d, Side.LEFT, d.id() + LEFT, d.name() + ", left"));
+        dials.add(at + 1, half(c, d, Side.RIGHT, d.id() + RIGHT, d.name() + ", right"));
+        return renamed(c.withDials(dials, c.pads()), List.of(d.id()), List.of(d.id() + LEFT, d.id() + RIGHT));
+    }
+
+    private static Dial half(Character c, Dial d, Side side, String id, String name) {
+        List<Stop> stops = d.stops().stream()
+                .map(s -> new Stop(
+                        s.at(),
+                        s.offsets().entrySet().stream()
+                                .filter(e -> on(c, e.getKey(), side))
+                                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue))))
+                .toList();
+        List<Bands> bands =
+                d.bands().stream().filter(b -> on(c, b.part(), side)).toList();
+        return new Dial(id, name, d.purpose(), d.from(), d.to(), d.rest(), d.unit(), stops, bands, d.hinges());
+    }
+
+    private static boolean on(Character c, String part, Side side) {
+        return c.part(part).filter(p -> p.side() == side).isPresent();
+    }
+
+    /** @throws IllegalArgumentException when the dial is not one half of two alike in range and rest */
+    public static Character join(Character c, String dial) {
+        String stem = otherHalf(c, dial).map(DialSides::stem).orElse("");
+        Dial left = c.dial(stem + LEFT).orElse(null);
+        Dial right = c.dial(stem + RIGHT).orElse(null);
+        if (left == null
+                || right == null
+                || left.from() != right.from()
+                || left.to() != right.to()
+                || left.rest() != right.rest()) {
+            throw new IllegalArgumentException("dial '" + dial + "' is not one of two alike");
+        }
+        Map<Double, Map<String, Offset>> stops = new TreeMap<>();
+        Stream.of(left, right).flatMap(d -> d.stops().stream()).forEach(s -> stops.computeIfAbsent(
+                        s.at(), k -> new HashMap<>())
+                .putAll(s.offsets()));
+        List<Bands> bands = new ArrayList<>(left.bands());
+        bands.addAll(right.bands());
+        Map<String, Integer> hinges = new HashMap<>(left.hinges());
+        hinges.putAll(right.hinges());
+        List<Stop> both = stops.entrySet().stream()
+                .map(e -> new Stop(e.getKey(), e.getValue()))
+                .toList();
+        String name = left.name().replaceAll(", left$", "");
+        Dial whole = new Dial(
+                stem, name, left.purpose(), left.from(), left.to(), left.rest(), left.unit(), both, bands, hinges);
+        List<Dial> dials = new ArrayList<>(c.dials());
+        dials.set(dials.indexOf(left), whole);
+        dials.remove(right);
+        return renamed(c.withDials(dials, c.pads()), List.of(left.id(), right.id()), List.of(stem));
+    }
+
+    /** Looks and cues that name the old dials name the new ones instead; of two values the first stays. */
+    private static Character renamed(Character c, List<String> old, List<String> now) {
+        List<Look> looks = c.looks().stream()
+                .map(l -> new Look(l.id(), l.name(), l.collection(), renamed(l.dials(), old, now), l.drawings()))
+                .toList();
+        List<Cue> cues = c.cues().stream()
+                .map(q -> {
+                    Map<String, List<Key>> tracks = renamed(q.tracks(), old, now);
+                    return new Cue(q.id(), q.name(), tracks);
+                })
+                .toList();
+        return c.withLooks(looks).withCues(cues);
+    }
+
+    private static <T> Map<String, T> renamed(Map<String, T> by, List<String> old, List<String> now) {
+        Map<String, T> out = new HashMap<>(by);
+        Optional<T> value = old.stream().filter(by::containsKey).map(by::get).findFirst();
+        old.forEach(out::remove);
+        value.ifPresent(v -> now.forEach(n -> out.put(n, v)));
+        return out;
+    }
+}
