@@ -23,7 +23,7 @@ public record Bend(double left, double middle, double right) {
         right += 0.0;
     }
 
-    public boolean isNone() {
+    public boolean straight() {
         return left == 0 && middle == 0 && right == 0;
     }
 
@@ -57,7 +57,7 @@ public record Bend(double left, double middle, double right) {
         Optional<Box> box = art.bounds();
         List<Path> bent = new ArrayList<>();
         for (Shape s : art.shapes()) {
-            boolean still = isNone() || box.isEmpty() || s.fill() instanceof Paint.Picture;
+            boolean still = straight() || box.isEmpty() || s.fill() instanceof Paint.Picture;
             bent.add(still ? s.path() : of(s.path(), box.get()));
         }
         return bent;

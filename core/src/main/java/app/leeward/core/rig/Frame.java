@@ -25,6 +25,10 @@ public record Frame(List<Placed> placed) {
      */
     public record Placed(
             String part, String drawing, Matrix matrix, double opacity, List<String> windows, List<Path> outlines) {
+        public Placed {
+            outlines = outlines == null ? List.of() : List.copyOf(outlines);
+        }
+
         /** A part whose outlines are as they were drawn. */
         public Placed(String part, String drawing, Matrix matrix, double opacity, List<String> windows) {
             this(part, drawing, matrix, opacity, windows, List.of());

@@ -1,14 +1,18 @@
 package app.leeward.formats.json;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Bend;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
+import app.leeward.core.dial.Offset;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.rig.Frame;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.svg.PathReader;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
@@ -128,6 +132,9 @@ public final class LeewardJson {
                 return new Point(xy[0], xy[1]);
             }
         });
+        // most parts are not bent, and a sweep has thousands of them
+        mapper.addMixIn(Frame.Placed.class, PlacedForm.class);
+        mapper.addMixIn(Offset.class, OffsetForm.class);
         choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
         choice(mapper, Edit.class, Edit.class.getPermittedSubclasses());
         choice(mapper, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
@@ -135,6 +142,29 @@ public final class LeewardJson {
                 .registerModule(new Jdk8Module())
                 .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS);
+    }
+
+    private abstract static class PlacedForm {
+        @JsonInclude(JsonInclude.Include.NON_EMPTY)
+        abstract List<Path> outlines();
+    }
+
+    private abstract static class OffsetForm {
+        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = NoBend.class)
+        abstract Bend bend();
+    }
+
+    /** Says which bends are left out; made by name. */
+    static final class NoBend {
+        @Override
+        public boolean equals(Object value) {
+            return value == null || value instanceof Bend b && b.straight();
+        }
+
+        @Override
+        public int hashCode() {
+            return 0;
+        }
     }
 
     private static double round(double v, double grain) {

@@ -4,15 +4,33 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.Cue;
+import app.leeward.core.cue.Key;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Purpose;
+import app.leeward.core.dial.Stop;
 import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.BendLidLine;
+import app.leeward.core.edit.DropCue;
+import app.leeward.core.edit.DropLook;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.JoinDials;
+import app.leeward.core.edit.KeepLook;
+import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.NameLook;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Pronounce;
 import app.leeward.core.edit.Rename;
 import app.leeward.core.edit.RenamePart;
+import app.leeward.core.edit.RestLids;
 import app.leeward.core.edit.ServeSound;
+import app.leeward.core.edit.SetCue;
 import app.leeward.core.edit.SetDial;
 import app.leeward.core.edit.Show;
+import app.leeward.core.edit.SplitDial;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
@@ -78,7 +96,28 @@ class LeewardJsonTest {
                 new Show("cap", "nothing"),
                 new ServeSound(Viseme.OO, "oh"),
                 new Pronounce("sorrel", List.of(Phone.S, Phone.AO)),
-                new SetDial(maren().dials().get(0)));
+                new SetDial(maren().dials().get(0)),
+                new SetDial(new Dial(
+                        "bend",
+                        "Bend",
+                        Purpose.OWN,
+                        0,
+                        1,
+                        0,
+                        "",
+                        List.of(new Stop(1, Map.of("brow-left", Offset.bent(1, -2, 0.5)))),
+                        List.of())),
+                new SplitDial("blink"),
+                new JoinDials("blink-left"),
+                new RestLids(0.25, -0.1),
+                new BendLidLine(0, 4, 0),
+                new MakeLooks(),
+                new KeepLook("Wry", "Mine", Map.of("turn", 2.0), Map.of("l", 0.5), Map.of(), List.of("turn")),
+                new NameLook("wry", "Sly", ""),
+                new DropLook("wry"),
+                new MakeCues(),
+                new SetCue(new Cue("q", "Quick", Map.of("turn", List.of(new Key(0, 0), new Key(4, 12.5))))),
+                new DropCue("q"));
         for (Edit e : edits) {
             String text = json.writerFor(Edit.class).writeValueAsString(e);
             assertThat(text).contains("\"kind\":\"" + LeewardJson.kind(e.getClass()) + "\"");
@@ -94,6 +133,11 @@ class LeewardJsonTest {
                 new ShotEdit.Expose(2, 1, 2),
                 new ShotEdit.PinMouth(0, 3, "ah"),
                 new ShotEdit.ReleaseMouth(0, 3),
+                new ShotEdit.LayBlinks(17, 3),
+                new ShotEdit.SetBlink(-1, Blink.at(5)),
+                new ShotEdit.DropBlink(5),
+                new ShotEdit.DropIn(3, "q"),
+                new ShotEdit.TakeOut(3, "q"),
                 new ShotEdit.Record(new app.leeward.core.shot.Shot("s", line, TrackRules.at(24), Map.of(3, "ah"))));
         for (ShotEdit e : shots) {
             assertThat(json.readValue(json.writerFor(ShotEdit.class).writeValueAsString(e), ShotEdit.class))

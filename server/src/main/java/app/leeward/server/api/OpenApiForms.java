@@ -44,6 +44,8 @@ class OpenApiForms {
     /** Components that may be left out: something follows nothing, lies above nothing, was not found. */
     private static final Set<String> OPTIONAL = Set.of(
             "Character.source",
+            "Placed.outlines",
+            "Offset.bend",
             "Part.parent",
             "Joint.parent",
             "EditHang.parent",

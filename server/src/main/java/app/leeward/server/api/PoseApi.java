@@ -8,6 +8,7 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.eye.EyeView;
 import app.leeward.core.eye.GazeField;
+import app.leeward.core.eye.LidLine;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
@@ -135,8 +136,10 @@ class PoseApi {
      *
      * @param field edge of what the gaze dials may reach in this pose, in their units
      * @param findings what is wrong in any pose
+     * @param lidsRest where upper and lower lids rest, as shares of their way from as drawn to shut
      */
-    public record EyesView(int revision, List<EyeView> eyes, List<Point> field, List<EyeFinding> findings) {}
+    public record EyesView(
+            int revision, List<EyeView> eyes, List<Point> field, List<EyeFinding> findings, double[] lidsRest) {}
 
     /** Both eyes as they are posed, with what was measured about them. */
     @PostMapping("/eyes")
@@ -145,7 +148,11 @@ class PoseApi {
                 moment.revision() == null ? characters.stand(id) : characters.stand(id, moment.revision());
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         return new EyesView(
-                c.revision(), EyeView.of(c.state(), pose), GazeField.of(c.state(), pose), characters.eyeFindings(c));
+                c.revision(),
+                EyeView.of(c.state(), pose),
+                GazeField.of(c.state(), pose),
+                characters.eyeFindings(c),
+                LidLine.resting(c.state()));
     }
 
     /** The frames of one dial over its whole range, the rest of the pose staying as it is. */

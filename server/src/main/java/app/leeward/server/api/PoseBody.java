@@ -4,11 +4,13 @@ import app.leeward.core.rig.Pose;
 import java.util.Map;
 
 /** A pose as the page asks for it; what is left out is empty. */
-public record PoseBody(Map<String, Double> dials, Map<String, String> picks, Map<String, String> pins) {
+public record PoseBody(
+        Map<String, Double> dials, Map<String, String> picks, Map<String, String> pins, Map<String, Double> looks) {
     static Pose of(PoseBody body) {
         return body == null
                 ? Pose.REST
-                : new Pose(orEmpty(body.dials), orEmpty(body.picks), orEmpty(body.pins), Map.of());
+                : new Pose(orEmpty(body.dials), orEmpty(body.picks), orEmpty(body.pins), Map.of())
+                        .withLooks(orEmpty(body.looks));
     }
 
     private static <V> Map<String, V> orEmpty(Map<String, V> map) {
