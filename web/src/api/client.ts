@@ -26,6 +26,12 @@ export type Recognition = Schemas['Recognition'];
 export type Slot = Schemas['Slot'];
 export type EyesView = Schemas['EyesView'];
 export type EyeFinding = Schemas['EyeFinding'];
+export type BrowsView = Schemas['BrowsView'];
+export type LooksView = Schemas['LooksView'];
+export type Look = Schemas['Look'];
+export type Cue = Schemas['Cue'];
+export type Blink = Schemas['Blink'];
+export type WorstView = Schemas['WorstView'];
 export type VersionView = Schemas['VersionView'];
 export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
@@ -142,6 +148,11 @@ export const api = {
       signal,
     ),
   eyes: (id: string, moment: Moment) => post<EyesView>(`/characters/${id}/eyes`, moment),
+  brows: (id: string, pose: PoseBody) => post<BrowsView>(`/characters/${id}/brows`, { pose }),
+  looks: (id: string, pose: PoseBody) => post<LooksView>(`/characters/${id}/looks`, { pose }),
+  cueFrames: (id: string, cue: string, pose: PoseBody) =>
+    post<FrameSeries>(`/characters/${id}/cues/${encodeURIComponent(cue)}/frames`, { pose }),
+  worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
   why: (id: string, moment: Moment, part: string) =>

@@ -11,6 +11,7 @@ const NAMES: Record<Bench, string> = {
   intake: 'Intake',
   parts: 'Parts',
   eyes: 'Eyes',
+  brows: 'Brows',
   lines: 'Lines',
   'hand-over': 'Hand over',
 };
@@ -27,6 +28,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     intake: open === 0 ? 'nothing to settle' : `${open} to settle`,
     parts: `${view.character.parts.length} parts`,
     eyes: eyesFact(view.character),
+    brows: browsFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',
   };
@@ -123,6 +125,12 @@ export function Rail({ characters }: { characters: Item[] }) {
       </div>
     </nav>
   );
+}
+
+function browsFact(c: CharacterView['character']): string {
+  const brows = c.parts.filter((p) => p.role === 'BROW').length;
+  if (c.looks.length > 0) return c.looks.length === 1 ? '1 look' : `${c.looks.length} looks`;
+  return brows === 0 ? 'no brows yet' : 'no looks yet';
 }
 
 /** How far the eyes are, from what the character itself says. */

@@ -1,5 +1,6 @@
 import { WhyCard } from '../stage/WhyCard';
 import { isTall, useDesk } from '../state/desk';
+import { BrowsBench } from './BrowsBench';
 import { EyesBench } from './EyesBench';
 import { HandOverBench } from './HandOverBench';
 import { IntakeBench } from './IntakeBench';
@@ -21,6 +22,7 @@ export function Bench() {
       {bench === 'intake' && <IntakeBench />}
       {bench === 'parts' && <PartsBench />}
       {bench === 'eyes' && <EyesBench />}
+      {bench === 'brows' && <BrowsBench />}
       {bench === 'lines' && <LinesBench />}
       {bench === 'hand-over' && <HandOverBench />}
     </section>

@@ -1,4 +1,5 @@
 import { RotateCcw } from 'lucide-react';
+import { useState } from 'react';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { GazePad } from './GazePad';
@@ -7,11 +8,15 @@ import { Ruler } from './Ruler';
 /** Every dial, on every bench, under the face. */
 export function Shelf() {
   const { character } = useStudio().view;
-  const away = useDesk(
-    (s) => Object.keys(s.dials).length + Object.keys(s.picks).length + Object.keys(s.pins).length > 0,
+  const away = useDesk((s) =>
+    [s.dials, s.picks, s.pins, s.looks].some((held) => Object.keys(held).length > 0),
   );
   const onPads = new Set(character.pads.flatMap((p) => [p.across, p.down]));
-  const rulers = character.dials.filter((d) => !onPads.has(d.id));
+  const [withUnits, setWithUnits] = useState(false);
+  const units = character.dials.filter((d) => d.purpose === 'ACTION_UNIT');
+  const rulers = character.dials.filter(
+    (d) => !onPads.has(d.id) && (withUnits || d.purpose !== 'ACTION_UNIT'),
+  );
   const dial = (id: string) => character.dials.find((d) => d.id === id);
   return (
     <section
@@ -36,6 +41,15 @@ export function Shelf() {
         {rulers.map((d) => (
           <Ruler key={d.id} dial={d} />
         ))}
+        {units.length > 0 && (
+          <button
+            className="self-center justify-self-start text-[12px] text-faint underline decoration-dotted"
+            aria-expanded={withUnits}
+            onClick={() => setWithUnits(!withUnits)}
+          >
+            {withUnits ? 'without' : 'and'} {units.length} action units
+          </button>
+        )}
       </div>
       <button
         className="btn self-start px-1.5"

@@ -81,6 +81,11 @@ function gradientOf(g: Extract<Paint, { kind: 'gradient' }>): SVGGradientElement
   return gradient;
 }
 
+/** The path of a shape that is drawn, whatever it is wrapped in; none for a picture made of pixels. */
+function outlineOf(e: SVGElement): SVGElement | null {
+  return e.tagName === 'path' ? e : e.querySelector(':scope > path, :scope > g > path');
+}
+
 /** Cut by its drawing's own window; a picture's own coordinates are pixels, so it is cut in a group. */
 function cut(e: SVGElement, clip: string): SVGElement {
   if (e.tagName === 'path') {
@@ -199,6 +204,8 @@ export class Painter {
       const slot = this.slots.get(part);
       const group = slot?.drawings.get(drawing);
       if (group) this.fill(group, part, drawing);
+      const last = this.last.get(part);
+      if (slot && group && last?.drawing === drawing && last.outlines?.length) this.bend(slot, last);
       const clip = this.clips.get(part);
       if (clip) clip.drawing = '';
       if (clip) this.clipOf(part);
@@ -226,6 +233,8 @@ export class Painter {
       const clip = this.clips.get(p.part);
       if (clip) for (const path of clip.clip.children) path.setAttribute('transform', matrix);
     }
+    const bent = before?.drawing === p.drawing ? before.outlines : undefined;
+    if ((bent ?? []).join() !== (p.outlines ?? []).join()) this.bend(slot, p);
     if (!before || before.opacity !== p.opacity) slot.placed.setAttribute('opacity', String(p.opacity));
     this.last.set(p.part, p);
   }
@@ -252,10 +261,22 @@ export class Painter {
       for (const s of within) clip.append(element('path', { d: s.path }));
       this.defs.append(clip);
     }
-    for (const s of shapes) {
+    shapes.forEach((s, i) => {
       const e = drawn(s);
+      outlineOf(e)?.setAttribute('data-shape', String(i));
       group.append(s.masked && within.length > 0 ? cut(e, id) : e);
-    }
+    });
+  }
+
+  /** Gives the shapes of the drawing that is shown the outlines of this frame, or their own again. */
+  private bend(slot: Slot, p: Placed): void {
+    const shapes = this.shapes(p.part, p.drawing);
+    const outline = (i: number) => p.outlines?.[i] ?? shapes[i]?.path ?? '';
+    for (const e of slot.drawings.get(p.drawing)!.querySelectorAll('[data-shape]'))
+      e.setAttribute('d', outline(Number(e.getAttribute('data-shape'))));
+    const within = this.defs.querySelector(`[id="${this.prefix}-in-${p.part}-${p.drawing}"]`);
+    const windows = shapes.flatMap((s, i) => (s.role === 'WINDOW' ? [i] : []));
+    windows.forEach((i, n) => within?.children[n]?.setAttribute('d', outline(i)));
   }
 
   /** One group a window, so that nested windows intersect. */
@@ -284,17 +305,19 @@ export class Painter {
     const by = this.last.get(window);
     if (!by) return;
     let entry = this.clips.get(window);
-    if (entry?.drawing === by.drawing) return;
+    const shown = `${by.drawing} ${(by.outlines ?? []).join()}`;
+    if (entry?.drawing === shown) return;
     if (!entry) {
       entry = { clip: element('clipPath', { id: `${this.prefix}-w-${window}` }), drawing: '' };
       this.defs.append(entry.clip);
       this.clips.set(window, entry);
     }
-    entry.drawing = by.drawing;
+    entry.drawing = shown;
     const transform = `matrix(${by.matrix.join(' ')})`;
+    const shapes = this.shapes(window, by.drawing);
     entry.clip.replaceChildren(
-      ...windowShapes(this.shapes(window, by.drawing)).map((s) => {
-        const path = element('path', { d: s.path, transform });
+      ...windowShapes(shapes).map((s) => {
+        const path = element('path', { d: by.outlines?.[shapes.indexOf(s)] ?? s.path, transform });
         if (s.rule === 'EVENODD') path.setAttribute('clip-rule', 'evenodd');
         return path;
       }),

@@ -1,9 +1,9 @@
 import { create } from 'zustand';
 
-export const BENCHES = ['intake', 'parts', 'eyes', 'lines', 'hand-over'] as const;
+export const BENCHES = ['intake', 'parts', 'eyes', 'brows', 'lines', 'hand-over'] as const;
 export type Bench = (typeof BENCHES)[number];
 /** Benches that need the whole height beside the face; the line keeps to the face's side there. */
-export const isTall = (bench: Bench) => bench === 'intake' || bench === 'parts' || bench === 'eyes';
+export const isTall = (bench: Bench) => bench !== 'lines' && bench !== 'hand-over';
 
 /** What the rigger has on the desk: which bench, which pose, which line and frame. All of it lives in the address. */
 export interface Desk {
@@ -12,6 +12,8 @@ export interface Desk {
   dials: Record<string, number>;
   picks: Record<string, string>;
   pins: Record<string, string>;
+  /** Looks mixed into the pose, with their strengths. */
+  looks: Record<string, number>;
   line: string | null;
   frame: number;
   playing: boolean;
@@ -35,6 +37,8 @@ interface Actions {
   turn: (dial: string, value: number) => void;
   pick: (part: string, drawing: string | null) => void;
   pin: (part: string, drawing: string | null) => void;
+  /** How strong a look is in the pose; 0 takes it out. */
+  look: (look: string, strength: number) => void;
   rest: () => void;
   say: (line: string | null) => void;
   seek: (frame: number) => void;
@@ -52,6 +56,7 @@ const START: Desk = {
   dials: {},
   picks: {},
   pins: {},
+  looks: {},
   line: null,
   frame: 0,
   playing: false,
@@ -80,6 +85,7 @@ export function toHash(d: Desk): string {
   for (const [k, v] of Object.entries(d.dials)) q.set(`d.${k}`, String(Math.round(v * 1000) / 1000));
   for (const [k, v] of Object.entries(d.picks)) q.set(`k.${k}`, v);
   for (const [k, v] of Object.entries(d.pins)) q.set(`p.${k}`, v);
+  for (const [k, v] of Object.entries(d.looks)) q.set(`x.${k}`, String(Math.round(v * 1000) / 1000));
   if (d.line) q.set('l', d.line);
   if (d.frame > 0) q.set('f', String(d.frame));
   if (d.part) q.set('part', d.part);
@@ -94,9 +100,11 @@ export function fromHash(hash: string): Partial<Desk> {
   const dials: Record<string, number> = {};
   const picks: Record<string, string> = {};
   const pins: Record<string, string> = {};
+  const looks: Record<string, number> = {};
   for (const [k, v] of q) {
     const value = Number(v);
     if (k.startsWith('d.') && Number.isFinite(value)) dials[k.slice(2)] = value;
+    if (k.startsWith('x.') && Number.isFinite(value)) looks[k.slice(2)] = value;
     if (k.startsWith('k.')) picks[k.slice(2)] = v;
     if (k.startsWith('p.')) pins[k.slice(2)] = v;
   }
@@ -109,6 +117,7 @@ export function fromHash(hash: string): Partial<Desk> {
     dials,
     picks,
     pins,
+    looks,
     line: q.get('l'),
     frame: Number.isInteger(frame) && frame > 0 ? frame : 0,
     part: q.get('part'),
@@ -127,7 +136,13 @@ export const useDesk = create<Desk & Actions>((set) => ({
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
   pin: (part, drawing) => set((s) => ({ pins: put(s.pins, part, drawing) })),
-  rest: () => set({ dials: {}, picks: {}, pins: {} }),
+  look: (look, strength) =>
+    set((s) => {
+      const looks = { ...s.looks, [look]: strength };
+      if (strength === 0) delete looks[look];
+      return { looks };
+    }),
+  rest: () => set({ dials: {}, picks: {}, pins: {}, looks: {} }),
   say: (line) => set({ line, frame: 0, playing: false }),
   seek: (frame) => set({ frame }),
   play: (playing) => set({ playing }),

@@ -100,8 +100,8 @@ export class Director {
   }
 
   pose(): PoseBody {
-    const { dials, picks, pins } = useDesk.getState();
-    return { dials, picks, pins };
+    const { dials, picks, pins, looks } = useDesk.getState();
+    return { dials, picks, pins, looks };
   }
 
   moment() {
@@ -151,6 +151,19 @@ export class Director {
     this.sweepAbort = null;
     this.sweep = null;
     this.refresh();
+  }
+
+  /** Shows the frames of something small once, at the character's own rate, and then what the desk asks for again. */
+  playOnce(series: FrameSeries): void {
+    const begun = performance.now();
+    const step = () => {
+      const f = Math.floor(((performance.now() - begun) / 1000) * this.character.frameRate);
+      if (this.stopped) return;
+      if (f >= series.at.length) return this.refresh();
+      this.put(frameOf(series, f, this.character.order));
+      requestAnimationFrame(step);
+    };
+    step();
   }
 
   /** The line at a frame while it plays; what is not there yet is fetched, and the last picture stays meanwhile. */

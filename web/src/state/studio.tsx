@@ -118,6 +118,7 @@ export function StudioProvider({
         now.dials !== before.dials ||
         now.picks !== before.picks ||
         now.pins !== before.pins ||
+        now.looks !== before.looks ||
         now.frame !== before.frame ||
         now.playing !== before.playing
       )

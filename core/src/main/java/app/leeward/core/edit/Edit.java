@@ -51,6 +51,7 @@ public sealed interface Edit
                 MakeDial,
                 FitGaze,
                 DropDial,
+                MakeBrows,
                 SplitDial,
                 JoinDials,
                 RestLids,

@@ -1,16 +1,20 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DialSides;
+import java.util.List;
 import java.util.Set;
 
 /**
- * Puts the two halves of a dial together again.
+ * Puts the two halves of dials together again.
  *
- * @param dial either half
+ * @param dials of each either half
  */
-public record JoinDials(String dial) implements Edit {
+public record JoinDials(List<String> dials) implements Edit {
+    public JoinDials {
+        dials = List.copyOf(dials);
+    }
+
     @Override
     public Set<String> touches() {
         return Set.of(EVERYTHING);
@@ -18,16 +22,19 @@ public record JoinDials(String dial) implements Edit {
 
     @Override
     public String describe(Character before) {
-        String name = before.dial(dial).map(Dial::name).orElse(dial).replaceAll(", (left|right)$", "");
-        return "Put left and right of " + name + " together";
+        return "Put left and right of " + SplitDial.names(before, dials) + " together";
     }
 
     @Override
     public Outcome on(Character before) {
-        try {
-            return new Outcome.Done(DialSides.join(before, dial));
-        } catch (IllegalArgumentException e) {
-            return new Outcome.Refused("no-half", "There is no other half of the dial '" + dial + "' to put it to.");
+        Character now = before;
+        for (String id : dials) {
+            try {
+                now = DialSides.join(now, id);
+            } catch (IllegalArgumentException e) {
+                return new Outcome.Refused("no-half", "There is no other half of the dial '" + id + "' to put it to.");
+            }
         }
+        return new Outcome.Done(now);
     }
 }

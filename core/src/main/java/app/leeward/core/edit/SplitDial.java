@@ -3,11 +3,17 @@ package app.leeward.core.edit;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DialSides;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
-/** Takes a dial apart into one for each side: a blink into two winks, brows that move together into two. */
-public record SplitDial(String dial) implements Edit {
+/** Takes dials apart into one for each side: a blink into two winks, brows that move together into two. */
+public record SplitDial(List<String> dials) implements Edit {
+    public SplitDial {
+        dials = List.copyOf(dials);
+    }
+
     @Override
     public Set<String> touches() {
         return Set.of(EVERYTHING);
@@ -15,20 +21,34 @@ public record SplitDial(String dial) implements Edit {
 
     @Override
     public String describe(Character before) {
-        return "Took " + before.dial(dial).map(Dial::name).orElse(dial) + " apart into left and right";
+        return "Took " + names(before, dials) + " apart into left and right";
+    }
+
+    static String names(Character c, List<String> dials) {
+        return dials.size() > 2
+                ? dials.size() + " dials"
+                : dials.stream()
+                        .map(d -> c.dial(d).map(Dial::name).orElse(d))
+                        .map(n -> n.replaceAll(", (left|right)$", ""))
+                        .collect(Collectors.joining(" and "));
     }
 
     @Override
     public Outcome on(Character before) {
-        Optional<Dial> whole = before.dial(dial);
-        if (whole.isEmpty()) {
-            return new Outcome.Refused("no-dial", "There is no dial '" + dial + "' any more.");
-        }
-        return DialSides.canSplit(before, whole.get())
-                ? new Outcome.Done(DialSides.split(before, dial))
-                : new Outcome.Refused(
+        Character now = before;
+        for (String id : dials) {
+            Optional<Dial> whole = before.dial(id);
+            if (whole.isEmpty()) {
+                return new Outcome.Refused("no-dial", "There is no dial '" + id + "' any more.");
+            }
+            if (!DialSides.canSplit(before, whole.get())) {
+                return new Outcome.Refused(
                         "no-sides",
                         whole.get().name()
                                 + " cannot be taken apart: it poses a part that is neither left nor right, or only one side.");
+            }
+            now = DialSides.split(now, id);
+        }
+        return new Outcome.Done(now);
     }
 }

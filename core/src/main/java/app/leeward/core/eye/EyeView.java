@@ -17,6 +17,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 
@@ -29,6 +30,7 @@ import org.locationtech.jts.geom.Polygon;
  * @param reach where the middle of its pupil can go, once round, on the canvas; empty without gaze dials
  * @param kept share of the pupil that is inside its window now, 0 to 1
  * @param missing roles a whole eye has and this one lacks
+ * @param lidLine inner end, middle and outer end of the upper lid's edge, on the canvas; empty for lids that do not travel
  */
 public record EyeView(
         String id,
@@ -38,7 +40,8 @@ public record EyeView(
         List<List<Point>> window,
         List<Point> reach,
         double kept,
-        List<PartRole> missing) {
+        List<PartRole> missing,
+        List<Point> lidLine) {
     /** What a whole eye has; the rest is the designer's choice. */
     private static final List<PartRole> WHOLE =
             List.of(PartRole.WHITE, PartRole.PUPIL, PartRole.UPPER_LID, PartRole.LOWER_LID);
@@ -92,7 +95,24 @@ public record EyeView(
                                 : eye.piece(r)
                                         .filter(p -> !p.drawings().isEmpty())
                                         .isEmpty())
-                        .toList());
+                        .toList(),
+                seen.map(w -> lidLine(c, fills, now, eye, w)).orElse(List.of()));
+    }
+
+    private static List<Point> lidLine(Character c, Fills fills, Frame now, EyePieces eye, Geometry white) {
+        Optional<Geometry> lid = eye.piece(PartRole.UPPER_LID)
+                .filter(p -> p.drawings().size() == 1)
+                .flatMap(p -> fills.in(now, p.id()));
+        Envelope e = white.getEnvelopeInternal();
+        List<Point> out = new ArrayList<>();
+        for (double x : new double[] {e.getMinX(), e.centre().x, e.getMaxX()}) {
+            lid.flatMap(g -> Probe.vertical(g, x)).ifPresent(ends -> out.add(new Point(x, ends[1])));
+        }
+        if (out.size() < 3) {
+            return List.of();
+        }
+        // the inner end of an eye right of the axis is its left one
+        return e.centre().x > c.model().axis() ? out : List.of(out.get(2), out.get(1), out.get(0));
     }
 
     private static List<Point> reach(Character c, Evaluator evaluator, Pose pose, List<Point> field, Part pupil) {

@@ -18,16 +18,16 @@ final class FaceMoves {
     /** Shares of the brow's width. */
     private static final double RAISED = 0.3;
 
-    private static final double LOWERED = 0.16;
-    private static final double BENT = 0.2;
+    private static final double LOWERED = 0.2;
+    private static final double BENT = 0.26;
     private static final double TOGETHER = 0.12;
     /** Degrees. */
-    private static final double TILTED = 15;
+    private static final double TILTED = 22;
     /** Shares of the cheek's and of the nose's height, and of the mouth's width. */
     private static final double CHEEK_UP = 0.3;
 
     private static final double NOSE_UP = 0.1;
-    private static final double CORNERS = 0.14;
+    private static final double CORNERS = 0.2;
 
     private FaceMoves() {}
 

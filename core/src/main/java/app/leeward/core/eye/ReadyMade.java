@@ -47,11 +47,11 @@ public enum ReadyMade {
     /** −1 bent down to 1 bent up at the inner end. */
     BROW_INNER("brow-inner", "Brows inner", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 0, m)),
     /** −1 bent down to 1 bent up in the middle. */
-    BROW_MIDDLE("brow-middle", "Brows middle", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 1, m)),
+    BROW_MIDDLE("brow-middle", "Brows mid", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 1, m)),
     /** −1 bent down to 1 bent up at the outer end. */
     BROW_OUTER("brow-outer", "Brows outer", "brow", -1, 1, 0, (c, m) -> FaceMoves.bend(c, 2, m)),
     /** −1 apart to 1 drawn together. */
-    BROW_TOGETHER("brow-together", "Brows together", "brow", -1, 1, 0, FaceMoves::together),
+    BROW_TOGETHER("brow-together", "Brows close", "brow", -1, 1, 0, FaceMoves::together),
     /** 0 to 1 raised. */
     CHEEKS("cheeks", "Cheeks", "cheek", 0, 1, 0, FaceMoves::cheeks),
     /** 0 to 1 wrinkled up. */

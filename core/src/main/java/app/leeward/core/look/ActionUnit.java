@@ -21,14 +21,14 @@ import java.util.TreeMap;
  * ready-made movements. How strong each movement goes into it is common practice, no source.
  */
 public enum ActionUnit {
-    AU1(1, "inner brow up", entry(ReadyMade.BROW_INNER, 1.0), entry(ReadyMade.BROW_TILT, 0.6)),
+    AU1(1, "inner brow up", entry(ReadyMade.BROW_INNER, 1.0), entry(ReadyMade.BROW_TILT, 1.0)),
     AU2(2, "outer brow up", entry(ReadyMade.BROW_OUTER, 1.0), entry(ReadyMade.BROW_RAISE, 0.35)),
     AU4(
             4,
             "brows down",
-            entry(ReadyMade.BROW_INNER, -0.6),
-            entry(ReadyMade.BROW_RAISE, -0.45),
-            entry(ReadyMade.BROW_TILT, -0.35),
+            entry(ReadyMade.BROW_INNER, -0.5),
+            entry(ReadyMade.BROW_RAISE, -0.6),
+            entry(ReadyMade.BROW_TILT, -0.55),
             entry(ReadyMade.BROW_TOGETHER, 0.9)),
     AU5(5, "upper lid up", entry(ReadyMade.SQUINT, -0.9)),
     AU6(6, "cheek up", entry(ReadyMade.CHEEKS, 1.0), entry(ReadyMade.LOWER_LIDS, 0.5)),

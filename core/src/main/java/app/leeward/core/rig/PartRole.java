@@ -57,6 +57,11 @@ public enum PartRole {
 
     /** Features that the edge of the face cuts off; the nose and the ears stand proud of it. */
     public boolean cutByFace() {
-        return this == WHITE || this == EYE_OUTLINE || this == MOUTH || this == CHEEK || this == FRECKLES;
+        return this == WHITE
+                || this == EYE_OUTLINE
+                || this == BROW
+                || this == MOUTH
+                || this == CHEEK
+                || this == FRECKLES;
     }
 }

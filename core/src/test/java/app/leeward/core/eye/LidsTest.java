@@ -49,21 +49,21 @@ class LidsTest {
 
     @Test
     void aBlinkTakenApartIsAWinkAndPutTogetherTheSameBlink() {
-        Character winking = done(FACE, new SplitDial("blink"));
+        Character winking = done(FACE, new SplitDial(List.of("blink")));
         assertThat(white(winking, Map.of("blink-left", 1.0), "left")).isZero();
         assertThat(white(winking, Map.of("blink-left", 1.0), "right"))
                 .isCloseTo(white(FACE, Map.of(), "right"), within(1e-9));
-        assertThat(done(winking, new JoinDials("blink-right"))).isEqualTo(FACE);
-        assertThat(Edits.apply(FACE, new SplitDial("turn")))
+        assertThat(done(winking, new JoinDials(List.of("blink-right")))).isEqualTo(FACE);
+        assertThat(Edits.apply(FACE, new SplitDial(List.of("turn"))))
                 .as("a turn poses what is neither left nor right")
                 .isInstanceOf(Outcome.Refused.class);
-        assertThat(Edits.apply(FACE, new JoinDials("blink"))).isInstanceOf(Outcome.Refused.class);
-        assertThat(Edits.apply(FACE, new SplitDial("gone"))).isInstanceOf(Outcome.Refused.class);
+        assertThat(Edits.apply(FACE, new JoinDials(List.of("blink")))).isInstanceOf(Outcome.Refused.class);
+        assertThat(Edits.apply(FACE, new SplitDial(List.of("gone")))).isInstanceOf(Outcome.Refused.class);
     }
 
     @Test
     void aBlinkThatIsApartStaysApartWhenALidIsMended() {
-        Character mended = done(done(FACE, new SplitDial("blink")), new MendLid("upper-lid-left"));
+        Character mended = done(done(FACE, new SplitDial(List.of("blink"))), new MendLid("upper-lid-left"));
         assertThat(mended.dial("blink")).isEmpty();
         assertThat(white(mended, Map.of("blink-left", 1.0), "left")).isZero();
         assertThat(EyeCheck.of(mended))
@@ -75,10 +75,10 @@ class LidsTest {
     void looksFollowADialTakenApart() {
         Character c = done(FACE, new MakeDial(ReadyMade.BROW_RAISE))
                 .withLooks(List.of(new Look("l", "Up", "", Map.of("brow-raise", 0.7), Map.of())));
-        Character apart = done(c, new SplitDial("brow-raise"));
+        Character apart = done(c, new SplitDial(List.of("brow-raise")));
         assertThat(apart.look("l").orElseThrow().dials())
                 .isEqualTo(Map.of("brow-raise-left", 0.7, "brow-raise-right", 0.7));
-        assertThat(done(apart, new JoinDials("brow-raise-left"))).isEqualTo(c);
+        assertThat(done(apart, new JoinDials(List.of("brow-raise-left")))).isEqualTo(c);
     }
 
     @Test

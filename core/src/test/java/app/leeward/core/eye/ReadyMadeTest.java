@@ -128,9 +128,9 @@ class ReadyMadeTest {
                 .of("brow-right")
                 .orElseThrow()
                 .matrix();
-        // worry: the inner ends go up by the sine of 15 degrees, the outer corners stay
+        // worry: the inner ends go up by the sine of 22 degrees, the outer corners stay
         assertThat(left.apply(new Point(520, 458)).y())
-                .isCloseTo(458 - 40 * Math.sin(Math.toRadians(15)), within(1e-6));
+                .isCloseTo(458 - 40 * Math.sin(Math.toRadians(22)), within(1e-6));
         assertThat(left.apply(new Point(560, 458)).distance(new Point(560, 458)))
                 .isLessThan(1e-9);
         Point inner = right.apply(new Point(480, 458));

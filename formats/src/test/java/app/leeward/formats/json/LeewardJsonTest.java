@@ -18,6 +18,7 @@ import app.leeward.core.edit.DropLook;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.JoinDials;
 import app.leeward.core.edit.KeepLook;
+import app.leeward.core.edit.MakeBrows;
 import app.leeward.core.edit.MakeCues;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.NameLook;
@@ -107,10 +108,11 @@ class LeewardJsonTest {
                         "",
                         List.of(new Stop(1, Map.of("brow-left", Offset.bent(1, -2, 0.5)))),
                         List.of())),
-                new SplitDial("blink"),
-                new JoinDials("blink-left"),
+                new SplitDial(List.of("blink")),
+                new JoinDials(List.of("blink-left")),
                 new RestLids(0.25, -0.1),
                 new BendLidLine(0, 4, 0),
+                new MakeBrows(),
                 new MakeLooks(),
                 new KeepLook("Wry", "Mine", Map.of("turn", 2.0), Map.of("l", 0.5), Map.of(), List.of("turn")),
                 new NameLook("wry", "Sly", ""),

@@ -3,6 +3,7 @@ package app.leeward.server.api;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.eye.BrowView;
 import app.leeward.core.eye.WorstCases;
 import app.leeward.core.look.ActionUnit;
 import app.leeward.core.look.Looks;
@@ -99,6 +100,16 @@ class LookApi {
             at.add((double) i);
         }
         return at;
+    }
+
+    /** Where the brows are in a pose, for hands to take hold of. */
+    public record BrowsView(int revision, List<BrowView> brows) {}
+
+    /** The brows as they are posed. */
+    @PostMapping("/brows")
+    BrowsView brows(@PathVariable UUID id, @RequestBody SheetBody body) {
+        Standing<Character> c = characters.stand(id);
+        return new BrowsView(c.revision(), BrowView.of(c.state(), PoseBody.of(body.pose())));
     }
 
     /** The frames of one cue over a pose. */
