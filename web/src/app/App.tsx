@@ -57,7 +57,7 @@ export function App() {
         <StudioProvider key={id} id={id} waiting={<p className="p-8 text-faint">Fetching the character …</p>}>
           <PlayerProvider>
             <Keys />
-            <div className="grid h-full grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)] grid-rows-[minmax(0,1fr)_auto_188px]">
+            <div className="grid h-full grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)] grid-rows-[minmax(0,1fr)_auto_206px]">
               <Rail characters={characters.data.items} />
               <Stage />
               <Bench />

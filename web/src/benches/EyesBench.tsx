@@ -6,17 +6,19 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { GazePad } from '../shelf/GazePad';
 import { Ruler } from '../shelf/Ruler';
-import { BlinkStrip } from './eyes/BlinkStrip';
+import { Cues } from './eyes/Cues';
 import { EyeCloseUp } from './eyes/EyeCloseUp';
 import { Findings } from './eyes/Findings';
+import { Lids } from './eyes/Lids';
+import { WorstSheet } from './eyes/WorstSheet';
 import { roleWords } from './roles';
 
 const MORE = [
   ['SQUINT', 'squint', 'Squint', 'Narrow to wide: white, window, outline and lids together'],
   ['PUPIL_SIZE', 'pupil-size', 'Pupil size', 'Pupils from half to well over their size'],
   ['CONVERGENCE', 'convergence', 'Convergence', 'Both eyes on the tip of the nose'],
-  ['BROW_RAISE', 'brow-raise', 'Brows raise', 'Both brows up and down'],
-  ['BROW_TILT', 'brow-tilt', 'Brows tilt', 'Anger to worry, about the outer corners'],
+  ['UPPER_LIDS', 'lids-upper', 'Upper lids', 'The upper lids alone, as far as the blink takes them'],
+  ['LOWER_LIDS', 'lids-lower', 'Lower lids', 'The lower lids alone, as far as the blink takes them'],
 ] as const;
 
 /** What the server measures about the eyes as they are posed now; the last answer while a newer one is on its way. */
@@ -25,12 +27,13 @@ function useEyes(): EyesView | null {
   const dials = useDesk((s) => s.dials);
   const pins = useDesk((s) => s.pins);
   const picks = useDesk((s) => s.picks);
-  const [asked, setAsked] = useState({ dials, pins, picks });
+  const looks = useDesk((s) => s.looks);
+  const [asked, setAsked] = useState({ dials, pins, picks, looks });
   // measuring waits for the hand to pause; the close-ups themselves follow it at once
   useEffect(() => {
-    const t = setTimeout(() => setAsked({ dials, pins, picks }), 90);
+    const t = setTimeout(() => setAsked({ dials, pins, picks, looks }), 90);
     return () => clearTimeout(t);
-  }, [dials, pins, picks]);
+  }, [dials, pins, picks, looks]);
   const eyes = useQuery({
     queryKey: ['eyes', view.id, view.revision, asked],
     queryFn: () => api.eyes(view.id, { ...director.moment(), revision: view.revision }),
@@ -49,7 +52,7 @@ export function EyesBench() {
   const pad = character.pads.find((p) => dial(p.across)?.purpose === 'GAZE_ACROSS');
   const across = pad && dial(pad.across);
   const down = pad && dial(pad.down);
-  const blink = character.dials.find((d) => d.purpose === 'BLINK');
+  const blinks = character.dials.filter((d) => d.purpose === 'BLINK');
   if (!eyes) return <h1 className="text-2xl font-bold">Eyes</h1>;
   if (eyes.eyes.length === 0)
     return (
@@ -141,8 +144,10 @@ export function EyesBench() {
           </div>
         </div>
       </div>
-      {blink && <BlinkStrip eyes={eyes.eyes} blink={blink} />}
+      {blinks.length > 0 && <Lids eyes={eyes} blinks={blinks} />}
       <Findings findings={eyes.findings} marked={marked} mark={setMarked} />
+      <WorstSheet eyes={eyes.eyes} />
+      <Cues />
     </>
   );
 }

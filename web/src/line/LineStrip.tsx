@@ -8,6 +8,7 @@ import { isTall, useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import { usePlayer } from './player';
+import { BlinkLane, Blinks } from './BlinkLane';
 import { type Span, spans, wavePath } from './spans';
 
 const LABELS = 84;
@@ -105,11 +106,22 @@ function Strip() {
         </div>
       </div>
       <div className="mt-1.5 flex min-h-0 flex-1">
-        <div className="shrink-0 text-[11.5px] leading-none text-faint" style={{ width: LABELS }} aria-hidden>
-          <div className="flex h-[38px] items-center">sound</div>
-          <div className="flex h-[19px] items-center">words</div>
-          <div className="flex h-[18px] items-center">sounds</div>
-          <div className="flex h-[46px] items-center">mouths</div>
+        <div className="shrink-0 text-[11.5px] leading-none text-faint" style={{ width: LABELS }}>
+          <div className="flex h-[38px] items-center" aria-hidden>
+            sound
+          </div>
+          <div className="flex h-[19px] items-center" aria-hidden>
+            words
+          </div>
+          <div className="flex h-[18px] items-center" aria-hidden>
+            sounds
+          </div>
+          <div className="flex h-[46px] items-center" aria-hidden>
+            mouths
+          </div>
+          <div className="flex h-[18px] items-center">
+            <Blinks />
+          </div>
         </div>
         <div
           ref={lane}
@@ -164,6 +176,7 @@ function Strip() {
               <MouthRun key={r.from} run={r} frames={l.frames} shapes={shapes} lane={lane} />
             ))}
           </div>
+          <BlinkLane frames={l.frames} />
           <PlayHead frames={l.frames} />
         </div>
       </div>

@@ -29,31 +29,28 @@ export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dia
   const words = ['open', '¼', 'half', '¾', 'shut'];
   if (!strip.data) return null;
   return (
-    <section className="mt-3" aria-label="Blink">
-      <h2 className="text-[15px] font-semibold">Blink</h2>
-      <div className="mt-1.5 grid grid-cols-5 gap-1.5">
-        {strip.data.at.map((v, i) => (
-          <button
-            key={v}
-            className={`overflow-hidden rounded-lg border ${
-              Math.abs(now - v) < 1e-6 ? 'border-doing ring-2 ring-doing' : 'border-line hover:border-faint'
-            }`}
-            aria-label={`Blink ${words[i]}`}
-            aria-pressed={Math.abs(now - v) < 1e-6}
-            onClick={() => useDesk.getState().turn(blink.id, v)}
-          >
-            <FaceCrop
-              character={character}
-              artwork={artwork}
-              frame={frameOf(strip.data, i, character.order)}
-              box={box}
-              label=""
-              className="block aspect-[2/1] w-full bg-drawn"
-            />
-            <span className="block bg-paper text-[11.5px]">{words[i]}</span>
-          </button>
-        ))}
-      </div>
-    </section>
+    <div className="mt-1.5 grid grid-cols-5 gap-1.5" role="group" aria-label={blink.name}>
+      {strip.data.at.map((v, i) => (
+        <button
+          key={v}
+          className={`overflow-hidden rounded-lg border ${
+            Math.abs(now - v) < 1e-6 ? 'border-doing ring-2 ring-doing' : 'border-line hover:border-faint'
+          }`}
+          aria-label={`${blink.name} ${words[i]}`}
+          aria-pressed={Math.abs(now - v) < 1e-6}
+          onClick={() => useDesk.getState().turn(blink.id, v)}
+        >
+          <FaceCrop
+            character={character}
+            artwork={artwork}
+            frame={frameOf(strip.data, i, character.order)}
+            box={box}
+            label=""
+            className="block aspect-[2/1] w-full bg-drawn"
+          />
+          <span className="block bg-paper text-[11.5px]">{words[i]}</span>
+        </button>
+      ))}
+    </div>
   );
 }

@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useRef } from 'react';
 import type { EyeFinding, EyesView } from '../../api/client';
 import { Painter } from '../../stage/painter';
+import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
+import { LidLine } from './LidLine';
 
 type Eye = EyesView['eyes'][number];
 
@@ -26,6 +28,9 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | nul
   }, [view.character, artwork, director]);
   const box = useMemo(() => frameOfEye(eye), [eye.box]); // eslint-disable-line react-hooks/exhaustive-deps
   const px = box[2] / 260;
+  const shut = useDesk((s) =>
+    view.character.dials.some((d) => d.purpose === 'BLINK' && (s.dials[d.id] ?? d.rest) >= 0.99 * d.to),
+  );
   return (
     <figure className="overflow-hidden rounded-xl border border-line bg-drawn">
       <svg viewBox={box.join(' ')} className="block w-full" role="img" aria-label={eye.name}>
@@ -55,6 +60,7 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | nul
             />
           ))}
         </g>
+        {shut && <LidLine eye={eye} px={px} />}
       </svg>
       <figcaption className="flex justify-between bg-paper px-2.5 py-1 text-[12px] whitespace-nowrap">
         <b>{eye.name}</b>

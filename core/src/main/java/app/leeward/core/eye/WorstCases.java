@@ -39,6 +39,11 @@ public final class WorstCases {
      */
     public record Case(Kind kind, String eye, double amount, Map<String, Double> dials) {}
 
+    /** Square units of white that nobody sees. */
+    private static final double SPECK = 0.05;
+    /** Amounts this near to each other, absolute or as a share, are the same. */
+    private static final double ALIKE = 0.01;
+
     private WorstCases() {}
 
     /** @param most how many of each kind at most; the worst first */
@@ -61,6 +66,7 @@ public final class WorstCases {
                                 pupil.add(new Case(Kind.PUPIL, eye.eye().id(), share, pose)));
                 if (!shut.isEmpty()) {
                     uncovered(eye, closed, fills)
+                            .filter(area -> area > SPECK)
                             .ifPresent(area ->
                                     white.add(new Case(Kind.WHITE, eye.eye().id(), area, closing)));
                 }
@@ -72,15 +78,23 @@ public final class WorstCases {
         return worst;
     }
 
-    /** Of both eyes in one pose the worse speaks. */
+    /** Of both eyes in one pose the worse speaks; a second dial that makes nothing worse is not worth a picture. */
     private static List<Case> first(List<Case> cases, int most, Comparator<Case> order) {
         List<Case> out = new ArrayList<>();
         cases.stream().sorted(order).forEach(x -> {
-            if (out.size() < most && out.stream().noneMatch(o -> o.dials.equals(x.dials))) {
+            if (out.size() < most && out.stream().noneMatch(o -> saysAsMuch(o, x))) {
                 out.add(x);
             }
         });
         return out;
+    }
+
+    private static boolean saysAsMuch(Case known, Case next) {
+        boolean same = Math.abs(known.amount - next.amount) <= ALIKE * Math.max(1, Math.abs(known.amount));
+        return known.dials.equals(next.dials)
+                || same
+                        && (next.dials.entrySet().containsAll(known.dials.entrySet())
+                                || known.dials.entrySet().containsAll(next.dials.entrySet()));
     }
 
     /** The ends of every dial alone and of every two together; the blink, which is always looked at, apart. */

@@ -149,8 +149,9 @@ class LidsTest {
         List<WorstCases.Case> worst = WorstCases.of(c, 6);
         List<WorstCases.Case> pupils =
                 worst.stream().filter(w -> w.kind() == WorstCases.Kind.PUPIL).toList();
-        assertThat(pupils).hasSize(6);
-        assertThat(pupils.get(0).amount()).isLessThanOrEqualTo(pupils.get(5).amount());
+        assertThat(pupils).hasSizeBetween(2, 6);
+        assertThat(pupils.get(0).amount())
+                .isLessThanOrEqualTo(pupils.get(pupils.size() - 1).amount());
         assertThat(pupils.get(0).amount())
                 .as("some pair of ends takes a part of the pupil")
                 .isLessThan(0.9);
@@ -165,7 +166,7 @@ class LidsTest {
         assertThat(left).isCloseTo(first.amount(), within(1e-3));
         assertThat(worst)
                 .filteredOn(w -> w.kind() == WorstCases.Kind.WHITE)
-                .hasSize(6)
-                .allSatisfy(w -> assertThat(w.amount()).as(w.toString()).isLessThan(0.5));
+                .as("shut is shut at the ends of any two dials")
+                .isEmpty();
     }
 }
