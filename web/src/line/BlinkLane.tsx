@@ -145,7 +145,7 @@ function OneBlink({ blink, frames }: { blink: Blink; frames: number }) {
   const at = blink.frame + (drag?.by ?? 0);
   const set = (next: Blink) => editLine({ kind: 'set-blink', was: blink.frame, blink: next });
   return (
-    <Popover.Root open={open} onOpenChange={(o) => !drag && setOpen(o)}>
+    <Popover.Root open={open} onOpenChange={(o) => !(drag && drag.by !== 0) && setOpen(o)}>
       <Popover.Trigger asChild>
         <button
           className="absolute top-0 h-full min-w-[7px] cursor-ew-resize touch-none"

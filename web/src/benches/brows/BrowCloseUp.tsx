@@ -118,6 +118,7 @@ function Grip({
       strokeWidth={2.5 * px}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
+        e.currentTarget.focus();
         setFrom({ y: at(e), value });
         void director.grab(dial.id);
       }}

@@ -63,6 +63,7 @@ export function CueTrack({
             strokeWidth={2}
             onPointerDown={(e) => {
               e.currentTarget.setPointerCapture(e.pointerId);
+              e.currentTarget.focus();
               setDraft({ index: i, keys });
             }}
             onPointerMove={(e) => {

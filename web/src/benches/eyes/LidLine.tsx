@@ -46,6 +46,7 @@ export function LidLine({ eye, px }: { eye: Eye; px: number }) {
           strokeWidth={2 * px}
           onPointerDown={(e) => {
             e.currentTarget.setPointerCapture(e.pointerId);
+            e.currentTarget.focus();
             from.current = { point: i, y: at(e) };
             setBy([0, 0, 0]);
           }}
