@@ -1,17 +1,27 @@
 package app.leeward.bench;
 
 import app.leeward.core.art.Point;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.MakeDial;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.Outcome;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.eye.GazeField;
+import app.leeward.core.eye.ReadyMade;
+import app.leeward.core.eye.WorstCases;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.demo.DemoFiles;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -23,7 +33,10 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** The gaze field of Maren's two eyes, and everything that is checked about them: 9 looks at 5 turns, shut and open. */
+/**
+ * The gaze field of Maren's two eyes, everything that is checked about them (9 looks at 5 turns with 5 lid positions, shut
+ * and open), and the worst of all pairs of her dials.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -32,10 +45,24 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 2)
 public class EyeBench {
     private final Character maren = maren();
+    private final Character rigged = rigged(maren);
 
     private static Character maren() {
         LayeredArt art = ArtReader.read(DemoFiles.maren());
         return ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes())).character();
+    }
+
+    /** With the dials that move lids besides the blink, and with looks. */
+    private static Character rigged(Character c) {
+        Character now = c;
+        for (Edit e : List.of(
+                new MakeDial(ReadyMade.SQUINT),
+                new MakeDial(ReadyMade.UPPER_LIDS),
+                new MakeDial(ReadyMade.LOWER_LIDS),
+                new MakeLooks())) {
+            now = ((Outcome.Done) Edits.apply(now, e)).character();
+        }
+        return now;
     }
 
     @Benchmark
@@ -45,6 +72,20 @@ public class EyeBench {
 
     @Benchmark
     public List<EyeFinding> eyeCheck() {
-        return EyeCheck.of(maren);
+        return EyeCheck.of(rigged);
+    }
+
+    @Benchmark
+    public List<WorstCases.Case> worstOfAllPairs() {
+        return WorstCases.of(rigged, 6);
+    }
+
+    /** Every look as a frame: what the contact sheet asks for. */
+    @Benchmark
+    public List<Frame> looks() {
+        Evaluator evaluator = new Evaluator(rigged);
+        return rigged.looks().stream()
+                .map(l -> evaluator.frame(Pose.REST.withLooks(Map.of(l.id(), 1.0))))
+                .toList();
     }
 }

@@ -212,6 +212,7 @@ public final class EyeCheck {
         if (white.isEmpty() || blinks().isEmpty() || squashed(eye)) {
             return;
         }
+        ShutEye eyeShut = ShutEye.of(eye, fills).orElseThrow();
         Map<String, Double> shut = shut();
         Geometry worst = null;
         Map<String, Double> worstAt = shut;
@@ -219,30 +220,12 @@ public final class EyeCheck {
         Map<String, Double> seamAt = shut;
         for (Map<String, Double> at : lidPositions(poses(shut))) {
             Frame frame = evaluator.frame(Pose.of(at));
-            Optional<Geometry> seen = fills.in(frame, white.get().id())
-                    .map(w -> fills.window(frame, white.get().id())
-                            .map(w::intersection)
-                            .orElse(w));
-            if (seen.isEmpty() || seen.get().isEmpty()) {
-                continue;
-            }
-            Geometry open = seen.get();
-            Geometry nearly = seen.get();
-            for (PartRole role : List.of(PartRole.UPPER_LID, PartRole.LOWER_LID, PartRole.LASHES)) {
-                for (Part lid :
-                        eye.pieces().stream().filter(p -> p.role() == role).toList()) {
-                    Optional<Geometry> fill = fills.in(frame, lid.id());
-                    if (fill.isPresent()) {
-                        open = open.difference(fill.get());
-                        nearly = nearly.difference(fill.get().buffer(-SEAM / 2, 2));
-                    }
-                }
-            }
+            Geometry open = eyeShut.open(frame);
             if (open.getArea() > SPECK && (worst == null || open.getArea() > worst.getArea())) {
                 worst = open;
                 worstAt = at;
             }
-            if (nearly.getArea() > SPECK && !seam) {
+            if (!seam && eyeShut.nearlyOpen(frame, SEAM / 2).getArea() > SPECK) {
                 seam = true;
                 seamAt = at;
             }

@@ -5,7 +5,6 @@ import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
-import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
@@ -51,6 +50,8 @@ public final class WorstCases {
         Evaluator evaluator = new Evaluator(c);
         Fills fills = new Fills(c);
         List<EyePieces> eyes = EyePieces.of(c);
+        Map<EyePieces, ShutEye> shutEyes = new HashMap<>();
+        eyes.forEach(e -> ShutEye.of(e, fills).ifPresent(x -> shutEyes.put(e, x)));
         Map<String, Double> shut = new TreeMap<>();
         c.dials().stream().filter(d -> d.purpose() == Purpose.BLINK).forEach(d -> shut.put(d.id(), d.to()));
         List<Case> white = new ArrayList<>();
@@ -65,7 +66,8 @@ public final class WorstCases {
                         .ifPresent(share ->
                                 pupil.add(new Case(Kind.PUPIL, eye.eye().id(), share, pose)));
                 if (!shut.isEmpty()) {
-                    uncovered(eye, closed, fills)
+                    Optional.ofNullable(shutEyes.get(eye))
+                            .map(x -> x.open(closed).getArea())
                             .filter(area -> area > SPECK)
                             .ifPresent(area ->
                                     white.add(new Case(Kind.WHITE, eye.eye().id(), area, closing)));
@@ -126,22 +128,5 @@ public final class WorstCases {
         return window.isPresent() && pupil.isPresent() && pupil.get().getArea() > 1e-3
                 ? Optional.of(new Overlap(window.get(), pupil.get()).kept(0, 0))
                 : Optional.empty();
-    }
-
-    private static Optional<Double> uncovered(EyePieces eye, Frame frame, Fills fills) {
-        Optional<Part> white = eye.piece(PartRole.WHITE);
-        Optional<Geometry> seen = white.flatMap(w -> fills.in(frame, w.id())
-                .map(g -> fills.window(frame, w.id()).map(g::intersection).orElse(g)));
-        if (seen.isEmpty()) {
-            return Optional.empty();
-        }
-        Geometry open = seen.get();
-        for (Part lid : eye.pieces()) {
-            if (lid.role() == PartRole.UPPER_LID || lid.role() == PartRole.LOWER_LID || lid.role() == PartRole.LASHES) {
-                Optional<Geometry> fill = fills.in(frame, lid.id());
-                open = fill.isPresent() ? open.difference(fill.get()) : open;
-            }
-        }
-        return Optional.of(open.getArea());
     }
 }
