@@ -161,7 +161,20 @@ class OutsidePicturesTest {
 
     @Test
     void ourPicturesAreThoseOfChromiumAndLibrsvg() throws Exception {
+        hand.page.navigate(server.url());
+        String made = (String) hand.page.evaluate("async () => { const at = '/api/v1/characters';"
+                + "const id = (await (await fetch(at)).json()).items[0].id;"
+                + "for (const kind of ['make-brows', 'make-looks']) {"
+                + "  const { revision } = await (await fetch(`${at}/${id}`)).json();"
+                + "  const body = JSON.stringify({ base: revision, edit: { kind } });"
+                + "  const headers = { 'Content-Type': 'application/json' };"
+                + "  const answer = await fetch(`${at}/${id}/edits`, { method: 'POST', body, headers });"
+                + "  if (!answer.ok) return await answer.text();"
+                + "} return 'made'; }");
+        assertThat(made).isEqualTo("made");
         Map<String, String> poses = Map.of(
+                "bent: afraid, one brow more than the other, mouth down",
+                        "{\"looks\":{\"look-fear\":0.7,\"look-disgust\":0.8},\"dials\":{\"brow-inner\":0.9,\"turn\":15}}",
                 "rest", "{}",
                 "turned, half shut, looking up",
                         "{\"dials\":{\"turn\":-55,\"blink\":0.45,\"gaze-down\":-0.9,\"gaze-across\":0.7}}",

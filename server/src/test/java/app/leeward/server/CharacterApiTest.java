@@ -365,4 +365,60 @@ class CharacterApiTest {
                         .code())
                 .isEqualTo("no-side");
     }
+
+    @Test
+    void looksCuesAndWorstCasesComeAsFacesAndBadOnesAreRefused() {
+        assertThat(edit(1, "{\"kind\":\"make-brows\"}").status()).isEqualTo(200);
+        assertThat(edit(2, "{\"kind\":\"make-looks\"}").status()).isEqualTo(200);
+        assertThat(edit(3, "{\"kind\":\"make-cues\"}").status()).isEqualTo(200);
+        JsonNode looks = client.post(at("/looks"), "{\"pose\":{\"dials\":{\"turn\":20}}}")
+                .json();
+        assertThat(looks.get("looks")).hasSize(6);
+        assertThat(looks.at("/frames/at")).as("rest and six").hasSize(7);
+        JsonNode bent = client.post(at("/pose"), "{\"pose\":{\"looks\":{\"look-anger\":1}}}")
+                .json();
+        JsonNode plain = client.post(at("/pose"), "{\"pose\":{}}").json();
+        int outlines = 0;
+        for (JsonNode placed : bent.at("/frame/placed")) {
+            outlines += placed.has("outlines") ? 1 : 0;
+        }
+        assertThat(outlines).as("both brows are bent by an angry look").isEqualTo(2);
+        for (JsonNode placed : plain.at("/frame/placed")) {
+            assertThat(placed.has("outlines")).isFalse();
+        }
+        JsonNode brows = client.post(at("/brows"), "{\"pose\":{\"looks\":{\"look-anger\":1}}}")
+                .json()
+                .get("brows");
+        assertThat(brows).hasSize(2);
+        double inner = brows.get(1).at("/inner/1").asDouble();
+        assertThat(inner)
+                .as("angry: the inner end is the lowest")
+                .isGreaterThan(brows.get(1).at("/outer/1").asDouble());
+        JsonNode cue = client.post(at("/cues/cue-roll/frames"), "{\"pose\":{}}").json();
+        assertThat(cue.get("at")).hasSize(21);
+        assertThat(client.post(at("/worst"), "{}").json().get("cases")).isNotEmpty();
+
+        assertThat(client.post(at("/cues/gone/frames"), "{\"pose\":{}}").status())
+                .isEqualTo(404);
+        assertThat(client.post(at("/pose"), "{\"pose\":{\"looks\":{\"gone\":1}}}")
+                        .status())
+                .as("a look that was deleted is skipped")
+                .isEqualTo(200);
+        assertThat(client.post(at("/pose"), "{\"pose\":{\"looks\":{\"look-anger\":1e999}}}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(edit(4, "{\"kind\":\"keep-look\",\"name\":\"\",\"dials\":{\"turn\":3},\"keep\":[\"turn\"]}")
+                        .code())
+                .isIn("no-name", "missing");
+        assertThat(edit(4, "{\"kind\":\"set-cue\",\"cue\":{\"id\":\"q\",\"name\":\"Q\",\"tracks\":{\"turn\":[]}}}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(edit(4, "{\"kind\":\"split-dial\",\"dials\":[\"turn\"]}").code())
+                .isEqualTo("no-sides");
+        assertThat(edit(4, "{\"kind\":\"rest-lids\",\"upper\":4,\"lower\":0}").code())
+                .isEqualTo("lid-height");
+        assertThat(character().get("revision").asInt())
+                .as("nothing refused was kept")
+                .isEqualTo(4);
+    }
 }

@@ -185,4 +185,33 @@ class LineApiTest {
                         .asInt())
                 .isLessThanOrEqualTo(1);
     }
+
+    @Test
+    void blinksAreLaidSetAndRefusedInWords() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String at = "/api/v1/lines/" + line.get("id").asText();
+        JsonNode laid = client.post(
+                        at + "/edits", "{\"base\":1,\"edit\":{\"kind\":\"lay-blinks\",\"perMinute\":60,\"seed\":4}}")
+                .json();
+        assertThat(laid.at("/shot/blinks").size())
+                .as("four seconds at one a second")
+                .isBetween(2, 6);
+        int first = laid.at("/shot/blinks/0/frame").asInt();
+        JsonNode clash = client.post(
+                        at + "/edits",
+                        "{\"base\":2,\"edit\":{\"kind\":\"set-blink\",\"was\":-1,\"blink\":{\"frame\":" + (first + 2)
+                                + ",\"down\":3,\"hold\":0,\"up\":3}}}")
+                .json();
+        assertThat(clash.get("detail").asText()).contains("has ended");
+        assertThat(client.post(
+                                at + "/edits",
+                                "{\"base\":2,\"edit\":{\"kind\":\"lay-blinks\",\"perMinute\":0,\"seed\":4}}")
+                        .status())
+                .isEqualTo(422);
+        JsonNode frames = client.post(at + "/frames", "{\"pose\":{},\"from\":" + first + ",\"to\":" + (first + 7) + "}")
+                .json();
+        assertThat(frames.at("/changes/3/placed").toString()).contains("upper-lid-left");
+        JsonNode undone = client.post(at + "/undo", "{\"base\":2}").json();
+        assertThat(undone.at("/shot/blinks")).isEmpty();
+    }
 }
