@@ -16,11 +16,12 @@ class Shots {
         try (LeewardServer server = LeewardServer.start("shots");
                 Browser day = new Browser();
                 Browser night = new Browser(ColorScheme.DARK)) {
-            shot(day, server, "lines", "b=lines&d.turn=34&d.gaze-across=0.35&f=64", "");
+            shot(day, server, "lines", "b=lines&d.turn=34&d.gaze-across=0.35&f=64", "blinks");
             shot(day, server, "intake", "b=intake&d.gaze-across=-0.5&d.gaze-down=-0.4", "");
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
             shot(day, server, "parts-artwork", "b=parts&part=fringe", "artwork");
             shot(day, server, "eyes", "b=eyes&d.gaze-across=0.55&d.gaze-down=0.1", "dials");
+            brows(day, server);
             version(day, server);
             muddled(day, server);
             finding(day, server);
@@ -38,12 +39,12 @@ class Shots {
         hand.open(server.url() + "/#c=" + id + "&l=" + line + "&" + desk);
         hand.page.waitForTimeout(1500);
         if (key.equals("dials")) {
-            for (String dial : new String[] {"Squint", "Brows tilt"}) {
+            for (String dial : new String[] {"Squint", "Upper lids"}) {
                 hand.page
                         .getByText(dial, new Page.GetByTextOptions().setExact(true))
                         .click();
                 hand.page
-                        .getByTestId(dial.equals("Squint") ? "ruler-squint" : "ruler-brow-tilt")
+                        .getByTestId(dial.equals("Squint") ? "ruler-squint" : "ruler-lids-upper")
                         .first()
                         .waitFor();
             }
@@ -52,6 +53,15 @@ class Shots {
                 hand.page.keyboard().press("Shift+ArrowRight");
             }
             hand.page.waitForTimeout(1200);
+        } else if (key.equals("blinks")) {
+            hand.page.getByText("blinks, cues").click();
+            hand.page.getByText("in conversation").click();
+            hand.page
+                    .getByLabel(java.util.regex.Pattern.compile("^Blink from"))
+                    .first()
+                    .waitFor();
+            hand.page.keyboard().press("Escape");
+            hand.page.waitForTimeout(600);
         } else if (key.equals("artwork")) {
             hand.page.getByLabel("Edit the artwork of fringe").click();
             hand.page.getByTestId("point-2").click();
@@ -61,6 +71,25 @@ class Shots {
             hand.page.waitForTimeout(600);
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+    }
+
+    /** Brows pulled by a hand, then every look as a face. */
+    private static void brows(Browser hand, LeewardServer server) {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=brows&d.brow-inner=0.7&d.brow-tilt=0.4&d.brow-outer=-0.3");
+        hand.page.getByText("Make the dials of the brows").click();
+        hand.page.getByText("Make the six looks").click();
+        hand.page.getByTestId("look-look-disgust").waitFor();
+        hand.page.waitForTimeout(1500);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("brows.png")));
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=brows&d.turn=18&x.look-happiness=0.8&x.look-surprise=0.35");
+        hand.page.getByTestId("look-look-disgust").waitFor();
+        hand.page.waitForTimeout(1200);
+        hand.page.getByLabel("Looks").evaluate("e => e.scrollIntoView()");
+        hand.page.waitForTimeout(500);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("looks.png")));
     }
 
     private static String maren() throws Exception {
