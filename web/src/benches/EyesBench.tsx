@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Eye, Plus, Sparkles, X } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, type EyeFinding, type EyesView } from '../api/client';
-import { useDesk } from '../state/desk';
+import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { GazePad } from '../shelf/GazePad';
 import { Ruler } from '../shelf/Ruler';
@@ -24,16 +24,12 @@ const MORE = [
 /** What the server measures about the eyes as they are posed now; the last answer while a newer one is on its way. */
 function useEyes(): EyesView | null {
   const { view, director } = useStudio();
-  const dials = useDesk((s) => s.dials);
-  const pins = useDesk((s) => s.pins);
-  const picks = useDesk((s) => s.picks);
-  const looks = useDesk((s) => s.looks);
-  const [asked, setAsked] = useState({ dials, pins, picks, looks });
   // measuring waits for the hand to pause; the close-ups themselves follow it at once
-  useEffect(() => {
-    const t = setTimeout(() => setAsked({ dials, pins, picks, looks }), 90);
-    return () => clearTimeout(t);
-  }, [dials, pins, picks, looks]);
+  const dials = useSettled((s) => s.dials, 90);
+  const pins = useSettled((s) => s.pins, 90);
+  const picks = useSettled((s) => s.picks, 90);
+  const looks = useSettled((s) => s.looks, 90);
+  const asked = { dials, pins, picks, looks };
   const eyes = useQuery({
     queryKey: ['eyes', view.id, view.revision, asked],
     queryFn: () => api.eyes(view.id, { ...director.moment(), revision: view.revision }),

@@ -218,10 +218,7 @@ function follow(box: ViewBox, frame: Frame, part: string): ViewBox {
 /** The 15 classes, each as the real face with the mouth that serves it. */
 function MouthChart() {
   const { view, artwork, edit } = useStudio();
-  const dials = useSettled(
-    useDesk((s) => s.dials),
-    350,
-  );
+  const dials = useSettled((s) => s.dials, 350);
   const [giving, setGiving] = useState<string | null>(null);
   const mouth = view.character.parts.find((p) => p.id === view.character.mouths.part);
   const served = [...new Set(view.mouths.map((m) => m.drawing))];

@@ -25,8 +25,7 @@ export function GazePad({
   const set = (nx: number, ny: number) => {
     const desk = useDesk.getState();
     const [hx, hy] = within(field, [hold(across, nx), hold(down, ny)], [across.rest, down.rest]);
-    desk.turn(across.id, hx);
-    desk.turn(down.id, hy);
+    desk.turnAll({ [across.id]: hx, [down.id]: hy });
   };
   const share = (d: Dial, v: number) => ((v - d.from) / (d.to - d.from)) * 100;
   const move = (e: React.PointerEvent) => {

@@ -35,6 +35,8 @@ interface Actions {
   open: (character: string) => void;
   go: (bench: Bench) => void;
   turn: (dial: string, value: number) => void;
+  /** Several dials in one step. */
+  turnAll: (values: Record<string, number>) => void;
   pick: (part: string, drawing: string | null) => void;
   pin: (part: string, drawing: string | null) => void;
   /** How strong a look is in the pose; 0 takes it out. */
@@ -134,6 +136,7 @@ export const useDesk = create<Desk & Actions>((set) => ({
   open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
   go: (bench) => set({ bench, shaping: null }),
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
+  turnAll: (values) => set((s) => ({ dials: { ...s.dials, ...values } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
   pin: (part, drawing) => set((s) => ({ pins: put(s.pins, part, drawing) })),
   look: (look, strength) =>

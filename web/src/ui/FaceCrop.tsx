@@ -20,9 +20,11 @@ export function FaceCrop({
   className?: string;
 }) {
   const g = useRef<SVGGElement>(null);
+  const painter = useRef<Painter | null>(null);
   useLayoutEffect(() => {
-    new Painter(g.current!, character, artwork).show(frame);
-  }, [character, artwork, frame]);
+    painter.current = new Painter(g.current!, character, artwork);
+  }, [character, artwork]);
+  useLayoutEffect(() => painter.current?.show(frame), [character, artwork, frame]);
   return (
     <svg
       role="img"

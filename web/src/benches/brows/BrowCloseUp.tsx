@@ -5,6 +5,7 @@ import { hold } from '../../shelf/values';
 import { Painter } from '../../stage/painter';
 import { boundsOf } from '../../stage/view';
 import { useDesk } from '../../state/desk';
+import { useSettled } from '../../state/settled';
 import { useStudio } from '../../state/studio';
 
 type Brow = BrowsView['brows'][number];
@@ -20,8 +21,8 @@ export function BrowCloseUp({ apart, lacking }: { apart: boolean; lacking: boole
     const painter = new Painter(root.current!, character, artwork);
     return director.watch((frame) => painter.show(frame));
   }, [character, artwork, director]);
-  const dials = useDesk((s) => s.dials);
-  const looks = useDesk((s) => s.looks);
+  const dials = useSettled((s) => s.dials, 40);
+  const looks = useSettled((s) => s.looks, 40);
   const brows = useQuery({
     queryKey: ['brows', view.id, view.revision, dials, looks],
     queryFn: () => api.brows(view.id, { ...director.pose() }),

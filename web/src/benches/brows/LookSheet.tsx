@@ -18,10 +18,7 @@ export function LookSheet() {
   const { view, artwork, edit } = useStudio();
   const { character } = view;
   const turn = character.dials.find((d) => d.purpose === 'TURN');
-  const turned = useSettled(
-    useDesk((s) => (turn ? s.dials[turn.id] : undefined)),
-    300,
-  );
+  const turned = useSettled((s) => (turn ? s.dials[turn.id] : undefined), 300);
   const [keeping, setKeeping] = useState(false);
   const sheet = useQuery({
     queryKey: ['looks', view.id, view.revision, turned],

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, type Dial, type EyesView } from '../../api/client';
 import { frameOf } from '../../stage/series';
 import { useDesk } from '../../state/desk';
+import { useSettled } from '../../state/settled';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
 
@@ -11,14 +12,14 @@ const STEPS = 5;
 export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dial }) {
   const { view, artwork, director } = useStudio();
   const { character } = view;
-  const dials = useDesk((s) => s.dials);
+  const dials = useSettled((s) => s.dials, 200);
   const others = JSON.stringify({ ...dials, [blink.id]: 0 });
   const strip = useQuery({
     queryKey: ['blink-strip', view.id, view.revision, others],
     queryFn: ({ signal }) => api.sweep(view.id, director.moment(), blink.id, STEPS, signal),
     placeholderData: (old) => old,
   });
-  const now = dials[blink.id] ?? blink.rest;
+  const now = useDesk((s) => s.dials[blink.id] ?? blink.rest);
   const left = Math.min(...eyes.map((e) => e.box.minX));
   const right = Math.max(...eyes.map((e) => e.box.maxX));
   const top = Math.min(...eyes.map((e) => e.box.minY));
