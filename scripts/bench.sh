@@ -26,3 +26,8 @@ done
 sleep 8
 java -cp "$CP" app.leeward.bench.PoseLoad "http://127.0.0.1:$LEEWARD_PORT"
 java -Xmx512m -cp "$CP" app.leeward.bench.IntakeFigures "http://127.0.0.1:$LEEWARD_PORT"
+kill "$server"; wait "$server" 2>/dev/null || true
+unset LEEWARD_DEMO LEEWARD_PORT
+need_chromium
+export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest=PadFigures -Dleeward.figures=true | grep -o 'gaze pad dragged.*'

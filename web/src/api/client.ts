@@ -155,6 +155,8 @@ export const api = {
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
+  grid: (id: string, moment: Moment, across: string, down: string, samples: number, signal?: AbortSignal) =>
+    post<FrameSeries>(`/characters/${id}/grid`, { ...moment, across, down, samples }, signal),
   why: (id: string, moment: Moment, part: string) =>
     post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
   lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Dial } from '../api/client';
 import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
 import { hold, shown, within } from './values';
 
 /** Two dials as one square: where the eyes look. Right is the right of the screen. */
@@ -19,6 +20,7 @@ export function GazePad({
 }) {
   const x = useDesk((s) => hold(across, s.dials[across.id] ?? across.rest));
   const y = useDesk((s) => hold(down, s.dials[down.id] ?? down.rest));
+  const { director } = useStudio();
   const square = useRef<HTMLDivElement>(null);
   const [grabbed, setGrabbed] = useState(false);
   const started = useRef<[number, number]>([x, y]);
@@ -35,6 +37,10 @@ export function GazePad({
       down.from + ((e.clientY - r.top) / r.height) * (down.to - down.from),
     );
   };
+  const letGo = () => {
+    setGrabbed(false);
+    director.release();
+  };
   const key = (e: React.KeyboardEvent) => {
     const by = e.shiftKey ? 0.25 : 0.05;
     const moves: Record<string, [number, number]> = {
@@ -47,7 +53,7 @@ export function GazePad({
     };
     if (e.key === 'Escape' && grabbed) {
       set(...started.current);
-      setGrabbed(false);
+      letGo();
     }
     const to = moves[e.key];
     if (to) {
@@ -77,10 +83,11 @@ export function GazePad({
           started.current = [x, y];
           setGrabbed(true);
           move(e);
+          void director.grabPad(across, down);
         }}
         onPointerMove={(e) => grabbed && move(e)}
-        onPointerUp={() => setGrabbed(false)}
-        onPointerCancel={() => setGrabbed(false)}
+        onPointerUp={() => grabbed && letGo()}
+        onPointerCancel={() => grabbed && letGo()}
         onDoubleClick={() => set(across.rest, down.rest)}
         onKeyDown={key}
       >

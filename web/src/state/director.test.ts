@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Character, Frame, FrameSeries, LineView } from '../api/client';
+import type { Character, Dial, Frame, FrameSeries, LineView } from '../api/client';
 import { useDesk } from './desk';
 import { Director } from './director';
 
@@ -19,6 +19,11 @@ function server() {
     await new Promise((r) => setTimeout(r, 4));
     const turn = body.pose.dials.turn ?? 0;
     if (kind === 'pose') return Response.json({ revision: 1, frame: at(turn), joints: [], redrawn: [] });
+    if (kind === 'grid') {
+      const at_ = Array.from({ length: body.samples ** 2 }, (_, i) => i);
+      const changes = at_.map((i) => ({ placed: at(i).placed, gone: [] }));
+      return Response.json({ at: at_, first: at(0), changes });
+    }
     const values: number[] =
       kind === 'sweep'
         ? [-60, 0, 60]
@@ -110,5 +115,24 @@ describe('the director', () => {
     director.stop();
     await wait(15);
     expect(shown).toEqual([]);
+  });
+
+  it('shows a pad from what was fetched for the whole of it, and the server’s own answer once it is let go', async () => {
+    const dial = (id: string) => ({ id, from: -1, to: 1, rest: 0 }) as unknown as Dial;
+    await director.grabPad(dial('across'), dial('down'));
+    asked.length = 0;
+    shown.length = 0;
+    useDesk.getState().turnAll({ across: -1, down: -1 });
+    director.refresh();
+    useDesk.getState().turnAll({ across: 1, down: -1 });
+    director.refresh();
+    useDesk.getState().turnAll({ across: 1, down: 1 });
+    director.refresh();
+    // row by row: the corners of a grid of 33 by 33
+    expect(shown).toEqual([0, 32, 33 * 33 - 1]);
+    expect(asked).toEqual([]);
+    director.release();
+    await wait(20);
+    expect(asked).toEqual(['pose']);
   });
 });

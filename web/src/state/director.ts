@@ -1,4 +1,14 @@
-import type { Character, Edit, Frame, FrameSeries, Joint, LineView, PoseBody, Redrawn } from '../api/client';
+import type {
+  Character,
+  Dial,
+  Edit,
+  Frame,
+  FrameSeries,
+  Joint,
+  LineView,
+  PoseBody,
+  Redrawn,
+} from '../api/client';
 import { api, Refusal } from '../api/client';
 import { frameOf, nearest } from '../stage/series';
 import { useDesk } from './desk';
@@ -8,6 +18,9 @@ type Watcher = (frame: Frame) => void;
 type JointWatcher = (joints: Joint[]) => void;
 
 const AHEAD = 36;
+/** Steps of a pad each way that are fetched ahead. */
+const GRID = 33;
+const share = (d: Dial, value: number) => (value - d.from) / (d.to - d.from);
 
 /**
  * Decides which frame is on the stage. It never computes one: it asks for poses, for a sweep while a dial is dragged,
@@ -17,6 +30,7 @@ export class Director {
   private readonly watchers = new Set<Watcher>();
   private frame: Frame | null = null;
   private sweep: { dial: string; series: FrameSeries } | null = null;
+  private grid: { across: Dial; down: Dial; series: FrameSeries } | null = null;
   private sweepAbort: AbortController | null = null;
   private readonly cache = new Map<number, Frame>();
   private poseKey = '';
@@ -51,7 +65,7 @@ export class Director {
           this.redrawn = redrawn;
           for (const w of this.redrawWatchers) w(redrawn);
         }
-        if (!this.sweep || this.draft) this.put(frame);
+        if ((!this.sweep && !this.grid) || this.draft) this.put(frame);
         if (this.jointWatchers.size > 0) {
           this.joints = joints;
           for (const w of this.jointWatchers) w(joints);
@@ -125,7 +139,32 @@ export class Director {
         if (this.jointWatchers.size === 0) return;
       }
     }
+    if (this.grid) {
+      const { across, down, series } = this.grid;
+      const { dials } = useDesk.getState();
+      const step = (d: Dial) =>
+        Math.max(0, Math.min(GRID - 1, Math.round(share(d, dials[d.id] ?? d.rest) * (GRID - 1))));
+      this.put(frameOf(series, step(down) * GRID + step(across), this.character.order));
+      if (this.jointWatchers.size === 0) return;
+    }
     this.poses.ask(performance.now());
+  }
+
+  /** A hand is on a pad: get all it can reach, as for one dial. */
+  async grabPad(across: Dial, down: Dial): Promise<void> {
+    if (useDesk.getState().playing) return;
+    this.sweepAbort?.abort();
+    const abort = new AbortController();
+    this.sweepAbort = abort;
+    try {
+      const series = await api.grid(this.id, this.moment(), across.id, down.id, GRID, abort.signal);
+      if (!abort.signal.aborted) {
+        this.grid = { across, down, series };
+        this.refresh();
+      }
+    } catch (e) {
+      if (!abort.signal.aborted) this.failed(e);
+    }
   }
 
   /** A hand is on a dial: get its whole range, so that moving it needs no answer each time. */
@@ -150,6 +189,7 @@ export class Director {
     this.sweepAbort?.abort();
     this.sweepAbort = null;
     this.sweep = null;
+    this.grid = null;
     this.refresh();
   }
 

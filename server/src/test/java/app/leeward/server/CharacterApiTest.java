@@ -421,4 +421,29 @@ class CharacterApiTest {
                 .as("nothing refused was kept")
                 .isEqualTo(4);
     }
+
+    @Test
+    void aPadsGridHoldsThePosesAskedForOneByOne() {
+        JsonNode grid = client.post(
+                        at("/grid"), "{\"pose\":{},\"across\":\"gaze-across\",\"down\":\"gaze-down\",\"samples\":3}")
+                .json();
+        assertThat(grid.get("at")).hasSize(9);
+        // the second row's last place: all the way across, level
+        JsonNode across = client.post(at("/pose"), "{\"pose\":{\"dials\":{\"gaze-across\":1,\"gaze-down\":0}}}")
+                .json()
+                .at("/frame/placed");
+        int found = 0;
+        for (JsonNode changed : grid.at("/changes/5/placed")) {
+            for (JsonNode p : across) {
+                if (p.get("part").equals(changed.get("part"))) {
+                    assertThat(changed).isEqualTo(p);
+                    found++;
+                }
+            }
+        }
+        assertThat(found).as("both pupils, irises and highlights").isGreaterThanOrEqualTo(4);
+        assertThat(client.post(at("/grid"), "{\"pose\":{},\"across\":\"gone\",\"down\":\"gaze-down\",\"samples\":3}")
+                        .status())
+                .isEqualTo(404);
+    }
 }

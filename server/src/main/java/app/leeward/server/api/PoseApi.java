@@ -47,6 +47,7 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "poses")
 class PoseApi {
     private static final int MOST_SAMPLES = 241;
+    private static final int MOST_ROWS = 41;
 
     private final Characters characters;
     private final Lines lines;
@@ -77,6 +78,13 @@ class PoseApi {
     public record Redrawn(String part, String drawing, List<Shape> shapes) {}
 
     public record SweepBody(PoseBody pose, UUID line, Integer frame, String dial, int samples) {}
+
+    /**
+     * @param across the pad's first dial
+     * @param down its second
+     * @param samples of each, evenly over its range
+     */
+    public record GridBody(PoseBody pose, UUID line, Integer frame, String across, String down, int samples) {}
 
     public record WhyBody(PoseBody pose, UUID line, Integer frame, String part) {}
 
@@ -166,11 +174,37 @@ class PoseApi {
         List<Double> at = new ArrayList<>(n);
         List<Frame> frames = new ArrayList<>(n);
         for (int i = 0; i < n; i++) {
-            double value = dial.from() + (dial.to() - dial.from()) * i / (n - 1);
+            double value = at(dial, i, n);
             at.add(value);
             frames.add(evaluator.frame(pose.withDial(dial.id(), value)));
         }
         return FrameSeries.of(at, frames);
+    }
+
+    /** The frames of two dials over both their ranges, row by row, the rest of the pose staying as it is. */
+    @PostMapping("/grid")
+    FrameSeries grid(@PathVariable UUID id, @RequestBody GridBody body) {
+        Standing<Character> c = characters.stand(id);
+        Dial across =
+                c.state().dial(Bodies.require(body.across(), "across")).orElseThrow(() -> Problem.notThere("dial"));
+        Dial down = c.state().dial(Bodies.require(body.down(), "down")).orElseThrow(() -> Problem.notThere("dial"));
+        int n = Math.max(2, Math.min(MOST_ROWS, body.samples()));
+        Pose pose = pose(c, body.pose(), body.line(), body.frame());
+        Evaluator evaluator = characters.evaluator(c);
+        List<Double> at = new ArrayList<>(n * n);
+        List<Frame> frames = new ArrayList<>(n * n);
+        for (int row = 0; row < n; row++) {
+            for (int column = 0; column < n; column++) {
+                at.add((double) (row * n + column));
+                frames.add(evaluator.frame(
+                        pose.withDial(across.id(), at(across, column, n)).withDial(down.id(), at(down, row, n))));
+            }
+        }
+        return FrameSeries.of(at, frames);
+    }
+
+    private static double at(Dial dial, int step, int steps) {
+        return dial.from() + (dial.to() - dial.from()) * step / (steps - 1);
     }
 
     @PostMapping("/why")
