@@ -14,40 +14,15 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Files that cannot be used, dropped on the real page: each is told apart in words, and what was there stays. */
-class BadFilesTest {
-    private static LeewardServer server;
-    private Browser hand;
-    private Page page;
+class BadFilesTest extends Story {
 
-    @BeforeAll
-    static void start() throws Exception {
-        server = LeewardServer.start("bad_files");
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
-    }
-
-    @BeforeEach
-    void open() {
-        hand = new Browser();
-        page = hand.page;
+    @Override
+    void arrive() {
         hand.open(server.url());
         page.getByTestId("clock").waitFor();
-    }
-
-    @AfterEach
-    void close() {
-        hand.close();
-        assertThat(hand.errors).as("errors in the page's console").isEmpty();
     }
 
     @Test

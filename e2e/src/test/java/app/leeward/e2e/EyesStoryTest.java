@@ -6,57 +6,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Eyes made of pieces of three designs, looked with, shut, and mended, on the Eyes bench. */
-class EyesStoryTest {
+class EyesStoryTest extends Story {
     /** What the bench promises from loose pieces to two finished eyes. */
     private static final int MOST_CLICKS = 12;
 
-    private static LeewardServer server;
     private final ObjectMapper json = new ObjectMapper();
-    private Browser hand;
-    private Page page;
     private int clicks;
-
-    @BeforeAll
-    static void start() throws Exception {
-        server = LeewardServer.start("eyes");
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
-    }
-
-    @BeforeEach
-    void open() {
-        hand = new Browser();
-        page = hand.page;
-        hand.open(server.url());
-    }
-
-    @AfterEach
-    void close() {
-        hand.close();
-        assertThat(hand.errors).as("errors in the page's console").isEmpty();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
 
     private void click(Locator what) {
         what.click();

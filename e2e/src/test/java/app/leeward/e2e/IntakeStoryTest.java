@@ -14,49 +14,14 @@ import java.nio.file.Path;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Art as it arrives – too large, off-centre, half named, left and right mixed up – made a clean rig by counted clicks. */
-class IntakeStoryTest {
+class IntakeStoryTest extends Story {
     private static final int MOST_CLICKS = 25;
 
-    private static LeewardServer server;
     private final ObjectMapper json = new ObjectMapper();
-    private Browser hand;
-    private Page page;
     private int clicks;
-
-    @BeforeAll
-    static void start() throws Exception {
-        server = LeewardServer.start("intake");
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
-    }
-
-    @BeforeEach
-    void open() {
-        hand = new Browser();
-        page = hand.page;
-        hand.open(server.url());
-    }
-
-    @AfterEach
-    void close() {
-        hand.close();
-        assertThat(hand.errors).as("errors in the page's console").isEmpty();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
 
     private void click(String name) {
         button(name).click();

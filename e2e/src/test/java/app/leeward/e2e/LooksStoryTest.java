@@ -11,41 +11,10 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Brows pulled and taken apart, looks mixed and kept, lids that wink and rest, cues played, blinks laid over a line. */
-class LooksStoryTest {
-    private static LeewardServer server;
-    private static String demo;
-    private Browser hand;
-    private Page page;
-
-    @BeforeAll
-    static void start() throws Exception {
-        server = LeewardServer.start("looks");
-        demo = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
-    }
-
-    @BeforeEach
-    void open() {
-        hand = new Browser();
-        page = hand.page;
-    }
-
-    @AfterEach
-    void close() {
-        hand.close();
-        assertThat(hand.errors).as("errors in the page's console").isEmpty();
-    }
+class LooksStoryTest extends Story {
 
     private void art(String name) throws Exception {
         hand.open(server.url());
@@ -54,11 +23,6 @@ class LooksStoryTest {
         hand.drop(name + ".svg", "image/svg+xml", art.getBytes(java.nio.charset.StandardCharsets.UTF_8));
         assertThat(page.getByLabel("Name of the character: " + name + ". Rename"))
                 .isVisible();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private static String stage(String part) {
@@ -253,6 +217,7 @@ class LooksStoryTest {
 
     @Test
     void blinksAreLaidOverALineMovedAndTakenAway() {
+        String demo = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         String line =
                 server.body("/api/v1/characters/" + demo + "/lines").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         hand.open(server.url() + "/#c=" + demo + "&b=lines&l=" + line);

@@ -9,45 +9,15 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Hanging, pivots, handles, mirror and history on the Parts bench, with the hand and with the keyboard. */
-class PartsStoryTest {
-    private static LeewardServer server;
-    private Browser hand;
-    private Page page;
+class PartsStoryTest extends Story {
 
-    @BeforeAll
-    static void start() throws Exception {
-        server = LeewardServer.start("parts");
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
-    }
-
-    @BeforeEach
-    void open() {
-        hand = new Browser();
-        page = hand.page;
+    @Override
+    void arrive() {
         hand.open(server.url() + "/#b=parts");
         page.getByTestId("rigging").waitFor();
-    }
-
-    @AfterEach
-    void close() {
-        hand.close();
-        assertThat(hand.errors).as("errors in the page's console").isEmpty();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private void choose(String part) {

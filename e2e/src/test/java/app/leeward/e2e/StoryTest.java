@@ -18,46 +18,15 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** What a rigger does in the first minutes, in the real page over the real server and database. */
-class StoryTest {
-    private static LeewardServer server;
-    private Browser hand;
-    private Page page;
+class StoryTest extends Story {
 
-    @BeforeAll
-    static void start() throws Exception {
-        server = LeewardServer.start("story");
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
-    }
-
-    @BeforeEach
-    void open() {
-        hand = new Browser();
-        page = hand.page;
+    @Override
+    void arrive() {
         hand.open(server.url());
         page.getByTestId("clock").waitFor();
-    }
-
-    @AfterEach
-    void close() {
-        List<String> errors = hand.errors;
-        hand.close();
-        assertThat(errors).as("errors in the page's console").isEmpty();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private void waitForShift(String part, double least, double most) {

@@ -1,0 +1,54 @@
+package app.leeward.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Locale;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.TestInfo;
+
+/** A server with the demo for a class of stories, and a fresh browser for each of them that must not report an error. */
+abstract class Story {
+    static LeewardServer server;
+    Browser hand;
+    Page page;
+
+    @BeforeAll
+    static void start(TestInfo info) throws Exception {
+        String name = info.getTestClass().orElseThrow().getSimpleName();
+        server = LeewardServer.start(name.toLowerCase(Locale.ROOT));
+    }
+
+    @AfterAll
+    static void end() throws Exception {
+        server.close();
+    }
+
+    @BeforeEach
+    void open() {
+        hand = new Browser();
+        page = hand.page;
+        arrive();
+    }
+
+    /** Where a story begins. */
+    void arrive() {
+        hand.open(server.url());
+    }
+
+    @AfterEach
+    void close() {
+        hand.close();
+        assertThat(hand.errors).as("errors in the page's console").isEmpty();
+    }
+
+    Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+}
