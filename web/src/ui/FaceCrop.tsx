@@ -27,8 +27,9 @@ export function FaceCrop({
   useLayoutEffect(() => painter.current?.show(frame), [character, artwork, frame]);
   return (
     <svg
-      role="img"
-      aria-label={label}
+      role={label ? 'img' : undefined}
+      aria-label={label || undefined}
+      aria-hidden={label ? undefined : true}
       viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
       preserveAspectRatio="xMidYMid slice"
       className={className}

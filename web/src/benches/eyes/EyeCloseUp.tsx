@@ -4,6 +4,7 @@ import { Painter } from '../../stage/painter';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { LidLine } from './LidLine';
+import { PupilGrip } from './PupilGrip';
 
 type Eye = EyesView['eyes'][number];
 
@@ -33,7 +34,7 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | nul
   );
   return (
     <figure className="overflow-hidden rounded-xl border border-line bg-drawn">
-      <svg viewBox={box.join(' ')} className="block w-full" role="img" aria-label={eye.name}>
+      <svg viewBox={box.join(' ')} className="block w-full" role="group" aria-label={eye.name}>
         <g ref={root} />
         <g fill="none" pointerEvents="none">
           {eye.window.map((w, i) => (
@@ -60,7 +61,7 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | nul
             />
           ))}
         </g>
-        {shut && <LidLine eye={eye} px={px} />}
+        {shut ? <LidLine eye={eye} px={px} /> : <PupilGrip eye={eye} px={px} />}
       </svg>
       <figcaption className="flex justify-between bg-paper px-2.5 py-1 text-[12px] whitespace-nowrap">
         <b>{eye.name}</b>

@@ -109,6 +109,8 @@ class LooksStoryTest extends Story {
 
         page.getByTestId("look-look-anger").getByLabel("Strength of Anger").fill("50");
         button("Keep this pose as a look").click();
+        page.getByLabel("Name of the new look").waitFor();
+        assertThat(seriousFaults()).isEmpty();
         page.getByLabel("Name of the new look").fill("Outraged");
         page.getByLabel("Collection").fill("Ferry");
         button("Keep").click();
@@ -166,6 +168,23 @@ class LooksStoryTest extends Story {
         button("Undo on the character").click();
         assertThat(rest).hasValue("0 %");
 
+        // one pupil apart, by hand and by key, and back
+        Locator pupil = page.getByTestId(Pattern.compile("^pupil-.*left"));
+        double at = hand.shift("pupil-left");
+        double other = hand.shift("pupil-right");
+        pupil.focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        page.waitForFunction(
+                "x => Number(document.querySelector(\"" + stage("pupil-left")
+                        + "\").getAttribute('transform').split(' ')[4]) < x - 5",
+                at);
+        assertThat(hand.shift("pupil-right")).isEqualTo(other);
+        button("Undo on the character").click();
+        page.waitForFunction(
+                "x => Math.abs(Number((document.querySelector(\"" + stage("pupil-left")
+                        + "\").getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').split(' ')[4]) - x) < 0.01",
+                at);
+
         page.getByLabel("Blink shut").click();
         String eye = page.locator("[data-testid^=lid-line-]").first().getAttribute("data-testid");
         String before = outline("upper-lid-left");
@@ -207,6 +226,8 @@ class LooksStoryTest extends Story {
         assertThat(page.getByLabel(Pattern.compile("^Key at frame 5,"))).isVisible();
 
         button("Go through them").click();
+        page.getByLabel("Worst cases").locator("button[title*=Gaze]").first().waitFor();
+        assertThat(seriousFaults()).isEmpty();
         Locator worst =
                 page.getByLabel("Worst cases").locator("button[title*=Gaze]").first();
         worst.click();

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -45,6 +48,14 @@ abstract class Story {
     void close() {
         hand.close();
         assertThat(hand.errors).as("errors in the page's console").isEmpty();
+    }
+
+    /** What axe finds serious or worse on the page as it is now. */
+    List<?> seriousFaults() throws Exception {
+        page.evaluate(Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js")));
+        return (List<?>)
+                page.evaluate(
+                        "async () => (await axe.run()).violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.target + ' ' + n.failureSummary).join(' | '))");
     }
 
     Locator button(String name) {

@@ -54,6 +54,7 @@ public sealed interface Edit
                 MakeBrows,
                 SplitDial,
                 JoinDials,
+                OffsetPupil,
                 RestLids,
                 BendLidLine,
                 MakeLooks,

@@ -31,6 +31,7 @@ import org.locationtech.jts.geom.Polygon;
  * @param kept share of the pupil that is inside its window now, 0 to 1
  * @param missing roles a whole eye has and this one lacks
  * @param lidLine inner end, middle and outer end of the upper lid's edge, on the canvas; empty for lids that do not travel
+ * @param pupil its pupil's middle now, on the canvas
  */
 public record EyeView(
         String id,
@@ -41,7 +42,8 @@ public record EyeView(
         List<Point> reach,
         double kept,
         List<PartRole> missing,
-        List<Point> lidLine) {
+        List<Point> lidLine,
+        Optional<Point> pupil) {
     /** What a whole eye has; the rest is the designer's choice. */
     private static final List<PartRole> WHOLE =
             List.of(PartRole.WHITE, PartRole.PUPIL, PartRole.UPPER_LID, PartRole.LOWER_LID);
@@ -96,7 +98,10 @@ public record EyeView(
                                         .filter(p -> !p.drawings().isEmpty())
                                         .isEmpty())
                         .toList(),
-                seen.map(w -> lidLine(c, fills, now, eye, w)).orElse(List.of()));
+                seen.map(w -> lidLine(c, fills, now, eye, w)).orElse(List.of()),
+                round.filter(g -> !g.isEmpty())
+                        .map(g -> g.getEnvelopeInternal().centre())
+                        .map(at -> new Point(at.x, at.y)));
     }
 
     private static List<Point> lidLine(Character c, Fills fills, Frame now, EyePieces eye, Geometry white) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Point;
 import app.leeward.core.edit.BendLidLine;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
@@ -11,6 +12,8 @@ import app.leeward.core.edit.JoinDials;
 import app.leeward.core.edit.MakeDial;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.MendLid;
+import app.leeward.core.edit.MirrorSide;
+import app.leeward.core.edit.OffsetPupil;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RestLids;
 import app.leeward.core.edit.SplitDial;
@@ -168,5 +171,29 @@ class LidsTest {
                 .filteredOn(w -> w.kind() == WorstCases.Kind.WHITE)
                 .as("shut is shut at the ends of any two dials")
                 .isEmpty();
+    }
+
+    @Test
+    void onePupilIsSetApartAndTheOtherStaysThoughTheyWereLinked() {
+        Character linked = done(FACE, new MirrorSide("eye-left"));
+        Character apart = done(linked, new OffsetPupil("eye-left", 3, -2));
+        Frame before = new Evaluator(linked).frame(Pose.REST);
+        Frame after = new Evaluator(apart).frame(Pose.REST);
+        for (String piece : List.of("pupil-left", "iris-left")) {
+            Point was = before.of(piece).orElseThrow().matrix().apply(new Point(540, 490));
+            Point is = after.of(piece).orElseThrow().matrix().apply(new Point(540, 490));
+            assertThat(is.x() - was.x()).isCloseTo(3, within(1e-9));
+            assertThat(is.y() - was.y()).isCloseTo(-2, within(1e-9));
+        }
+        assertThat(after.of("pupil-right").orElseThrow().matrix())
+                .isEqualTo(before.of("pupil-right").orElseThrow().matrix());
+        assertThat(apart.linkOf("eye-white-left"))
+                .as("what was not moved stays linked")
+                .isPresent();
+        assertThat(apart.pads().get(0).field())
+                .as("the field is measured anew")
+                .isNotEqualTo(linked.pads().get(0).field());
+        assertThat(Edits.apply(FACE, new OffsetPupil("nose", 1, 0))).isInstanceOf(Outcome.Refused.class);
+        assertThat(Edits.apply(FACE, new OffsetPupil("eye-left", 1e9, 0))).isInstanceOf(Outcome.Refused.class);
     }
 }

@@ -23,6 +23,7 @@ import app.leeward.core.edit.MakeCues;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.NameLook;
 import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.OffsetPupil;
 import app.leeward.core.edit.Pronounce;
 import app.leeward.core.edit.Rename;
 import app.leeward.core.edit.RenamePart;
@@ -111,6 +112,7 @@ class LeewardJsonTest {
                 new SplitDial(List.of("blink")),
                 new JoinDials(List.of("blink-left")),
                 new RestLids(0.25, -0.1),
+                new OffsetPupil("eye-left", 2, -1),
                 new BendLidLine(0, 4, 0),
                 new MakeBrows(),
                 new MakeLooks(),

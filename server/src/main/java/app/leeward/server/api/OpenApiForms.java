@@ -46,6 +46,7 @@ class OpenApiForms {
             "Character.source",
             "Placed.outlines",
             "Offset.bend",
+            "EyeView.pupil",
             "Part.parent",
             "Joint.parent",
             "EditHang.parent",
