@@ -69,6 +69,49 @@ describe('the painter', () => {
     );
   });
 
+  it('gives shapes the outlines of a frame that bends them, and their own again after it', () => {
+    const paths = (id: string) =>
+      [...group(id).querySelectorAll('[data-shape]')].map((e) => e.getAttribute('d'));
+    painter.show(frame(placed('mouth', 'open')));
+    expect(paths('mouth')).toEqual(['M4 4L8 8Z', 'M0 0L9 9Z']);
+    painter.show(frame(placed('mouth', 'open', { outlines: ['M4 5L8 9Z', 'M0 1L9 10Z'] })));
+    expect(paths('mouth')).toEqual(['M4 5L8 9Z', 'M0 1L9 10Z']);
+    // what shows only through the drawing's own window is cut by the bent one
+    expect(root.querySelector('clipPath[id$="-in-mouth-open"] path')!.getAttribute('d')).toBe('M4 5L8 9Z');
+    painter.show(frame(placed('mouth', 'open')));
+    expect(paths('mouth')).toEqual(['M4 4L8 8Z', 'M0 0L9 9Z']);
+    expect(root.querySelector('clipPath[id$="-in-mouth-open"] path')!.getAttribute('d')).toBe('M4 4L8 8Z');
+  });
+
+  it('masks with a window as it is bent', () => {
+    const clip = () => root.querySelector('clipPath[id$="-w-eye"] path')!.getAttribute('d');
+    const look = (outlines?: string[]) =>
+      frame(placed('eye', 'white', { outlines }), placed('pupil', 'pupil', { windows: ['eye'] }));
+    painter.show(look());
+    expect(clip()).toBe('M1 1L5 5Z');
+    painter.show(look(['M1 3L5 7Z']));
+    expect(clip()).toBe('M1 3L5 7Z');
+    painter.show(look());
+    expect(clip()).toBe('M1 1L5 5Z');
+  });
+
+  it('bends a drawing that comes back after another one had its place', () => {
+    const outlines = ['M4 5L8 9Z', 'M0 1L9 10Z'];
+    painter.show(frame(placed('mouth', 'open', { outlines })));
+    painter.show(frame(placed('mouth', 'shut')));
+    painter.show(frame(placed('mouth', 'open')));
+    expect(group('mouth').querySelector('[data-shape="0"]')!.getAttribute('d')).toBe('M4 4L8 8Z');
+  });
+
+  it('keeps a bend when the art under it is drawn anew', () => {
+    painter.show(frame(placed('pupil', 'pupil', { outlines: ['M2 9L3 9Z'] })));
+    painter.redraw([{ part: 'pupil', drawing: 'pupil', shapes: [shape({ path: 'M7 7L8 8Z' })] }]);
+    expect(group('pupil').querySelector('[data-shape]')!.getAttribute('d')).toBe('M2 9L3 9Z');
+    painter.redraw([]);
+    painter.show(frame(placed('pupil', 'pupil')));
+    expect(group('pupil').querySelector('[data-shape]')!.getAttribute('d')).toBe('M2 2L3 3Z');
+  });
+
   it('shows one drawing at a time and keeps the other for later', () => {
     painter.show(frame(placed('mouth', 'open')));
     const open = group('mouth').children[0];

@@ -129,6 +129,8 @@ interface Slot {
   outer: SVGGElement;
   placed: SVGGElement;
   drawings: Map<string, SVGGElement>;
+  /** Drawing to the outlines it was last given; drawings left out have their own. */
+  bent: Map<string, string>;
   shown: string | null;
   windows: string;
 }
@@ -159,7 +161,7 @@ export class Painter {
       const placed = element('g', { 'data-part': id });
       outer.append(placed);
       root.append(outer);
-      this.slots.set(id, { outer, placed, drawings: new Map(), shown: null, windows: '' });
+      this.slots.set(id, { outer, placed, drawings: new Map(), bent: new Map(), shown: null, windows: '' });
     }
   }
 
@@ -204,6 +206,7 @@ export class Painter {
       const slot = this.slots.get(part);
       const group = slot?.drawings.get(drawing);
       if (group) this.fill(group, part, drawing);
+      slot?.bent.delete(drawing);
       const last = this.last.get(part);
       if (slot && group && last?.drawing === drawing && last.outlines?.length) this.bend(slot, last);
       const clip = this.clips.get(part);
@@ -233,8 +236,7 @@ export class Painter {
       const clip = this.clips.get(p.part);
       if (clip) for (const path of clip.clip.children) path.setAttribute('transform', matrix);
     }
-    const bent = before?.drawing === p.drawing ? before.outlines : undefined;
-    if ((bent ?? []).join() !== (p.outlines ?? []).join()) this.bend(slot, p);
+    if ((slot.bent.get(p.drawing) ?? '') !== (p.outlines ?? []).join()) this.bend(slot, p);
     if (!before || before.opacity !== p.opacity) slot.placed.setAttribute('opacity', String(p.opacity));
     this.last.set(p.part, p);
   }
@@ -270,6 +272,7 @@ export class Painter {
 
   /** Gives the shapes of the drawing that is shown the outlines of this frame, or their own again. */
   private bend(slot: Slot, p: Placed): void {
+    slot.bent.set(p.drawing, (p.outlines ?? []).join());
     const shapes = this.shapes(p.part, p.drawing);
     const outline = (i: number) => p.outlines?.[i] ?? shapes[i]?.path ?? '';
     for (const e of slot.drawings.get(p.drawing)!.querySelectorAll('[data-shape]'))

@@ -2,7 +2,9 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { fromHash, toHash, useDesk } from './desk';
 
 describe('the desk in the address', () => {
-  beforeEach(() => useDesk.setState({ dials: {}, picks: {}, pins: {}, line: null, frame: 0, part: null }));
+  beforeEach(() =>
+    useDesk.setState({ dials: {}, picks: {}, pins: {}, looks: {}, line: null, frame: 0, part: null }),
+  );
 
   it('comes back as it was', () => {
     const desk = useDesk.getState();
@@ -11,6 +13,7 @@ describe('the desk in the address', () => {
     desk.turn('turn', -30.5);
     desk.pin('cap', 'nothing');
     desk.pick('mouth', 'ah');
+    desk.look('look-anger', 0.5);
     desk.select('nose');
     const back = fromHash(toHash(useDesk.getState()));
     expect(back).toMatchObject({
@@ -19,11 +22,26 @@ describe('the desk in the address', () => {
       dials: { turn: -30.5 },
       pins: { cap: 'nothing' },
       picks: { mouth: 'ah' },
+      looks: { 'look-anger': 0.5 },
       part: 'nose',
     });
   });
   it('drops nonsense instead of failing', () => {
     expect(fromHash('#b=kitchen&d.turn=left&f=-3')).toMatchObject({ bench: 'lines', dials: {}, frame: 0 });
+  });
+  it('turns several dials in one step, and takes a look of no strength out', () => {
+    let steps = 0;
+    const stop = useDesk.subscribe(() => steps++);
+    useDesk.getState().turnAll({ across: 0.5, down: -0.25 });
+    stop();
+    expect(steps).toBe(1);
+    expect(useDesk.getState().dials).toEqual({ across: 0.5, down: -0.25 });
+    useDesk.getState().look('sly', 0.7);
+    useDesk.getState().look('sly', 0);
+    expect(useDesk.getState().looks).toEqual({});
+    useDesk.getState().look('sly', 1);
+    useDesk.getState().rest();
+    expect(useDesk.getState()).toMatchObject({ dials: {}, looks: {} });
   });
   it('lets a pin go', () => {
     useDesk.getState().pin('cap', 'nothing');
