@@ -59,7 +59,7 @@ final class Browser implements AutoCloseable {
     void open(String url) {
         page.navigate(url);
         page.getByTestId("stage").waitFor();
-        page.locator("[data-part=nose] path").first().waitFor();
+        page.locator("[data-testid=stage] [data-part=nose] path").first().waitFor();
     }
 
     String transform(String part) {

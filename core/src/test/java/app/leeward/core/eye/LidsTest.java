@@ -21,6 +21,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Look;
+import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import java.util.List;
 import java.util.Map;
@@ -195,5 +196,33 @@ class LidsTest {
                 .isNotEqualTo(linked.pads().get(0).field());
         assertThat(Edits.apply(FACE, new OffsetPupil("nose", 1, 0))).isInstanceOf(Outcome.Refused.class);
         assertThat(Edits.apply(FACE, new OffsetPupil("eye-left", 1e9, 0))).isInstanceOf(Outcome.Refused.class);
+    }
+
+    /** Art in which an eye lies inside an eye of the same side: hung without a circle, evaluated, measured, nothing lost. */
+    @Test
+    void anEyeDrawnInsideAnEyeIsHungAndMeasured() {
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.group(
+                        "eye left",
+                        Rigs.layer("white left", Rigs.ellipse(540, 490, 24, 20)),
+                        Rigs.group(
+                                "eye left",
+                                Rigs.layer("white left", Rigs.ellipse(540, 490, 12, 10)),
+                                Rigs.layer("pupil left", Rigs.ellipse(540, 490, 4, 4))))));
+        assertThat(c.parts().stream()
+                        .filter(p -> p.role() == PartRole.WHITE && !p.drawings().isEmpty()))
+                .as("no white is lost")
+                .isNotEmpty();
+        Frame f = new Evaluator(c).frame(Pose.REST);
+        assertThat(f.placed()).extracting(Frame.Placed::part).contains("pupil-left");
+        for (Frame.Placed p : f.placed()) {
+            assertThat(p.windows())
+                    .as(p.part() + " does not look through itself")
+                    .doesNotContain(p.part());
+        }
+        EyeCheck.of(c).forEach(found -> assertThat(found.says()).isNotBlank());
+        assertThat(EyeView.of(c, Pose.REST)).isNotEmpty();
     }
 }
