@@ -25,7 +25,7 @@ export function Cues() {
       <div className="flex items-baseline gap-2">
         <h2 className="text-[15px] font-semibold">Cues</h2>
         <p className="min-w-0 flex-1 truncate text-[12.5px] text-faint">
-          small animations over whatever the eyes do; dropped into a line on the Lines bench
+          small animations; drop them in on Lines
         </p>
         <button className="btn" onClick={() => void edit({ kind: 'make-cues' })}>
           <Sparkles size={14} aria-hidden /> Make the usual four

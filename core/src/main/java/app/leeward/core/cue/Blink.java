@@ -37,6 +37,11 @@ public record Blink(int frame, int down, int hold, int up) {
         return frame + frames();
     }
 
+    /** Whether the eyes are open again in the last of so many frames at the latest. */
+    public boolean within(int frames) {
+        return end() < frames;
+    }
+
     /** How far the lids are shut at a frame of the shot, 0 to 1. */
     public double shut(int at) {
         int since = at - frame;

@@ -41,7 +41,7 @@ public final class BlinkPlan {
         while (at < frames) {
             int frame = Math.max(free, drawn((int) Math.round(at), frameRate, shifts));
             Blink blink = Blink.at(frame);
-            if (blink.end() < frames) {
+            if (blink.within(frames)) {
                 plan.add(blink);
             }
             free = blink.end();

@@ -1,11 +1,12 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.look.ReadyCue;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
 
-/** Adds the ready-made cues of the eyes that the character has dials for, or makes them anew. */
+/** Adds the ready-made cues of the eyes, or makes them anew; eyes that cannot be narrowed yet get the dial for it first. */
 public record MakeCues() implements Edit {
     @Override
     public Set<String> touches() {
@@ -19,7 +20,10 @@ public record MakeCues() implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        Optional<Character> made = ReadyCue.addTo(before);
+        Optional<Character> made = ReadyCue.addTo(
+                before.dial(ReadyMade.SQUINT.id()).isPresent()
+                        ? before
+                        : ReadyMade.SQUINT.addTo(before).orElse(before));
         return made.isPresent()
                 ? new Outcome.Done(made.get())
                 : new Outcome.Refused("no-dials", "There is no gaze, blink or squint for a cue to move.");

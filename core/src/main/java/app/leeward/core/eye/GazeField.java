@@ -2,16 +2,21 @@ package app.leeward.core.eye;
 
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.FieldAt;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -24,6 +29,10 @@ public final class GazeField {
 
     private static final int DIRECTIONS = 72;
     private static final int HALVINGS = 9;
+    /** A field away from rest is only ever compared with the one at rest, so it may be coarser. */
+    private static final int FEWER = 24;
+    /** Least change of a field along another dial that is worth keeping, as a share of the whole throw. */
+    private static final double CHANGE = 0.01;
 
     private GazeField() {}
 
@@ -50,19 +59,27 @@ public final class GazeField {
         if (across.isEmpty() || down.isEmpty()) {
             return List.of();
         }
-        List<Sight> sights = sights(c, pose, across.get(), down.get());
-        return sights.isEmpty() ? List.of() : edge(sights, across.get(), down.get());
+        return of(free(c), pose, across.get(), down.get(), DIRECTIONS);
+    }
+
+    private static List<Point> of(Evaluator free, Pose pose, Dial across, Dial down, int directions) {
+        List<Sight> sights = sights(free, pose, across, down);
+        return sights.isEmpty() ? List.of() : edge(sights, across, down, directions);
     }
 
     static Optional<Dial> dial(Character c, Purpose purpose) {
         return c.dials().stream().filter(d -> d.purpose() == purpose).findFirst();
     }
 
-    private static List<Sight> sights(Character c, Pose pose, Dial across, Dial down) {
-        // a pad's edge would hold the very looks that are to be measured
-        Character free = c.withDials(
-                c.dials(), c.pads().stream().map(p -> p.withField(List.of())).toList());
-        Evaluator evaluator = new Evaluator(free);
+    /** A pad's edge would hold the very looks that are to be measured. */
+    private static Evaluator free(Character c) {
+        return new Evaluator(c.withDials(
+                c.dials(),
+                c.pads().stream().map(p -> p.withField(List.of(), List.of())).toList()));
+    }
+
+    private static List<Sight> sights(Evaluator evaluator, Pose pose, Dial across, Dial down) {
+        Character c = evaluator.character();
         Pose ahead = pose.withDial(across.id(), across.rest()).withDial(down.id(), down.rest());
         Frame frame = evaluator.frame(ahead);
         Frame right = evaluator.frame(ahead.withDial(across.id(), across.to()));
@@ -94,14 +111,14 @@ public final class GazeField {
         return new Point(b.e() - a.e(), b.f() - a.f());
     }
 
-    private static List<Point> edge(List<Sight> sights, Dial across, Dial down) {
+    private static List<Point> edge(List<Sight> sights, Dial across, Dial down, int directions) {
         double right = across.to() - across.rest();
         double left = across.rest() - across.from();
         double below = down.to() - down.rest();
         double above = down.rest() - down.from();
-        List<Point> edge = new ArrayList<>(DIRECTIONS);
-        for (int i = 0; i < DIRECTIONS; i++) {
-            double angle = 2 * Math.PI * i / DIRECTIONS;
+        List<Point> edge = new ArrayList<>(directions);
+        for (int i = 0; i < directions; i++) {
+            double angle = 2 * Math.PI * i / directions;
             double x = Math.cos(angle);
             double y = Math.sin(angle);
             // in shares of each side's throw, out to the edge of the square
@@ -140,7 +157,8 @@ public final class GazeField {
                 && !(before.windows().equals(after.windows())
                         && eyes(before).equals(eyes(after))
                         && dial(before, Purpose.GAZE_ACROSS).equals(dial(after, Purpose.GAZE_ACROSS))
-                        && dial(before, Purpose.GAZE_DOWN).equals(dial(after, Purpose.GAZE_DOWN)));
+                        && dial(before, Purpose.GAZE_DOWN).equals(dial(after, Purpose.GAZE_DOWN))
+                        && narrowing(before).equals(narrowing(after)));
     }
 
     /** Every eye with its pieces, and the windows round them. */
@@ -161,13 +179,71 @@ public final class GazeField {
         return out;
     }
 
-    /** With the field of every gaze pad measured anew. */
+    /** The dials, other than the gaze's own, that change the eyes or what looks out of them. */
+    private static List<Dial> narrowing(Character c) {
+        Set<String> seeing = new HashSet<>();
+        for (EyePieces eye : EyePieces.of(c)) {
+            seeing.add(eye.eye().id());
+            eye.piece(PartRole.WHITE).ifPresent(p -> seeing.add(p.id()));
+            eye.pupil().ifPresent(p -> seeing.add(p.id()));
+        }
+        return c.dials().stream()
+                .filter(d -> d.purpose() != Purpose.GAZE_ACROSS && d.purpose() != Purpose.GAZE_DOWN)
+                .filter(d -> d.stops().stream()
+                        .anyMatch(s -> s.offsets().keySet().stream().anyMatch(seeing::contains)))
+                .toList();
+    }
+
+    /** With the field of every gaze pad measured anew, at rest and along the dials that change it. */
     public static Character fitted(Character c) {
         Optional<Dial> across = dial(c, Purpose.GAZE_ACROSS);
+        Optional<Dial> down = dial(c, Purpose.GAZE_DOWN);
+        if (across.isEmpty() || down.isEmpty()) {
+            return c;
+        }
+        Evaluator free = free(c);
+        List<Point> field = of(free, Pose.REST, across.get(), down.get(), DIRECTIONS);
+        List<FieldAt> elsewhere = field.isEmpty() ? List.of() : elsewhere(free, across.get(), down.get());
         List<Pad> pads = c.pads().stream()
-                .map(p ->
-                        across.isPresent() && p.across().equals(across.get().id()) ? p.withField(of(c, Pose.REST)) : p)
+                .map(p -> p.across().equals(across.get().id()) ? p.withField(field, elsewhere) : p)
                 .toList();
         return c.withDials(c.dials(), pads);
+    }
+
+    private static List<FieldAt> elsewhere(Evaluator free, Dial across, Dial down) {
+        List<Point> rest = of(free, Pose.REST, across, down, FEWER);
+        List<FieldAt> out = new ArrayList<>();
+        for (Dial d : narrowing(free.character())) {
+            for (double end : new double[] {d.from(), d.to()}) {
+                if (end == d.rest()) {
+                    continue;
+                }
+                List<Point> there = at(free, d, end, across, down);
+                if (differ(rest, there)) {
+                    double half = (end + d.rest()) / 2;
+                    out.add(new FieldAt(d.id(), half, at(free, d, half, across, down)));
+                    out.add(new FieldAt(d.id(), end, there));
+                }
+            }
+        }
+        return out;
+    }
+
+    private static List<Point> at(Evaluator free, Dial d, double value, Dial across, Dial down) {
+        return of(free, Pose.of(Map.of(d.id(), value)), across, down, FEWER);
+    }
+
+    private static boolean differ(List<Point> a, List<Point> b) {
+        if (a.size() != b.size()) {
+            // an eye that is hidden there says nothing
+            return false;
+        }
+        for (int i = 0; i < a.size(); i++) {
+            Point way = a.get(i).minus(b.get(i));
+            if (Math.hypot(way.x(), way.y()) > CHANGE) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -5,7 +5,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Pad;
+import app.leeward.core.dial.PadEdge;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
@@ -45,11 +45,8 @@ public final class Evaluator {
     private final List<List<String>> windows;
     private final DialWays[] dials;
 
-    private final List<Hold> holds;
+    private final List<PadEdge> edges;
     private final List<LidEnd> lidEnds;
-
-    /** A pad whose two dials hold each other inside its field. */
-    private record Hold(Pad pad, int across, int down, Point rest) {}
 
     /**
      * Where a lid's way ends: there the blink has shut the eye, and whatever else lowers the lid takes it no further.
@@ -80,9 +77,8 @@ public final class Evaluator {
         rest = rest();
         windows = allWindows();
         dials = character.dials().stream().map(this::compile).toArray(DialWays[]::new);
-        holds = character.pads().stream()
-                .filter(p -> !p.field().isEmpty())
-                .flatMap(p -> hold(p).stream())
+        edges = character.pads().stream()
+                .flatMap(p -> PadEdge.of(p, character.dials()).stream())
                 .toList();
         lidEnds = lidEnds();
     }
@@ -99,15 +95,6 @@ public final class Evaluator {
             }
         }
         return ends;
-    }
-
-    private Optional<Hold> hold(Pad pad) {
-        int across = indexOfDial(pad.across());
-        int down = indexOfDial(pad.down());
-        return across < 0 || down < 0
-                ? Optional.empty()
-                : Optional.of(
-                        new Hold(pad, across, down, new Point(dials[across].dial.rest(), dials[down].dial.rest())));
     }
 
     private int indexOfDial(String id) {
@@ -340,13 +327,7 @@ public final class Evaluator {
         for (int i = 0; i < dials.length; i++) {
             settings[i] = setting(character, dials[i].dial, pose);
         }
-        for (Hold h : holds) {
-            if (settings[h.across] != h.rest.x() || settings[h.down] != h.rest.y()) {
-                Point held = h.pad.hold(new Point(settings[h.across], settings[h.down]), h.rest);
-                settings[h.across] = held.x();
-                settings[h.down] = held.y();
-            }
-        }
+        edges.forEach(e -> e.hold(settings));
         return settings;
     }
 

@@ -5,6 +5,7 @@ import app.leeward.core.cue.BlinkPlan;
 import app.leeward.core.cue.Dropped;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.rig.Character;
 import app.leeward.core.speech.DialogueLine;
 import java.util.ArrayList;
 import java.util.List;
@@ -144,15 +145,26 @@ public sealed interface ShotEdit {
     }
 
     /**
-     * Lays blinks over the whole shot in place of those that were there, near the gaze shifts of its cues.
+     * Lays blinks over the whole shot in place of those that were there.
      *
      * @param perMinute how many a minute
      * @param seed the same seed lays the same blinks
+     * @param shifts frames that draw blinks to themselves, see {@link Shifts}; kept with the edit, since the character's
+     *     cues may change later
      */
-    record LayBlinks(double perMinute, long seed) implements ShotEdit {
+    record LayBlinks(double perMinute, long seed, List<Integer> shifts) implements ShotEdit {
+        public LayBlinks {
+            // whoever asks for blinks need not know where the gaze shifts
+            shifts = shifts == null ? List.of() : List.copyOf(shifts);
+        }
+
+        /** The same blinks, near the shifts of a shot over its character. */
+        public LayBlinks near(Shot shot, Character character) {
+            return new LayBlinks(perMinute, seed, Shifts.of(shot, character));
+        }
+
         @Override
         public Shot apply(Shot shot) {
-            List<Integer> shifts = shot.cues().stream().map(Dropped::frame).toList();
             return shot.withBlinks(BlinkPlan.lay(shot.frames(), shot.rules().frameRate(), perMinute, shifts, seed));
         }
 
@@ -172,9 +184,9 @@ public sealed interface ShotEdit {
     record SetBlink(int was, Blink blink) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            if (blink.end() > shot.frames()) {
+            if (!blink.within(shot.frames())) {
                 throw new IllegalArgumentException("A blink from frame " + blink.frame() + " to " + blink.end()
-                        + " does not end within the shot, whose last frame is " + (shot.frames() - 1) + ".");
+                        + " is not over within the shot, whose last frame is " + (shot.frames() - 1) + ".");
             }
             List<Blink> blinks = new ArrayList<>(shot.blinks());
             blinks.removeIf(b -> b.frame() == was);

@@ -100,6 +100,40 @@ class ReadyMadeTest {
         assertThat(height(Pose.of(Map.of("squint", 1.0)))).isLessThan(0.75 * open);
     }
 
+    /** Areas by JTS; half a squint and half a turn are measured, between them and together a few hundredths are given away. */
+    @Test
+    void noLookLosesThePupilInNarrowedOrTurnedEyes() {
+        Evaluator e = new Evaluator(FACE);
+        Fills fills = new Fills(FACE);
+        double least = 1;
+        for (double squint : new double[] {-1, 0, 0.3, 0.6, 1}) {
+            for (double turn : new double[] {-60, -20, 0, 45}) {
+                for (int i = 0; i < 16; i++) {
+                    double x = Math.cos(i * Math.PI / 8);
+                    double y = Math.sin(i * Math.PI / 8);
+                    Frame f = e.frame(Pose.of(Map.of(
+                            "squint", squint, "turn", turn, GazeMaker.ACROSS, 1.4 * x, GazeMaker.DOWN, 1.4 * y)));
+                    double kept = kept(fills, f);
+                    assertThat(kept)
+                            .as("squint %s turn %s looking %s, %s", squint, turn, x, y)
+                            .isGreaterThan(GazeField.KEPT - 0.06);
+                    least = Math.min(least, kept);
+                }
+            }
+        }
+        assertThat(least).as("the field is used up").isLessThan(GazeField.KEPT + 0.05);
+    }
+
+    private static double kept(Fills fills, Frame f) {
+        double least = 1;
+        for (String side : new String[] {"left", "right"}) {
+            Geometry pupil = fills.in(f, "pupil-" + side).orElseThrow();
+            Geometry white = fills.in(f, "eye-white-" + side).orElseThrow();
+            least = Math.min(least, white.intersection(pupil).getArea() / pupil.getArea());
+        }
+        return least;
+    }
+
     private static double height(Pose pose) {
         return GazeField.of(FACE, pose).stream().mapToDouble(Point::y).max().orElseThrow();
     }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
 import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.Cue;
+import app.leeward.core.cue.Key;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeCues;
 import app.leeward.core.edit.Outcome;
@@ -126,7 +128,15 @@ class ShotTest {
                 .hasMessageContaining("last frame is 23");
         assertThat(new ShotEdit.DropBlink(6).apply(moved).blinks()).isEmpty();
         assertThatThrownBy(() -> new ShotEdit.DropBlink(7).apply(moved)).isInstanceOf(IllegalArgumentException.class);
-        assertThat(new ShotEdit.LayBlinks(60, 1).apply(SHOT)).isEqualTo(new ShotEdit.LayBlinks(60, 1).apply(moved));
+        assertThat(new ShotEdit.LayBlinks(60, 1, null).apply(SHOT))
+                .isEqualTo(new ShotEdit.LayBlinks(60, 1, null).apply(moved));
+    }
+
+    @Test
+    void theUsualFourComeWithTheDialTheyNeed() {
+        assertThat(FACE.dial("squint")).isEmpty();
+        assertThat(BLINKING.dial("squint")).isPresent();
+        assertThat(BLINKING.cues()).hasSize(4);
     }
 
     @Test
@@ -157,5 +167,31 @@ class ShotTest {
                 .isEqualTo(plain.frameAt(8, Pose.REST));
         assertThatThrownBy(() -> new ShotEdit.DropIn(24, "cue-roll").apply(ones))
                 .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** Look round: to one side, stay, to the other, stay, home; a roll goes on in one movement. */
+    @Test
+    void blinksAreDrawnToEveryJumpOfTheGazeWithinACue() {
+        Shot looking = new ShotEdit.DropIn(2, "cue-look-round").apply(SHOT);
+        assertThat(Shifts.of(looking, BLINKING)).containsExactly(2, 14);
+        assertThat(Shifts.of(new ShotEdit.DropIn(3, "cue-roll").apply(SHOT), BLINKING))
+                .containsExactly(3);
+        assertThat(Shifts.of(new ShotEdit.DropIn(3, "cue-that-was-deleted").apply(SHOT), BLINKING))
+                .isEmpty();
+        ShotEdit.LayBlinks lay = new ShotEdit.LayBlinks(60, 9, null).near(looking, BLINKING);
+        assertThat(lay.apply(looking).blinks())
+                .as("the lids begin to fall a frame before the eyes go")
+                .isNotEmpty()
+                .allMatch(b -> b.frame() == 1 || b.frame() == 13 || b.frame() == 7);
+    }
+
+    @Test
+    void aHeadTurnWithinACueDrawsABlinkHoweverSlowItIs() {
+        Cue turn = new Cue("cue-turn", "Turn away", Map.of("turn", List.of(new Key(5, 0), new Key(20, 30))));
+        Cue nod = new Cue("cue-still", "Stay", Map.of("turn", List.of(new Key(5, 0), new Key(6, 1))));
+        Character c = BLINKING.withCues(List.of(turn, nod));
+        assertThat(Shifts.of(new ShotEdit.DropIn(1, "cue-turn").apply(SHOT), c)).containsExactly(6);
+        assertThat(Shifts.of(new ShotEdit.DropIn(1, "cue-still").apply(SHOT), c))
+                .isEmpty();
     }
 }

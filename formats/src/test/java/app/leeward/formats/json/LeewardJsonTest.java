@@ -137,7 +137,7 @@ class LeewardJsonTest {
                 new ShotEdit.Expose(2, 1, 2),
                 new ShotEdit.PinMouth(0, 3, "ah"),
                 new ShotEdit.ReleaseMouth(0, 3),
-                new ShotEdit.LayBlinks(17, 3),
+                new ShotEdit.LayBlinks(17, 3, List.of(3)),
                 new ShotEdit.SetBlink(-1, Blink.at(5)),
                 new ShotEdit.DropBlink(5),
                 new ShotEdit.DropIn(3, "q"),

@@ -45,6 +45,7 @@ class OpenApiForms {
     private static final Set<String> OPTIONAL = Set.of(
             "Character.source",
             "Placed.outlines",
+            "ShotEditLayBlinks.shifts",
             "Offset.bend",
             "EyeView.pupil",
             "Part.parent",

@@ -103,6 +103,10 @@ public class Lines {
         if (edit instanceof ShotEdit.PinMouth pin) {
             requireMouth(characters.stand(stand(id).belongsTo()).state(), pin.drawing());
         }
+        if (edit instanceof ShotEdit.LayBlinks lay) {
+            Standing<Shot> now = stand(id);
+            edit = lay.near(now.state(), characters.stand(now.belongsTo()).state());
+        }
         return ledger.edit(keeping, id, base, edit, author);
     }
 
