@@ -29,7 +29,7 @@ public record DropDrawing(String part, String drawing) implements Edit {
             return new Outcome.Refused("no-drawing", p.name() + " has no drawing '" + drawing + "' any more.");
         }
         boolean serves = before.mouths().part().equals(Optional.of(part))
-                && before.mouths().drawn().containsValue(drawing);
+                && before.mouths().drawings().contains(drawing);
         boolean asked = before.dials().stream()
                 .flatMap(d -> d.bands().stream())
                 .filter(b -> b.part().equals(part))

@@ -64,6 +64,11 @@ public sealed interface Edit
                 MakeCues,
                 SetCue,
                 DropCue,
+                MakeMouths,
+                SetMood,
+                DropMood,
+                ThinMouths,
+                MendMouth,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";

@@ -1,30 +1,74 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.mouth.Mood;
+import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
-/** Lets a mouth drawing serve a class of sounds. */
-public record ServeSound(Viseme viseme, String drawing) implements Edit {
+/**
+ * Lets a mouth drawing serve a class of sounds, or leaves the class to the nearest.
+ *
+ * @param drawing id of the drawing; empty to leave the class to the nearest
+ * @param mood id of the row; empty for the neutral one
+ */
+public record ServeSound(Viseme viseme, String drawing, String mood) implements Edit {
+    public ServeSound {
+        // asked for before there were rows
+        mood = mood == null ? "" : mood;
+    }
+
     @Override
     public Set<String> touches() {
-        return Set.of("mouth for " + viseme);
+        return Set.of("mouth for " + viseme + " " + mood);
     }
 
     @Override
     public String describe(Character before) {
-        return "Mouth '" + drawing + "' serves " + viseme.words();
+        String row =
+                before.mouths().mood(mood).map(m -> " in the mood " + m.name()).orElse("");
+        return drawing.isEmpty()
+                ? "Left " + viseme.words() + row + " to the nearest mouth"
+                : "Mouth '" + name(before) + "' serves " + viseme.words() + row;
+    }
+
+    private String name(Character c) {
+        return c.mouths()
+                .part()
+                .flatMap(c::part)
+                .flatMap(p -> p.drawing(drawing))
+                .map(d -> d.name())
+                .orElse(drawing);
     }
 
     @Override
     public Outcome on(Character before) {
-        boolean known = before.mouths()
-                .part()
+        MouthChart chart = before.mouths();
+        boolean known = chart.part()
                 .flatMap(before::part)
                 .flatMap(p -> p.drawing(drawing))
                 .isPresent();
-        return known
-                ? new Outcome.Done(before.withMouths(before.mouths().with(viseme, drawing)))
-                : new Outcome.Refused("no-drawing", "The mouth has no drawing '" + drawing + "'.");
+        if (!known && !drawing.isEmpty()) {
+            return new Outcome.Refused("no-drawing", "The mouth has no drawing '" + drawing + "'.");
+        }
+        Optional<Mood> row = chart.mood(mood);
+        if (!mood.isEmpty() && row.isEmpty()) {
+            return new Outcome.Refused("no-mood", "There is no such mood any more.");
+        }
+        Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
+        drawn.putAll(row.map(Mood::drawn).orElse(chart.drawn()));
+        if (drawing.isEmpty()) {
+            drawn.remove(viseme);
+        } else {
+            drawn.put(viseme, drawing);
+        }
+        if (drawn.isEmpty() && row.isEmpty()) {
+            return new Outcome.Refused("last-mouth", "This is the last mouth that serves a sound; keep one.");
+        }
+        return new Outcome.Done(
+                before.withMouths(row.isPresent() ? chart.with(row.get().withDrawn(drawn)) : chart.withDrawn(drawn)));
     }
 }

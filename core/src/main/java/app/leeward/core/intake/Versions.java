@@ -172,7 +172,7 @@ public final class Versions {
 
     private String inUse(ReadDrawing o) {
         boolean serves = now.mouths().part().equals(Optional.of(o.part()))
-                && now.mouths().drawn().containsValue(o.drawing());
+                && now.mouths().drawings().contains(o.drawing());
         boolean shown = now.dials().stream()
                 .flatMap(d -> d.bands().stream())
                 .filter(b -> b.part().equals(o.part()))

@@ -45,7 +45,8 @@ class EditsTest {
                         .orElseThrow()
                         .shown())
                 .isEqualTo(Part.NOTHING);
-        assertThat(done(FACE, new ServeSound(Viseme.OO, "ah")).mouths().drawn()).containsEntry(Viseme.OO, "ah");
+        assertThat(done(FACE, new ServeSound(Viseme.OO, "ah", "")).mouths().drawn())
+                .containsEntry(Viseme.OO, "ah");
         assertThat(done(FACE, new Pronounce("Sorrel", List.of(Phone.S, Phone.AO)))
                         .lexicon()
                         .of("SORREL"))
@@ -59,7 +60,7 @@ class EditsTest {
         assertThat(refused(new RenamePart("tail", "tail"))).isEqualTo("no-part");
         assertThat(refused(new Nudge("nose", 1e7, 0))).isEqualTo("too-far");
         assertThat(refused(new Show("mouth", "yodel"))).isEqualTo("no-drawing");
-        assertThat(refused(new ServeSound(Viseme.AH, "yodel"))).isEqualTo("no-drawing");
+        assertThat(refused(new ServeSound(Viseme.AH, "yodel", ""))).isEqualTo("no-drawing");
         assertThat(refused(new Pronounce("Sorrel", List.of()))).isEqualTo("no-sounds");
     }
 

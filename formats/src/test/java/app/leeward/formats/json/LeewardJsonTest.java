@@ -96,7 +96,7 @@ class LeewardJsonTest {
                 new RenamePart("nose", "beak"),
                 new Nudge("nose", 1.5, -2),
                 new Show("cap", "nothing"),
-                new ServeSound(Viseme.OO, "oh"),
+                new ServeSound(Viseme.OO, "oh", ""),
                 new Pronounce("sorrel", List.of(Phone.S, Phone.AO)),
                 new SetDial(maren().dials().get(0)),
                 new SetDial(new Dial(

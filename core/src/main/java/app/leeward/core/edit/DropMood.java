@@ -1,0 +1,27 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.lips.MouthSet;
+import app.leeward.core.mouth.Mood;
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/** Takes a row of mouths away; what was drawn or shaped by hand for it stays in the set. */
+public record DropMood(String mood) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("mouths");
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Took away the mood "
+                + before.mouths().mood(mood).map(Mood::name).orElse(mood);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return before.mouths().mood(mood).isEmpty()
+                ? new Outcome.Refused("no-mood", "There is no such mood any more.")
+                : new Outcome.Done(MouthSet.withoutMood(before, mood));
+    }
+}

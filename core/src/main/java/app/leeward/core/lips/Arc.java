@@ -1,0 +1,101 @@
+package app.leeward.core.lips;
+
+import app.leeward.core.art.Point;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One lip's edge: cubic curves from one corner of the mouth to the other.
+ *
+ * @param points three a curve and one more: start, handle, handle, end, handle, handle, end …
+ */
+record Arc(List<Point> points) {
+    /** Steps a curve is cut into when its length is wanted quickly. */
+    private static final int STEPS = 10;
+
+    Arc {
+        points = List.copyOf(points);
+        if (points.size() < 4 || points.size() % 3 != 1) {
+            throw new IllegalArgumentException("an arc has three points a curve and one more, not " + points.size());
+        }
+    }
+
+    int curves() {
+        return points.size() / 3;
+    }
+
+    Point start() {
+        return points.get(0);
+    }
+
+    Point end() {
+        return points.get(points.size() - 1);
+    }
+
+    /** The corner point between curves that lies nearest to the middle between the ends; never an end. */
+    int middle() {
+        double wanted = (start().x() + end().x()) / 2;
+        int best = 1;
+        for (int i = 1; i < curves(); i++) {
+            if (Math.abs(points.get(3 * i).x() - wanted)
+                    < Math.abs(points.get(3 * best).x() - wanted)) {
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    Point middlePoint() {
+        return points.get(3 * middle());
+    }
+
+    /** To about one part in a thousand. */
+    double length() {
+        double sum = 0;
+        for (int i = 0; i < curves(); i++) {
+            Point before = points.get(3 * i);
+            for (int k = 1; k <= STEPS; k++) {
+                Point here = at(i, k / (double) STEPS);
+                sum += before.distance(here);
+                before = here;
+            }
+        }
+        return sum;
+    }
+
+    Point at(int curve, double t) {
+        double s = 1 - t;
+        Point a = points.get(3 * curve);
+        Point b = points.get(3 * curve + 1);
+        Point c = points.get(3 * curve + 2);
+        Point d = points.get(3 * curve + 3);
+        double p = s * s * s;
+        double q = 3 * s * s * t;
+        double r = 3 * s * t * t;
+        double u = t * t * t;
+        return new Point(p * a.x() + q * b.x() + r * c.x() + u * d.x(), p * a.y() + q * b.y() + r * c.y() + u * d.y());
+    }
+
+    Arc reversed() {
+        List<Point> back = new ArrayList<>(points);
+        java.util.Collections.reverse(back);
+        return new Arc(back);
+    }
+
+    /** With one curve cut in two; the arc does not change (de Casteljau). */
+    Arc cut(int curve, double t) {
+        Point p0 = points.get(3 * curve);
+        Point p1 = points.get(3 * curve + 1);
+        Point p2 = points.get(3 * curve + 2);
+        Point p3 = points.get(3 * curve + 3);
+        Point a = p0.towards(p1, t);
+        Point b = p1.towards(p2, t);
+        Point c = p2.towards(p3, t);
+        Point ab = a.towards(b, t);
+        Point bc = b.towards(c, t);
+        List<Point> out = new ArrayList<>(points.subList(0, 3 * curve + 1));
+        out.addAll(List.of(a, ab, ab.towards(bc, t), bc, c));
+        out.addAll(points.subList(3 * curve + 3, points.size()));
+        return new Arc(out);
+    }
+}

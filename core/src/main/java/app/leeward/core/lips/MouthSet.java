@@ -1,0 +1,314 @@
+package app.leeward.core.lips;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.mouth.Mood;
+import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.MouthRecipe;
+import app.leeward.core.mouth.MouthRulers;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Ids;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** A character's mouths as a set that is made from one of them; what was drawn or shaped by hand is kept. */
+public final class MouthSet {
+    /** More rows than this cannot be told apart on a face. */
+    public static final int MOST_MOODS = 12;
+
+    private MouthSet() {}
+
+    /** Where a mouth comes from. */
+    public enum Origin {
+        /** Drawn by a person. */
+        DRAWN,
+        /** Made, and made anew when a ruler is turned. */
+        MADE,
+        /** Made, then shaped by hand; kept from then on. */
+        SHAPED
+    }
+
+    /** The part whose drawings are the mouths. */
+    public static Optional<Part> part(Character c) {
+        return c.mouths()
+                .part()
+                .flatMap(c::part)
+                .or(() -> c.part(PartRole.MOUTH))
+                .filter(p -> !p.drawings().isEmpty());
+    }
+
+    /** The drawing the set is, or would be, made from: the one at rest unless another was chosen. */
+    public static Optional<Drawing> start(Character c) {
+        Part mouth = part(c).orElse(null);
+        if (mouth == null) {
+            return Optional.empty();
+        }
+        return c.mouths()
+                .recipe()
+                .map(MouthRecipe::start)
+                .flatMap(mouth::drawing)
+                .or(() ->
+                        Optional.ofNullable(c.mouths().drawn().get(Viseme.REST)).flatMap(mouth::drawing))
+                .or(() -> mouth.drawing(mouth.shown()))
+                .or(() -> mouth.drawings().stream().findFirst());
+    }
+
+    public static Origin origin(Character c, String drawing) {
+        Map<String, String> made = c.mouths().recipe().map(MouthRecipe::made).orElse(Map.of());
+        if (!made.containsKey(drawing)) {
+            return Origin.DRAWN;
+        }
+        boolean untouched = part(c).flatMap(p -> p.drawing(drawing))
+                .filter(d -> Fingerprint.of(d.art()).equals(made.get(drawing)))
+                .isPresent();
+        return untouched ? Origin.MADE : Origin.SHAPED;
+    }
+
+    /** One mouth of a set. */
+    public record Made(String mood, Viseme viseme, Artwork art) {}
+
+    /**
+     * Every mouth of the set as the rulers would make it, whatever is kept of those that are there; the neutral row first.
+     *
+     * @throws MouthProblem when none can be made from the starting mouth
+     */
+    public static List<Made> preview(Character c, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
+        Drawing start = start(c).orElseThrow(MouthSet::none);
+        return preview(new MouthMaker(start.art()), c.mouths(), rulers, own);
+    }
+
+    private static MouthProblem none() {
+        return new MouthProblem(
+                "no-mouth",
+                "This character has no mouth yet. Name a layer “mouth”, or put one on its slot on the Intake bench.");
+    }
+
+    private static List<Made> preview(
+            MouthMaker maker, MouthChart chart, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
+        List<Made> out = new ArrayList<>();
+        for (Viseme v : Viseme.values()) {
+            boolean itself = v == Viseme.REST && maker.closed();
+            out.add(new Made("", v, itself ? maker.starting() : made(maker, v, rulers, own, 0, 0)));
+        }
+        for (Mood m : chart.moods()) {
+            for (Viseme v : Viseme.values()) {
+                out.add(new Made(m.id(), v, made(maker, v, rulers, own, m.corners(), m.tension())));
+            }
+        }
+        return out;
+    }
+
+    private static Artwork made(
+            MouthMaker maker,
+            Viseme v,
+            MouthRulers rulers,
+            Map<Viseme, MouthRulers> own,
+            double corners,
+            double tension) {
+        MouthRulers all = own.containsKey(v) ? rulers.and(own.get(v)) : rulers;
+        return maker.make(v, all, corners, tension);
+    }
+
+    /**
+     * The character with a whole set of mouths.
+     *
+     * @param start id of the drawing to make them from; empty for the one of before
+     * @param fill ids of the moods whose missing mouths are made too, empty for the neutral row; a mood's row is filled as far
+     *     as the neutral one goes
+     * @param again classes whose drawn or shaped mouths give way to made ones; the old drawings stay in the set
+     * @throws MouthProblem when none can be made from the starting mouth
+     */
+    public static Character made(
+            Character c,
+            String start,
+            MouthRulers rulers,
+            Map<Viseme, MouthRulers> own,
+            Set<String> fill,
+            Set<Viseme> again) {
+        Part mouth = part(c).orElseThrow(MouthSet::none);
+        Drawing from = (start.isEmpty() ? start(c) : mouth.drawing(start))
+                .orElseThrow(
+                        () -> new MouthProblem("no-drawing", "The mouth has no drawing '" + start + "' any more."));
+        MouthMaker maker = new MouthMaker(from.art());
+        Work work = new Work(c, mouth, from.id());
+        if (maker.closed()) {
+            work.replace(from.id(), maker.starting());
+        }
+        for (Made m : preview(maker, c.mouths(), rulers, own)) {
+            work.take(m, fill, again, maker.closed());
+        }
+        return work.done(new MouthRecipe(from.id(), rulers, own, work.made));
+    }
+
+    /** The set while it is being made. */
+    private static final class Work {
+        private final Character c;
+        private final Part mouth;
+        private final String start;
+        private final List<Drawing> drawings;
+        private final Map<String, String> made = new TreeMap<>();
+        private final Set<String> taken = new HashSet<>();
+        private MouthChart chart;
+
+        Work(Character c, Part mouth, String start) {
+            this.c = c;
+            this.mouth = mouth;
+            this.start = start;
+            drawings = new ArrayList<>(mouth.drawings());
+            drawings.forEach(d -> taken.add(d.id()));
+            chart = c.mouths().part().equals(Optional.of(mouth.id()))
+                    ? c.mouths()
+                    : new MouthChart(Optional.of(mouth.id()), Map.of());
+            c.mouths().recipe().ifPresent(r -> r.made().forEach((id, print) -> {
+                if (taken.contains(id)) {
+                    made.put(id, print);
+                }
+            }));
+        }
+
+        void replace(String id, Artwork art) {
+            drawings.replaceAll(d -> d.id().equals(id) ? new Drawing(id, d.name(), art) : d);
+        }
+
+        void take(Made m, Set<String> fill, Set<Viseme> again, boolean closed) {
+            Map<Viseme, String> row = m.mood().isEmpty()
+                    ? chart.drawn()
+                    : chart.mood(m.mood()).orElseThrow().drawn();
+            String there = row.get(m.viseme());
+            boolean itself = start.equals(there) && (closed || m.viseme() != Viseme.REST);
+            boolean wanted = fill.contains(m.mood())
+                    && (m.mood().isEmpty() || chart.drawn().containsKey(m.viseme()));
+            if (itself || there == null && !wanted) {
+                return;
+            }
+            Origin origin = there == null || start.equals(there) ? Origin.MADE : origin(c, there);
+            if (origin != Origin.MADE && !again.contains(m.viseme())) {
+                return;
+            }
+            boolean over = there != null && !start.equals(there) && origin == Origin.MADE;
+            String id = over ? there : add(m);
+            replace(id, m.art());
+            made.put(id, Fingerprint.of(m.art()));
+            chart = m.mood().isEmpty()
+                    ? chart.with(m.viseme(), id)
+                    : chart.with(chart.mood(m.mood()).orElseThrow().with(m.viseme(), id));
+        }
+
+        private String add(Made m) {
+            String mood =
+                    m.mood().isEmpty() ? "" : chart.mood(m.mood()).orElseThrow().name();
+            String name = (m.viseme().words() + " " + mood).strip();
+            String id = Ids.unused(
+                    ("made " + m.viseme() + " " + m.mood())
+                            .toLowerCase(Locale.ROOT)
+                            .strip(),
+                    taken);
+            taken.add(id);
+            drawings.add(new Drawing(id, name, m.art()));
+            return id;
+        }
+
+        Character done(MouthRecipe recipe) {
+            return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
+                    .withMouths(chart.with(recipe));
+        }
+    }
+
+    /**
+     * With the made mouths of every row made anew, by the rulers of before; unchanged when none were ever made.
+     *
+     * @param fill as for {@link #made}
+     */
+    public static Character again(Character c, Set<String> fill) {
+        MouthRecipe r = c.mouths().recipe().orElse(null);
+        return r == null ? c : made(c, r.start(), r.rulers(), r.own(), fill, Set.of());
+    }
+
+    /** Without a mood, and without those of its mouths that were made and serve nothing else. */
+    public static Character withoutMood(Character c, String id) {
+        Mood gone = c.mouths().mood(id).orElse(null);
+        Part mouth = part(c).orElse(null);
+        if (gone == null || mouth == null) {
+            return c;
+        }
+        MouthChart left = c.mouths().withoutMood(id);
+        Set<String> drop = new HashSet<>(gone.drawn().values());
+        drop.removeAll(left.drawings());
+        drop.removeIf(d -> origin(c, d) != Origin.MADE || d.equals(mouth.shown()));
+        List<Drawing> drawings =
+                mouth.drawings().stream().filter(d -> !drop.contains(d.id())).toList();
+        return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
+                .withMouths(left.recipe().map(r -> left.with(r.without(drop))).orElse(left));
+    }
+
+    /**
+     * As few mouths as asked for: the rows keep those from which the others are nearest, and always one with the lips
+     * closed and one for f and v; the freed drawings stay in the set.
+     *
+     * @param count 3 to 17
+     */
+    public static MouthChart thinned(MouthChart chart, int count) {
+        if (count < 3 || count > Viseme.values().length) {
+            throw new IllegalArgumentException("A set has 3 to 17 mouths, not " + count + ".");
+        }
+        Set<Viseme> kept = new java.util.LinkedHashSet<>();
+        for (Viseme v : List.of(Viseme.REST, Viseme.PBM, Viseme.FV)) {
+            if (chart.drawn().containsKey(v) && !(v == Viseme.PBM && count < 6 && kept.contains(Viseme.REST))) {
+                kept.add(v);
+            }
+        }
+        while (kept.size() < count && kept.size() < chart.drawn().size()) {
+            Viseme best = null;
+            double least = Double.POSITIVE_INFINITY;
+            for (Viseme v : chart.drawn().keySet()) {
+                if (!kept.contains(v) && (v.spoken() || kept.size() >= 15)) {
+                    Set<Viseme> with = new HashSet<>(kept);
+                    with.add(v);
+                    double worst = spread(with);
+                    if (worst < least) {
+                        least = worst;
+                        best = v;
+                    }
+                }
+            }
+            if (best == null) {
+                break;
+            }
+            kept.add(best);
+        }
+        Map<Viseme, String> neutral = new EnumMap<>(chart.drawn());
+        neutral.keySet().retainAll(kept);
+        MouthChart out = chart.withDrawn(neutral);
+        for (Mood m : chart.moods()) {
+            Map<Viseme, String> row = new EnumMap<>(Viseme.class);
+            row.putAll(m.drawn());
+            row.keySet().retainAll(kept);
+            out = out.with(m.withDrawn(row));
+        }
+        return out;
+    }
+
+    /** How far the spoken classes are from the nearest of some, altogether. */
+    private static double spread(Set<Viseme> kept) {
+        double sum = 0;
+        for (Viseme v : Viseme.values()) {
+            if (v.spoken()) {
+                sum += kept.stream()
+                        .mapToDouble(k -> v.articulation().distance(k.articulation()))
+                        .min()
+                        .orElse(0);
+            }
+        }
+        return sum;
+    }
+}

@@ -1,0 +1,223 @@
+package app.leeward.core.lips;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
+import app.leeward.core.art.FillRule;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
+import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
+import app.leeward.core.art.Stroke;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The pieces of a starting mouth, with what it lacks laid behind its opening.
+ *
+ * @param lowerTeeth as they lie while the jaw is shut; the tongue too
+ * @param outline the line round it; its path is the lips'
+ * @param details lines and folds round the mouth, which go with the lip or the corner they are nearest to
+ */
+record MouthStart(
+        Lips lips,
+        Shape window,
+        Shape inside,
+        Shape lowerTeeth,
+        Shape tongue,
+        Shape upperTeeth,
+        Shape outline,
+        List<Shape> details) {
+    /** Below this share of its width an opening counts as closed lips. */
+    private static final double CLOSED = 0.1;
+
+    private static final String DARK = "#6b1f2e";
+    private static final String WHITE = "#fffaf0";
+    private static final String PINK = "#df7078";
+
+    /**
+     * @throws MouthProblem when there is no outline, or none that a mouth can be made from
+     */
+    static MouthStart of(Artwork art) {
+        Shape drawn = outlineOf(art);
+        Shape line = asLine(drawn);
+        Lips lips = Lips.of(line.path());
+        Path edge = lips.path();
+        double w = lips.width();
+        double cx = (lips.upper().start().x() + lips.upper().end().x()) / 2;
+        double lip = lipLine(lips);
+        String dark = drawn.fill().colours().findFirst().orElse(DARK);
+        Shape window = first(art, ShapeRole.WINDOW)
+                .orElse(filled("window", ShapeRole.WINDOW, edge, dark, false))
+                .withPath(edge);
+        Shape inside = masked(first(art, ShapeRole.INSIDE)
+                .orElse(filled("inside", ShapeRole.INSIDE, box(cx, lip, 0.5 * w, 0.1 * w), dark, true)));
+        // the edges of the teeth meet a little over the line where the lips meet, as bared teeth show
+        double edges = lip - 0.03 * w;
+        Shape upper = masked(first(art, ShapeRole.UPPER_TEETH)
+                .orElse(filled(
+                        "upper teeth", ShapeRole.UPPER_TEETH, teeth(cx, edges, 0.45 * w, -0.3 * w), WHITE, true)));
+        // what an open mouth shows of jaw and tongue has been taken down by its opening
+        Matrix shut = Matrix.translate(0, -opening(lips));
+        Shape lower = masked(first(art, ShapeRole.LOWER_TEETH)
+                .map(s -> s.transform(shut))
+                .orElse(filled(
+                        "lower teeth", ShapeRole.LOWER_TEETH, teeth(cx, edges, 0.36 * w, 0.3 * w), WHITE, true)));
+        Shape tongue = masked(first(art, ShapeRole.TONGUE)
+                .map(s -> s.transform(shut))
+                .orElse(filled("tongue", ShapeRole.TONGUE, tongue(cx, lip, w), PINK, true)));
+        List<Shape> rest = new ArrayList<>();
+        for (Shape s : art.shapes()) {
+            boolean piece =
+                    s == drawn || s.role() == ShapeRole.WINDOW || s.role().behindWindow();
+            if (!piece) {
+                rest.add(s);
+            }
+        }
+        return new MouthStart(lips, window, inside, lower, tongue, upper, line.withPath(edge), rest);
+    }
+
+    /** The longest line round the mouth, or else the window's edge, or else the largest filled shape. */
+    private static Shape outlineOf(Artwork art) {
+        Comparator<Shape> longest = Comparator.comparingDouble(s -> s.path().length());
+        Optional<Shape> line = art.shapes().stream()
+                .filter(s -> s.role() == ShapeRole.OUTLINE && s.stroke().visible())
+                .max(longest)
+                .filter(s -> closes(s.path()) || first(art, ShapeRole.WINDOW).isEmpty());
+        Optional<Shape> found = line.or(() -> first(art, ShapeRole.WINDOW)).or(() -> art.shapes().stream()
+                .filter(s -> !s.role().behindWindow())
+                .max(longest));
+        return found.orElseThrow(
+                () -> new MouthProblem("mouth-no-outline", "The starting mouth has no outline to make mouths from."));
+    }
+
+    private static Shape asLine(Shape shape) {
+        if (shape.stroke().visible()) {
+            return new Shape(
+                    shape.name(),
+                    ShapeRole.OUTLINE,
+                    shape.path(),
+                    Paint.NONE,
+                    shape.rule(),
+                    shape.stroke(),
+                    shape.opacity(),
+                    false,
+                    shape.clips());
+        }
+        double width = shape.path().bounds().map(Box::width).orElse(0.0);
+        return shape.withRole(ShapeRole.OUTLINE, false).painted("", "#2a2f38", Math.max(1, 0.05 * width));
+    }
+
+    private static boolean closes(Path path) {
+        return path.segments().stream().anyMatch(Segment.Close.class::isInstance);
+    }
+
+    private static Optional<Shape> first(Artwork art, ShapeRole role) {
+        return art.shapes().stream().filter(s -> s.role() == role).findFirst();
+    }
+
+    private static Shape masked(Shape s) {
+        return s.withRole(s.role(), true);
+    }
+
+    private static Shape filled(String name, ShapeRole role, Path path, String colour, boolean masked) {
+        return new Shape(name, role, path, Paint.flat(colour), FillRule.NONZERO, Stroke.NONE, 1, masked);
+    }
+
+    private static Path box(double cx, double cy, double halfWidth, double halfHeight) {
+        return Path.of(
+                new Segment.Move(new Point(cx - halfWidth, cy - halfHeight)),
+                new Segment.Line(new Point(cx + halfWidth, cy - halfHeight)),
+                new Segment.Line(new Point(cx + halfWidth, cy + halfHeight)),
+                new Segment.Line(new Point(cx - halfWidth, cy + halfHeight)),
+                new Segment.Close());
+    }
+
+    /** A row of teeth: its edge slightly round, its root {@code away} from it. */
+    private static Path teeth(double cx, double edge, double halfWidth, double away) {
+        double bow = 0.13 * Math.abs(away) * Math.signum(-away);
+        return Path.of(
+                new Segment.Move(new Point(cx - halfWidth, edge + away)),
+                new Segment.Line(new Point(cx + halfWidth, edge + away)),
+                new Segment.Line(new Point(cx + halfWidth, edge - bow)),
+                new Segment.Cubic(
+                        new Point(cx + 0.6 * halfWidth, edge),
+                        new Point(cx - 0.6 * halfWidth, edge),
+                        new Point(cx - halfWidth, edge - bow)),
+                new Segment.Close());
+    }
+
+    private static Path tongue(double cx, double lip, double w) {
+        double top = lip - 0.1 * w;
+        double bottom = lip + 0.2 * w;
+        double half = 0.31 * w;
+        return Path.of(
+                new Segment.Move(new Point(cx - half, lip + 0.1 * w)),
+                new Segment.Cubic(
+                        new Point(cx - half, top + 0.01 * w),
+                        new Point(cx - 0.12 * w, top - 0.02 * w),
+                        new Point(cx, top + 0.025 * w)),
+                new Segment.Cubic(
+                        new Point(cx + 0.12 * w, top - 0.02 * w),
+                        new Point(cx + half, top + 0.01 * w),
+                        new Point(cx + half, lip + 0.1 * w)),
+                new Segment.Cubic(
+                        new Point(cx + 0.2 * w, bottom),
+                        new Point(cx - 0.2 * w, bottom),
+                        new Point(cx - half, lip + 0.1 * w)),
+                new Segment.Close());
+    }
+
+    /** Where the lips meet, or would meet: nearer to the upper one, since the lower one does the opening. */
+    private static double lipLine(Lips lips) {
+        double up = lips.upper().middlePoint().y();
+        double low = lips.lower().middlePoint().y();
+        double share = low - up < CLOSED * lips.width() ? 0.5 : 0.3;
+        return up + share * (low - up);
+    }
+
+    /** How far the jaw has dropped in the starting mouth. */
+    double opening() {
+        return opening(lips);
+    }
+
+    private static double opening(Lips lips) {
+        double low = lips.lower().middlePoint().y();
+        double open = low - lipLine(lips);
+        return open < CLOSED * lips.width() / 2 ? 0 : open;
+    }
+
+    double width() {
+        return lips.width();
+    }
+
+    double lipLine() {
+        return lipLine(lips);
+    }
+
+    boolean closed() {
+        return lips.lower().middlePoint().y() - lips.upper().middlePoint().y() < CLOSED * width();
+    }
+
+    double cornerLine() {
+        return (lips.upper().start().y() + lips.upper().end().y()) / 2;
+    }
+
+    double centre() {
+        return (lips.upper().start().x() + lips.upper().end().x()) / 2;
+    }
+
+    /** The lower edge of the upper teeth. */
+    double teethEdge() {
+        return upperTeeth.bounds().map(Box::maxY).orElse(lipLine());
+    }
+
+    /** The upper edge of the lower teeth. */
+    double lowerTeethEdge() {
+        return lowerTeeth.bounds().map(Box::minY).orElse(lipLine());
+    }
+}

@@ -1,0 +1,276 @@
+package app.leeward.core.lips;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.Rigs;
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
+import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
+import app.leeward.core.mouth.MouthRulers;
+import app.leeward.core.mouth.Viseme;
+import java.util.ArrayList;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Mouths made from one. Lengths by walking the outlines with the exact length of {@link Path}, not the maker's own. */
+class MouthMakerTest {
+    /** A smiling closed mouth, 100 wide, drawn as a line there and back. */
+    static final Artwork SMILE = Artwork.of(line("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z"));
+    /** An open mouth with a bow in its upper lip. */
+    static final Artwork BOW = Artwork.of(line("M430 540 C450 528 480 522 490 528 C496 532 504 532 510 528"
+            + " C520 522 550 528 570 540 C550 566 520 576 500 576 C480 576 450 566 430 540 Z"));
+
+    /** Absolute M, C and Z only. */
+    static Path path(String data) {
+        List<Segment> out = new ArrayList<>();
+        for (String part : data.split("(?=[MCLZ])")) {
+            String[] n = part.substring(1).trim().split("[ ,]+");
+            switch (part.charAt(0)) {
+                case 'M' -> out.add(new Segment.Move(at(n, 0)));
+                case 'L' -> out.add(new Segment.Line(at(n, 0)));
+                case 'C' -> out.add(new Segment.Cubic(at(n, 0), at(n, 2), at(n, 4)));
+                default -> out.add(new Segment.Close());
+            }
+        }
+        return new Path(out);
+    }
+
+    private static Point at(String[] n, int i) {
+        return new Point(Double.parseDouble(n[i]), Double.parseDouble(n[i + 1]));
+    }
+
+    static Shape line(String data) {
+        return Shape.filled("outline", path(data), "#802030")
+                .withRole(ShapeRole.OUTLINE, false)
+                .painted("#802030", "#201018", 4);
+    }
+
+    static Shape of(Artwork art, ShapeRole role) {
+        return art.shapes().stream().filter(s -> s.role() == role).findFirst().orElseThrow();
+    }
+
+    private static Artwork make(Artwork start, Viseme v) {
+        return new MouthMaker(start).make(v, MouthRulers.AS_ASKED, 0, 0);
+    }
+
+    private static Box opening(Artwork art) {
+        return of(art, ShapeRole.WINDOW).path().bounds().orElseThrow();
+    }
+
+    @Property(tries = 150)
+    void upperTeethNeverMoveAndOutlinesKeepTheirLength(
+            @ForAll Viseme v,
+            @ForAll @DoubleRange(max = 2) double jaw,
+            @ForAll @DoubleRange(max = 2) double width,
+            @ForAll @DoubleRange(max = 2) double round,
+            @ForAll @DoubleRange(max = 2) double tooth,
+            @ForAll @DoubleRange(max = 1) double flat,
+            @ForAll @DoubleRange(min = -1, max = 1) double corners,
+            @ForAll @DoubleRange(max = 1) double tension,
+            @ForAll boolean bow) {
+        MouthMaker maker = new MouthMaker(bow ? BOW : SMILE);
+        MouthRulers rulers = new MouthRulers(jaw, width, round, tooth, 1, flat);
+        Artwork made = maker.make(v, rulers, corners, tension);
+        Path teeth = of(maker.starting(), ShapeRole.UPPER_TEETH).path();
+        assertThat(of(made, ShapeRole.UPPER_TEETH).path()).isEqualTo(teeth);
+        double length = of(made, ShapeRole.OUTLINE).path().length();
+        assertThat(length / maker.wanted(v, rulers)).isBetween(1 - MouthMaker.KEEPS, 1 + MouthMaker.KEEPS);
+        // the window and the outline are one curve
+        assertThat(of(made, ShapeRole.WINDOW).path())
+                .isEqualTo(of(made, ShapeRole.OUTLINE).path());
+    }
+
+    /** Any two blend: the same shapes by role, the same commands. */
+    @ParameterizedTest
+    @EnumSource(Viseme.class)
+    void everyMouthHasThePointsOfTheStartingOne(Viseme v) {
+        for (Artwork start : List.of(SMILE, BOW)) {
+            Artwork first = new MouthMaker(start).starting();
+            Artwork made = make(start, v);
+            for (ShapeRole role : ShapeRole.values()) {
+                List<List<String>> one = commands(first, role);
+                assertThat(commands(made, role)).as("%s of %s", role, v).isEqualTo(one);
+            }
+        }
+    }
+
+    private static List<List<String>> commands(Artwork art, ShapeRole role) {
+        return art.shapes().stream()
+                .filter(s -> s.role() == role)
+                .map(s -> s.path().segments().stream()
+                        .map(x -> x.getClass().getSimpleName())
+                        .toList())
+                .toList();
+    }
+
+    @Test
+    void lowerTeethAndTongueGoWithTheJaw() {
+        for (Artwork start : List.of(SMILE, BOW)) {
+            MouthMaker maker = new MouthMaker(start);
+            double drop = 0;
+            for (double jaw : new double[] {0.4, 0.8, 1.2}) {
+                Artwork made = maker.make(Viseme.AH, new MouthRulers(jaw, 1, 1, 1, 1, 0), 0, 0);
+                Box teeth = of(made, ShapeRole.LOWER_TEETH).bounds().orElseThrow();
+                Box tongue = of(made, ShapeRole.TONGUE).bounds().orElseThrow();
+                double now = teeth.minY() - maker.start().lowerTeethEdge();
+                assertThat(now).isGreaterThan(drop + 5);
+                assertThat(tongue.maxY()
+                                - maker.start().tongue().bounds().orElseThrow().maxY())
+                        .isCloseTo(now, within(1e-9));
+                drop = now;
+            }
+        }
+    }
+
+    @Test
+    void theWiderTheJawTheNarrowerTheMouth() {
+        MouthMaker maker = new MouthMaker(SMILE);
+        Box little = opening(maker.make(Viseme.AH, new MouthRulers(0.4, 1, 1, 1, 1, 0), 0, 0));
+        Box wide = opening(maker.make(Viseme.AH, new MouthRulers(1.2, 1, 1, 1, 1, 0), 0, 0));
+        assertThat(wide.height()).isGreaterThan(1.6 * little.height());
+        assertThat(wide.width()).isLessThan(0.95 * little.width());
+    }
+
+    @Test
+    void soundsLookAsTheyAreSpoken() {
+        for (Artwork start : List.of(SMILE, BOW)) {
+            assertThat(opening(make(start, Viseme.PBM)).height()).isLessThan(6);
+            assertThat(opening(make(start, Viseme.OO)).width())
+                    .isLessThan(0.5 * opening(make(start, Viseme.EE)).width());
+            assertThat(opening(make(start, Viseme.AH)).height())
+                    .isGreaterThan(1.5 * opening(make(start, Viseme.EE)).height());
+            assertThat(opening(make(start, Viseme.OH)).height())
+                    .isGreaterThan(1.5 * opening(make(start, Viseme.OO)).height());
+        }
+    }
+
+    /** The lower lip comes up to the edge of the upper teeth, which are before it and no longer masked. */
+    @Test
+    void fBitesTheLowerLip() {
+        Artwork f = make(BOW, Viseme.FV);
+        Shape teeth = of(f, ShapeRole.UPPER_TEETH);
+        assertThat(teeth.masked()).isFalse();
+        assertThat(f.shapes().indexOf(teeth)).isGreaterThan(f.shapes().indexOf(of(f, ShapeRole.OUTLINE)));
+        double edge = teeth.path().bounds().orElseThrow().maxY();
+        assertThat(opening(f).maxY()).isCloseTo(edge, within(6.0));
+        assertThat(make(BOW, Viseme.AH).shapes())
+                .filteredOn(s -> s.role() == ShapeRole.UPPER_TEETH)
+                .allMatch(Shape::masked);
+    }
+
+    /** L and th: the tip of the tongue is at the edge of the upper teeth; for th before the teeth. */
+    @Test
+    void theTongueComesUpForLAndTh() {
+        MouthMaker maker = new MouthMaker(SMILE);
+        double edge = maker.start().teethEdge();
+        for (Viseme v : List.of(Viseme.NL, Viseme.TH)) {
+            Box tongue = of(make(SMILE, v), ShapeRole.TONGUE).bounds().orElseThrow();
+            assertThat(tongue.minY()).as(v.words()).isLessThan(edge + 5);
+        }
+        assertThat(of(make(SMILE, Viseme.AH), ShapeRole.TONGUE)
+                        .bounds()
+                        .orElseThrow()
+                        .minY())
+                .isGreaterThan(edge + 20);
+        List<ShapeRole> th =
+                make(SMILE, Viseme.TH).shapes().stream().map(Shape::role).toList();
+        assertThat(th.indexOf(ShapeRole.TONGUE)).isGreaterThan(th.indexOf(ShapeRole.UPPER_TEETH));
+    }
+
+    @Test
+    void theStartingMouthKeepsItsOutlineAndIsMadeTheSameTwice() {
+        for (Artwork start : List.of(SMILE, BOW)) {
+            Artwork once = new MouthMaker(start).starting();
+            assertThat(of(once, ShapeRole.OUTLINE).path().length())
+                    .isCloseTo(start.shapes().get(0).path().length(), within(0.01));
+            assertThat(outlines(new MouthMaker(once).starting())).isEqualTo(outlines(once));
+            assertThat(outlines(make(once, Viseme.AH))).isEqualTo(outlines(make(start, Viseme.AH)));
+        }
+    }
+
+    /** As they are written out, to the digits that are written. */
+    private static List<String> outlines(Artwork art) {
+        return art.shapes().stream().map(s -> s.role() + s.path().toSvg()).toList();
+    }
+
+    /** A bow in the lip is what the designer drew, so every mouth has one. */
+    @Test
+    void theBowOfTheUpperLipStays() {
+        Lips made = Lips.of(of(make(BOW, Viseme.AH), ShapeRole.OUTLINE).path());
+        Point middle = made.upper().middlePoint();
+        double top = of(make(BOW, Viseme.AH), ShapeRole.OUTLINE)
+                .path()
+                .bounds()
+                .orElseThrow()
+                .minY();
+        assertThat(middle.y() - top).as("the middle dips under the two crests").isGreaterThan(1.5);
+    }
+
+    @Test
+    void moodsLiftAndLowerTheCorners() {
+        MouthMaker maker = new MouthMaker(SMILE);
+        for (Viseme v : List.of(Viseme.REST, Viseme.EE, Viseme.AH)) {
+            double happy = corner(maker.make(v, MouthRulers.AS_ASKED, 0.8, 0));
+            double plain = corner(maker.make(v, MouthRulers.AS_ASKED, 0, 0));
+            double sad = corner(maker.make(v, MouthRulers.AS_ASKED, -0.8, 0));
+            assertThat(happy).as(v.words()).isLessThan(plain - 5);
+            assertThat(sad).as(v.words()).isGreaterThan(plain + 5);
+        }
+    }
+
+    private static double corner(Artwork art) {
+        return Lips.of(of(art, ShapeRole.OUTLINE).path()).upper().start().y();
+    }
+
+    @Test
+    void aStartingMouthThatCannotBeUsedSaysWhy() {
+        assertThatThrownBy(() -> new MouthMaker(new Artwork(List.of()))).hasMessageContaining("no outline");
+        assertThatThrownBy(() -> new MouthMaker(Artwork.of(line("M450 540 C470 556 530 556 550 540"))))
+                .isInstanceOf(MouthProblem.class)
+                .hasMessageContaining("open; close it");
+        assertThatThrownBy(() -> new MouthMaker(Artwork.of(
+                        line("M450 540 C480 500 520 500 500 540 C480 580 540 580 550 540 C520 500 480 500 500 540"
+                                + " C520 580 480 580 450 540 Z"))))
+                .isInstanceOf(MouthProblem.class)
+                .hasMessageContaining("crosses itself");
+        List<Segment> many = new ArrayList<>();
+        many.add(new Segment.Move(new Point(600, 500)));
+        for (int i = 1; i < 5000; i++) {
+            double a = 2 * Math.PI * i / 5000;
+            many.add(new Segment.Line(new Point(500 + 100 * Math.cos(a), 500 + 40 * Math.sin(a))));
+        }
+        many.add(new Segment.Close());
+        Shape traced = Shape.filled("outline", new Path(many), "#802030");
+        assertThatThrownBy(() -> new MouthMaker(Artwork.of(traced)))
+                .isInstanceOf(MouthProblem.class)
+                .hasMessageContaining("more than 200 points");
+        assertThatThrownBy(() -> new MouthMaker(Artwork.of(Shape.filled("", Rigs.box(500, 500, 0, 20), "#000000"))))
+                .isInstanceOf(MouthProblem.class);
+        assertThatThrownBy(() -> new MouthRulers(3, 1, 1, 1, 1, 0)).hasMessageContaining("'jaw'");
+    }
+
+    @Test
+    void anyPlainShapeCanBeAStartingMouth() {
+        for (Path p : List.of(Rigs.ellipse(500, 540, 40, 12), Rigs.box(450, 530, 100, 20))) {
+            Artwork made = make(Artwork.of(Shape.filled("", p, "#802030")), Viseme.AH);
+            assertThat(made.shapes()).hasSize(6);
+            assertThat(opening(made).height()).isGreaterThan(25);
+            assertThat(of(made, ShapeRole.INSIDE)
+                            .bounds()
+                            .orElseThrow()
+                            .contains(new Point(500, opening(made).maxY())))
+                    .isTrue();
+        }
+    }
+}
