@@ -141,7 +141,9 @@ public final class MouthSet {
                         () -> new MouthProblem("no-drawing", "The mouth has no drawing '" + start + "' any more."));
         MouthMaker maker = new MouthMaker(from.art());
         Work work = new Work(c, mouth, from.id());
-        if (maker.closed()) {
+        // once it has all its pieces, making again leaves it as it is to the last digit
+        boolean whole = Fingerprint.of(maker.starting()).equals(Fingerprint.of(from.art()));
+        if (maker.closed() && !whole) {
             work.replace(from.id(), maker.starting());
         }
         for (Made m : preview(maker, c.mouths(), rulers, own)) {

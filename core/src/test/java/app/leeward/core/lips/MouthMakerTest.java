@@ -200,7 +200,7 @@ class MouthMakerTest {
     }
 
     /** As they are written out, to the digits that are written. */
-    private static List<String> outlines(Artwork art) {
+    static List<String> outlines(Artwork art) {
         return art.shapes().stream().map(s -> s.role() + s.path().toSvg()).toList();
     }
 
