@@ -78,6 +78,11 @@ public final class LineReader {
         return line(text, sound, hash, written, aligned, List.copyOf(guesses.values()));
     }
 
+    /** Whether the dictionary has a word, so that nothing has to be guessed. */
+    boolean knows(String word) {
+        return !dictionary.of(word).isEmpty();
+    }
+
     /** The pronunciations a word would be aligned with: the lexicon's, else the dictionary's, else a guess. */
     public List<List<Phone>> pronunciations(String word, Lexicon lexicon) {
         return pronunciations(word, lexicon, new LinkedHashMap<>());
