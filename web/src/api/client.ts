@@ -32,6 +32,11 @@ export type Look = Schemas['Look'];
 export type Cue = Schemas['Cue'];
 export type Blink = Schemas['Blink'];
 export type WorstView = Schemas['WorstView'];
+export type WallView = Schemas['WallView'];
+export type MouthRulers = Schemas['MouthRulers'];
+export type MouthFinding = Schemas['MouthFinding'];
+export type PreviewView = Schemas['PreviewView'];
+export type SaidView = Schemas['SaidView'];
 export type VersionView = Schemas['VersionView'];
 export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
@@ -152,6 +157,11 @@ export const api = {
   looks: (id: string, pose: PoseBody) => post<LooksView>(`/characters/${id}/looks`, { pose }),
   cueFrames: (id: string, cue: string, pose: PoseBody) =>
     post<FrameSeries>(`/characters/${id}/cues/${encodeURIComponent(cue)}/frames`, { pose }),
+  mouths: (id: string) => post<WallView>(`/characters/${id}/mouths`, {}),
+  previewMouths: (id: string, rulers: MouthRulers, own: Record<string, MouthRulers>) =>
+    post<PreviewView>(`/characters/${id}/mouths/preview`, { rulers, own }),
+  sayWords: (id: string, text: string, pace: number, mood: string, pose: PoseBody) =>
+    post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose }),
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),

@@ -11,6 +11,7 @@ const NAMES: Record<Bench, string> = {
   intake: 'Intake',
   parts: 'Parts',
   eyes: 'Eyes',
+  mouths: 'Mouths',
   brows: 'Brows',
   lines: 'Lines',
   'hand-over': 'Hand over',
@@ -28,6 +29,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     intake: open === 0 ? 'nothing to settle' : `${open} to settle`,
     parts: `${view.character.parts.length} parts`,
     eyes: eyesFact(view.character),
+    mouths: mouthsFact(view),
     brows: browsFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',
@@ -131,6 +133,14 @@ function browsFact(c: CharacterView['character']): string {
   const brows = c.parts.filter((p) => p.role === 'BROW').length;
   if (c.looks.length > 0) return c.looks.length === 1 ? '1 look' : `${c.looks.length} looks`;
   return brows === 0 ? 'no brows yet' : 'no looks yet';
+}
+
+function mouthsFact(view: CharacterView): string {
+  const { mouths } = view.character;
+  if (view.mouths.length === 0) return 'no mouth yet';
+  const own = Object.keys(mouths.drawn).length;
+  const moods = mouths.moods.length;
+  return moods > 0 ? `${own} in ${moods + 1} moods` : own === 1 ? '1 mouth' : `${own} mouths`;
 }
 
 /** How far the eyes are, from what the character itself says. */

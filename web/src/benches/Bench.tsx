@@ -5,6 +5,7 @@ import { EyesBench } from './EyesBench';
 import { HandOverBench } from './HandOverBench';
 import { IntakeBench } from './IntakeBench';
 import { LinesBench } from './LinesBench';
+import { MouthsBench } from './MouthsBench';
 import { PartsBench } from './PartsBench';
 
 /** The surface made for the stage of work that is open. */
@@ -22,6 +23,7 @@ export function Bench() {
       {bench === 'intake' && <IntakeBench />}
       {bench === 'parts' && <PartsBench />}
       {bench === 'eyes' && <EyesBench />}
+      {bench === 'mouths' && <MouthsBench />}
       {bench === 'brows' && <BrowsBench />}
       {bench === 'lines' && <LinesBench />}
       {bench === 'hand-over' && <HandOverBench />}

@@ -1,14 +1,14 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { AudioLines, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { api, type Frame, type LineView } from '../api/client';
+import { api, type LineView } from '../api/client';
 import { useDrop } from '../app/drop';
 import { useDesk } from '../state/desk';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
-import { boundsOf, type ViewBox } from '../stage/view';
 import { EditableName } from '../ui/EditableName';
 import { FaceCrop } from '../ui/FaceCrop';
+import { follow, mouthBox } from './mouths/box';
 
 /** The lines of this character: their words, what was guessed about them, and which mouth serves which sound. */
 export function LinesBench() {
@@ -207,14 +207,6 @@ function Stepper({
   );
 }
 
-/** A crop that goes where the part goes when the head is turned. */
-function follow(box: ViewBox, frame: Frame, part: string): ViewBox {
-  const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = frame.placed.find((p) => p.part === part)?.matrix ?? [];
-  const x = box.x + box.w / 2;
-  const y = box.y + box.h / 2;
-  return { ...box, x: a * x + c * y + e - box.w / 2, y: b * x + d * y + f - box.h / 2 };
-}
-
 /** The 15 classes, each as the real face with the mouth that serves it. */
 function MouthChart() {
   const { view, artwork, edit } = useStudio();
@@ -231,17 +223,7 @@ function MouthChart() {
       placeholderData: (old: Awaited<ReturnType<typeof api.pose>> | undefined) => old,
     })),
   });
-  const box = useMemo(() => {
-    const b = boundsOf(view.character, artwork, mouth ? [mouth.id] : []);
-    if (!b) return null;
-    const face = boundsOf(
-      view.character,
-      artwork,
-      view.character.parts.filter((p) => p.role === 'FACE').map((p) => p.id),
-    );
-    const w = Math.max(b.w * 1.75, (face?.w ?? 0) * 0.5);
-    return { x: b.x + b.w / 2 - w / 2, y: b.y + b.h / 2 - w * 0.36, w, h: w * 0.78 };
-  }, [view.character, artwork, mouth]);
+  const box = useMemo(() => mouthBox(view.character, artwork, mouth), [view.character, artwork, mouth]);
   if (!mouth || !box) return null;
   return (
     <section className="mt-4 pb-2">

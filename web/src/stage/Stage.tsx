@@ -34,7 +34,8 @@ export function Stage() {
   const shaping = useDesk((s) => s.shaping);
   const shapeAt = useDesk((s) => s.shapeAt);
   const shaped = useMemo(() => {
-    const p = bench === 'parts' ? view.character.parts.find((x) => x.id === part) : undefined;
+    const p =
+      bench === 'parts' || bench === 'mouths' ? view.character.parts.find((x) => x.id === part) : undefined;
     const d = p?.drawings.find((x) => x.id === shaping);
     return p && d ? { part: p, drawing: d } : null;
   }, [bench, view.character, part, shaping]);
@@ -165,7 +166,7 @@ export function Stage() {
             Whole figure
           </button>
         )}
-        {bench === 'parts' && part && (
+        {(shaped || (bench === 'parts' && part)) && (
           <span className="self-center rounded-full border border-doing bg-doing-soft px-2.5 py-0.5 text-[12px] text-ink">
             {shaped
               ? 'Drawing – the part stays where it is'

@@ -194,6 +194,18 @@ export class Painter {
     return this.slots.get(part)?.placed;
   }
 
+  /** The clip paths a part shows through, outermost first. */
+  clipsOf(part: string): string[] {
+    const clips: string[] = [];
+    const slot = this.slots.get(part);
+    for (let e: Element | null = slot?.placed.parentElement ?? null; e; e = e.parentElement) {
+      const clip = e.getAttribute('clip-path');
+      if (clip) clips.unshift(clip);
+      if (e === slot?.outer) break;
+    }
+    return clips;
+  }
+
   private readonly drafts = new Map<string, Shape[]>();
 
   /** Shows other art for some drawings, until told of none. */

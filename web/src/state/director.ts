@@ -206,6 +206,11 @@ export class Director {
     step();
   }
 
+  /** Shows one frame that no pose asks for, until the desk asks for another. */
+  showFrame(frame: Frame): void {
+    this.put(frame);
+  }
+
   /** The line at a frame while it plays; what is not there yet is fetched, and the last picture stays meanwhile. */
   playAt(frame: number): void {
     if (!this.line) return;

@@ -36,7 +36,7 @@ record LipPose(double teeth, double lip, Front front) {
         put(Viseme.EH, 0.11, 0.01);
         put(Viseme.EE, 0.14, 0.05);
         put(Viseme.OH, -0.02, -0.02);
-        put(Viseme.OO, -0.03, -0.03);
+        put(Viseme.OO, -0.03, 0.05);
         put(Viseme.SMILE, 0, 0);
         put(Viseme.SURPRISE, 0, 0);
     }

@@ -35,9 +35,16 @@ public final class MouthMaker {
     private static final double FALL = 0.2;
     /** How far a tongue lies down behind pursed lips and bared teeth, as a share of the width. */
     private static final double LOW = 0.14;
+    /** Least gap between upper and lower teeth, as a share of the width. */
+    private static final double GAP = 0.025;
+    /** How far the jaw goes down behind pursed lips, as a share of the width. */
+    private static final double JUT = 0.12;
 
     private static final double LEAST_WIDTH = 0.22;
     private static final double MOST_WIDTH = 1.25;
+    /** Least width of an opening as a share of its height: by eye, no source. */
+    private static final double SLIM = 0.78;
+
     private static final int HALVINGS = 22;
 
     private final MouthStart start;
@@ -85,7 +92,10 @@ public final class MouthMaker {
         double round = Math.min(1, a.rounding() * rulers.round());
         double curve = (start.closed() ? start.lipLine() - start.cornerLine() : 0.05 * w) * (1 - rulers.flat());
         double base = start.lipLine() - 0.5 * curve;
-        double jaw = shut ? 0 : DROP * w * a.jaw() * rulers.jaw() * loose;
+        // teeth that meet still leave a line between them
+        double bite = start.teethEdge() + GAP * w - start.lowerTeethEdge();
+        double least = pose.front() == LipPose.Front.UPPER_TEETH ? 0 : Math.max(0, bite);
+        double jaw = shut ? 0 : Math.max(least, DROP * w * a.jaw() * rulers.jaw() * loose);
         // pursed lips have little to lift, and a smile that is smiled already goes no further
         double asked = Math.max(-1, Math.min(1, corners + (v == Viseme.SMILE ? 0.85 : 0)));
         double lift = (asked < 0 ? FALL : LIFT) * w * asked * (1 - 0.75 * round);
@@ -93,20 +103,28 @@ public final class MouthMaker {
                 + 0.06 * a.jaw()
                 + 0.05 * tension
                 + 0.03 * Math.abs(corners);
+        if (shut && !start.closed()) {
+            // the lips of an open mouth are long; shut, they are drawn as short as they may be
+            stretch -= 0.1;
+        }
         double target = wanted(v, rulers) * (1 + Math.max(-0.095, Math.min(0.095, stretch)));
         Target t = shut
                 ? closed(v, base, curve, lift, rulers)
                 : open(v, base, curve, lift, jaw, round, rulers, loose, pose);
-        Lips lips = fitted(t, target);
+        Fit fit = fitted(t, target);
+        Lips lips = fit.lips;
+        // what the lips could not open, the jaw has not dropped
+        jaw = Math.max(0, jaw - (t.low - fit.low));
         return inOrder(
                 lips,
                 lips,
                 pose.front(),
-                jaw,
+                // pursed lips come forward, and the teeth behind them are not seen
+                jaw + (pose.teeth() < 0 ? JUT * w * round : 0),
                 shut ? 0 : a.tongue() * rulers.tongue(),
                 LOW * w * Math.max(round, Math.min(1, 10 * pose.lip() - 0.2)),
                 Math.max(
-                        0,
+                        -start.opening(),
                         lips.lower().middlePoint().y()
                                 - start.lips().lower().middlePoint().y()));
     }
@@ -140,9 +158,7 @@ public final class MouthMaker {
             double low = edge - 0.015 * w;
             return new Target(low - 0.03 * w - 0.8 * lift, Math.min(up, low - 0.08 * w), low, 0.45);
         }
-        // teeth that meet still leave a line between them
-        double bite = Math.max(0, edge + 0.025 * w - (start.lowerTeethEdge() + jaw));
-        double low = Math.max(base + jaw + bite + pose.lip() * rulers.tooth() * w * loose, up + 0.1 * w * loose);
+        double low = Math.max(base + jaw + pose.lip() * rulers.tooth() * w * loose, up + 0.1 * w * loose);
         double open = Math.min(1, (low - up) / (0.5 * w));
         double middle = (up + low) / 2;
         double corner = base - 0.25 * curve * (1 - open) + 0.35 * open * (middle - base) - lift;
@@ -153,10 +169,9 @@ public final class MouthMaker {
     }
 
     /** As wide as the length of the lips lets it be; less open where even a narrow mouth would be too long. */
-    private Lips fitted(Target wanted, double target) {
+    private Fit fitted(Target wanted, double target) {
         Target t = wanted;
-        double least = LEAST_WIDTH * w;
-        for (int i = 0; i < 40 && lips(t, least).length() > target; i++) {
+        for (int i = 0; i < 40 && lips(t, least(t)).length() > target; i++) {
             double middle = t.up + 0.35 * (t.low - t.up);
             t = new Target(
                     middle + 0.94 * (t.corner - middle),
@@ -164,7 +179,7 @@ public final class MouthMaker {
                     middle + 0.94 * (t.low - middle),
                     t.round);
         }
-        double narrow = least;
+        double narrow = least(t);
         double wide = MOST_WIDTH * w;
         for (int i = 0; i < HALVINGS; i++) {
             double m = (narrow + wide) / 2;
@@ -174,7 +189,15 @@ public final class MouthMaker {
                 wide = m;
             }
         }
-        return lips(t, narrow);
+        return new Fit(lips(t, narrow), t.low);
+    }
+
+    /** Lips that fit, and how far the lower one could go down. */
+    private record Fit(Lips lips, double low) {}
+
+    /** No mouth is a slit from nose to chin. */
+    private double least(Target t) {
+        return Math.max(LEAST_WIDTH * w, SLIM * (t.low - t.up));
     }
 
     private Lips lips(Target t, double width) {

@@ -47,7 +47,8 @@ public final class MouthSet {
                 .filter(p -> !p.drawings().isEmpty());
     }
 
-    /** The drawing the set is, or would be, made from: the one at rest unless another was chosen. */
+    /** The drawing the set is, or would be, made from: the one named so, or else the one at rest,
+     * unless another was chosen. */
     public static Optional<Drawing> start(Character c) {
         Part mouth = part(c).orElse(null);
         if (mouth == null) {
@@ -57,6 +58,9 @@ public final class MouthSet {
                 .recipe()
                 .map(MouthRecipe::start)
                 .flatMap(mouth::drawing)
+                .or(() -> mouth.drawings().stream()
+                        .filter(d -> d.name().toLowerCase(Locale.ROOT).contains("start"))
+                        .findFirst())
                 .or(() ->
                         Optional.ofNullable(c.mouths().drawn().get(Viseme.REST)).flatMap(mouth::drawing))
                 .or(() -> mouth.drawing(mouth.shown()))

@@ -19,6 +19,7 @@ import java.util.TreeMap;
  * @param pins frame to the mouth drawing pinned there by hand
  * @param blinks in rising order, none overlapping
  * @param cues dropped into the shot, in rising order
+ * @param mood id of the row of mouths it is said with; empty, or one that is not there any more, for the neutral row
  */
 public record Shot(
         String name,
@@ -26,8 +27,10 @@ public record Shot(
         TrackRules rules,
         Map<Integer, String> pins,
         List<Blink> blinks,
-        List<Dropped> cues) {
+        List<Dropped> cues,
+        String mood) {
     public Shot {
+        mood = mood == null ? "" : mood;
         // stored before there were any
         blinks = blinks == null ? List.of() : sorted(blinks);
         cues = cues == null
@@ -43,7 +46,7 @@ public record Shot(
 
     /** A shot in which nothing but the mouth moves. */
     public Shot(String name, DialogueLine line, TrackRules rules, Map<Integer, String> pins) {
-        this(name, line, rules, pins, List.of(), List.of());
+        this(name, line, rules, pins, List.of(), List.of(), "");
     }
 
     private static List<Blink> sorted(List<Blink> blinks) {
@@ -66,31 +69,35 @@ public record Shot(
 
     /** The mouths of this shot for a character with this chart. */
     public MouthTrack mouths(MouthChart chart) {
-        return MouthSolver.solve(chart, line.phones(), line.seconds(), rules, pins);
+        return MouthSolver.solve(chart.in(mood), line.phones(), line.seconds(), rules, pins);
     }
 
     public Shot withName(String newName) {
-        return new Shot(newName, line, rules, pins, blinks, cues);
+        return new Shot(newName, line, rules, pins, blinks, cues, mood);
     }
 
     public Shot withRules(TrackRules newRules) {
-        return new Shot(name, line, newRules, pins, blinks, cues);
+        return new Shot(name, line, newRules, pins, blinks, cues, mood);
     }
 
     public Shot withLine(DialogueLine newLine) {
-        return new Shot(name, newLine, rules, pins, blinks, cues);
+        return new Shot(name, newLine, rules, pins, blinks, cues, mood);
     }
 
     public Shot withPins(Map<Integer, String> newPins) {
-        return new Shot(name, line, rules, newPins, blinks, cues);
+        return new Shot(name, line, rules, newPins, blinks, cues, mood);
     }
 
     /** @throws IllegalArgumentException when two of them overlap */
     public Shot withBlinks(List<Blink> newBlinks) {
-        return new Shot(name, line, rules, pins, newBlinks, cues);
+        return new Shot(name, line, rules, pins, newBlinks, cues, mood);
     }
 
     public Shot withCues(List<Dropped> newCues) {
-        return new Shot(name, line, rules, pins, blinks, newCues);
+        return new Shot(name, line, rules, pins, blinks, newCues, mood);
+    }
+
+    public Shot withMood(String newMood) {
+        return new Shot(name, line, rules, pins, blinks, cues, newMood);
     }
 }

@@ -97,6 +97,24 @@ public sealed interface ShotEdit {
         }
     }
 
+    /** Says the line with another row of mouths. */
+    record Feel(String mood) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            return shot.withMood(mood);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("mood");
+        }
+
+        @Override
+        public String describe() {
+            return mood.isEmpty() ? "Said with the neutral mouths" : "Said in the mood '" + mood + "'";
+        }
+    }
+
     /** Shows one mouth from frame {@code from} to frame {@code to}, both in, whatever the sound asks for. */
     record PinMouth(int from, int to, String drawing) implements ShotEdit {
         @Override

@@ -15,12 +15,15 @@ import app.leeward.core.edit.Adopt;
 import app.leeward.core.edit.BendLidLine;
 import app.leeward.core.edit.DropCue;
 import app.leeward.core.edit.DropLook;
+import app.leeward.core.edit.DropMood;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.JoinDials;
 import app.leeward.core.edit.KeepLook;
 import app.leeward.core.edit.MakeBrows;
 import app.leeward.core.edit.MakeCues;
 import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MendMouth;
 import app.leeward.core.edit.NameLook;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.OffsetPupil;
@@ -31,10 +34,14 @@ import app.leeward.core.edit.RestLids;
 import app.leeward.core.edit.ServeSound;
 import app.leeward.core.edit.SetCue;
 import app.leeward.core.edit.SetDial;
+import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.Show;
 import app.leeward.core.edit.SplitDial;
+import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.lips.MouthFinding;
+import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
@@ -121,7 +128,17 @@ class LeewardJsonTest {
                 new DropLook("wry"),
                 new MakeCues(),
                 new SetCue(new Cue("q", "Quick", Map.of("turn", List.of(new Key(0, 0), new Key(4, 12.5))))),
-                new DropCue("q"));
+                new DropCue("q"),
+                new MakeMouths(
+                        "rest",
+                        new MouthRulers(1.5, 1, 1, 0.5, 1, 0.25),
+                        Map.of(Viseme.OO, MouthRulers.AS_ASKED),
+                        true,
+                        List.of(Viseme.AH)),
+                new SetMood("", "Happy", 0.8, 0.1),
+                new DropMood("happy"),
+                new ThinMouths(9),
+                new MendMouth("ah", MouthFinding.Kind.TEETH_MOVED));
         for (Edit e : edits) {
             String text = json.writerFor(Edit.class).writeValueAsString(e);
             assertThat(text).contains("\"kind\":\"" + LeewardJson.kind(e.getClass()) + "\"");
@@ -135,6 +152,7 @@ class LeewardJsonTest {
                 new ShotEdit.Reread(line),
                 new ShotEdit.RenameShot("b"),
                 new ShotEdit.Expose(2, 1, 2),
+                new ShotEdit.Feel("happy"),
                 new ShotEdit.PinMouth(0, 3, "ah"),
                 new ShotEdit.ReleaseMouth(0, 3),
                 new ShotEdit.LayBlinks(17, 3, List.of(3)),

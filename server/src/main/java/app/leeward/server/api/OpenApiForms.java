@@ -45,6 +45,12 @@ class OpenApiForms {
     private static final Set<String> OPTIONAL = Set.of(
             "Character.source",
             "Placed.outlines",
+            "EditServeSound.mood",
+            "EditMakeMouths.start",
+            "EditMakeMouths.rulers",
+            "EditMakeMouths.own",
+            "EditMakeMouths.again",
+            "MouthChart.recipe",
             "ShotEditLayBlinks.shifts",
             "Offset.bend",
             "EyeView.pupil",

@@ -1,0 +1,250 @@
+package app.leeward.server.api;
+
+import app.leeward.core.art.Shape;
+import app.leeward.core.lips.MouthFinding;
+import app.leeward.core.lips.MouthProblem;
+import app.leeward.core.lips.MouthSet;
+import app.leeward.core.lips.OnModel;
+import app.leeward.core.mouth.Mood;
+import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.MouthRecipe;
+import app.leeward.core.mouth.MouthRulers;
+import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
+import app.leeward.core.speech.Phone;
+import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.speech.TimedWord;
+import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Problem;
+import app.leeward.server.studio.Standing;
+import app.leeward.speech.LineReader;
+import app.leeward.speech.Said;
+import app.leeward.speech.Speaker;
+import app.leeward.speech.SpeechProblem;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The mouth wall: every mouth in every mood, how a set would be made, and words said at once. */
+@RestController
+@RequestMapping("/api/v1/characters/{id}/mouths")
+@Tag(name = "mouths")
+class MouthApi {
+    private final Characters characters;
+    private final Speaker speaker;
+
+    MouthApi(Characters characters, LineReader reader) {
+        this.characters = characters;
+        this.speaker = new Speaker(reader);
+    }
+
+    /** A class of sounds, the head of a column. */
+    public record SoundView(Viseme viseme, int number, String sounds, List<String> examples, List<String> phones) {
+        static SoundView of(Viseme v) {
+            List<String> phones = Arrays.stream(Phone.values())
+                    .filter(p -> p != Phone.HH && Viseme.of(p) == v)
+                    .map(Phone::name)
+                    .toList();
+            return new SoundView(v, v.number(), v.words(), v.examples(), phones);
+        }
+    }
+
+    /**
+     * What serves a class in a row; left out where nothing does.
+     *
+     * @param from the class the drawing was made for
+     * @param row id of the mood it is taken from; empty for the neutral row
+     * @param own whether it is this cell's own
+     * @param origin who drew it
+     */
+    public record CellView(
+            Viseme viseme, String drawing, Viseme from, String row, boolean own, String why, MouthSet.Origin origin) {}
+
+    /** @param mood id of the mood; empty for the neutral row */
+    public record RowView(String mood, String name, double corners, double tension, List<CellView> cells) {}
+
+    /**
+     * The wall.
+     *
+     * @param part id of the part whose drawings are the mouths; empty when there is none
+     * @param start id of the drawing the set is made from
+     * @param problem why no set can be made; empty when one can
+     * @param made whether one was
+     */
+    public record WallView(
+            int revision,
+            String part,
+            String start,
+            String problem,
+            boolean made,
+            MouthRulers rulers,
+            Map<Viseme, MouthRulers> own,
+            List<SoundView> sounds,
+            List<RowView> rows,
+            List<MouthFinding> findings) {}
+
+    /** Every mouth of the character, and what is wrong with any. */
+    @PostMapping
+    WallView wall(@PathVariable UUID id) {
+        Standing<Character> standing = characters.stand(id);
+        Character c = standing.state();
+        List<RowView> rows = new ArrayList<>();
+        rows.add(new RowView("", "Neutral", 0, 0, cells(c, "")));
+        for (Mood m : c.mouths().moods()) {
+            rows.add(new RowView(m.id(), m.name(), m.corners(), m.tension(), cells(c, m.id())));
+        }
+        String problem = "";
+        try {
+            MouthSet.preview(c, MouthRulers.AS_ASKED, Map.of());
+        } catch (MouthProblem e) {
+            problem = e.getMessage();
+        }
+        return new WallView(
+                standing.revision(),
+                MouthSet.part(c).map(Part::id).orElse(""),
+                MouthSet.start(c).map(d -> d.id()).orElse(""),
+                problem,
+                c.mouths().recipe().filter(r -> !r.made().isEmpty()).isPresent(),
+                c.mouths().recipe().map(MouthRecipe::rulers).orElse(MouthRulers.AS_ASKED),
+                c.mouths().recipe().map(MouthRecipe::own).orElse(Map.of()),
+                Arrays.stream(Viseme.values()).map(SoundView::of).toList(),
+                rows,
+                OnModel.of(c));
+    }
+
+    private static List<CellView> cells(Character c, String mood) {
+        return Arrays.stream(Viseme.values())
+                .flatMap(v -> c.mouths().serve(mood, v).stream())
+                .map(s -> new CellView(
+                        s.asked(),
+                        s.drawing(),
+                        s.from(),
+                        s.row(),
+                        s.own() && s.row().equals(mood),
+                        why(c.mouths(), s, mood),
+                        MouthSet.origin(c, s.drawing())))
+                .toList();
+    }
+
+    private static String why(MouthChart chart, MouthChart.Service s, String mood) {
+        return s.row().equals(mood)
+                ? s.why()
+                : s.why() + ", from "
+                        + (s.row().isEmpty()
+                                ? "the neutral row"
+                                : chart.mood(s.row()).orElseThrow().name());
+    }
+
+    /** Rulers as they are being turned. */
+    public record PreviewBody(MouthRulers rulers, Map<Viseme, MouthRulers> own) {}
+
+    /** One mouth as it would be made. */
+    public record PreviewMouth(String mood, Viseme viseme, List<Shape> shapes) {}
+
+    /** @param mouths the neutral row first */
+    public record PreviewView(List<PreviewMouth> mouths) {}
+
+    /** The set as the rulers would make it; nothing is kept. */
+    @PostMapping("/preview")
+    PreviewView preview(@PathVariable UUID id, @RequestBody PreviewBody body) {
+        Bodies.requireWhole(body.rulers(), "rulers");
+        try {
+            Map<Viseme, MouthRulers> own = body.own() == null ? Map.of() : body.own();
+            return new PreviewView(MouthSet.preview(characters.stand(id).state(), body.rulers(), own).stream()
+                    .map(m -> new PreviewMouth(m.mood(), m.viseme(), m.art().shapes()))
+                    .toList());
+        } catch (MouthProblem e) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), "mouth", e.getMessage());
+        }
+    }
+
+    /**
+     * Words to say.
+     *
+     * @param pace 1 as people talk
+     * @param mood id of the row of mouths to say them with; empty for the neutral one
+     */
+    public record SayBody(String text, double pace, String mood, PoseBody pose) {}
+
+    /**
+     * Words as the mouths say them.
+     *
+     * @param drawings a mouth for every frame
+     * @param classes the class heard on every frame
+     * @param sounds the sound heard on every frame; empty in a pause
+     * @param skipped words that could not be read out
+     * @param guessed words whose sounds were guessed from their spelling
+     * @param frames the face, frame by frame
+     */
+    public record SaidView(
+            List<TimedWord> words,
+            List<String> drawings,
+            List<Viseme> classes,
+            List<String> sounds,
+            List<String> skipped,
+            List<String> guessed,
+            FrameSeries frames) {}
+
+    /** The face as it says typed words, without a recording. */
+    @PostMapping("/say")
+    SaidView say(@PathVariable UUID id, @RequestBody SayBody body) {
+        Standing<Character> standing = characters.stand(id);
+        Character c = standing.state();
+        if (c.mouths().part().isEmpty() || c.mouths().drawn().isEmpty()) {
+            throw Problem.refused("no-mouth", "This character has no mouth to say anything with yet.");
+        }
+        Said said;
+        try {
+            said = speaker.say(body.text() == null ? "" : body.text(), body.pace(), c.lexicon());
+        } catch (SpeechProblem e) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), "words", e.getMessage());
+        }
+        Shot shot = new Shot("said", said.line(), TrackRules.at(c.frameRate()), Map.of())
+                .withMood(body.mood() == null ? "" : body.mood());
+        Playhead playhead = new Playhead(characters.evaluator(standing), shot);
+        Pose pose = PoseBody.of(body.pose());
+        List<Frame> frames = IntStream.range(0, shot.frames())
+                .mapToObj(f -> playhead.frameAt(f, pose))
+                .toList();
+        List<Double> numbers =
+                IntStream.range(0, shot.frames()).mapToObj(f -> (double) f).toList();
+        return new SaidView(
+                said.line().words(),
+                playhead.mouths().orElseThrow().drawings(),
+                playhead.mouths().orElseThrow().classes(),
+                sounds(shot),
+                said.skipped(),
+                said.line().guesses().stream().map(g -> g.word()).toList(),
+                FrameSeries.of(numbers, frames));
+    }
+
+    private static List<String> sounds(Shot shot) {
+        List<String> out = new ArrayList<>();
+        for (int f = 0; f < shot.frames(); f++) {
+            double at = (f + 0.5) / shot.rules().frameRate();
+            out.add(shot.line().phones().stream()
+                    .filter(p -> p.start() <= at && at < p.end())
+                    .map(TimedPhone::phone)
+                    .map(Phone::name)
+                    .findFirst()
+                    .orElse(""));
+        }
+        return out;
+    }
+}

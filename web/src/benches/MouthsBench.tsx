@@ -1,0 +1,354 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Hand, Plus, Sparkles, TriangleAlert } from 'lucide-react';
+import { useCallback, useMemo, useState } from 'react';
+import { api, type MouthRulers, type Shape, type WallView } from '../api/client';
+import { useDesk } from '../state/desk';
+import { useSettled } from '../state/settled';
+import { useStudio } from '../state/studio';
+import { follow, mouthBox } from './mouths/box';
+import { MouthPicture } from './mouths/Cell';
+import { MoodHead } from './mouths/MoodHead';
+import { MouthCard } from './mouths/MouthCard';
+import { cellKey, usePreview } from './mouths/preview';
+import { AS_ASKED, MANNERS, Rulers } from './mouths/Rulers';
+import { SayIt } from './mouths/SayIt';
+import { type Placing, WallFace } from './mouths/WallFace';
+import { ShapeList } from './parts/ShapeList';
+
+const MOODS = [
+  { name: 'Happy', corners: 0.8, tension: 0.1 },
+  { name: 'Sad', corners: -0.8, tension: 0 },
+  { name: 'Angry', corners: -0.45, tension: 0.8 },
+];
+const NONE: Shape[] = [];
+
+/** A whole set of mouths from one: made, looked at as a wall, shaped, and heard with the eyes. */
+export function MouthsBench() {
+  const { view, artwork, edit } = useStudio();
+  const { character } = view;
+  const wall = useQuery({
+    queryKey: ['mouths', view.id, view.revision],
+    queryFn: () => api.mouths(view.id),
+    placeholderData: keepPreviousData,
+  });
+  const mouth = character.parts.find((p) => p.id === wall.data?.part);
+  const shaping = useDesk((s) => s.shaping);
+  const preview = usePreview();
+  const [turned, setTurned] = useState<MouthRulers | null>(null);
+  const [at, setAt] = useState<{ mood: string; viseme: string } | null>(null);
+  const [alone, setAlone] = useState(false);
+  const [dragged, setDragged] = useState<string | null>(null);
+  const dials = useSettled((s) => s.dials, 300);
+  const face = useQuery({
+    queryKey: ['wall-face', view.id, view.revision, dials],
+    queryFn: () => api.pose(view.id, { pose: { dials }, revision: view.revision }),
+    placeholderData: keepPreviousData,
+  });
+  const [placing, setPlacing] = useState<Placing | null>(null);
+  const still = useMemo(() => mouthBox(character, artwork, mouth, 1.5), [character, artwork, mouth]);
+  const box = useMemo(
+    () => (still && face.data && mouth ? follow(still, face.data.frame, mouth.id) : null),
+    [still, face.data, mouth],
+  );
+  const placed = useCallback((p: Placing) => setPlacing(p), []);
+  const w = wall.data;
+  if (!w) return <h1 className="text-2xl font-bold">Mouths</h1>;
+  if (!mouth)
+    return (
+      <>
+        <h1 className="text-2xl font-bold">Mouths</h1>
+        <p className="mt-2 rounded-lg border border-dashed border-line p-4 text-faint">
+          This character has no mouth yet. Name a layer “mouth”, or drag one onto its slot on the Intake
+          bench. One closed outline is enough: the set is made from it.
+        </p>
+      </>
+    );
+  if (shaping && mouth.drawings.some((d) => d.id === shaping))
+    return (
+      <>
+        <h1 className="text-2xl font-bold">Mouths</h1>
+        <ShapeList part={mouth} />
+      </>
+    );
+
+  const one = alone && at ? (at.viseme as keyof WallView['own']) : null;
+  const rulers = turned ?? (one ? (w.own[one] ?? AS_ASKED) : w.rulers);
+  const asked = (r: MouthRulers): [MouthRulers, WallView['own']] =>
+    one ? [w.rulers, { ...w.own, [one]: r }] : [r, w.own];
+  const turn = (r: MouthRulers) => {
+    setTurned(r);
+    preview.ask(...asked(r));
+  };
+  const keep = (r: MouthRulers) => {
+    if (turned === null && r === rulers) return;
+    const [set, own] = asked(r);
+    void edit({ kind: 'make-mouths', rulers: set, own, fill: false, again: [] }).then((done) => {
+      setTurned(null);
+      if (!done) preview.forget();
+    });
+  };
+  const make = (fill: boolean, again: boolean) =>
+    edit({
+      kind: 'make-mouths',
+      rulers: w.rulers,
+      own: w.own,
+      fill,
+      again: again ? w.sounds.map((s) => s.viseme) : [],
+    });
+  const neutral = w.rows[0]!;
+  const gaps = w.sounds.length - neutral.cells.filter((c) => c.own).length;
+  const art = (drawing: string): Shape[] => {
+    const d = mouth.drawings.find((x) => x.id === drawing);
+    return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
+  };
+  const shapesOf = (
+    row: WallView['rows'][number],
+    cell: WallView['rows'][number]['cells'][number],
+  ): Shape[] => {
+    const made = cell.own && cell.origin === 'MADE' && cell.drawing !== w.start;
+    return (made ? preview.shown?.get(cellKey(row.mood, cell.viseme)) : undefined) ?? art(cell.drawing);
+  };
+  const choose = (mood: string, viseme: string, drawing: string) => {
+    const same = at?.mood === mood && at.viseme === viseme;
+    setAt(same ? null : { mood, viseme });
+    if (same) setAlone(false);
+    setTurned(null);
+    useDesk.getState().pin(mouth.id, same ? null : drawing);
+  };
+  const jump = (drawing: string) => {
+    for (const row of w.rows)
+      for (const cell of row.cells)
+        if (cell.own && cell.drawing === drawing) return setAt({ mood: row.mood, viseme: cell.viseme });
+  };
+  const serve = (viseme: string, mood: string) => {
+    if (dragged) void edit({ kind: 'serve-sound', viseme: viseme as 'REST', drawing: dragged, mood });
+    setDragged(null);
+  };
+  const row = w.rows.find((r) => r.mood === at?.mood);
+  const cell = row?.cells.find((c) => c.viseme === at?.viseme);
+  const own = w.sounds.length - gaps;
+  const free = MOODS.filter((m) => w.rows.every((r) => r.name !== m.name));
+  return (
+    <>
+      {face.data && (
+        <WallFace
+          character={character}
+          artwork={artwork}
+          frame={face.data.frame}
+          mouth={mouth.id}
+          placed={placed}
+        />
+      )}
+      <header className="flex items-baseline gap-3">
+        <h1 className="text-2xl font-bold">Mouths</h1>
+        <span className="min-w-0 flex-1 truncate text-[13px] text-faint">
+          {w.findings.length === 0 ? 'on model' : `${w.findings.length} off model`} · {own} of{' '}
+          {w.sounds.length} have their own
+        </span>
+        {w.made && (
+          <select
+            className="field py-0.5 text-[12.5px]"
+            aria-label="How many mouths serve all sounds"
+            value=""
+            onChange={(e) =>
+              void (e.target.value === 'all'
+                ? make(true, false)
+                : edit({ kind: 'thin-mouths', count: Number(e.target.value) }))
+            }
+          >
+            <option value="">how many …</option>
+            <option value="all">all 17</option>
+            <option value="9">9 do</option>
+            <option value="5">5 do</option>
+          </select>
+        )}
+      </header>
+      {w.problem ? (
+        <p className="mt-2 flex gap-2 rounded-md bg-wrong-soft p-2.5 text-wrong">
+          <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden /> {w.problem}
+        </p>
+      ) : !w.made ? (
+        <div className="mt-2 flex items-center gap-3 rounded-xl border border-dashed border-line bg-paper p-3">
+          <p className="min-w-0 flex-1 text-[13.5px]">
+            {own <= 1
+              ? 'One mouth is enough. The others are made from it: lips of the same length, upper teeth that never move, jaw and tongue for every sound.'
+              : gaps > 0
+                ? `${own} mouths are drawn. What is missing is made from the mouth at rest; drawn ones are kept.`
+                : 'All mouths are drawn. A set made from the mouth at rest follows rulers; the drawn ones stay and can serve again.'}
+          </p>
+          <div className="flex shrink-0 flex-col gap-1.5">
+            {gaps > 0 && (
+              <button className="btn-do" onClick={() => void make(true, false)}>
+                <Sparkles size={14} aria-hidden />
+                {own <= 1 ? 'Make the whole set' : `Make the other ${gaps}`}
+              </button>
+            )}
+            {own > 1 && (
+              <button
+                className={gaps > 0 ? 'btn' : 'btn-do'}
+                title="The drawn mouths stay in the set and can serve again"
+                onClick={() => void make(true, true)}
+              >
+                <Sparkles size={14} aria-hidden /> Make all from one
+              </button>
+            )}
+          </div>
+        </div>
+      ) : (
+        <section
+          className="mt-2 rounded-xl border border-line bg-paper px-3 py-2"
+          aria-label="How they are made"
+        >
+          <div className="mb-1.5 flex flex-wrap items-center gap-1">
+            {one ? (
+              <span className="text-[13px]">
+                Only <b>{w.sounds.find((s) => s.viseme === one)?.sounds}</b>
+              </span>
+            ) : (
+              MANNERS.map((m) => (
+                <button
+                  key={m.name}
+                  className="btn px-1.5 py-0.5 text-[12px]"
+                  aria-pressed={JSON.stringify(m.rulers) === JSON.stringify({ ...AS_ASKED, ...w.rulers })}
+                  onPointerEnter={() => preview.ask(m.rulers, w.own)}
+                  onPointerLeave={() => preview.forget()}
+                  onClick={() => {
+                    setTurned(m.rulers);
+                    void edit({
+                      kind: 'make-mouths',
+                      rulers: m.rulers,
+                      own: w.own,
+                      fill: false,
+                      again: [],
+                    }).then(() => setTurned(null));
+                  }}
+                >
+                  {m.name}
+                </button>
+              ))
+            )}
+            {at && (
+              <label className="ml-auto flex items-center gap-1 text-[12px]">
+                <input type="checkbox" checked={alone} onChange={(e) => setAlone(e.target.checked)} /> only
+                this mouth
+              </label>
+            )}
+          </div>
+          <Rulers value={rulers} turning={turn} keep={keep} />
+        </section>
+      )}
+      <SayIt mood={at?.mood ?? ''} jump={jump} />
+      {cell && row && box && placing && (
+        <MouthCard
+          key={cellKey(row.mood, cell.viseme)}
+          wall={w}
+          row={row}
+          cell={cell}
+          shapes={shapesOf(row, cell)}
+          start={art(w.start)}
+          box={box}
+          placing={placing}
+        />
+      )}
+      <div data-testid="mouth-wall">
+        {w.rows.map((r) => (
+          <section key={r.mood} aria-label={r.mood ? `Mouths in the mood ${r.name}` : 'Neutral mouths'}>
+            {r.mood ? <MoodHead key={r.mood + r.name} row={r} /> : <h2 className="sr-only">Neutral</h2>}
+            <div className="mt-1.5 grid grid-cols-6 gap-1">
+              {r.cells.map((c) => {
+                const sound = w.sounds.find((s) => s.viseme === c.viseme)!;
+                const faults = c.own ? w.findings.filter((f) => f.drawing === c.drawing) : [];
+                const chosen = at?.mood === r.mood && at.viseme === c.viseme;
+                return (
+                  <button
+                    key={c.viseme}
+                    data-testid={`mouth-${r.mood || 'neutral'}-${c.viseme}`}
+                    draggable
+                    onDragStart={(e) => {
+                      e.dataTransfer.setData('text/plain', c.drawing);
+                      e.dataTransfer.effectAllowed = 'copy';
+                      setDragged(c.drawing);
+                    }}
+                    onDragEnd={() => setDragged(null)}
+                    onDragOver={(e) => dragged && e.preventDefault()}
+                    onDrop={(e) => {
+                      e.preventDefault();
+                      e.stopPropagation();
+                      serve(c.viseme, r.mood);
+                    }}
+                    aria-pressed={chosen}
+                    aria-label={`${sound.sounds}${r.mood ? `, ${r.name}` : ''}: ${c.why}${faults.map((f) => `. ${f.says}`).join('')}`}
+                    title={`${c.why}${sound.examples.length ? ` – ${sound.examples.join(', ')}` : ''}`}
+                    className={`relative overflow-hidden rounded-lg border bg-card text-left ${
+                      chosen
+                        ? 'border-doing ring-2 ring-doing'
+                        : c.own
+                          ? 'border-line hover:border-faint'
+                          : 'border-dashed border-faint'
+                    }`}
+                    onClick={() => choose(r.mood, c.viseme, c.drawing)}
+                  >
+                    {box && placing ? (
+                      <MouthPicture
+                        shapes={shapesOf(r, c)}
+                        box={box}
+                        placing={placing}
+                        className={`block h-[60px] w-full bg-drawn ${c.own ? '' : 'opacity-60'}`}
+                      />
+                    ) : (
+                      <span className="block h-[60px]" />
+                    )}
+                    <span className="flex items-center gap-1 px-1.5 text-[11px] leading-[17px]">
+                      <b className="truncate">{sound.sounds}</b>
+                      {!c.own && (
+                        <span className="truncate text-faint">
+                          {w.sounds.find((s) => s.viseme === c.from)?.sounds}
+                        </span>
+                      )}
+                      {c.own && c.origin === 'SHAPED' && (
+                        <Hand size={10} className="ml-auto shrink-0 text-faint" aria-label="shaped by hand" />
+                      )}
+                    </span>
+                    {faults.length > 0 && (
+                      <span className="absolute top-1 right-1 rounded-full bg-wrong-soft p-0.5 text-wrong">
+                        <TriangleAlert size={11} aria-hidden />
+                      </span>
+                    )}
+                  </button>
+                );
+              })}
+            </div>
+          </section>
+        ))}
+      </div>
+      {!w.problem && (
+        <div className="mt-2.5 flex flex-wrap items-center gap-1.5 pb-3 text-[12.5px]">
+          <span className="text-faint">Another row of mouths:</span>
+          {free.map((m) => (
+            <button
+              key={m.name}
+              className="btn px-2 py-0.5"
+              onClick={() => void edit({ kind: 'set-mood', mood: '', ...m })}
+            >
+              <Plus size={13} aria-hidden /> {m.name}
+            </button>
+          ))}
+          <button
+            className="btn px-2 py-0.5"
+            onClick={() =>
+              void edit({
+                kind: 'set-mood',
+                mood: '',
+                name: `Mood ${w.rows.length}`,
+                corners: 0,
+                tension: 0,
+              })
+            }
+          >
+            <Plus size={13} aria-hidden /> another
+          </button>
+        </div>
+      )}
+    </>
+  );
+}

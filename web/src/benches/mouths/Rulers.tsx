@@ -1,0 +1,61 @@
+import type { MouthRulers } from '../../api/client';
+
+export const AS_ASKED: MouthRulers = { jaw: 1, width: 1, round: 1, tooth: 1, tongue: 1, flat: 0 };
+
+const RULERS: { id: keyof MouthRulers; name: string; low: string; high: string; most: number }[] = [
+  { id: 'jaw', name: 'Jaw', low: 'stays up', high: 'drops far', most: 2 },
+  { id: 'width', name: 'Width', low: 'corners stay', high: 'corners go far', most: 2 },
+  { id: 'round', name: 'Round', low: 'hardly purses', high: 'purses tight', most: 2 },
+  { id: 'tooth', name: 'Teeth', low: 'lip hides them', high: 'bares them', most: 2 },
+  { id: 'tongue', name: 'Tongue', low: 'lies low', high: 'comes up', most: 2 },
+  { id: 'flat', name: 'Flat', low: 'curved as drawn', high: 'a straight line', most: 1 },
+];
+
+/** Ways of speaking, as rulers. */
+export const MANNERS: { name: string; rulers: MouthRulers }[] = [
+  { name: 'As each sound asks', rulers: AS_ASKED },
+  { name: 'Mumbles', rulers: { jaw: 0.4, width: 0.5, round: 0.6, tooth: 0.4, tongue: 0.6, flat: 0 } },
+  {
+    name: 'Stiff upper lip',
+    rulers: { jaw: 0.8, width: 0.7, round: 0.8, tooth: 0.05, tongue: 0.8, flat: 0.5 },
+  },
+  { name: 'Speaks up', rulers: { jaw: 1.35, width: 1.5, round: 1, tooth: 1.25, tongue: 1, flat: 0 } },
+];
+
+/** How a set, or one mouth of it, is made: dragged, seen on the wall at once, kept when let go. */
+export function Rulers({
+  value,
+  turning,
+  keep,
+}: {
+  value: MouthRulers;
+  turning: (r: MouthRulers) => void;
+  keep: (r: MouthRulers) => void;
+}) {
+  return (
+    <div className="grid grid-cols-2 gap-x-5 gap-y-1">
+      {RULERS.map((r) => (
+        <label key={r.id} className="flex items-center gap-2 text-[13px]" title={`${r.low} … ${r.high}`}>
+          <span className="w-[52px] shrink-0 font-display font-semibold">{r.name}</span>
+          <input
+            type="range"
+            className="min-w-0 flex-1 accent-(--doing)"
+            min={0}
+            max={r.most}
+            step={0.05}
+            value={value[r.id]}
+            aria-valuetext={`${Math.round(value[r.id] * 100)} %: from ${r.low} to ${r.high}`}
+            onChange={(e) => turning({ ...value, [r.id]: Number(e.target.value) })}
+            onPointerUp={() => keep(value)}
+            onKeyUp={() => keep(value)}
+            onBlur={() => keep(value)}
+            onDoubleClick={() => keep({ ...value, [r.id]: AS_ASKED[r.id] })}
+          />
+          <span className="w-10 shrink-0 text-right text-[12px] text-faint tabular-nums">
+            {Math.round(value[r.id] * 100)} %
+          </span>
+        </label>
+      ))}
+    </div>
+  );
+}
