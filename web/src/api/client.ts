@@ -162,6 +162,8 @@ export const api = {
     post<PreviewView>(`/characters/${id}/mouths/preview`, { rulers, own }),
   sayWords: (id: string, text: string, pace: number, mood: string, pose: PoseBody) =>
     post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose }),
+  chartUrl: (id: string, mood: string) =>
+    `/api/v1/characters/${id}/mouths/chart.svg${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),

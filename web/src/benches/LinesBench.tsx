@@ -50,7 +50,7 @@ export function LinesBench() {
 }
 
 function Words({ line }: { line: LineView }) {
-  const { changeLine, editLine } = useStudio();
+  const { view, changeLine, editLine } = useStudio();
   const [text, setText] = useState(line.shot.line.text);
   const [busy, setBusy] = useState(false);
   const { rules } = line.shot;
@@ -111,6 +111,23 @@ function Words({ line }: { line: LineView }) {
         <GuessRow key={g.word} word={g.word} phones={g.phones.join(' ')} />
       ))}
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
+        {view.character.mouths.moods.length > 0 && (
+          <label className="flex items-center gap-1.5">
+            <span className="text-faint">mood</span>
+            <select
+              className="field py-0"
+              value={line.shot.mood}
+              onChange={(e) => void editLine({ kind: 'feel', mood: e.target.value })}
+            >
+              <option value="">neutral</option>
+              {view.character.mouths.moods.map((m) => (
+                <option key={m.id} value={m.id}>
+                  {m.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <Stepper
           label="mouths lead by"
           unit="frames"

@@ -145,6 +145,15 @@ export function MouthsBench() {
           {w.findings.length === 0 ? 'on model' : `${w.findings.length} off model`} · {own} of{' '}
           {w.sounds.length} have their own
         </span>
+        <a
+          className="text-[12.5px] whitespace-nowrap underline decoration-dotted"
+          href={api.chartUrl(view.id, at?.mood ?? '')}
+          target="_blank"
+          rel="noreferrer"
+          title="A page to print: every mouth with its sounds and example words"
+        >
+          chart page
+        </a>
         {w.made && (
           <select
             className="field py-0.5 text-[12.5px]"

@@ -1,6 +1,7 @@
 import { CircleHelp, Maximize2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Frame } from '../api/client';
+import { mouthBox } from '../benches/mouths/box';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { Painter } from './painter';
@@ -40,7 +41,12 @@ export function Stage() {
     return p && d ? { part: p, drawing: d } : null;
   }, [bench, view.character, part, shaping]);
   const [zoomed, setZoomed] = useState<ViewBox | null>(null);
-  const box = zoomed ?? home;
+  // the points of a mouth are too close together to be taken hold of on a whole head
+  const near = useMemo(
+    () => (shaped && bench === 'mouths' ? mouthBox(view.character, artwork, shaped.part, 2.2) : null),
+    [shaped, bench, view.character, artwork],
+  );
+  const box = zoomed ?? near ?? home;
 
   useEffect(() => {
     const p = new Painter(root.current!, view.character, artwork);

@@ -29,6 +29,10 @@ export interface Desk {
   shaping: string | null;
   /** Which of its shapes, 0 for the back. */
   shapeAt: number;
+  /** Whether both sides of an outline are changed alike. */
+  alike: boolean;
+  /** Another drawing that shows through the one being changed. */
+  through: string | null;
 }
 
 interface Actions {
@@ -70,6 +74,8 @@ const START: Desk = {
   whyMode: false,
   shaping: null,
   shapeAt: 0,
+  alike: false,
+  through: null,
 };
 
 function put(map: Record<string, string>, key: string, value: string | null): Record<string, string> {

@@ -55,7 +55,11 @@ export function MouthCard({
     desk.pin(wall.part, cell.drawing);
     desk.shape(cell.drawing);
     const line = shapes.findIndex((s) => s.role === 'OUTLINE');
-    if (line >= 0) useDesk.setState({ shapeAt: line });
+    useDesk.setState({
+      alike: true,
+      through: itself ? null : wall.start,
+      ...(line >= 0 ? { shapeAt: line } : {}),
+    });
   };
   return (
     <section className="mt-2 flex gap-3 rounded-xl border border-doing bg-paper p-2" aria-label="This mouth">

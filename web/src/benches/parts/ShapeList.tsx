@@ -15,6 +15,8 @@ export function ShapeList({ part }: { part: Part }) {
   const { view, artwork, edit } = useStudio();
   const drawingId = useDesk((s) => s.shaping);
   const chosen = useDesk((s) => s.shapeAt);
+  const alike = useDesk((s) => s.alike);
+  const through = useDesk((s) => s.through);
   const [name, setName] = useState('');
   const drawing = part.drawings.find((d) => d.id === drawingId);
   if (!drawing) return null;
@@ -62,6 +64,39 @@ export function ShapeList({ part }: { part: Part }) {
         Drag points and handles on the stage. Double-click an outline for one more point; Delete takes one
         out; S smooth, C corner; arrows nudge. No dial and no key ever writes here.
       </p>
+      <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-[12.5px]">
+        <label className="flex items-center gap-1" title="What lies opposite goes along as in a mirror">
+          <input
+            type="checkbox"
+            className="accent-(--doing)"
+            checked={alike}
+            onChange={(e) => useDesk.setState({ alike: e.target.checked })}
+          />{' '}
+          both sides alike
+        </label>
+        {part.drawings.length > 1 && (
+          <label className="flex min-w-0 items-center gap-1.5">
+            through it
+            <select
+              className="field min-w-0 py-0"
+              value={through ?? ''}
+              onChange={(e) => useDesk.setState({ through: e.target.value || null })}
+            >
+              <option value="">nothing</option>
+              {part.drawings
+                .filter((d) => d.id !== drawing.id)
+                .map((d) => (
+                  <option key={d.id} value={d.id}>
+                    {d.name}
+                  </option>
+                ))}
+            </select>
+          </label>
+        )}
+        {part.role === 'MOUTH' && (
+          <span className="text-faint">Upper teeth are locked on the stage; choose them in the list.</span>
+        )}
+      </div>
       <ol className="mt-2 space-y-1" aria-label="Shapes, front first">
         {shapes
           .map((shape, i) => ({ shape, i }))

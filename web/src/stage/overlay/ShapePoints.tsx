@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Edit, Part, Shape } from '../../api/client';
+import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
-import type { Painter } from '../painter';
+import { paintDrawing, type Painter } from '../painter';
 import { round, type XY } from './geometry';
 import { nearest, pointsOf, type Step, stepsOf } from './outline';
 import { drag, onCanvas } from './pointer';
@@ -31,7 +32,13 @@ export function ShapePoints({
   shape: number;
   choose: (shape: number) => void;
 }) {
-  const { director, edit } = useStudio();
+  const { director, edit, artwork } = useStudio();
+  const alike = useDesk((s) => s.alike);
+  const through = useDesk((s) => s.through);
+  const ghost = useRef<SVGGElement>(null);
+  const other = part.drawings.find((d) => d.id === through && d.id !== drawing);
+  const otherArt = other ? artwork[other.art as unknown as string] : undefined;
+  useLayoutEffect(() => paintDrawing(ghost.current!, otherArt ?? []), [otherArt]);
   const [point, setPoint] = useState<number | null>(null);
   // what a drag in progress makes of the art it began with; stale as soon as the art is another
   const [live, setLive] = useState<{ of: Shape[]; shapes: Shape[] } | null>(null);
@@ -66,6 +73,7 @@ export function ShapePoints({
         const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
         void edit({
           kind: 'move-point',
+          mirrored: alike,
           ...at,
           hold: 'POINT',
           to: [round(step.to[0] + dx, 3), round(step.to[1] + dy, 3)],
@@ -105,6 +113,7 @@ export function ShapePoints({
         const [x, y] = art(to);
         draft = {
           kind: 'move-point',
+          mirrored: alike,
           part: part.id,
           drawing,
           shape,
@@ -157,6 +166,7 @@ export function ShapePoints({
   };
   return (
     <g data-testid="shape-points">
+      <g ref={ghost} transform={matrix} opacity={0.3} pointerEvents="none" data-testid="shows-through" />
       <g transform={matrix}>
         {now.map((s, i) => (
           <path
@@ -167,6 +177,7 @@ export function ShapePoints({
             strokeWidth={i === shape ? 1.4 : 6}
             vectorEffect="non-scaling-stroke"
             className={i === shape ? 'cursor-copy' : 'cursor-pointer'}
+            pointerEvents={s.role === 'UPPER_TEETH' && part.role === 'MOUTH' ? 'none' : undefined}
             onClick={(e) => {
               e.stopPropagation();
               choose(i);

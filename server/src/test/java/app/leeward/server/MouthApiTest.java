@@ -76,6 +76,15 @@ class MouthApiTest {
     }
 
     @Test
+    void theChartPageIsAnSvgAndAnUnknownMoodIsTheNeutralRow() {
+        Client.Answer page = client.get(at + "/mouths/chart.svg?mood=gone");
+        assertThat(page.status()).isEqualTo(200);
+        assertThat(page.type()).startsWith("image/svg+xml");
+        assertThat(new String(page.body(), java.nio.charset.StandardCharsets.UTF_8))
+                .contains("put, bed, mill");
+    }
+
+    @Test
     void typedWordsAreSaidByTheMouths() {
         JsonNode said = client.post(at + "/mouths/say", "{\"text\":\"Mop, the pier!\",\"pace\":1,\"mood\":\"\"}")
                 .json();

@@ -1,8 +1,12 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.art.Box;
+import app.leeward.core.art.MirroredPoints;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -11,9 +15,15 @@ import java.util.Set;
  * @param shape its place in the drawing, 0 for the back
  * @param at the segment that ends in the point
  * @param to in the coordinates of the drawing
+ * @param mirrored whether what lies opposite, about the outline's own middle, goes along as in a mirror
  */
-public record MovePoint(String part, String drawing, int shape, int at, PathPoints.Hold hold, Point to)
+public record MovePoint(
+        String part, String drawing, int shape, int at, PathPoints.Hold hold, Point to, boolean mirrored)
         implements Edit {
+    public MovePoint(String part, String drawing, int shape, int at, PathPoints.Hold hold, Point to) {
+        this(part, drawing, shape, at, hold, to, false);
+    }
+
     @Override
     public Set<String> touches() {
         return Set.of("art of " + part + "/" + drawing);
@@ -28,7 +38,13 @@ public record MovePoint(String part, String drawing, int shape, int at, PathPoin
     public Outcome on(Character before) {
         return Edits.tooFar(before, to.x(), to.y())
                 ? Edits.TOO_FAR
-                : Redrawing.shape(
-                        before, part, drawing, shape, s -> s.withPath(PathPoints.moved(s.path(), at, hold, to)));
+                : Redrawing.shape(before, part, drawing, shape, s -> s.withPath(moved(s.path())));
+    }
+
+    private Path moved(Path path) {
+        Optional<Box> round = path.bounds();
+        return mirrored && round.isPresent()
+                ? MirroredPoints.moved(path, at, hold, to, round.get().centre().x())
+                : PathPoints.moved(path, at, hold, to);
     }
 }

@@ -3,6 +3,7 @@ package app.leeward.core.edit;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
@@ -40,12 +41,23 @@ final class Redrawing {
                 if (shape < 0 || shape >= out.size()) {
                     throw new IllegalArgumentException("There is no such shape in the drawing any more.");
                 }
-                out.set(shape, change.apply(out.get(shape)));
+                Shape before = out.get(shape);
+                Shape after = change.apply(before);
+                out.set(shape, after);
+                if (edge(before)) {
+                    // a window and its outline that are one curve stay one curve
+                    out.replaceAll(s ->
+                            s != after && edge(s) && s.path().equals(before.path()) ? s.withPath(after.path()) : s);
+                }
                 return out;
             });
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused("no-such-point", e.getMessage());
         }
+    }
+
+    private static boolean edge(Shape s) {
+        return s.role() == ShapeRole.WINDOW || s.role() == ShapeRole.OUTLINE;
     }
 
     /** How a drawing is called in a sentence. */

@@ -9,11 +9,13 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
 import app.leeward.core.mouth.Articulation;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Makes the mouth of any class, in any mood, from one starting mouth.
@@ -115,7 +117,7 @@ public final class MouthMaker {
         Lips lips = fit.lips;
         // what the lips could not open, the jaw has not dropped
         jaw = Math.max(0, jaw - (t.low - fit.low));
-        return inOrder(
+        return plain(inOrder(
                 lips,
                 lips,
                 pose.front(),
@@ -126,7 +128,17 @@ public final class MouthMaker {
                 Math.max(
                         -start.opening(),
                         lips.lower().middlePoint().y()
-                                - start.lips().lower().middlePoint().y()));
+                                - start.lips().lower().middlePoint().y())));
+    }
+
+    /** Pieces called by what they are, and not after the mouth they came from. */
+    private static Artwork plain(Artwork art) {
+        return new Artwork(art.shapes().stream()
+                .map(s -> s.role() == ShapeRole.OTHER
+                                || s.role() == ShapeRole.OUTLINE && s.stroke().width() == 0
+                        ? s
+                        : s.withName(s.role().name().toLowerCase(Locale.ROOT).replace('_', ' ')))
+                .toList());
     }
 
     /** Heights of corners and lips, and how round the arcs are. */

@@ -89,4 +89,25 @@ class PathPointsTest {
         assertThat(((Segment.Cubic) corner.segments().get(1)).c2()).isEqualTo(here);
         assertThat(corner.length()).isCloseTo(40, within(0.01));
     }
+
+    /** Left and right of an ellipse stay mirror images, whatever is dragged; the top stays on the axis. */
+    @Test
+    void whatLiesOppositeGoesAlongAsInAMirror() {
+        Path round = Rigs.ellipse(500, 500, 60, 30);
+        for (int at = 1; at <= 4; at++) {
+            for (PathPoints.Hold hold : PathPoints.Hold.values()) {
+                Path moved = MirroredPoints.moved(round, at, hold, new Point(463, 481), 500);
+                assertThat(moved).isNotEqualTo(round);
+                Box b = moved.bounds().orElseThrow();
+                assertThat(500 - b.minX()).as("%s of %s", hold, at).isCloseTo(b.maxX() - 500, within(1e-6));
+                assertThat(moved.length())
+                        .isCloseTo(moved.transform(Matrix.mirror(500)).length(), within(1e-9));
+            }
+        }
+        Path top = MirroredPoints.moved(round, 1, PathPoints.Hold.POINT, new Point(520, 450), 500);
+        assertThat(((Segment.Cubic) top.segments().get(1)).to()).isEqualTo(new Point(500, 450));
+        Path alone = Path.of(new Segment.Move(new Point(0, 0)), new Segment.Line(new Point(100, 40)));
+        assertThat(MirroredPoints.moved(alone, 1, PathPoints.Hold.POINT, new Point(90, 50), 50))
+                .isEqualTo(PathPoints.moved(alone, 1, PathPoints.Hold.POINT, new Point(90, 50)));
+    }
 }

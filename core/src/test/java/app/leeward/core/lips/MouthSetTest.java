@@ -106,6 +106,10 @@ class MouthSetTest {
         Character shaped =
                 done(MADE, new MovePoint(mouth(MADE).id(), ah, 0, 3, PathPoints.Hold.POINT, new Point(500, 700)));
         assertThat(MouthSet.origin(shaped, ah)).isEqualTo(MouthSet.Origin.SHAPED);
+        assertThat(MouthMakerTest.of(art(shaped, Viseme.AH), ShapeRole.WINDOW).path())
+                .as("the window goes along with its outline")
+                .isEqualTo(MouthMakerTest.of(art(shaped, Viseme.AH), ShapeRole.OUTLINE)
+                        .path());
         MouthRulers mumbling = new MouthRulers(0.4, 1, 1, 1, 1, 0);
         Character again = done(shaped, new MakeMouths("", mumbling, null, false, null));
         assertThat(art(again, Viseme.AH)).isEqualTo(art(shaped, Viseme.AH));

@@ -20,9 +20,11 @@ import app.leeward.core.shot.Shot;
 import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
+import app.leeward.formats.svg.MouthChartPage;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.StoredImages;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Said;
 import app.leeward.speech.Speaker;
@@ -34,11 +36,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The mouth wall: every mouth in every mood, how a set would be made, and words said at once. */
@@ -48,8 +55,10 @@ import org.springframework.web.bind.annotation.RestController;
 class MouthApi {
     private final Characters characters;
     private final Speaker speaker;
+    private final StoredImages images;
 
-    MouthApi(Characters characters, LineReader reader) {
+    MouthApi(Characters characters, LineReader reader, StoredImages images) {
+        this.images = images;
         this.characters = characters;
         this.speaker = new Speaker(reader);
     }
@@ -149,6 +158,16 @@ class MouthApi {
                         + (s.row().isEmpty()
                                 ? "the neutral row"
                                 : chart.mood(s.row()).orElseThrow().name());
+    }
+
+    /** One row of mouths as a page to print. */
+    @GetMapping(path = "/chart.svg", produces = "image/svg+xml")
+    ResponseEntity<String> chart(@PathVariable UUID id, @RequestParam(defaultValue = "") String mood) {
+        Character c = characters.stand(id).state();
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf("image/svg+xml"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"mouth-chart.svg\"")
+                .body(MouthChartPage.write(c, mood, images));
     }
 
     /** Rulers as they are being turned. */

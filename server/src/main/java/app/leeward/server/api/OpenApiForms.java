@@ -45,6 +45,7 @@ class OpenApiForms {
     private static final Set<String> OPTIONAL = Set.of(
             "Character.source",
             "Placed.outlines",
+            "EditMovePoint.mirrored",
             "EditServeSound.mood",
             "EditMakeMouths.start",
             "EditMakeMouths.rulers",
