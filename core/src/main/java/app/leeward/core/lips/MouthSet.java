@@ -147,7 +147,7 @@ public final class MouthSet {
         Work work = new Work(c, mouth, from.id());
         // once it has all its pieces, making again leaves it as it is to the last digit
         boolean whole = Fingerprint.of(maker.starting()).equals(Fingerprint.of(from.art()));
-        if (maker.closed() && !whole) {
+        if (!whole) {
             work.replace(from.id(), maker.starting());
         }
         for (Made m : preview(maker, c.mouths(), rulers, own)) {

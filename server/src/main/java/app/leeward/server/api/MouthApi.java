@@ -206,7 +206,7 @@ class MouthApi {
      *
      * @param drawings a mouth for every frame
      * @param classes the class heard on every frame
-     * @param sounds the sound heard on every frame; empty in a pause
+     * @param sounds the sound every frame shows; empty in a pause
      * @param skipped words that could not be read out
      * @param guessed words whose sounds were guessed from their spelling
      * @param frames the face, frame by frame
@@ -256,7 +256,8 @@ class MouthApi {
     private static List<String> sounds(Shot shot) {
         List<String> out = new ArrayList<>();
         for (int f = 0; f < shot.frames(); f++) {
-            double at = (f + 0.5) / shot.rules().frameRate();
+            // mouths run ahead of what is heard
+            double at = (f + 0.5 + shot.rules().lead()) / shot.rules().frameRate();
             out.add(shot.line().phones().stream()
                     .filter(p -> p.start() <= at && at < p.end())
                     .map(TimedPhone::phone)

@@ -1,0 +1,195 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** From one mouth to a whole set in three moods; shaped, lent, said and printed. */
+class MouthsStoryTest extends Story {
+    private int clicks;
+
+    private void click(Locator what) {
+        what.click();
+        clicks++;
+    }
+
+    /** Maren as a designer hands her over: one mouth of the seventeen. */
+    private static String oneMouth() throws Exception {
+        String art = Files.readString(Path.of("../demo/src/main/resources/demo/maren.svg"))
+                .replace("Maren Quill", "Maren with one mouth");
+        int mouths = art.indexOf("<g id=\"mouth\">");
+        int end = art.indexOf("<g id=\"fringe\">");
+        String all = art.substring(mouths, end);
+        String start = all.replaceAll("(?s)^.*(<g id=\"eh starting mouth\").*?(>.*?</g>).*$", "$1$2");
+        return art.substring(0, mouths) + "<g id=\"mouth\">" + start + "</g>\n" + art.substring(end);
+    }
+
+    private void drop(String art, String name) {
+        hand.open(server.url());
+        hand.drop("one.svg", "image/svg+xml", art.getBytes(StandardCharsets.UTF_8));
+        assertThat(page.getByLabel("Name of the character: " + name + ". Rename"))
+                .isVisible();
+    }
+
+    private Locator cell(String mood, String viseme) {
+        return page.getByTestId("mouth-" + mood + "-" + viseme);
+    }
+
+    private String drawn(String mood, String viseme) {
+        return cell(mood, viseme)
+                .locator("svg")
+                .first()
+                .locator("path")
+                .evaluateAll("all => all.map(e => e.getAttribute('d')).join()")
+                .toString();
+    }
+
+    private void untilOther(String mood, String viseme, String before) {
+        page.waitForFunction(
+                "([id, was]) => [...document.querySelector(`[data-testid=\"${id}\"] svg`).querySelectorAll('path')]"
+                        + ".map(e => e.getAttribute('d')).join() !== was",
+                java.util.List.of("mouth-" + mood + "-" + viseme, before));
+    }
+
+    @Test
+    void oneMouthBecomesAnOnModelSetInThreeMoods() throws Exception {
+        drop(oneMouth(), "Maren with one mouth");
+        Instant begun = Instant.now();
+        click(hand.bench("Mouths"));
+        click(button("Make the whole set"));
+        page.getByLabel("How they are made").waitFor();
+        click(button("Happy"));
+        cell("happy", "AH").waitFor();
+        click(button("Sad"));
+        cell("sad", "SURPRISE").waitFor();
+        assertThat(page.getByText("on model · 17 of 17 have their own")).isVisible();
+        assertThat(clicks).isLessThanOrEqualTo(15);
+        assertThat(Duration.between(begun, Instant.now())).isLessThan(Duration.ofMinutes(2));
+        assertThat(page.getByTestId("mouth-wall").locator("button[data-testid]"))
+                .hasCount(51);
+        for (String mood : new String[] {"happy", "sad"}) {
+            for (String v : new String[] {"REST", "EE", "AH", "FV"}) {
+                assertThat(drawn(mood, v)).isNotEqualTo(drawn("neutral", v));
+            }
+        }
+        assertThat(seriousFaults()).isEmpty();
+
+        page.reload();
+        cell("sad", "SURPRISE").waitFor();
+        assertThat(page.getByText("on model · 17 of 17 have their own")).isVisible();
+        button("Take away the mood Sad").click();
+        assertThat(cell("sad", "SURPRISE")).hasCount(0);
+        button("Undo on the character").click();
+        cell("sad", "SURPRISE").waitFor();
+    }
+
+    @Test
+    void rulersAreSeenOnTheWallWhileTheyAreTurnedAndOneMouthShapedByHandStays() throws Exception {
+        drop(oneMouth(), "Maren with one mouth");
+        hand.bench("Mouths").click();
+        button("Make the whole set").click();
+        page.getByLabel("How they are made").waitFor();
+        String ah = drawn("neutral", "AH");
+        Locator jaw = page.getByLabel("Jaw", new Page.GetByLabelOptions().setExact(false))
+                .first();
+        jaw.focus();
+        page.keyboard().down("ArrowLeft");
+        page.keyboard().down("ArrowLeft");
+        untilOther("neutral", "AH", ah);
+        assertThat(page.getByText("80 %").or(page.getByText("90 %")).first()).isVisible();
+        page.keyboard().up("ArrowLeft");
+        page.waitForFunction("() => !document.querySelector('[aria-label=\"Undo on the character\"]').disabled");
+
+        // shaped by hand, both sides alike, the starting mouth shining through
+        cell("neutral", "OH").click();
+        button("Shape it").click();
+        page.getByTestId("shape-points").waitFor();
+        assertThat(page.getByTestId("shows-through").locator("path").first()).isAttached();
+        Locator corner = page.getByTestId("point-2");
+        BoundingBox b = corner.boundingBox();
+        page.mouse().move(b.x + b.width / 2, b.y + b.height / 2);
+        page.mouse().down();
+        for (int i = 1; i <= 6; i++) {
+            page.mouse().move(b.x + b.width / 2 + 6 * i, b.y + b.height / 2);
+        }
+        page.mouse().up();
+        button("Done").click();
+        cell("neutral", "OH").getByLabel("shaped by hand").waitFor();
+        String oh = drawn("neutral", "OH");
+        String eh = drawn("neutral", "AH");
+        button("Mumbles").click();
+        untilOther("neutral", "AH", eh);
+        page.mouse().move(400, 300);
+        page.waitForTimeout(600);
+        assertThat(drawn("neutral", "OH")).as("kept").isEqualTo(oh);
+        button("Make it anew").click();
+        untilOther("neutral", "OH", oh);
+    }
+
+    @Test
+    void aMouthIsDraggedOntoAnotherSoundAndTakenBack() throws Exception {
+        drop(oneMouth(), "Maren with one mouth");
+        hand.bench("Mouths").click();
+        button("Make the whole set").click();
+        page.getByLabel("How they are made").waitFor();
+        cell("neutral", "AH").dragTo(cell("neutral", "KG"));
+        assertThat(cell("neutral", "KG")).hasAttribute("title", Pattern.compile("drawn for k g.*"));
+        page.waitForFunction("() => document.querySelector('[data-testid=\"mouth-neutral-KG\"] path').getAttribute('d')"
+                + " === document.querySelector('[data-testid=\"mouth-neutral-AH\"] path').getAttribute('d')");
+        cell("neutral", "KG").click();
+        button("Leave to the nearest").click();
+        assertThat(cell("neutral", "KG")).hasAttribute("title", Pattern.compile("nearest to k g.*"));
+        page.getByLabel("How many mouths serve all sounds").selectOption("5");
+        assertThat(page.getByText("5 of 17 have their own")).isVisible();
+        page.getByLabel("How many mouths serve all sounds").selectOption("all");
+        assertThat(page.getByText("17 of 17 have their own")).isVisible();
+    }
+
+    @Test
+    void typedWordsAreSaidAndLookedAtOneByOne() throws Exception {
+        drop(oneMouth(), "Maren with one mouth");
+        hand.bench("Mouths").click();
+        button("Make the whole set").click();
+        page.getByLabel("How they are made").waitFor();
+        page.getByLabel("Words to say").fill("Mop, утро.");
+        button("Say it").click();
+        assertThat(page.getByText("'утро' cannot be read out", new Page.GetByTextOptions().setExact(false)))
+                .isVisible();
+        Locator m = page.getByLabel("Mouths said").getByLabel(Pattern.compile(".*made-pbm, M.*"));
+        m.first().click();
+        assertThat(page.getByLabel("This mouth").getByText("p b m").first()).isVisible();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.getByLabel("Mouths said").locator("[aria-pressed=true]"))
+                .hasCount(1);
+        page.getByLabel("Words to say").fill("/M QX/");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("'QX' is no sound", new Page.GetByTextOptions().setExact(false)))
+                .isVisible();
+    }
+
+    @Test
+    void aSingleOutlineIsEnoughAndABrokenOneSaysWhatIsWrong() {
+        String face = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 1000 1000\">"
+                + "<title>Plain Jo</title><g id=\"face\"><ellipse cx=\"500\" cy=\"450\" rx=\"200\" ry=\"240\" fill=\"#f2b892\"/></g>"
+                + "<g id=\"nose\"><circle cx=\"500\" cy=\"460\" r=\"14\" fill=\"#d68f6a\"/></g>"
+                + "<g id=\"mouth\"><path d=\"%s\" fill=\"#7a2233\" stroke=\"#301820\" stroke-width=\"6\"/></g></svg>";
+        drop(face.formatted("M430 560 C460 540 540 540 570 560 C540 600 460 600 430 560 Z"), "Plain Jo");
+        hand.bench("Mouths").click();
+        button("Make the whole set").click();
+        assertThat(page.getByText("on model · 17 of 17 have their own")).isVisible();
+        drop(face.formatted("M430 560 C460 540 540 540 570 560").replace("Jo", "Open"), "Plain Open");
+        hand.bench("Mouths").click();
+        assertThat(page.getByText("The outline of the starting mouth is open; close it and try again."))
+                .isVisible();
+    }
+}
