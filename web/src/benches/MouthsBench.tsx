@@ -34,7 +34,6 @@ export function MouthsBench() {
   const mouth = character.parts.find((p) => p.id === wall.data?.part);
   const shaping = useDesk((s) => s.shaping);
   const preview = usePreview();
-  const [turned, setTurned] = useState<MouthRulers | null>(null);
   const [at, setAt] = useState<{ mood: string; viseme: string } | null>(null);
   const [alone, setAlone] = useState(false);
   const [dragged, setDragged] = useState<string | null>(null);
@@ -72,20 +71,13 @@ export function MouthsBench() {
     );
 
   const one = alone && at ? (at.viseme as keyof WallView['own']) : null;
-  const rulers = turned ?? (one ? (w.own[one] ?? AS_ASKED) : w.rulers);
+  const rulers = one ? (w.own[one] ?? AS_ASKED) : w.rulers;
   const asked = (r: MouthRulers): [MouthRulers, WallView['own']] =>
     one ? [w.rulers, { ...w.own, [one]: r }] : [r, w.own];
-  const turn = (r: MouthRulers) => {
-    setTurned(r);
-    preview.ask(...asked(r));
-  };
-  const keep = (r: MouthRulers) => {
-    if (turned === null && r === rulers) return;
+  const keep = async (r: MouthRulers) => {
+    preview.settle();
     const [set, own] = asked(r);
-    void edit({ kind: 'make-mouths', rulers: set, own, fill: false, again: [] }).then((done) => {
-      setTurned(null);
-      if (!done) preview.forget();
-    });
+    if (!(await edit({ kind: 'make-mouths', rulers: set, own, fill: false, again: [] }))) preview.forget();
   };
   const make = (fill: boolean, again: boolean) =>
     edit({
@@ -101,18 +93,12 @@ export function MouthsBench() {
     const d = mouth.drawings.find((x) => x.id === drawing);
     return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
   };
-  const shapesOf = (
-    row: WallView['rows'][number],
-    cell: WallView['rows'][number]['cells'][number],
-  ): Shape[] => {
-    const made = cell.own && cell.origin === 'MADE' && cell.drawing !== w.start;
-    return (made ? preview.shown?.get(cellKey(row.mood, cell.viseme)) : undefined) ?? art(cell.drawing);
-  };
+  const previewed = (mood: string, cell: WallView['rows'][number]['cells'][number]) =>
+    cell.own && cell.origin === 'MADE' && cell.drawing !== w.start ? cellKey(mood, cell.viseme) : null;
   const choose = (mood: string, viseme: string, drawing: string) => {
     const same = at?.mood === mood && at.viseme === viseme;
     setAt(same ? null : { mood, viseme });
     if (same) setAlone(false);
-    setTurned(null);
     useDesk.getState().pin(mouth.id, same ? null : drawing);
   };
   const jump = (drawing: string) => {
@@ -130,12 +116,13 @@ export function MouthsBench() {
   const free = MOODS.filter((m) => w.rows.every((r) => r.name !== m.name));
   return (
     <>
-      {face.data && (
+      {face.data && box && (
         <WallFace
           character={character}
           artwork={artwork}
           frame={face.data.frame}
           mouth={mouth.id}
+          box={box}
           placed={placed}
         />
       )}
@@ -221,16 +208,7 @@ export function MouthsBench() {
                   aria-pressed={JSON.stringify(m.rulers) === JSON.stringify({ ...AS_ASKED, ...w.rulers })}
                   onPointerEnter={() => preview.ask(m.rulers, w.own)}
                   onPointerLeave={() => preview.forget()}
-                  onClick={() => {
-                    setTurned(m.rulers);
-                    void edit({
-                      kind: 'make-mouths',
-                      rulers: m.rulers,
-                      own: w.own,
-                      fill: false,
-                      again: [],
-                    }).then(() => setTurned(null));
-                  }}
+                  onClick={() => void keep(m.rulers)}
                 >
                   {m.name}
                 </button>
@@ -243,19 +221,20 @@ export function MouthsBench() {
               </label>
             )}
           </div>
-          <Rulers value={rulers} turning={turn} keep={keep} />
+          <Rulers key={one ?? ''} value={rulers} turning={(r) => preview.ask(...asked(r))} keep={keep} />
         </section>
       )}
       <SayIt mood={at?.mood ?? ''} jump={jump} />
-      {cell && row && box && placing && (
+      {cell && row && placing && (
         <MouthCard
           key={cellKey(row.mood, cell.viseme)}
           wall={w}
           row={row}
           cell={cell}
-          shapes={shapesOf(row, cell)}
+          shapes={art(cell.drawing)}
+          preview={preview}
+          previewed={previewed(row.mood, cell)}
           start={art(w.start)}
-          box={box}
           placing={placing}
         />
       )}
@@ -297,10 +276,11 @@ export function MouthsBench() {
                     }`}
                     onClick={() => choose(r.mood, c.viseme, c.drawing)}
                   >
-                    {box && placing ? (
+                    {placing ? (
                       <MouthPicture
-                        shapes={shapesOf(r, c)}
-                        box={box}
+                        shapes={art(c.drawing)}
+                        preview={preview}
+                        previewed={previewed(r.mood, c)}
                         placing={placing}
                         className={`block h-[60px] w-full bg-drawn ${c.own ? '' : 'opacity-60'}`}
                       />

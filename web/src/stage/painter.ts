@@ -355,3 +355,14 @@ export function paintDrawing(root: SVGGElement, shapes: Shape[]): void {
     root.append(s.masked && within.length > 0 ? cut(e, id) : e);
   }
 }
+
+/**
+ * Gives a drawing painted by {@link paintDrawing} other outlines: its windows', then for each shape those it is cut by and
+ * its own. False when it is not made of as many.
+ */
+export function reshapeDrawing(root: SVGGElement, outlines: string[]): boolean {
+  const paths = root.querySelectorAll('path');
+  if (paths.length !== outlines.length) return false;
+  paths.forEach((path, i) => path.setAttribute('d', outlines[i]!));
+  return true;
+}

@@ -1,45 +1,59 @@
-import { memo, useLayoutEffect, useRef } from 'react';
+import { memo, useEffect, useLayoutEffect, useRef } from 'react';
 import type { Shape } from '../../api/client';
-import { paintDrawing } from '../../stage/painter';
-import type { ViewBox } from '../../stage/view';
+import { paintDrawing, reshapeDrawing } from '../../stage/painter';
+import type { Preview } from './preview';
 import type { Placing } from './WallFace';
 
-/** The face of the wall with one mouth in it, cropped to it. */
+/**
+ * The face of the wall with one mouth in it, cropped to it.
+ */
 export const MouthPicture = memo(function MouthPicture({
   shapes,
   ghost,
-  box,
   placing,
+  preview,
+  previewed,
   className = '',
 }: {
   shapes: Shape[];
   /** Another mouth, shown through. */
   ghost?: Shape[];
-  box: ViewBox;
   placing: Placing;
+  preview?: Preview;
+  /** Which mouth of the preview it is; none for one that is kept. */
+  previewed?: string | null;
   className?: string;
 }) {
   const g = useRef<SVGGElement>(null);
   const over = useRef<SVGGElement>(null);
   useLayoutEffect(() => paintDrawing(g.current!, shapes), [shapes]);
   useLayoutEffect(() => paintDrawing(over.current!, ghost ?? []), [ghost]);
+  useEffect(() => {
+    if (!preview || !previewed) return;
+    return preview.watch(previewed, (outlines) => {
+      if (!outlines || !reshapeDrawing(g.current!, outlines)) paintDrawing(g.current!, shapes);
+    });
+  }, [preview, previewed, shapes]);
   const mouth = placing.clips.reduceRight(
     (inner, clip) => <g clipPath={clip}>{inner}</g>,
     <g transform={placing.matrix}>
-      <g ref={g} />
+      <g ref={g} data-testid="mouth" />
       <g ref={over} opacity={0.35} />
     </g>,
   );
+  const { box } = placing;
+  const layer = 'pointer-events-none absolute inset-0 h-full w-full object-cover';
   return (
-    <svg
-      viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
-      preserveAspectRatio="xMidYMid slice"
-      className={className}
-      aria-hidden
-    >
-      <use href="#wall-behind" />
-      {mouth}
-      <use href="#wall-before" />
-    </svg>
+    <span className={`relative block overflow-hidden ${className}`} aria-hidden>
+      {placing.behind && <img src={placing.behind} alt="" className={layer} />}
+      <svg
+        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        preserveAspectRatio="xMidYMid slice"
+        className={layer}
+      >
+        {mouth}
+      </svg>
+      {placing.before && <img src={placing.before} alt="" className={layer} />}
+    </span>
   );
 });

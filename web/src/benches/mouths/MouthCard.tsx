@@ -1,11 +1,11 @@
 import { CornerDownLeft, PenTool, Sparkles, Volume2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, type Shape, type WallView } from '../../api/client';
-import type { ViewBox } from '../../stage/view';
 import { useDesk } from '../../state/desk';
 import { asMessage, useStudio } from '../../state/studio';
 import { AS_ASKED } from './Rulers';
 import { MouthPicture } from './Cell';
+import type { Preview } from './preview';
 import type { Placing } from './WallFace';
 
 type Row = WallView['rows'][number];
@@ -24,7 +24,8 @@ export function MouthCard({
   cell,
   shapes,
   start,
-  box,
+  preview,
+  previewed,
   placing,
 }: {
   wall: WallView;
@@ -32,7 +33,8 @@ export function MouthCard({
   cell: CellOf;
   shapes: Shape[];
   start: Shape[];
-  box: ViewBox;
+  preview: Preview;
+  previewed: string | null;
   placing: Placing;
 }) {
   const { view, edit, director, tell } = useStudio();
@@ -66,8 +68,9 @@ export function MouthCard({
       <MouthPicture
         shapes={shapes}
         ghost={ghost && !itself ? start : undefined}
-        box={box}
         placing={placing}
+        preview={preview}
+        previewed={previewed}
         className="h-[118px] w-[152px] shrink-0 rounded-lg bg-drawn"
       />
       <div className="min-w-0 flex-1 text-[13px]">

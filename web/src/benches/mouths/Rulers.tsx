@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { MouthRulers } from '../../api/client';
 
 export const AS_ASKED: MouthRulers = { jaw: 1, width: 1, round: 1, tooth: 1, tongue: 1, flat: 0 };
@@ -24,14 +25,24 @@ export const MANNERS: { name: string; rulers: MouthRulers }[] = [
 
 /** How a set, or one mouth of it, is made: dragged, seen on the wall at once, kept when let go. */
 export function Rulers({
-  value,
+  value: kept,
   turning,
   keep,
 }: {
   value: MouthRulers;
   turning: (r: MouthRulers) => void;
-  keep: (r: MouthRulers) => void;
+  keep: (r: MouthRulers) => Promise<unknown>;
 }) {
+  // while they are turned nothing but the rulers themselves and the mouths is drawn anew
+  const [turned, setTurned] = useState<MouthRulers | null>(null);
+  const value = turned ?? kept;
+  const turn = (r: MouthRulers) => {
+    setTurned(r);
+    turning(r);
+  };
+  const settle = (r: MouthRulers | null) => {
+    if (r) void keep(r).then(() => setTurned(null));
+  };
   return (
     <div className="grid grid-cols-2 gap-x-5 gap-y-1">
       {RULERS.map((r) => (
@@ -42,14 +53,14 @@ export function Rulers({
             className="min-w-0 flex-1 accent-(--doing)"
             min={0}
             max={r.most}
-            step={0.05}
+            step={0.01}
             value={value[r.id]}
             aria-valuetext={`${Math.round(value[r.id] * 100)} %: from ${r.low} to ${r.high}`}
-            onChange={(e) => turning({ ...value, [r.id]: Number(e.target.value) })}
-            onPointerUp={() => keep(value)}
-            onKeyUp={() => keep(value)}
-            onBlur={() => keep(value)}
-            onDoubleClick={() => keep({ ...value, [r.id]: AS_ASKED[r.id] })}
+            onChange={(e) => turn({ ...value, [r.id]: Number(e.target.value) })}
+            onPointerUp={() => settle(turned)}
+            onKeyUp={() => settle(turned)}
+            onBlur={() => settle(turned)}
+            onDoubleClick={() => settle({ ...value, [r.id]: AS_ASKED[r.id] })}
           />
           <span className="w-10 shrink-0 text-right text-[12px] text-faint tabular-nums">
             {Math.round(value[r.id] * 100)} %

@@ -28,6 +28,7 @@ class Shots {
             shot(day, server, "parts-why", "b=parts&d.turn=-42&d.blink=0.35&part=nose", "w");
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
             shot(night, server, "lines-dark", "b=lines&d.turn=-50&d.gaze-across=-0.8&f=30", "");
+            mouths(day, server);
         }
     }
 
@@ -71,6 +72,34 @@ class Shots {
             hand.page.waitForTimeout(600);
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+    }
+
+    /** Seventeen mouths in three moods made from one, then one of them shaped by hand. */
+    private static void mouths(Browser hand, LeewardServer server) {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=mouths");
+        hand.page.getByText("Make all from one").click();
+        hand.page.getByLabel("How they are made").waitFor();
+        for (String mood : new String[] {"Happy", "Sad"}) {
+            hand.page
+                    .getByText(mood, new Page.GetByTextOptions().setExact(true))
+                    .click();
+            hand.page
+                    .getByTestId("mouth-" + mood.toLowerCase(java.util.Locale.ROOT) + "-SURPRISE")
+                    .waitFor();
+        }
+        hand.page
+                .getByText("Say it", new Page.GetByTextOptions().setExact(true))
+                .click();
+        hand.page.getByLabel("Mouths said").waitFor();
+        hand.page.waitForTimeout(600);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths.png")));
+        hand.page.getByTestId("mouth-happy-AH").click();
+        hand.page.getByText("Shape it").click();
+        hand.page.getByTestId("point-2").click();
+        hand.page.waitForTimeout(800);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths-shape.png")));
     }
 
     /** Brows pulled by a hand, then every look as a face. */

@@ -66,7 +66,7 @@ class MouthApiTest {
                         "{\"rulers\":{\"jaw\":1.5,\"width\":1,\"round\":1,\"tooth\":1,\"tongue\":1,\"flat\":0}}")
                 .json();
         assertThat(preview.get("mouths")).hasSize(17);
-        assertThat(preview.get("mouths").get(10).get("shapes")).isNotEmpty();
+        assertThat(preview.get("mouths").get(10).get("outlines")).hasSizeGreaterThan(6);
         assertThat(client.get(at).json().get("revision").asInt()).isEqualTo(1);
         Client.Answer refused = client.post(
                 at + "/mouths/preview",

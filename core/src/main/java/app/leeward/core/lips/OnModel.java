@@ -39,10 +39,21 @@ public final class OnModel {
         Map<String, Viseme> serving = new LinkedHashMap<>();
         c.mouths().drawn().forEach((v, id) -> serving.putIfAbsent(id, v));
         c.mouths().moods().forEach(m -> m.drawn().forEach((v, id) -> serving.putIfAbsent(id, v)));
+        MouthMaker maker = null;
+        try {
+            maker = new MouthMaker(start.art());
+        } catch (MouthProblem e) {
+            // told where a set would be made; what does not need its lips is measured all the same
+        }
+        return of(c, mouth, start, maker, serving);
+    }
+
+    private static List<MouthFinding> of(
+            Character c, Part mouth, Drawing start, MouthMaker maker, Map<String, Viseme> serving) {
         List<MouthFinding> out = new ArrayList<>();
         serving.forEach((id, v) -> mouth.drawing(id)
                 .filter(d -> !d.id().equals(start.id()))
-                .ifPresent(d -> out.addAll(of(d, v, start.art(), rulers(c, v)))));
+                .ifPresent(d -> out.addAll(of(d, v, start.art(), maker, rulers(c, v)))));
         return out;
     }
 
@@ -50,8 +61,9 @@ public final class OnModel {
         return c.mouths().recipe().map(r -> r.of(v)).orElse(MouthRulers.AS_ASKED);
     }
 
-    /** One mouth against the starting one. */
-    static List<MouthFinding> of(Drawing d, Viseme v, Artwork start, MouthRulers rulers) {
+    /** One mouth against the starting one.
+     * @param maker of the starting mouth; null when none can be made from it */
+    private static List<MouthFinding> of(Drawing d, Viseme v, Artwork start, MouthMaker maker, MouthRulers rulers) {
         List<MouthFinding> out = new ArrayList<>();
         teeth(d, start, out);
         colours(d, start, out);
@@ -71,9 +83,13 @@ public final class OnModel {
         }
         window(d, line, out);
         points(d, line, model, out);
+        if (maker == null) {
+            return out;
+        }
         try {
-            length(d, v, line, start, rulers, out);
-            lowerTeeth(d, v, line, start, out);
+            Lips lips = Lips.of(line.path());
+            length(d, v, lips, maker, rulers, out);
+            lowerTeeth(d, v, lips, start, maker.start(), out);
         } catch (MouthProblem e) {
             // the outline cannot be read as two lips, which is told where a mouth is to be made from it
             out.add(new MouthFinding(d.id(), MouthFinding.Kind.POINTS, 0, e.getMessage(), false));
@@ -110,13 +126,12 @@ public final class OnModel {
         }
     }
 
-    private static void lowerTeeth(Drawing d, Viseme v, Shape line, Artwork start, List<MouthFinding> out) {
+    private static void lowerTeeth(
+            Drawing d, Viseme v, Lips lips, Artwork start, MouthStart s, List<MouthFinding> out) {
         Optional<Box> here = box(d.art(), ShapeRole.LOWER_TEETH);
         if (here.isEmpty() || box(start, ShapeRole.LOWER_TEETH).isEmpty() || v == Viseme.FV) {
             return;
         }
-        MouthStart s = MouthStart.of(start);
-        Lips lips = Lips.of(line.path());
         double teeth = here.get().minY() - s.lowerTeethEdge();
         double lip = lips.lower().middlePoint().y() - s.lipLine();
         double off = teeth - lip;
@@ -132,9 +147,8 @@ public final class OnModel {
     }
 
     private static void length(
-            Drawing d, Viseme v, Shape line, Artwork start, MouthRulers rulers, List<MouthFinding> out) {
-        double wanted = new MouthMaker(start).wanted(v, rulers);
-        double off = Lips.of(line.path()).length() / wanted - 1;
+            Drawing d, Viseme v, Lips lips, MouthMaker maker, MouthRulers rulers, List<MouthFinding> out) {
+        double off = lips.length() / maker.wanted(v, rulers) - 1;
         if (Math.abs(off) > MouthMaker.KEEPS) {
             out.add(new MouthFinding(
                     d.id(),

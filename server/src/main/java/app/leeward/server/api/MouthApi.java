@@ -1,6 +1,9 @@
 package app.leeward.server.api;
 
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
 import app.leeward.core.lips.MouthFinding;
 import app.leeward.core.lips.MouthProblem;
 import app.leeward.core.lips.MouthSet;
@@ -173,8 +176,33 @@ class MouthApi {
     /** Rulers as they are being turned. */
     public record PreviewBody(MouthRulers rulers, Map<Viseme, MouthRulers> own) {}
 
-    /** One mouth as it would be made. */
-    public record PreviewMouth(String mood, Viseme viseme, List<Shape> shapes) {}
+    /**
+     * One mouth as it would be made. Only its outlines: shapes, colours and their order are those of the drawing that is
+     * there.
+     *
+     * @param outlines its windows', then for each shape those it is cut by and its own, as SVG path data
+     */
+    public record PreviewMouth(String mood, Viseme viseme, List<String> outlines) {
+        static PreviewMouth of(MouthSet.Made made) {
+            List<String> out = new ArrayList<>();
+            for (Shape s : made.art().shapes()) {
+                if (s.role() == ShapeRole.WINDOW) {
+                    out.add(written(s.path()));
+                }
+            }
+            for (Shape s : made.art().shapes()) {
+                s.clips().forEach(c -> out.add(written(c.path())));
+                out.add(written(s.path()));
+            }
+            return new PreviewMouth(made.mood(), made.viseme(), out);
+        }
+
+        /** To a hundredth of a unit: it is only looked at while a ruler is turned, and a drag asks for many. */
+        private static String written(Path path) {
+            return path.map(p -> new Point(Math.rint(100 * p.x()) / 100, Math.rint(100 * p.y()) / 100))
+                    .toSvg();
+        }
+    }
 
     /** @param mouths the neutral row first */
     public record PreviewView(List<PreviewMouth> mouths) {}
@@ -186,7 +214,7 @@ class MouthApi {
         try {
             Map<Viseme, MouthRulers> own = body.own() == null ? Map.of() : body.own();
             return new PreviewView(MouthSet.preview(characters.stand(id).state(), body.rulers(), own).stream()
-                    .map(m -> new PreviewMouth(m.mood(), m.viseme(), m.art().shapes()))
+                    .map(PreviewMouth::of)
                     .toList());
         } catch (MouthProblem e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), "mouth", e.getMessage());
