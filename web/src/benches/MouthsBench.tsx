@@ -110,6 +110,14 @@ export function MouthsBench() {
     if (dragged) void edit({ kind: 'serve-sound', viseme: viseme as 'REST', drawing: dragged, mood });
     setDragged(null);
   };
+  /** The next mouth of a row, or the one before. */
+  const stepFrom = (mood: string, viseme: string, by: number) => {
+    const cells = w.rows.find((r) => r.mood === mood)?.cells ?? [];
+    const next = cells[cells.findIndex((c) => c.viseme === viseme) + by];
+    if (!next) return;
+    choose(mood, next.viseme, next.drawing);
+    document.querySelector<HTMLElement>(`[data-testid="mouth-${mood || 'neutral'}-${next.viseme}"]`)?.focus();
+  };
   const row = w.rows.find((r) => r.mood === at?.mood);
   const cell = row?.cells.find((c) => c.viseme === at?.viseme);
   const own = w.sounds.length - gaps;
@@ -130,7 +138,7 @@ export function MouthsBench() {
         <h1 className="text-2xl font-bold">Mouths</h1>
         <span className="min-w-0 flex-1 truncate text-[13px] text-faint">
           {w.findings.length === 0 ? 'on model' : `${w.findings.length} off model`} · {own} of{' '}
-          {w.sounds.length} have their own
+          {w.sounds.length} mouths
         </span>
         <a
           className="text-[12.5px] whitespace-nowrap underline decoration-dotted"
@@ -235,6 +243,7 @@ export function MouthsBench() {
           preview={preview}
           previewed={previewed(row.mood, cell)}
           start={art(w.start)}
+          stepBy={(by) => stepFrom(row.mood, cell.viseme, by)}
           placing={placing}
         />
       )}
@@ -275,6 +284,13 @@ export function MouthsBench() {
                           : 'border-dashed border-faint'
                     }`}
                     onClick={() => choose(r.mood, c.viseme, c.drawing)}
+                    onKeyDown={(e) => {
+                      const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 6, ArrowUp: -6 }[e.key];
+                      if (!by) return;
+                      e.preventDefault();
+                      e.stopPropagation();
+                      stepFrom(r.mood, c.viseme, by);
+                    }}
                   >
                     {placing ? (
                       <MouthPicture

@@ -11,6 +11,9 @@ import type { Placing } from './WallFace';
 type Row = WallView['rows'][number];
 type CellOf = Row['cells'][number];
 
+/** When the wheel last stepped on: a notch is one mouth, however many events it comes as. */
+let wheeled = 0;
+
 const ORIGIN = {
   DRAWN: 'drawn by hand; kept when the set is made',
   SHAPED: 'made, then shaped by hand; kept when the set is made',
@@ -24,6 +27,7 @@ export function MouthCard({
   cell,
   shapes,
   start,
+  stepBy,
   preview,
   previewed,
   placing,
@@ -33,6 +37,8 @@ export function MouthCard({
   cell: CellOf;
   shapes: Shape[];
   start: Shape[];
+  /** To the next mouth of the row, or the one before. */
+  stepBy: (by: number) => void;
   preview: Preview;
   previewed: string | null;
   placing: Placing;
@@ -65,14 +71,25 @@ export function MouthCard({
   };
   return (
     <section className="mt-2 flex gap-3 rounded-xl border border-doing bg-paper p-2" aria-label="This mouth">
-      <MouthPicture
-        shapes={shapes}
-        ghost={ghost && !itself ? start : undefined}
-        placing={placing}
-        preview={preview}
-        previewed={previewed}
-        className="h-[118px] w-[152px] shrink-0 rounded-lg bg-drawn"
-      />
+      <div
+        className="shrink-0"
+        title="The wheel steps through the row"
+        onWheel={(e) => {
+          const now = performance.now();
+          if (now - wheeled < 120) return;
+          wheeled = now;
+          stepBy(e.deltaY > 0 ? 1 : -1);
+        }}
+      >
+        <MouthPicture
+          shapes={shapes}
+          ghost={ghost && !itself ? start : undefined}
+          placing={placing}
+          preview={preview}
+          previewed={previewed}
+          className="h-[118px] w-[152px] rounded-lg bg-drawn"
+        />
+      </div>
       <div className="min-w-0 flex-1 text-[13px]">
         <h2 className="truncate text-[15px] font-semibold">
           {sound.sounds}

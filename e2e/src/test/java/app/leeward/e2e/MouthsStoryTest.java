@@ -71,7 +71,7 @@ class MouthsStoryTest extends Story {
         cell("happy", "AH").waitFor();
         click(button("Sad"));
         cell("sad", "SURPRISE").waitFor();
-        assertThat(page.getByText("on model · 17 of 17 have their own")).isVisible();
+        assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
         assertThat(clicks).isLessThanOrEqualTo(15);
         assertThat(Duration.between(begun, Instant.now())).isLessThan(Duration.ofMinutes(2));
         assertThat(page.getByTestId("mouth-wall").locator("button[data-testid]"))
@@ -85,7 +85,7 @@ class MouthsStoryTest extends Story {
 
         page.reload();
         cell("sad", "SURPRISE").waitFor();
-        assertThat(page.getByText("on model · 17 of 17 have their own")).isVisible();
+        assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
         button("Take away the mood Sad").click();
         assertThat(cell("sad", "SURPRISE")).hasCount(0);
         button("Undo on the character").click();
@@ -150,10 +150,17 @@ class MouthsStoryTest extends Story {
         cell("neutral", "KG").click();
         button("Leave to the nearest").click();
         assertThat(cell("neutral", "KG")).hasAttribute("title", Pattern.compile("nearest to k g.*"));
+        // keys and the wheel step through the row
+        cell("neutral", "KG").focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(cell("neutral", "CHSH")).hasAttribute("aria-pressed", "true");
+        page.getByTitle("The wheel steps through the row").hover();
+        page.mouse().wheel(0, 100);
+        assertThat(cell("neutral", "SZ")).hasAttribute("aria-pressed", "true");
         page.getByLabel("How many mouths serve all sounds").selectOption("5");
-        assertThat(page.getByText("5 of 17 have their own")).isVisible();
+        assertThat(page.getByText("5 of 17 mouths")).isVisible();
         page.getByLabel("How many mouths serve all sounds").selectOption("all");
-        assertThat(page.getByText("17 of 17 have their own")).isVisible();
+        assertThat(page.getByText("17 of 17 mouths")).isVisible();
     }
 
     @Test
@@ -187,7 +194,7 @@ class MouthsStoryTest extends Story {
         drop(face.formatted("M430 560 C460 540 540 540 570 560 C540 600 460 600 430 560 Z"), "Plain Jo");
         hand.bench("Mouths").click();
         button("Make the whole set").click();
-        assertThat(page.getByText("on model · 17 of 17 have their own")).isVisible();
+        assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
         drop(face.formatted("M430 560 C460 540 540 540 570 560").replace("Jo", "Open"), "Plain Open");
         hand.bench("Mouths").click();
         assertThat(page.getByText("The outline of the starting mouth is open; close it and try again."))

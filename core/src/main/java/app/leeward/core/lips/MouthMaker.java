@@ -9,7 +9,6 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
-import app.leeward.core.art.ShapeRole;
 import app.leeward.core.mouth.Articulation;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
@@ -48,6 +47,8 @@ public final class MouthMaker {
     private static final double SLIM = 0.78;
 
     private static final int HALVINGS = 22;
+    /** Window, inside, both rows of teeth, tongue and outline. */
+    private static final int PIECES = 6;
 
     private final MouthStart start;
     private final double w;
@@ -131,14 +132,14 @@ public final class MouthMaker {
                                 - start.lips().lower().middlePoint().y())));
     }
 
-    /** Pieces called by what they are, and not after the mouth they came from. */
+    /** Pieces called by what they are, and not after the mouth they came from; folds round it keep their names. */
     private static Artwork plain(Artwork art) {
-        return new Artwork(art.shapes().stream()
-                .map(s -> s.role() == ShapeRole.OTHER
-                                || s.role() == ShapeRole.OUTLINE && s.stroke().width() == 0
-                        ? s
-                        : s.withName(s.role().name().toLowerCase(Locale.ROOT).replace('_', ' ')))
-                .toList());
+        List<Shape> out = new ArrayList<>();
+        for (Shape s : art.shapes()) {
+            String name = s.role().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+            out.add(out.size() < PIECES ? s.withName(name) : s);
+        }
+        return new Artwork(out);
     }
 
     /** Heights of corners and lips, and how round the arcs are. */
