@@ -18,6 +18,11 @@ public final class DemoFiles {
         return bytes("maren.svg");
     }
 
+    /** Pilchard, a stout gull with a beak in place of lips, with one mouth. */
+    public static byte[] pilchard() {
+        return bytes("pilchard.svg");
+    }
+
     /** Her lines, in the order she says them. */
     public static List<Line> lines() {
         return List.of(line("Boat to Sorrel", 1), line("Mind the ropes", 2));

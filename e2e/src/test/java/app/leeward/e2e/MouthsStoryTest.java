@@ -200,4 +200,18 @@ class MouthsStoryTest extends Story {
         assertThat(page.getByText("The outline of the starting mouth is open; close it and try again."))
                 .isVisible();
     }
+
+    @Test
+    void aBeakGetsItsSetTheUpperOneStaysPut() throws Exception {
+        drop(Files.readString(Path.of("../demo/src/main/resources/demo/pilchard.svg")), "Pilchard");
+        hand.bench("Mouths").click();
+        button("Make the whole set").click();
+        assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
+        cell("neutral", "AH").click();
+        page.waitForFunction(
+                "() => document.querySelectorAll('[data-testid=stage] [data-part=mouth] path').length > 6");
+        assertThat(drawn("neutral", "AH")).isNotEqualTo(drawn("neutral", "REST"));
+        button("Say it").click();
+        assertThat(page.getByLabel("Mouths said")).isVisible();
+    }
 }

@@ -57,6 +57,27 @@ public record Path(List<Segment> segments) {
         return l.total;
     }
 
+    /** Points along every sub-path, so many on each step of it. */
+    public List<Point> sampled(int each) {
+        List<Point> out = new ArrayList<>();
+        walk(new Walker() {
+            @Override
+            public void line(Point from, Point to) {
+                for (int i = 0; i < each; i++) {
+                    out.add(from.towards(to, i / (double) each));
+                }
+            }
+
+            @Override
+            public void cubic(Point from, Point c1, Point c2, Point to) {
+                for (int i = 0; i < each; i++) {
+                    out.add(Cubics.at(from, c1, c2, to, i / (double) each));
+                }
+            }
+        });
+        return out;
+    }
+
     /** SVG path data with absolute commands. */
     public String toSvg() {
         StringBuilder out = new StringBuilder();

@@ -10,6 +10,10 @@ public enum ShapeRole {
     TONGUE,
     LOWER_TEETH,
     UPPER_TEETH,
+    /** The beak that belongs to the skull. */
+    UPPER_BEAK,
+    /** The beak that is the jaw. */
+    LOWER_BEAK,
     /** Anything else. */
     OTHER;
 

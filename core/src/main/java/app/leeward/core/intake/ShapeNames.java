@@ -16,6 +16,10 @@ final class ShapeNames {
             boolean lower = w.contains("lower") || w.contains("bottom");
             return Optional.of(lower ? ShapeRole.LOWER_TEETH : ShapeRole.UPPER_TEETH);
         }
+        if (w.contains("beak") || w.contains("bill")) {
+            boolean lower = w.contains("lower") || w.contains("bottom");
+            return Optional.of(lower ? ShapeRole.LOWER_BEAK : ShapeRole.UPPER_BEAK);
+        }
         if (w.contains("tongue")) {
             return Optional.of(ShapeRole.TONGUE);
         }

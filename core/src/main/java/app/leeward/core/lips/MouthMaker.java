@@ -23,7 +23,7 @@ import java.util.Locale;
  * the jaw drops, the corners come in, until the outline is within {@link #KEEPS} of the starting one; pursed lips fold and
  * show less of themselves. Every mouth has the points of the starting one, so that any two blend.
  */
-public final class MouthMaker {
+final class MouthMaker implements SetMaker {
     /** How far the outline's length may stray, as a share of what the class's pursing leaves of it. */
     public static final double KEEPS = 0.12;
     /** What full pursing hides of the outline's length, as a share: by eye, no source. */
@@ -63,14 +63,14 @@ public final class MouthMaker {
         style = Drawn.of(start);
     }
 
-    /** Whether the starting mouth's lips are closed, so that it can stand for rest itself. */
+    @Override
     public boolean closed() {
         return start.closed();
     }
 
-    /** The starting mouth with the pieces it lacked laid behind it, in the points of all mouths made from it. */
+    @Override
     public Artwork starting() {
-        return inOrder(start.lips(), start.lips(), LipPose.Front.LIPS, start.opening(), 0, 0, 0);
+        return inOrder(start.lips(), LipPose.Front.LIPS, start.opening(), 0, 0, 0);
     }
 
     /** The drawing all of it was made from, taken to pieces. */
@@ -83,10 +83,7 @@ public final class MouthMaker {
         return length * (1 - PURSED * Math.min(1, v.articulation().rounding() * rulers.round()));
     }
 
-    /**
-     * @param corners a mood's, −1 down to 1 up
-     * @param tension a mood's, 0 to 1
-     */
+    @Override
     public Artwork make(Viseme v, MouthRulers rulers, double corners, double tension) {
         Articulation a = v.articulation();
         LipPose pose = LipPose.of(v);
@@ -111,15 +108,12 @@ public final class MouthMaker {
             stretch -= 0.1;
         }
         double target = wanted(v, rulers) * (1 + Math.max(-0.095, Math.min(0.095, stretch)));
-        Target t = shut
-                ? closed(v, base, curve, lift, rulers)
-                : open(v, base, curve, lift, jaw, round, rulers, loose, pose);
+        Target t = shut ? closed(v, base, curve, lift) : open(v, base, curve, lift, jaw, round, rulers, loose, pose);
         Fit fit = fitted(t, target);
         Lips lips = fit.lips;
         // what the lips could not open, the jaw has not dropped
         jaw = Math.max(0, jaw - (t.low - fit.low));
         return plain(inOrder(
-                lips,
                 lips,
                 pose.front(),
                 // pursed lips come forward, and the teeth behind them are not seen
@@ -145,7 +139,7 @@ public final class MouthMaker {
     /** Heights of corners and lips, and how round the arcs are. */
     private record Target(double corner, double up, double low, double round) {}
 
-    private Target closed(Viseme v, double base, double curve, double lift, MouthRulers rulers) {
+    private Target closed(Viseme v, double base, double curve, double lift) {
         boolean pressed = v == Viseme.PBM;
         double bow = pressed ? 0.35 * curve : curve;
         double corner = base - 0.5 * bow - lift;
@@ -225,8 +219,7 @@ public final class MouthMaker {
      * @param low how far the tongue lies down on its own
      * @param chin how far what lies under the mouth goes down
      */
-    private Artwork inOrder(
-            Lips window, Lips line, LipPose.Front front, double jaw, double tongue, double low, double chin) {
+    private Artwork inOrder(Lips window, LipPose.Front front, double jaw, double tongue, double low, double chin) {
         List<Shape> out = new ArrayList<>();
         Path edge = window.path();
         Box opening = edge.bounds().orElseThrow();
@@ -236,7 +229,7 @@ public final class MouthMaker {
         Shape licking = start.tongue().withPath(tongue(jaw, tongue, low));
         out.add(start.window().withPath(edge));
         out.add(inside);
-        Shape outline = start.outline().withPath(line.path());
+        Shape outline = start.outline().withPath(edge);
         switch (front) {
             case LIPS ->
                 out.addAll(

@@ -88,7 +88,7 @@ public final class MouthSet {
      */
     public static List<Made> preview(Character c, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
         Drawing start = start(c).orElseThrow(MouthSet::none);
-        return preview(new MouthMaker(start.art()), c.mouths(), rulers, own);
+        return preview(SetMaker.of(start.art()), c.mouths(), rulers, own);
     }
 
     private static MouthProblem none() {
@@ -98,7 +98,7 @@ public final class MouthSet {
     }
 
     private static List<Made> preview(
-            MouthMaker maker, MouthChart chart, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
+            SetMaker maker, MouthChart chart, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
         List<Made> out = new ArrayList<>();
         for (Viseme v : Viseme.values()) {
             boolean itself = v == Viseme.REST && maker.closed();
@@ -113,7 +113,7 @@ public final class MouthSet {
     }
 
     private static Artwork made(
-            MouthMaker maker,
+            SetMaker maker,
             Viseme v,
             MouthRulers rulers,
             Map<Viseme, MouthRulers> own,
@@ -143,7 +143,7 @@ public final class MouthSet {
         Drawing from = (start.isEmpty() ? start(c) : mouth.drawing(start))
                 .orElseThrow(
                         () -> new MouthProblem("no-drawing", "The mouth has no drawing '" + start + "' any more."));
-        MouthMaker maker = new MouthMaker(from.art());
+        SetMaker maker = SetMaker.of(from.art());
         Work work = new Work(c, mouth, from.id());
         // once it has all its pieces, making again leaves it as it is to the last digit
         boolean whole = Fingerprint.of(maker.starting()).equals(Fingerprint.of(from.art()));

@@ -1,0 +1,29 @@
+package app.leeward.core.lips;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.mouth.MouthRulers;
+import app.leeward.core.mouth.Viseme;
+
+/** Makes the mouth of any class, in any mood, from one starting drawing. */
+public sealed interface SetMaker permits MouthMaker, BeakMaker {
+    /**
+     * Lips, or a beak where the drawing has an upper and a lower one.
+     *
+     * @throws MouthProblem when the drawing has nothing a mouth can be made from
+     */
+    static SetMaker of(Artwork start) {
+        return BeakMaker.isBeak(start) ? new BeakMaker(start) : new MouthMaker(start);
+    }
+
+    /** Whether the starting mouth is closed, so that it can stand for rest itself. */
+    boolean closed();
+
+    /** The starting mouth with the pieces it lacked laid behind it, in the points of all mouths made from it. */
+    Artwork starting();
+
+    /**
+     * @param corners a mood's, −1 down to 1 up
+     * @param tension a mood's, 0 to 1
+     */
+    Artwork make(Viseme v, MouthRulers rulers, double corners, double tension);
+}
