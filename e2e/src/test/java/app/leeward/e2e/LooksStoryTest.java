@@ -39,7 +39,7 @@ class LooksStoryTest extends Story {
 
     private void pull(Locator what, double dy) {
         what.scrollIntoViewIfNeeded();
-        BoundingBox b = what.boundingBox();
+        BoundingBox b = still(what);
         double x = b.x + b.width / 2;
         double y = b.y + b.height / 2;
         page.mouse().move(x, y);
@@ -49,6 +49,18 @@ class LooksStoryTest extends Story {
             page.waitForTimeout(16);
         }
         page.mouse().up();
+    }
+
+    /** Where a handle is once it has come to rest: what it is drawn from follows a pose a moment later. */
+    private BoundingBox still(Locator what) {
+        BoundingBox last = what.boundingBox();
+        for (int i = 0, same = 0; i < 40 && same < 3; i++) {
+            page.waitForTimeout(150);
+            BoundingBox now = what.boundingBox();
+            same = Math.abs(now.x - last.x) + Math.abs(now.y - last.y) < 0.1 ? same + 1 : 0;
+            last = now;
+        }
+        return last;
     }
 
     private double value(String ruler) {
