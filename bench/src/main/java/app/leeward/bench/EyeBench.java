@@ -1,25 +1,17 @@
 package app.leeward.bench;
 
 import app.leeward.core.art.Point;
-import app.leeward.core.edit.Edit;
-import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeDial;
 import app.leeward.core.edit.MakeLooks;
-import app.leeward.core.edit.Outcome;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.eye.WorstCases;
-import app.leeward.core.intake.Assembler;
-import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
-import app.leeward.demo.DemoFiles;
-import app.leeward.formats.art.LayeredArt;
-import app.leeward.formats.file.ArtReader;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
@@ -44,25 +36,18 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class EyeBench {
-    private final Character maren = maren();
+    private final Character maren = Faces.maren();
     private final Character rigged = rigged(maren);
-
-    private static Character maren() {
-        LayeredArt art = ArtReader.read(DemoFiles.maren());
-        return ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes())).character();
-    }
 
     /** With the dials that move lids besides the blink, and with looks. */
     private static Character rigged(Character c) {
-        Character now = c;
-        for (Edit e : List.of(
-                new MakeDial(ReadyMade.SQUINT),
-                new MakeDial(ReadyMade.UPPER_LIDS),
-                new MakeDial(ReadyMade.LOWER_LIDS),
-                new MakeLooks())) {
-            now = ((Outcome.Done) Edits.apply(now, e)).character();
-        }
-        return now;
+        return Faces.after(
+                c,
+                List.of(
+                        new MakeDial(ReadyMade.SQUINT),
+                        new MakeDial(ReadyMade.UPPER_LIDS),
+                        new MakeDial(ReadyMade.LOWER_LIDS),
+                        new MakeLooks()));
     }
 
     @Benchmark

@@ -1,21 +1,13 @@
 package app.leeward.bench;
 
-import app.leeward.core.edit.Edit;
-import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeMouths;
-import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.SetMood;
-import app.leeward.core.intake.Assembler;
-import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.lips.MouthFinding;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.lips.OnModel;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.demo.DemoFiles;
-import app.leeward.formats.art.LayeredArt;
-import app.leeward.formats.file.ArtReader;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
@@ -37,25 +29,13 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class MouthBench {
-    private final Character maren = maren();
-    private final Character moody = after(
+    private final Character maren = Faces.maren();
+    private final Character moody = Faces.after(
             maren,
-            new MakeMouths("", null, null, true, List.of(Viseme.values())),
-            new SetMood("", "Happy", 0.8, 0.1),
-            new SetMood("", "Sad", -0.8, 0));
-
-    private static Character maren() {
-        LayeredArt art = ArtReader.read(DemoFiles.maren());
-        return ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes())).character();
-    }
-
-    private static Character after(Character c, Edit... edits) {
-        Character now = c;
-        for (Edit e : edits) {
-            now = ((Outcome.Done) Edits.apply(now, e)).character();
-        }
-        return now;
-    }
+            List.of(
+                    new MakeMouths("", null, null, true, List.of(Viseme.values())),
+                    new SetMood("", "Happy", 0.8, 0.1),
+                    new SetMood("", "Sad", -0.8, 0)));
 
     @Benchmark
     public List<MouthSet.Made> wholeSet() {
