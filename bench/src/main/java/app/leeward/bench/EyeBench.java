@@ -1,8 +1,11 @@
 package app.leeward.bench;
 
 import app.leeward.core.art.Point;
+import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeDial;
 import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.Outcome;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.eye.GazeField;
@@ -45,6 +48,8 @@ public class EyeBench {
                 c,
                 List.of(
                         new MakeDial(ReadyMade.SQUINT),
+                        new MakeDial(ReadyMade.CONVERGENCE),
+                        new MakeDial(ReadyMade.PUPIL_SIZE),
                         new MakeDial(ReadyMade.UPPER_LIDS),
                         new MakeDial(ReadyMade.LOWER_LIDS),
                         new MakeLooks()));
@@ -53,6 +58,12 @@ public class EyeBench {
     @Benchmark
     public List<Point> gazeField() {
         return GazeField.of(maren, Pose.REST);
+    }
+
+    /** An edit that measures the field anew, at rest and along every dial that narrows or turns the eyes. */
+    @Benchmark
+    public Outcome whiteMoved() {
+        return Edits.apply(rigged, new Nudge("eye-white-left", 1, 0));
     }
 
     @Benchmark

@@ -28,9 +28,17 @@ public final class GazeField {
     public static final double KEPT = 0.6;
 
     private static final int DIRECTIONS = 72;
-    private static final int HALVINGS = 9;
+    /** How exactly an edge is found, as a share of the throw. */
+    private static final double CLOSE = 1.0 / 512;
+
     /** A field away from rest is only ever compared with the one at rest, so it may be coarser. */
     private static final int FEWER = 24;
+    /**
+     * Away from rest more of a pupil is asked for, since what lies between the measured places, and where several dials
+     * meet, is put together from them.
+     */
+    private static final double KEPT_ELSEWHERE = 0.65;
+
     /** Least change of a field along another dial that is worth keeping, as a share of the whole throw. */
     private static final double CHANGE = 0.01;
 
@@ -59,50 +67,62 @@ public final class GazeField {
         if (across.isEmpty() || down.isEmpty()) {
             return List.of();
         }
-        return of(free(c), pose, across.get(), down.get(), DIRECTIONS);
+        return new Measure(c, across.get(), down.get()).field(pose, DIRECTIONS, KEPT);
     }
 
-    private static List<Point> of(Evaluator free, Pose pose, Dial across, Dial down, int directions) {
-        List<Sight> sights = sights(free, pose, across, down);
-        return sights.isEmpty() ? List.of() : edge(sights, across, down, directions);
+    /** A character ready to be measured in many poses. */
+    private record Measure(Evaluator free, Fills fills, Dial across, Dial down) {
+        /** A pad's edge would hold the very looks that are to be measured, so it is left out. */
+        Measure(Character c, Dial across, Dial down) {
+            this(
+                    new Evaluator(c.withDials(
+                            c.dials(),
+                            c.pads().stream()
+                                    .map(p -> p.withField(List.of(), List.of()))
+                                    .toList())),
+                    new Fills(c),
+                    across,
+                    down);
+        }
+
+        List<Point> field(Pose pose, int directions, double least) {
+            List<Sight> sights = sights(pose);
+            return sights.isEmpty() ? List.of() : edge(sights, across, down, directions, least);
+        }
+
+        /** Only compared with the field at rest, so it may be coarser. */
+        List<Point> beside(Pose pose) {
+            return field(pose, FEWER, KEPT_ELSEWHERE);
+        }
+
+        private List<Sight> sights(Pose pose) {
+            Pose ahead = pose.withDial(across.id(), across.rest()).withDial(down.id(), down.rest());
+            Frame frame = free.frame(ahead);
+            Frame right = free.frame(ahead.withDial(across.id(), across.to()));
+            Frame left = free.frame(ahead.withDial(across.id(), across.from()));
+            Frame below = free.frame(ahead.withDial(down.id(), down.to()));
+            Frame above = free.frame(ahead.withDial(down.id(), down.from()));
+            List<Sight> out = new ArrayList<>();
+            for (EyePieces eye : EyePieces.of(free.character())) {
+                Optional<Part> pupil = eye.pupil();
+                Optional<Geometry> seen = pupil.flatMap(p -> fills.in(frame, p.id()));
+                Optional<Geometry> window = pupil.flatMap(p -> fills.window(frame, p.id()));
+                if (seen.isPresent() && window.isPresent() && seen.get().getArea() > 0) {
+                    String id = pupil.get().id();
+                    out.add(new Sight(
+                            new Overlap(window.get(), seen.get()),
+                            moved(frame, right, id),
+                            moved(frame, left, id),
+                            moved(frame, below, id),
+                            moved(frame, above, id)));
+                }
+            }
+            return out;
+        }
     }
 
     static Optional<Dial> dial(Character c, Purpose purpose) {
         return c.dials().stream().filter(d -> d.purpose() == purpose).findFirst();
-    }
-
-    /** A pad's edge would hold the very looks that are to be measured. */
-    private static Evaluator free(Character c) {
-        return new Evaluator(c.withDials(
-                c.dials(),
-                c.pads().stream().map(p -> p.withField(List.of(), List.of())).toList()));
-    }
-
-    private static List<Sight> sights(Evaluator evaluator, Pose pose, Dial across, Dial down) {
-        Character c = evaluator.character();
-        Pose ahead = pose.withDial(across.id(), across.rest()).withDial(down.id(), down.rest());
-        Frame frame = evaluator.frame(ahead);
-        Frame right = evaluator.frame(ahead.withDial(across.id(), across.to()));
-        Frame left = evaluator.frame(ahead.withDial(across.id(), across.from()));
-        Frame below = evaluator.frame(ahead.withDial(down.id(), down.to()));
-        Frame above = evaluator.frame(ahead.withDial(down.id(), down.from()));
-        Fills fills = new Fills(c);
-        List<Sight> out = new ArrayList<>();
-        for (EyePieces eye : EyePieces.of(c)) {
-            Optional<Part> pupil = eye.pupil();
-            Optional<Geometry> seen = pupil.flatMap(p -> fills.in(frame, p.id()));
-            Optional<Geometry> window = pupil.flatMap(p -> fills.window(frame, p.id()));
-            if (seen.isPresent() && window.isPresent() && seen.get().getArea() > 0) {
-                String id = pupil.get().id();
-                out.add(new Sight(
-                        new Overlap(window.get(), seen.get()),
-                        moved(frame, right, id),
-                        moved(frame, left, id),
-                        moved(frame, below, id),
-                        moved(frame, above, id)));
-            }
-        }
-        return out;
     }
 
     private static Point moved(Frame from, Frame to, String part) {
@@ -111,35 +131,57 @@ public final class GazeField {
         return new Point(b.e() - a.e(), b.f() - a.f());
     }
 
-    private static List<Point> edge(List<Sight> sights, Dial across, Dial down, int directions) {
+    private static List<Point> edge(List<Sight> sights, Dial across, Dial down, int directions, double least) {
         double right = across.to() - across.rest();
         double left = across.rest() - across.from();
         double below = down.to() - down.rest();
         double above = down.rest() - down.from();
         List<Point> edge = new ArrayList<>(directions);
+        double ahead = kept(sights, 0, 0) - least;
         for (int i = 0; i < directions; i++) {
             double angle = 2 * Math.PI * i / directions;
             double x = Math.cos(angle);
             double y = Math.sin(angle);
             // in shares of each side's throw, out to the edge of the square
-            double near = 0;
-            double far = 1 / Math.max(Math.abs(x), Math.abs(y));
-            if (kept(sights, far * x, far * y) >= KEPT) {
-                near = far;
-            }
-            for (int k = 0; k < HALVINGS && near < far; k++) {
-                double middle = (near + far) / 2;
-                if (kept(sights, middle * x, middle * y) >= KEPT) {
-                    near = middle;
-                } else {
-                    far = middle;
-                }
-            }
+            double near = reach(sights, x, y, 1 / Math.max(Math.abs(x), Math.abs(y)), ahead, least);
             edge.add(new Point(
                     across.rest() + near * x * (x >= 0 ? right : left),
                     down.rest() + near * y * (y >= 0 ? below : above)));
         }
         return edge;
+    }
+
+    /**
+     * How far along a way enough of the pupils is kept, on the safe side by at most {@link #CLOSE}: false position and
+     * halving in turn, so that what is left halves whatever the shapes.
+     *
+     * @param ahead what is kept at the way's start beyond the least; below 0 nothing is reached
+     */
+    private static double reach(List<Sight> sights, double x, double y, double end, double ahead, double least) {
+        double near = 0;
+        double far = end;
+        double more = ahead;
+        double less = kept(sights, far * x, far * y) - least;
+        if (less >= 0) {
+            return end;
+        }
+        if (more < 0) {
+            return 0;
+        }
+        for (boolean guess = true; far - near > CLOSE; guess = !guess) {
+            // a hair nearer than where the chord meets 0, so that the next one closes in from the other end
+            double met = near + (far - near) * more / (more - less) - CLOSE / 2;
+            double at = guess ? Math.max(near + CLOSE / 2, met) : (near + far) / 2;
+            double beyond = kept(sights, at * x, at * y) - least;
+            if (beyond >= 0) {
+                near = at;
+                more = beyond;
+            } else {
+                far = at;
+                less = beyond;
+            }
+        }
+        return near;
     }
 
     private static double kept(List<Sight> sights, double x, double y) {
@@ -201,36 +243,32 @@ public final class GazeField {
         if (across.isEmpty() || down.isEmpty()) {
             return c;
         }
-        Evaluator free = free(c);
-        List<Point> field = of(free, Pose.REST, across.get(), down.get(), DIRECTIONS);
-        List<FieldAt> elsewhere = field.isEmpty() ? List.of() : elsewhere(free, across.get(), down.get());
+        Measure eyes = new Measure(c, across.get(), down.get());
+        List<Point> field = eyes.field(Pose.REST, DIRECTIONS, KEPT);
+        List<FieldAt> elsewhere = field.isEmpty() ? List.of() : elsewhere(eyes);
         List<Pad> pads = c.pads().stream()
                 .map(p -> p.across().equals(across.get().id()) ? p.withField(field, elsewhere) : p)
                 .toList();
         return c.withDials(c.dials(), pads);
     }
 
-    private static List<FieldAt> elsewhere(Evaluator free, Dial across, Dial down) {
-        List<Point> rest = of(free, Pose.REST, across, down, FEWER);
+    private static List<FieldAt> elsewhere(Measure eyes) {
+        List<Point> rest = eyes.beside(Pose.REST);
         List<FieldAt> out = new ArrayList<>();
-        for (Dial d : narrowing(free.character())) {
+        for (Dial d : narrowing(eyes.free().character())) {
             for (double end : new double[] {d.from(), d.to()}) {
                 if (end == d.rest()) {
                     continue;
                 }
-                List<Point> there = at(free, d, end, across, down);
+                List<Point> there = eyes.beside(Pose.of(Map.of(d.id(), end)));
                 if (differ(rest, there)) {
                     double half = (end + d.rest()) / 2;
-                    out.add(new FieldAt(d.id(), half, at(free, d, half, across, down)));
+                    out.add(new FieldAt(d.id(), half, eyes.beside(Pose.of(Map.of(d.id(), half)))));
                     out.add(new FieldAt(d.id(), end, there));
                 }
             }
         }
         return out;
-    }
-
-    private static List<Point> at(Evaluator free, Dial d, double value, Dial across, Dial down) {
-        return of(free, Pose.of(Map.of(d.id(), value)), across, down, FEWER);
     }
 
     private static boolean differ(List<Point> a, List<Point> b) {
