@@ -24,6 +24,8 @@ need_java() {
   local v; v=$(javac -version 2>&1 | sed -E 's/javac ([0-9]+).*/\1/')
   [ "$v" -ge 17 ] || die "Leeward needs Java 17 or newer; this is Java $v."
   command -v mvn >/dev/null || debian maven
+  # pages to print are set in it
+  [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans.ttf ] || debian fonts-dejavu-core
 }
 
 need_node() {

@@ -75,6 +75,10 @@ public record Shape(
         return new Shape(name, role, path, fill.recoloured(into), rule, line, opacity, masked, clips);
     }
 
+    public Shape withClips(List<Clip> newClips) {
+        return new Shape(name, role, path, fill, rule, stroke, opacity, masked, newClips);
+    }
+
     /** Cut by more outlines. */
     public Shape cutBy(List<Clip> more) {
         List<Clip> all = new ArrayList<>(clips);

@@ -10,6 +10,8 @@ public enum ShapeRole {
     TONGUE,
     LOWER_TEETH,
     UPPER_TEETH,
+    /** The colour of the lips, outside the outline of the opening. */
+    LIPS,
     /** The beak that belongs to the skull. */
     UPPER_BEAK,
     /** The beak that is the jaw. */

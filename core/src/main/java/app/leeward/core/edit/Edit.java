@@ -69,6 +69,8 @@ public sealed interface Edit
                 DropMood,
                 ThinMouths,
                 MendMouth,
+                LeadInto,
+                SetKey,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */
     String EVERYTHING = "everything";

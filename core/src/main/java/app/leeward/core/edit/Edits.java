@@ -1,10 +1,13 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.eye.GazeField;
+import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -25,8 +28,29 @@ public final class Edits {
         if (!(outcome instanceof Outcome.Done done)) {
             return outcome;
         }
-        Character after = Twins.follow(c, done.character());
+        Character after = tidied(Twins.follow(c, done.character()));
         return new Outcome.Done(GazeField.outdated(c, after) ? GazeField.fitted(after) : after);
+    }
+
+    /** Without what was said about drawings that are gone: their keys, and the ways into and out of them. */
+    private static Character tidied(Character c) {
+        Character out = c;
+        if (!c.keys().stream().allMatch(k -> has(c, k.part(), k.drawing()))) {
+            out = out.withKeys(
+                    c.keys().stream().filter(k -> has(c, k.part(), k.drawing())).toList());
+        }
+        String mouth = c.mouths().part().orElse("");
+        Map<String, MouthChart.Between> ways = new HashMap<>(c.mouths().betweens());
+        ways.entrySet()
+                .removeIf(w -> !has(c, mouth, w.getKey())
+                        || !has(c, mouth, w.getValue().drawing()));
+        return ways.size() == c.mouths().betweens().size()
+                ? out
+                : out.withMouths(c.mouths().withBetweens(ways));
+    }
+
+    private static boolean has(Character c, String part, String drawing) {
+        return c.part(part).flatMap(p -> p.drawing(drawing)).isPresent();
     }
 
     /** The refusal of a name that is empty or too long; empty for a good one. */

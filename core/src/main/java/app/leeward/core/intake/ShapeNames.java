@@ -1,9 +1,11 @@
 package app.leeward.core.intake;
 
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Gives the shapes of a mouth drawing their roles from their names. */
 final class ShapeNames {
@@ -35,6 +37,23 @@ final class ShapeNames {
         return Optional.empty();
     }
 
+    /** Whether it is the colour of lips: named so, filled, and something else is the opening or the line round it. */
+    private static boolean coloured(Shape s, List<Shape> all) {
+        return named(s, "lip", "lips")
+                && !s.fill().equals(Paint.NONE)
+                && all.stream().anyMatch(o -> o != s && !named(o, "lip", "lips") && opens(o));
+    }
+
+    private static boolean named(Shape s, String... names) {
+        List<String> words = PartNames.words(s.name());
+        return Stream.of(names).anyMatch(words::contains);
+    }
+
+    private static boolean opens(Shape s) {
+        ShapeRole role = read(s.name()).orElse(ShapeRole.OTHER);
+        return role == ShapeRole.WINDOW || role == ShapeRole.OUTLINE;
+    }
+
     /**
      * Roles for one drawing's shapes. Teeth and tongue are masked by the window when there is one; a piece named "in
      * front" (the upper teeth of an F) is not.
@@ -43,7 +62,9 @@ final class ShapeNames {
         boolean window = shapes.stream().anyMatch(s -> read(s.name()).orElse(ShapeRole.OTHER) == ShapeRole.WINDOW);
         return shapes.stream()
                 .map(s -> {
-                    ShapeRole role = read(s.name()).orElse(ShapeRole.OTHER);
+                    ShapeRole role = coloured(s, shapes)
+                            ? ShapeRole.LIPS
+                            : read(s.name()).orElse(ShapeRole.OTHER);
                     boolean front = PartNames.words(s.name()).contains("front");
                     return s.withRole(role, window && role.behindWindow() && !front);
                 })

@@ -127,11 +127,13 @@ final class MouthMaker implements SetMaker {
     }
 
     /** Pieces called by what they are, and not after the mouth they came from; folds round it keep their names. */
-    private static Artwork plain(Artwork art) {
+    private Artwork plain(Artwork art) {
         List<Shape> out = new ArrayList<>();
+        int first = start.colour().size();
         for (Shape s : art.shapes()) {
+            boolean piece = out.size() >= first && out.size() < first + PIECES;
             String name = s.role().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-            out.add(out.size() < PIECES ? s.withName(name) : s);
+            out.add(piece ? s.withName(name) : s);
         }
         return new Artwork(out);
     }
@@ -227,6 +229,10 @@ final class MouthMaker implements SetMaker {
         Shape upper = start.upperTeeth();
         Shape lower = start.lowerTeeth().transform(Matrix.translate(0, jaw));
         Shape licking = start.tongue().withPath(tongue(jaw, tongue, low));
+        LipColour colour = new LipColour(start.lips(), window);
+        for (Shape s : start.colour()) {
+            out.add(s.withPath(colour.bent(s.path())));
+        }
         out.add(start.window().withPath(edge));
         out.add(inside);
         Shape outline = start.outline().withPath(edge);

@@ -13,6 +13,7 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /** A character's mouths as a set that is made from one of them; what was drawn or shaped by hand is kept. */
 public final class MouthSet {
@@ -140,9 +142,7 @@ public final class MouthSet {
             Set<String> fill,
             Set<Viseme> again) {
         Part mouth = part(c).orElseThrow(MouthSet::none);
-        Drawing from = (start.isEmpty() ? start(c) : mouth.drawing(start))
-                .orElseThrow(
-                        () -> new MouthProblem("no-drawing", "The mouth has no drawing '" + start + "' any more."));
+        Drawing from = (start.isEmpty() ? start(c) : mouth.drawing(start)).orElseThrow(() -> gone(start));
         SetMaker maker = SetMaker.of(from.art());
         Work work = new Work(c, mouth, from.id());
         // once it has all its pieces, making again leaves it as it is to the last digit
@@ -153,6 +153,7 @@ public final class MouthSet {
         for (Made m : preview(maker, c.mouths(), rulers, own)) {
             work.take(m, fill, again, maker.closed());
         }
+        work.blendWays();
         return work.done(new MouthRecipe(from.id(), rulers, own, work.made));
     }
 
@@ -224,6 +225,24 @@ public final class MouthSet {
             return id;
         }
 
+        /** In-betweens that nobody shaped since follow the mouths they lie between. */
+        private void blendWays() {
+            for (Map.Entry<String, MouthChart.Between> way : chart.betweens().entrySet()) {
+                String id = way.getValue().drawing();
+                if (origin(c, id) == Origin.MADE) {
+                    art(way.getValue().from()).ifPresent(a -> art(way.getKey()).ifPresent(b -> {
+                        Artwork between = Halfway.between(a, b);
+                        replace(id, between);
+                        made.put(id, Fingerprint.of(between));
+                    }));
+                }
+            }
+        }
+
+        private Optional<Artwork> art(String id) {
+            return drawings.stream().filter(d -> d.id().equals(id)).findFirst().map(Drawing::art);
+        }
+
         Character done(MouthRecipe recipe) {
             return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
                     .withMouths(chart.with(recipe));
@@ -238,6 +257,40 @@ public final class MouthSet {
     public static Character again(Character c, Set<String> fill) {
         MouthRecipe r = c.mouths().recipe().orElse(null);
         return r == null ? c : made(c, r.start(), r.rulers(), r.own(), fill, Set.of());
+    }
+
+    /**
+     * With a drawing on the way into a mouth, halfway from another; it follows the rulers until it is shaped by hand.
+     *
+     * @param into id of the mouth it leads into
+     * @throws MouthProblem when either is not there, or the two do not match point by point
+     */
+    public static Character ledInto(Character c, String into, String from) {
+        Part mouth = part(c).orElseThrow(MouthSet::none);
+        Drawing a = mouth.drawing(from).orElseThrow(() -> gone(from));
+        Drawing b = mouth.drawing(into).orElseThrow(() -> gone(into));
+        if (from.equals(into)) {
+            throw new MouthProblem("mouth-same", "Nothing lies between a mouth and itself.");
+        }
+        MouthChart chart = c.mouths();
+        Artwork between = Halfway.between(a.art(), b.art());
+        MouthChart.Between before = chart.betweens().get(into);
+        Set<String> taken = mouth.drawings().stream().map(Drawing::id).collect(Collectors.toSet());
+        String id = before == null ? Ids.unused("into " + into, taken) : before.drawing();
+        List<Drawing> drawings = new ArrayList<>(mouth.drawings());
+        drawings.removeIf(d -> d.id().equals(id));
+        drawings.add(new Drawing(id, "into " + b.name(), between));
+        Map<String, MouthChart.Between> ways = new HashMap<>(chart.betweens());
+        ways.put(into, new MouthChart.Between(from, id));
+        MouthChart led = chart.withBetweens(ways);
+        return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
+                .withMouths(led.recipe()
+                        .map(r -> led.with(r.with(id, Fingerprint.of(between))))
+                        .orElse(led));
+    }
+
+    private static MouthProblem gone(String drawing) {
+        return new MouthProblem("no-drawing", "The mouth has no drawing '" + drawing + "' any more.");
     }
 
     /** Without a mood, and without those of its mouths that were made and serve nothing else. */

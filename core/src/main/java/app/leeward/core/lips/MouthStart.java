@@ -21,6 +21,7 @@ import java.util.Optional;
  *
  * @param lowerTeeth as they lie while the jaw is shut; the tongue too
  * @param outline the line round it; its path is the lips'
+ * @param colour of the lips, behind everything
  * @param details lines and folds round the mouth, which go with the lip or the corner they are nearest to
  */
 record MouthStart(
@@ -31,6 +32,7 @@ record MouthStart(
         Shape tongue,
         Shape upperTeeth,
         Shape outline,
+        List<Shape> colour,
         List<Shape> details) {
     /** Below this share of its width an opening counts as closed lips. */
     private static final double CLOSED = 0.1;
@@ -70,15 +72,16 @@ record MouthStart(
         Shape tongue = masked(first(art, ShapeRole.TONGUE)
                 .map(s -> s.transform(shut))
                 .orElse(filled("tongue", ShapeRole.TONGUE, tongue(cx, lip, w), PINK, true)));
+        List<Shape> colour = new ArrayList<>();
         List<Shape> rest = new ArrayList<>();
         for (Shape s : art.shapes()) {
             boolean piece =
                     s == drawn || s.role() == ShapeRole.WINDOW || s.role().behindWindow();
             if (!piece) {
-                rest.add(s);
+                (s.role() == ShapeRole.LIPS ? colour : rest).add(s);
             }
         }
-        return new MouthStart(lips, window, inside, lower, tongue, upper, line.withPath(edge), rest);
+        return new MouthStart(lips, window, inside, lower, tongue, upper, line.withPath(edge), colour, rest);
     }
 
     /** The longest line round the mouth, or else the window's edge, or else the largest filled shape. */
@@ -89,7 +92,7 @@ record MouthStart(
                 .max(longest)
                 .filter(s -> closes(s.path()) || first(art, ShapeRole.WINDOW).isEmpty());
         Optional<Shape> found = line.or(() -> first(art, ShapeRole.WINDOW)).or(() -> art.shapes().stream()
-                .filter(s -> !s.role().behindWindow())
+                .filter(s -> !s.role().behindWindow() && s.role() != ShapeRole.LIPS)
                 .max(longest));
         return found.orElseThrow(
                 () -> new MouthProblem("mouth-no-outline", "The starting mouth has no outline to make mouths from."));

@@ -17,9 +17,14 @@ import java.util.Set;
  * @param drawn the neutral row: class to the id of the drawing made for it; classes left out are served by the nearest
  * @param moods further rows
  * @param recipe how mouths were made from one; empty for mouths that were all drawn
+ * @param betweens id of a mouth to what is shown on the way into it
  */
 public record MouthChart(
-        Optional<String> part, Map<Viseme, String> drawn, List<Mood> moods, Optional<MouthRecipe> recipe) {
+        Optional<String> part,
+        Map<Viseme, String> drawn,
+        List<Mood> moods,
+        Optional<MouthRecipe> recipe,
+        Map<String, Between> betweens) {
     public static final MouthChart EMPTY = new MouthChart(Optional.empty(), Map.of());
 
     /** From which distance on the same sound in the neutral row is nearer than another sound in the mood's own. */
@@ -32,11 +37,20 @@ public record MouthChart(
         // stored before there were any
         moods = moods == null ? List.of() : List.copyOf(moods);
         recipe = recipe == null ? Optional.empty() : recipe;
+        betweens = betweens == null ? Map.of() : Map.copyOf(betweens);
     }
 
     public MouthChart(Optional<String> part, Map<Viseme, String> drawn) {
-        this(part, drawn, List.of(), Optional.empty());
+        this(part, drawn, List.of(), Optional.empty(), Map.of());
     }
+
+    /**
+     * A drawing on the way into a mouth.
+     *
+     * @param from id of the mouth it comes from
+     * @param drawing its id
+     */
+    public record Between(String from, String drawing) {}
 
     /**
      * How a class comes by its drawing.
@@ -123,7 +137,7 @@ public record MouthChart(
         for (Viseme v : Viseme.values()) {
             serve(mood, v).filter(Service::own).ifPresent(s -> row.put(v, s.drawing()));
         }
-        return new MouthChart(part, row.isEmpty() ? drawn : row);
+        return new MouthChart(part, row.isEmpty() ? drawn : row, List.of(), Optional.empty(), betweens);
     }
 
     /** Every drawing that serves something, in any row. */
@@ -141,7 +155,7 @@ public record MouthChart(
     }
 
     public MouthChart withDrawn(Map<Viseme, String> newDrawn) {
-        return new MouthChart(part, newDrawn, moods, recipe);
+        return new MouthChart(part, newDrawn, moods, recipe, betweens);
     }
 
     /** With a mood in place of the one of its id, or behind the others. */
@@ -151,15 +165,19 @@ public record MouthChart(
         if (!all.contains(mood)) {
             all.add(mood);
         }
-        return new MouthChart(part, drawn, all, recipe);
+        return new MouthChart(part, drawn, all, recipe, betweens);
     }
 
     public MouthChart withoutMood(String id) {
         return new MouthChart(
-                part, drawn, moods.stream().filter(m -> !m.id().equals(id)).toList(), recipe);
+                part, drawn, moods.stream().filter(m -> !m.id().equals(id)).toList(), recipe, betweens);
     }
 
     public MouthChart with(MouthRecipe newRecipe) {
-        return new MouthChart(part, drawn, moods, Optional.of(newRecipe));
+        return new MouthChart(part, drawn, moods, Optional.of(newRecipe), betweens);
+    }
+
+    public MouthChart withBetweens(Map<String, Between> newBetweens) {
+        return new MouthChart(part, drawn, moods, recipe, newBetweens);
     }
 }

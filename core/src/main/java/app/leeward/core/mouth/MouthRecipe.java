@@ -29,6 +29,13 @@ public record MouthRecipe(String start, MouthRulers rulers, Map<Viseme, MouthRul
         return new MouthRecipe(start, rulers, own, left);
     }
 
+    /** With one more drawing that was made. */
+    public MouthRecipe with(String drawing, String fingerprint) {
+        Map<String, String> more = new TreeMap<>(made);
+        more.put(drawing, fingerprint);
+        return new MouthRecipe(start, rulers, own, more);
+    }
+
     /** The rulers of one class. */
     public MouthRulers of(Viseme viseme) {
         return own.containsKey(viseme) ? rulers.and(own.get(viseme)) : rulers;

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The stated cost of a mouth track, with everything that does not depend on the track worked out once. A track is an
@@ -31,6 +32,8 @@ final class TrackProblem {
 
     final List<Demand> demands;
     final Viseme[] heard;
+    final Set<Integer> pinned;
+    final Map<String, MouthChart.Between> betweens;
 
     /** A sound that must be shown by one of {@code serving} somewhere in exposures {@code from}..{@code to}, both in. */
     record Demand(Phone phone, double at, int from, int to, Set<Integer> serving) {}
@@ -56,6 +59,8 @@ final class TrackProblem {
         for (int e = 0; e < exposures; e++) {
             unary[e] = costOf(e, stretches, apart);
         }
+        betweens = chart.betweens();
+        pinned = pins.keySet().stream().map(f -> f / rules.exposure()).collect(Collectors.toSet());
         restInSilence(chart, stretches, seconds);
         pin(pins);
         demands = demands(chart, stretches);
@@ -204,6 +209,13 @@ final class TrackProblem {
             total += met(d, track) ? 0 : TrackRules.BROKEN;
         }
         return total;
+    }
+
+    /** Whether a sound that must be shown would not be, if this exposure showed something else. */
+    boolean needed(int[] track, int e) {
+        int[] other = track.clone();
+        other[e] = -1;
+        return demands.stream().anyMatch(d -> d.from() <= e && e <= d.to() && met(d, track) && !met(d, other));
     }
 
     boolean met(Demand d, int[] track) {

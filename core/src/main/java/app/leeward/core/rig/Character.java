@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -28,6 +29,7 @@ import java.util.stream.Stream;
  * @param source the art as the designer's file had it when it was last read
  * @param looks expressions kept by name
  * @param cues small animations kept by name
+ * @param keys which keys show which drawings; no key twice
  */
 public record Character(
         String name,
@@ -46,7 +48,8 @@ public record Character(
         List<MirrorLink> links,
         Optional<ReadArt> source,
         List<Look> looks,
-        List<Cue> cues) {
+        List<Cue> cues,
+        List<DrawingKey> keys) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -61,6 +64,7 @@ public record Character(
         source = source == null ? Optional.empty() : source;
         looks = looks == null ? List.of() : List.copyOf(looks);
         cues = cues == null ? List.of() : List.copyOf(cues);
+        keys = keys == null ? List.of() : List.copyOf(keys);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -100,6 +104,7 @@ public record Character(
                 Model.of(canvas),
                 List.of(),
                 Optional.empty(),
+                List.of(),
                 List.of(),
                 List.of());
     }
@@ -186,138 +191,66 @@ public record Character(
     }
 
     public Character withName(String newName) {
-        return new Character(
-                newName, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, looks, cues);
+        return with(d -> d.name = newName);
     }
 
     public Character withParts(List<Part> newParts) {
-        return new Character(
-                name, canvas, frameRate, palette, newParts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, looks, cues);
+        return with(d -> d.parts = newParts);
     }
 
     public Character withCanvas(Canvas newCanvas) {
-        return new Character(
-                name, newCanvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, looks, cues);
+        return with(d -> d.canvas = newCanvas);
     }
 
     public Character withOrder(List<String> newOrder) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, newOrder, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, looks, cues);
+        return with(d -> d.order = newOrder);
     }
 
     public Character withWindows(List<Window> newWindows) {
-        return new Character(
-                name,
-                canvas,
-                frameRate,
-                palette,
-                parts,
-                order,
-                newWindows,
-                dials,
-                pads,
-                mouths,
-                lexicon,
-                notes,
-                model,
-                links,
-                source,
-                looks,
-                cues);
+        return with(d -> d.windows = newWindows);
     }
 
     public Character withPalette(List<Swatch> newPalette) {
-        return new Character(
-                name,
-                canvas,
-                frameRate,
-                newPalette,
-                parts,
-                order,
-                windows,
-                dials,
-                pads,
-                mouths,
-                lexicon,
-                notes,
-                model,
-                links,
-                source,
-                looks,
-                cues);
+        return with(d -> d.palette = newPalette);
     }
 
     public Character withMouths(MouthChart chart) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, chart, lexicon, notes, model,
-                links, source, looks, cues);
+        return with(d -> d.mouths = chart);
     }
 
     public Character withLexicon(Lexicon newLexicon) {
-        return new Character(
-                name,
-                canvas,
-                frameRate,
-                palette,
-                parts,
-                order,
-                windows,
-                dials,
-                pads,
-                mouths,
-                newLexicon,
-                notes,
-                model,
-                links,
-                source,
-                looks,
-                cues);
+        return with(d -> d.lexicon = newLexicon);
     }
 
     public Character withNotes(List<Note> newNotes) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, newNotes, model,
-                links, source, looks, cues);
+        return with(d -> d.notes = newNotes);
     }
 
     public Character withModel(Model newModel) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, newModel,
-                links, source, looks, cues);
+        return with(d -> d.model = newModel);
     }
 
     public Character withLinks(List<MirrorLink> newLinks) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                newLinks, source, looks, cues);
+        return with(d -> d.links = newLinks);
     }
 
     public Character withSource(Optional<ReadArt> newSource) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, newSource, looks, cues);
+        return with(d -> d.source = newSource);
     }
 
     public Character withDials(List<Dial> newDials, List<Pad> newPads) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, newDials, newPads, mouths, lexicon, notes,
-                model, links, source, looks, cues);
+        return with(d -> {
+            d.dials = newDials;
+            d.pads = newPads;
+        });
     }
 
     public Character withLooks(List<Look> newLooks) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, newLooks, cues);
+        return with(d -> d.looks = newLooks);
     }
 
     public Character withCues(List<Cue> newCues) {
-        return new Character(
-                name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, looks, newCues);
+        return with(d -> d.cues = newCues);
     }
 
     public Character withPart(String id, UnaryOperator<Part> change) {
@@ -331,9 +264,10 @@ public record Character(
         more.add(part);
         List<String> stacked = new ArrayList<>(order);
         stacked.add(at, part.id());
-        return new Character(
-                name, canvas, frameRate, palette, more, stacked, windows, dials, pads, mouths, lexicon, notes, model,
-                links, source, looks, cues);
+        return with(d -> {
+            d.parts = more;
+            d.order = stacked;
+        });
     }
 
     /** Without a part that nothing follows, and without all that was said about it. */
@@ -355,14 +289,75 @@ public record Character(
                 .withWindows(open)
                 .withLinks(links.stream().filter(l -> !l.joins(id)).toList())
                 .withMouths(mouth ? MouthChart.EMPTY : mouths)
+                .withKeys(keys.stream().filter(k -> !k.part().equals(id)).toList())
                 .only(
                         parts.stream().filter(p -> !p.id().equals(id)).toList(),
                         order.stream().filter(o -> !o.equals(id)).toList());
     }
 
     private Character only(List<Part> keptParts, List<String> keptOrder) {
-        return new Character(
-                name, canvas, frameRate, palette, keptParts, keptOrder, windows, dials, pads, mouths, lexicon, notes,
-                model, links, source, looks, cues);
+        return with(d -> {
+            d.parts = keptParts;
+            d.order = keptOrder;
+        });
+    }
+
+    public Character withKeys(List<DrawingKey> newKeys) {
+        return with(d -> d.keys = newKeys);
+    }
+
+    private Character with(Consumer<Draft> change) {
+        Draft draft = new Draft(this);
+        change.accept(draft);
+        return draft.done();
+    }
+
+    /** A character while some of it is being replaced. */
+    private static final class Draft {
+        private String name;
+        private Canvas canvas;
+        private int frameRate;
+        private List<Swatch> palette;
+        private List<Part> parts;
+        private List<String> order;
+        private List<Window> windows;
+        private List<Dial> dials;
+        private List<Pad> pads;
+        private MouthChart mouths;
+        private Lexicon lexicon;
+        private List<Note> notes;
+        private Model model;
+        private List<MirrorLink> links;
+        private Optional<ReadArt> source;
+        private List<Look> looks;
+        private List<Cue> cues;
+        private List<DrawingKey> keys;
+
+        Draft(Character c) {
+            name = c.name;
+            canvas = c.canvas;
+            frameRate = c.frameRate;
+            palette = c.palette;
+            parts = c.parts;
+            order = c.order;
+            windows = c.windows;
+            dials = c.dials;
+            pads = c.pads;
+            mouths = c.mouths;
+            lexicon = c.lexicon;
+            notes = c.notes;
+            model = c.model;
+            links = c.links;
+            source = c.source;
+            looks = c.looks;
+            cues = c.cues;
+            keys = c.keys;
+        }
+
+        Character done() {
+            return new Character(
+                    name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
+                    links, source, looks, cues, keys);
+        }
     }
 }

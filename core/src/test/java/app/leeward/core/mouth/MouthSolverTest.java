@@ -119,4 +119,39 @@ class MouthSolverTest {
     void aSilentLineRestsThroughout() {
         assertThat(solve(0.4, TrackRules.at(24)).drawings()).hasSize(10).containsOnly("rest");
     }
+
+    /** On ones and on twos: an in-between takes one exposure, and never the one that shows a closure. */
+    @Test
+    void anInBetweenTakesTheLastFrameOfTheMouthBefore() {
+        MouthChart led = CHART.withBetweens(Map.of("wide", new MouthChart.Between("rest", "half")));
+        TimedPhone ah = new TimedPhone(Phone.AA, 0.5, 0.9);
+        for (int exposure : new int[] {1, 2}) {
+            TrackRules rules = new TrackRules(24, exposure, 0, 1);
+            List<String> plain =
+                    MouthSolver.solve(CHART, List.of(ah), 1.5, rules, Map.of()).drawings();
+            List<String> ways =
+                    MouthSolver.solve(led, List.of(ah), 1.5, rules, Map.of()).drawings();
+            int first = plain.indexOf("wide");
+            assertThat(ways.indexOf("half")).isEqualTo(first - exposure);
+            assertThat(ways.stream().filter("half"::equals)).hasSize(exposure);
+            assertThat(ways.indexOf("wide")).isEqualTo(first);
+        }
+    }
+
+    @Test
+    void anInBetweenNeverTakesAClosureOrAPinAway() {
+        MouthChart led = CHART.withBetweens(Map.of("wide", new MouthChart.Between("closed", "half")));
+        List<TimedPhone> bah = List.of(
+                new TimedPhone(Phone.AA, 0, 0.25),
+                new TimedPhone(Phone.B, 0.25, 0.29),
+                new TimedPhone(Phone.AA, 0.29, 0.6));
+        MouthTrack track = MouthSolver.solve(led, bah, 0.6, new TrackRules(24, 1, 0, 1), Map.of());
+        assertThat(track.drawings()).contains("closed", "half");
+        assertThat(track.broken()).isEmpty();
+        int half = track.drawings().indexOf("half");
+        assertThat(track.drawings().get(half - 1)).isEqualTo("closed");
+        Map<Integer, String> pins = Map.of(half, "wide", half - 1, "closed", half - 2, "closed", half + 1, "wide");
+        MouthTrack pinned = MouthSolver.solve(led, bah, 0.6, new TrackRules(24, 1, 0, 1), pins);
+        assertThat(pinned.drawings()).doesNotContain("half");
+    }
 }

@@ -131,7 +131,7 @@ public final class MouthChartPage {
                 y + PICTURE + 8.6,
                 3,
                 false,
-                sounds + (v.examples().isEmpty() ? "" : "   " + String.join(", ", v.examples())));
+                sounds + (v.examples().isEmpty() ? "" : "  ·  " + String.join(", ", v.examples())));
         if (!s.own() || !s.row().equals(mood) && !s.row().isEmpty() || s.row().isEmpty() && !mood.isEmpty()) {
             String from = s.own() ? "the neutral row" : s.from().words();
             text(x, y + PICTURE + 12.4, 2.8, false, "served by " + from);

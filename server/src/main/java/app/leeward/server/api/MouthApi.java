@@ -24,6 +24,7 @@ import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
 import app.leeward.formats.svg.MouthChartPage;
+import app.leeward.render.PrintedPage;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Standing;
@@ -32,11 +33,14 @@ import app.leeward.speech.LineReader;
 import app.leeward.speech.Said;
 import app.leeward.speech.Speaker;
 import app.leeward.speech.SpeechProblem;
+import app.leeward.speech.VoiceBooth;
+import app.leeward.speech.WavFile;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.http.HttpHeaders;
@@ -57,12 +61,15 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "mouths")
 class MouthApi {
     private final Characters characters;
+    private final LineReader reader;
     private final Speaker speaker;
+    private final VoiceBooth booth = new VoiceBooth();
     private final StoredImages images;
 
     MouthApi(Characters characters, LineReader reader, StoredImages images) {
         this.images = images;
         this.characters = characters;
+        this.reader = reader;
         this.speaker = new Speaker(reader);
     }
 
@@ -84,9 +91,17 @@ class MouthApi {
      * @param row id of the mood it is taken from; empty for the neutral row
      * @param own whether it is this cell's own
      * @param origin who drew it
+     * @param between id of the drawing on the way into it; empty for none
      */
     public record CellView(
-            Viseme viseme, String drawing, Viseme from, String row, boolean own, String why, MouthSet.Origin origin) {}
+            Viseme viseme,
+            String drawing,
+            Viseme from,
+            String row,
+            boolean own,
+            String why,
+            MouthSet.Origin origin,
+            String between) {}
 
     /** @param mood id of the mood; empty for the neutral row */
     public record RowView(String mood, String name, double corners, double tension, List<CellView> cells) {}
@@ -150,7 +165,10 @@ class MouthApi {
                         s.row(),
                         s.own() && s.row().equals(mood),
                         why(c.mouths(), s, mood),
-                        MouthSet.origin(c, s.drawing())))
+                        MouthSet.origin(c, s.drawing()),
+                        Optional.ofNullable(c.mouths().betweens().get(s.drawing()))
+                                .map(MouthChart.Between::drawing)
+                                .orElse("")))
                 .toList();
     }
 
@@ -171,6 +189,16 @@ class MouthApi {
                 .contentType(MediaType.valueOf("image/svg+xml"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"mouth-chart.svg\"")
                 .body(MouthChartPage.write(c, mood, images));
+    }
+
+    /** The same page as a PDF. */
+    @GetMapping(path = "/chart.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") String mood) {
+        Character c = characters.stand(id).state();
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"mouth-chart.pdf\"")
+                .body(PrintedPage.pdf(MouthChartPage.write(c, mood, images), "Mouth chart of " + c.name()));
     }
 
     /** Rulers as they are being turned. */
@@ -226,8 +254,9 @@ class MouthApi {
      *
      * @param pace 1 as people talk
      * @param mood id of the row of mouths to say them with; empty for the neutral one
+     * @param aloud whether the voice booth speaks them, and the mouths follow it
      */
-    public record SayBody(String text, double pace, String mood, PoseBody pose) {}
+    public record SayBody(String text, double pace, String mood, PoseBody pose, boolean aloud) {}
 
     /**
      * Words as the mouths say them.
@@ -238,6 +267,7 @@ class MouthApi {
      * @param skipped words that could not be read out
      * @param guessed words whose sounds were guessed from their spelling
      * @param frames the face, frame by frame
+     * @param sound a WAV file; empty when nothing was spoken aloud
      */
     public record SaidView(
             List<TimedWord> words,
@@ -246,7 +276,8 @@ class MouthApi {
             List<String> sounds,
             List<String> skipped,
             List<String> guessed,
-            FrameSeries frames) {}
+            FrameSeries frames,
+            byte[] sound) {}
 
     /** The face as it says typed words, without a recording. */
     @PostMapping("/say")
@@ -256,9 +287,16 @@ class MouthApi {
         if (c.mouths().part().isEmpty() || c.mouths().drawn().isEmpty()) {
             throw Problem.refused("no-mouth", "This character has no mouth to say anything with yet.");
         }
+        String text = body.text() == null ? "" : body.text();
         Said said;
+        byte[] sound = new byte[0];
         try {
-            said = speaker.say(body.text() == null ? "" : body.text(), body.pace(), c.lexicon());
+            if (body.aloud()) {
+                sound = booth.speak(text, body.pace());
+                said = new Said(reader.read(text, WavFile.read(sound), "", c.lexicon()), List.of());
+            } else {
+                said = speaker.say(text, body.pace(), c.lexicon());
+            }
         } catch (SpeechProblem e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), "words", e.getMessage());
         }
@@ -278,7 +316,8 @@ class MouthApi {
                 sounds(shot),
                 said.skipped(),
                 said.line().guesses().stream().map(g -> g.word()).toList(),
-                FrameSeries.of(numbers, frames));
+                FrameSeries.of(numbers, frames),
+                sound);
     }
 
     private static List<String> sounds(Shot shot) {

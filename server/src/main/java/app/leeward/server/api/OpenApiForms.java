@@ -52,6 +52,7 @@ class OpenApiForms {
             "EditMakeMouths.own",
             "EditMakeMouths.again",
             "MouthChart.recipe",
+            "SayBody.aloud",
             "ShotEditLayBlinks.shifts",
             "Offset.bend",
             "EyeView.pupil",

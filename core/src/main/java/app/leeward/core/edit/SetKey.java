@@ -1,0 +1,59 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawingKey;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Gives a drawing a key, or takes it away. A key that showed another drawing shows this one from now on.
+ *
+ * @param key as in {@link DrawingKey}; empty for none
+ */
+public record SetKey(String part, String drawing, String key) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("keys");
+    }
+
+    @Override
+    public String describe(Character before) {
+        String name = Redrawing.name(before, part, drawing);
+        if (key.isEmpty()) {
+            return "No key for " + name;
+        }
+        return "Key " + key + " shows " + name
+                + other(before)
+                        .map(k -> ", no longer " + Redrawing.name(before, k.part(), k.drawing()))
+                        .orElse("");
+    }
+
+    private Optional<DrawingKey> other(Character c) {
+        return c.keys().stream()
+                .filter(k -> k.key().equals(key))
+                .filter(k -> !k.part().equals(part) || !k.drawing().equals(drawing))
+                .findFirst();
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Optional<Drawing> shown = before.part(part).flatMap(p -> p.drawing(drawing));
+        if (shown.isEmpty()) {
+            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+        }
+        if (!key.isEmpty() && !DrawingKey.fits(key)) {
+            return new Outcome.Refused(
+                    "bad-key", "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
+        }
+        List<DrawingKey> keys = new ArrayList<>(before.keys());
+        keys.removeIf(
+                k -> k.key().equals(key) || k.part().equals(part) && k.drawing().equals(drawing));
+        if (!key.isEmpty()) {
+            keys.add(new DrawingKey(key, part, drawing));
+        }
+        return new Outcome.Done(before.withKeys(keys));
+    }
+}
