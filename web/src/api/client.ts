@@ -160,10 +160,10 @@ export const api = {
   mouths: (id: string) => post<WallView>(`/characters/${id}/mouths`, {}),
   previewMouths: (id: string, rulers: MouthRulers, own: Record<string, MouthRulers>) =>
     post<PreviewView>(`/characters/${id}/mouths/preview`, { rulers, own }),
-  sayWords: (id: string, text: string, pace: number, mood: string, pose: PoseBody) =>
-    post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose }),
-  chartUrl: (id: string, mood: string) =>
-    `/api/v1/characters/${id}/mouths/chart.svg${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
+  sayWords: (id: string, text: string, pace: number, mood: string, pose: PoseBody, aloud = false) =>
+    post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose, aloud }),
+  chartUrl: (id: string, mood: string, kind: 'svg' | 'pdf') =>
+    `/api/v1/characters/${id}/mouths/chart.${kind}${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),

@@ -25,7 +25,8 @@ const onControl = (e: KeyboardEvent) =>
 
 /** The keys that work on every bench. */
 export function Keys() {
-  const { step, edit } = useStudio();
+  const { step, edit, view } = useStudio();
+  const { keys, parts } = view.character;
   const { toggle, stepTo } = usePlayer();
   const [help, setHelp] = useState(false);
   useEffect(() => {
@@ -56,6 +57,9 @@ export function Keys() {
         }
       } else if (e.key === '?') {
         setHelp(true);
+      } else if (!desk.shaping && !e.altKey && keys.some((k) => k.key === e.key)) {
+        const { part, drawing } = keys.find((k) => k.key === e.key)!;
+        desk.pin(part, desk.pins[part] === drawing ? null : drawing);
       } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
@@ -66,14 +70,14 @@ export function Keys() {
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [step, toggle, stepTo, edit]);
+  }, [step, toggle, stepTo, edit, keys]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 w-[30rem] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-line bg-paper p-6 shadow-2xl"
+          className="fixed top-1/2 left-1/2 z-50 max-h-[85vh] w-[30rem] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-xl border border-line bg-paper p-6 shadow-2xl"
         >
           <Dialog.Title className="font-display text-xl font-bold">Keys</Dialog.Title>
           <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
@@ -83,6 +87,17 @@ export function Keys() {
                 <dd>{does}</dd>
               </div>
             ))}
+            {keys.map((k) => {
+              const part = parts.find((p) => p.id === k.part);
+              return (
+                <div key={k.key} className="contents">
+                  <dt className="font-bold">{k.key}</dt>
+                  <dd>
+                    {part?.name}: {part?.drawings.find((d) => d.id === k.drawing)?.name}
+                  </dd>
+                </div>
+              );
+            })}
           </dl>
           <p className="mt-3 text-faint">
             On a ruler: drag, wheel from stop to stop, arrows, or type a value.

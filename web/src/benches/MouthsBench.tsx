@@ -1,10 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Hand, Plus, Sparkles, TriangleAlert } from 'lucide-react';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api, type MouthRulers, type Shape, type WallView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
+import { sayOnStage } from './mouths/aloud';
 import { follow, mouthBox } from './mouths/box';
 import { MouthPicture } from './mouths/Cell';
 import { MoodHead } from './mouths/MoodHead';
@@ -21,10 +22,13 @@ const MOODS = [
   { name: 'Angry', corners: -0.45, tension: 0.8 },
 ];
 const NONE: Shape[] = [];
+/** How long the pointer rests on a mouth before it says a word, milliseconds. */
+const LINGER = 700;
 
 /** A whole set of mouths from one: made, looked at as a wall, shaped, and heard with the eyes. */
 export function MouthsBench() {
-  const { view, artwork, edit } = useStudio();
+  const studio = useStudio();
+  const { view, artwork, edit } = studio;
   const { character } = view;
   const wall = useQuery({
     queryKey: ['mouths', view.id, view.revision],
@@ -43,6 +47,8 @@ export function MouthsBench() {
     queryFn: () => api.pose(view.id, { pose: { dials }, revision: view.revision }),
     placeholderData: keepPreviousData,
   });
+  const lingering = useRef(0);
+  useEffect(() => () => window.clearTimeout(lingering.current), []);
   const [placing, setPlacing] = useState<Placing | null>(null);
   const still = useMemo(() => mouthBox(character, artwork, mouth, 1.5), [character, artwork, mouth]);
   const box = useMemo(
@@ -104,7 +110,8 @@ export function MouthsBench() {
   const jump = (drawing: string) => {
     for (const row of w.rows)
       for (const cell of row.cells)
-        if (cell.own && cell.drawing === drawing) return setAt({ mood: row.mood, viseme: cell.viseme });
+        if (cell.own && (cell.drawing === drawing || cell.between === drawing))
+          return setAt({ mood: row.mood, viseme: cell.viseme });
   };
   const serve = (viseme: string, mood: string) => {
     if (dragged) void edit({ kind: 'serve-sound', viseme: viseme as 'REST', drawing: dragged, mood });
@@ -117,6 +124,14 @@ export function MouthsBench() {
     if (!next) return;
     choose(mood, next.viseme, next.drawing);
     document.querySelector<HTMLElement>(`[data-testid="mouth-${mood || 'neutral'}-${next.viseme}"]`)?.focus();
+  };
+  /** A mouth that is looked at for a moment says a word with it. */
+  const linger = (mood: string, word: string | undefined) => {
+    window.clearTimeout(lingering.current);
+    if (!word || dragged) return;
+    lingering.current = window.setTimeout(() => {
+      if (!useDesk.getState().playing) sayOnStage(studio, word, 0.75, mood, false).catch(() => undefined);
+    }, LINGER);
   };
   const row = w.rows.find((r) => r.mood === at?.mood);
   const cell = row?.cells.find((c) => c.viseme === at?.viseme);
@@ -142,12 +157,21 @@ export function MouthsBench() {
         </span>
         <a
           className="text-[12.5px] whitespace-nowrap underline decoration-dotted"
-          href={api.chartUrl(view.id, at?.mood ?? '')}
+          href={api.chartUrl(view.id, at?.mood ?? '', 'svg')}
           target="_blank"
           rel="noreferrer"
           title="A page to print: every mouth with its sounds and example words"
         >
           chart page
+        </a>
+        <a
+          className="-ml-2 text-[12.5px] whitespace-nowrap underline decoration-dotted"
+          href={api.chartUrl(view.id, at?.mood ?? '', 'pdf')}
+          target="_blank"
+          rel="noreferrer"
+          aria-label="Chart page as PDF"
+        >
+          PDF
         </a>
         {w.made && (
           <select
@@ -239,10 +263,9 @@ export function MouthsBench() {
           wall={w}
           row={row}
           cell={cell}
-          shapes={art(cell.drawing)}
+          art={art}
           preview={preview}
           previewed={previewed(row.mood, cell)}
-          start={art(w.start)}
           stepBy={(by) => stepFrom(row.mood, cell.viseme, by)}
           placing={placing}
         />
@@ -266,6 +289,9 @@ export function MouthsBench() {
                       e.dataTransfer.effectAllowed = 'copy';
                       setDragged(c.drawing);
                     }}
+                    onPointerEnter={() => linger(r.mood, sound.examples[0])}
+                    onPointerLeave={() => linger('', undefined)}
+                    onPointerDown={() => linger('', undefined)}
                     onDragEnd={() => setDragged(null)}
                     onDragOver={(e) => dragged && e.preventDefault()}
                     onDrop={(e) => {

@@ -8,21 +8,32 @@ export interface ViewBox {
   h: number;
 }
 
-/** Where the drawings of some parts lie at rest; measured by the browser, since it is only about where to look. */
-export function boundsOf(character: Character, artwork: Artwork, parts: string[]): ViewBox | null {
+/**
+ * Where the drawings of some parts lie at rest; measured by the browser, since it is only about where to look.
+ *
+ * @param all every drawing of theirs, and not only the one that is shown
+ */
+export function boundsOf(
+  character: Character,
+  artwork: Artwork,
+  parts: string[],
+  all = false,
+): ViewBox | null {
   const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
   svg.setAttribute('style', 'position:absolute;left:-9999px;width:10px;height:10px;overflow:hidden');
   document.body.append(svg);
   let box: ViewBox | null = null;
   for (const part of character.parts.filter((p) => parts.includes(p.id))) {
-    const drawing = part.drawings.find((d) => d.id === part.shown) ?? part.drawings[0];
-    const shapes = drawing ? artwork[drawing.art as unknown as string] : undefined;
-    if (!shapes) continue;
-    const g = document.createElementNS('http://www.w3.org/2000/svg', 'g');
-    svg.append(g);
-    paintDrawing(g, shapes);
-    const b = g.getBBox();
-    if (b.width > 0 || b.height > 0) box = union(box, { x: b.x, y: b.y, w: b.width, h: b.height });
+    const shown = part.drawings.find((d) => d.id === part.shown) ?? part.drawings[0];
+    for (const drawing of all ? part.drawings : [shown]) {
+      const shapes = drawing ? artwork[drawing.art as unknown as string] : undefined;
+      if (!shapes) continue;
+      const g = document.createElementNS('http://www.w3.org/2000/svg', 'g');
+      svg.append(g);
+      paintDrawing(g, shapes);
+      const b = g.getBBox();
+      if (b.width > 0 || b.height > 0) box = union(box, { x: b.x, y: b.y, w: b.width, h: b.height });
+    }
   }
   svg.remove();
   return box;

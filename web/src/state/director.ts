@@ -44,6 +44,8 @@ export class Director {
   private draft: Edit | null = null;
   private redrawn: Redrawn[] = [];
   private readonly redrawWatchers = new Set<(redrawn: Redrawn[]) => void>();
+  /** How often something small was begun: the newest goes on, the others end. */
+  private once = 0;
   private stopped = false;
 
   constructor(
@@ -193,12 +195,18 @@ export class Director {
     this.refresh();
   }
 
-  /** Shows the frames of something small once, at the character's own rate, and then what the desk asks for again. */
-  playOnce(series: FrameSeries): void {
+  /**
+   * Shows the frames of something small once, at the character's own rate, and then what the desk asks for again.
+   *
+   * @param clock seconds since it began; a sound's own while one is heard
+   */
+  playOnce(series: FrameSeries, clock?: () => number): void {
     const begun = performance.now();
+    const turn = ++this.once;
     const step = () => {
-      const f = Math.floor(((performance.now() - begun) / 1000) * this.character.frameRate);
-      if (this.stopped) return;
+      const seconds = clock ? clock() : (performance.now() - begun) / 1000;
+      const f = Math.floor(seconds * this.character.frameRate);
+      if (this.stopped || turn !== this.once) return;
       if (f >= series.at.length) return this.refresh();
       this.put(frameOf(series, f, this.character.order));
       requestAnimationFrame(step);

@@ -20,7 +20,7 @@ export interface Message {
   bad: boolean;
 }
 
-interface Studio {
+export interface Studio {
   view: CharacterView;
   artwork: Artwork;
   line: LineView | null;

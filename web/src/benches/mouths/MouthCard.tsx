@@ -1,11 +1,14 @@
-import { CornerDownLeft, PenTool, Sparkles, Volume2 } from 'lucide-react';
-import { useState } from 'react';
-import { api, type Shape, type WallView } from '../../api/client';
+import { CornerDownLeft, Diff, Film, PenTool, Sparkles, Volume2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import type { Shape, WallView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { asMessage, useStudio } from '../../state/studio';
 import { AS_ASKED } from './Rulers';
 import { MouthPicture } from './Cell';
+import { sayOnStage } from './aloud';
+import { DrawingKeyField } from './DrawingKeyField';
 import type { Preview } from './preview';
+import { WayIn } from './WayIn';
 import type { Placing } from './WallFace';
 
 type Row = WallView['rows'][number];
@@ -25,8 +28,7 @@ export function MouthCard({
   wall,
   row,
   cell,
-  shapes,
-  start,
+  art,
   stepBy,
   preview,
   previewed,
@@ -35,37 +37,56 @@ export function MouthCard({
   wall: WallView;
   row: Row;
   cell: CellOf;
-  shapes: Shape[];
-  start: Shape[];
+  /** The shapes of one of the mouth's drawings. */
+  art: (drawing: string) => Shape[];
   /** To the next mouth of the row, or the one before. */
   stepBy: (by: number) => void;
   preview: Preview;
   previewed: string | null;
   placing: Placing;
 }) {
-  const { view, edit, director, tell } = useStudio();
-  const [ghost, setGhost] = useState(false);
+  const studio = useStudio();
+  const { view, edit, tell } = studio;
   const sound = wall.sounds.find((s) => s.viseme === cell.viseme)!;
   const mouth = view.character.parts.find((p) => p.id === wall.part);
+  const [beside, setBeside] = useState(wall.start);
+  const other = mouth?.drawings.some((d) => d.id === beside) ? beside : wall.start;
+  const [ghost, setGhost] = useState(false);
+  const [flipped, setFlipped] = useState(false);
+  const [ways, setWays] = useState(false);
+  const [playing, setPlaying] = useState<string | null>(null);
+  const film = useRef(0);
+  useEffect(() => () => window.clearInterval(film.current), []);
+  const play = (drawings: string[]) => {
+    window.clearInterval(film.current);
+    // twice, so that the eye has a second chance
+    const all = [...drawings, drawings[0]!, drawings[0]!, ...drawings];
+    let at = 0;
+    film.current = window.setInterval(() => {
+      const next = all[at++];
+      setPlaying(next ?? null);
+      if (next === undefined) window.clearInterval(film.current);
+    }, 1000 / view.character.frameRate);
+  };
   const say = async (word: string) => {
     try {
-      const said = await api.sayWords(view.id, word, 0.75, row.mood, director.pose());
-      director.playOnce(said.frames);
+      await sayOnStage(studio, word, 0.75, row.mood, false);
     } catch (e) {
       tell(asMessage(e));
     }
   };
   const findings = wall.findings.filter((f) => f.drawing === cell.drawing);
   const itself = cell.drawing === wall.start;
-  const shape = () => {
+  const shown = playing ?? (flipped ? other : cell.drawing);
+  const shape = (drawing: string) => {
     const desk = useDesk.getState();
     desk.select(wall.part);
-    desk.pin(wall.part, cell.drawing);
-    desk.shape(cell.drawing);
-    const line = shapes.findIndex((s) => s.role === 'OUTLINE');
+    desk.pin(wall.part, drawing);
+    desk.shape(drawing);
+    const line = art(drawing).findIndex((s) => s.role === 'OUTLINE');
     useDesk.setState({
       alike: true,
-      through: itself ? null : wall.start,
+      through: drawing === other ? null : other,
       ...(line >= 0 ? { shapeAt: line } : {}),
     });
   };
@@ -82,11 +103,11 @@ export function MouthCard({
         }}
       >
         <MouthPicture
-          shapes={shapes}
-          ghost={ghost && !itself ? start : undefined}
+          shapes={art(shown)}
+          ghost={ghost && shown !== other ? art(other) : undefined}
           placing={placing}
           preview={preview}
-          previewed={previewed}
+          previewed={shown === cell.drawing ? previewed : null}
           className="h-[118px] w-[152px] rounded-lg bg-drawn"
         />
       </div>
@@ -105,7 +126,7 @@ export function MouthCard({
               <Volume2 size={12} aria-hidden /> {word}
             </button>
           ))}
-          <button className="btn px-1.5 py-0.5 text-[12px]" onClick={shape}>
+          <button className="btn px-1.5 py-0.5 text-[12px]" onClick={() => shape(cell.drawing)}>
             <PenTool size={12} aria-hidden /> Shape it
           </button>
           {cell.own && !itself && (
@@ -136,10 +157,22 @@ export function MouthCard({
               <Sparkles size={12} aria-hidden /> Make it anew
             </button>
           )}
-          <label className="flex items-center gap-1 px-1 text-[12px]">
-            <input type="checkbox" checked={ghost} onChange={(e) => setGhost(e.target.checked)} /> start
-            through it
-          </label>
+          <button
+            className="btn px-1.5 py-0.5 text-[12px]"
+            aria-pressed={ways}
+            title="Two frames into this mouth and two out of it"
+            onClick={() => setWays(!ways)}
+          >
+            <Film size={12} aria-hidden /> In and out
+          </button>
+          {mouth && (
+            <DrawingKeyField
+              key={cell.drawing}
+              part={mouth.id}
+              drawing={cell.drawing}
+              name={mouth.drawings.find((d) => d.id === cell.drawing)?.name ?? ''}
+            />
+          )}
         </div>
         {mouth && (
           <label className="mt-1 flex items-center gap-1.5 text-[12px] text-faint">
@@ -163,6 +196,52 @@ export function MouthCard({
               ))}
             </select>
           </label>
+        )}
+        {mouth && mouth.drawings.length > 1 && (
+          <div className="mt-1 flex items-center gap-1.5 text-[12px] text-faint">
+            <label className="flex min-w-0 flex-1 items-center gap-1.5">
+              beside
+              <select
+                className="field min-w-0 flex-1 py-0"
+                value={other}
+                onChange={(e) => setBeside(e.target.value)}
+              >
+                {mouth.drawings.map((d) => (
+                  <option key={d.id} value={d.id}>
+                    {d.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <button
+              className="btn px-1.5 py-0 text-[12px]"
+              aria-pressed={flipped}
+              title="Hold to see the other one in its place"
+              onPointerDown={() => setFlipped(true)}
+              onPointerUp={() => setFlipped(false)}
+              onPointerLeave={() => setFlipped(false)}
+              onKeyDown={(e) => (e.key === ' ' || e.key === 'Enter') && setFlipped(true)}
+              onKeyUp={() => setFlipped(false)}
+              onBlur={() => setFlipped(false)}
+            >
+              <Diff size={12} aria-hidden /> Flip
+            </button>
+            <label className="flex items-center gap-1">
+              <input type="checkbox" checked={ghost} onChange={(e) => setGhost(e.target.checked)} /> through
+              it
+            </label>
+          </div>
+        )}
+        {ways && mouth && (
+          <WayIn
+            wall={wall}
+            cell={cell}
+            from={other === cell.drawing ? wall.start : other}
+            art={art}
+            placing={placing}
+            play={play}
+            shape={shape}
+          />
         )}
         {findings.map((f) => (
           <p key={f.kind} className="mt-1 flex items-center gap-2 text-[12px] text-wrong">

@@ -1,8 +1,9 @@
-import { Play } from 'lucide-react';
+import { Play, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
-import { api, type SaidView } from '../../api/client';
+import type { SaidView } from '../../api/client';
 import { frameOf } from '../../stage/series';
 import { asMessage, useStudio } from '../../state/studio';
+import { sayOnStage } from './aloud';
 
 const PACES: [number, string][] = [
   [0.5, 'slowly'],
@@ -42,17 +43,18 @@ function runsOf(said: SaidView): Run[] {
 
 /** Any words, said at once by the mouths on the stage; every mouth of them can be looked at. */
 export function SayIt({ mood, jump }: { mood: string; jump: (drawing: string) => void }) {
-  const { view, director, tell } = useStudio();
+  const studio = useStudio();
+  const { view, director, tell } = studio;
   const [text, setText] = useState('Mind the ropes, please.');
   const [pace, setPace] = useState(1);
+  const [aloud, setAloud] = useState(false);
   const [said, setSaid] = useState<{ of: number; view: SaidView } | null>(null);
   const [at, setAt] = useState<number | null>(null);
   const say = async () => {
     try {
-      const answer = await api.sayWords(view.id, text, pace, mood, director.pose());
+      const answer = await sayOnStage(studio, text, pace, mood, aloud);
       setSaid({ of: view.revision, view: answer });
       setAt(null);
-      director.playOnce(answer.frames);
       if (answer.skipped.length > 0) tell({ says: answer.skipped.join(' '), bad: true });
     } catch (e) {
       tell(asMessage(e));
@@ -95,6 +97,16 @@ export function SayIt({ mood, jump }: { mood: string; jump: (drawing: string) =>
             </option>
           ))}
         </select>
+        <button
+          type="button"
+          className="btn px-1.5"
+          aria-pressed={aloud}
+          aria-label="Aloud"
+          title={aloud ? 'The voice booth speaks, and the mouths follow it' : 'Silent: typical durations'}
+          onClick={() => setAloud(!aloud)}
+        >
+          {aloud ? <Volume2 size={14} aria-hidden /> : <VolumeX size={14} aria-hidden />}
+        </button>
         <button className="btn-do" disabled={text.trim() === ''}>
           <Play size={14} aria-hidden /> Say it
         </button>

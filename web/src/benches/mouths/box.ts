@@ -12,15 +12,17 @@ export function mouthBox(
   mouth: Part | undefined,
   wide = 1.75,
 ): ViewBox | null {
-  const b = boundsOf(character, artwork, mouth ? [mouth.id] : []);
+  const b = boundsOf(character, artwork, mouth ? [mouth.id] : [], true);
   if (!b) return null;
   const face = boundsOf(
     character,
     artwork,
     character.parts.filter((p) => p.role === 'FACE').map((p) => p.id),
   );
-  const w = Math.max(b.w * wide, (face?.w ?? 0) * 0.286 * wide);
-  return { x: b.x + b.w / 2 - w / 2, y: b.y + b.h / 2 - w * 0.33, w, h: w * 0.78 };
+  // wide enough for the widest of the set, and high enough for the one that opens furthest
+  const w = Math.max(b.w * wide * 0.84, (face?.w ?? 0) * 0.286 * wide, (b.h * 1.12) / 0.78);
+  const y = Math.min(b.y - 0.05 * b.h, b.y + b.h / 2 - w * 0.39);
+  return { x: b.x + b.w / 2 - w / 2, y, w, h: w * 0.78 };
 }
 
 /** A crop that goes where the part goes when the head is turned. */

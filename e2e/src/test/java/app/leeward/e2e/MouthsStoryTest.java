@@ -186,6 +186,71 @@ class MouthsStoryTest extends Story {
     }
 
     @Test
+    void anInBetweenLeadsInAKeyShowsAMouthAndTheFaceSpeaksAloud() throws Exception {
+        drop(oneMouth(), "Maren with one mouth");
+        hand.bench("Mouths").click();
+        button("Make the whole set").click();
+        page.getByLabel("How they are made").waitFor();
+        cell("neutral", "AH").click();
+        button("In and out").click();
+        button("Add an in-between").click();
+        button("Take away").waitFor();
+        button("Say it").click();
+        page.getByLabel("Mouths said").waitFor();
+        page.getByLabel("Words to say").fill("a far car");
+        button("Say it").click();
+        assertThat(page.getByLabel("Mouths said")
+                        .getByTitle(java.util.regex.Pattern.compile("into-made-ah"))
+                        .first())
+                .isVisible();
+        page.reload();
+        cell("neutral", "AH").click();
+        button("In and out").click();
+        button("Take away").waitFor();
+
+        page.getByLabel("Key for", new Page.GetByLabelOptions().setExact(false)).click();
+        page.keyboard().press("w");
+        assertThat(page.getByText("'w' is not", new Page.GetByTextOptions().setExact(false)))
+                .isVisible();
+        page.getByLabel("Key for", new Page.GetByLabelOptions().setExact(false)).click();
+        page.keyboard().press("a");
+        assertThat(page.getByLabel("Key for", new Page.GetByLabelOptions().setExact(false)))
+                .hasValue("key a");
+        cell("neutral", "OO").click();
+        String oo = stageMouth();
+        page.keyboard().press("a");
+        untilStageMouthIsNot(oo);
+        String ah = stageMouth();
+        page.keyboard().press("a");
+        untilStageMouthIsNot(ah);
+
+        button("Aloud").click();
+        page.evaluate("() => { window.heard = 0; const play = HTMLMediaElement.prototype.play;"
+                + " HTMLMediaElement.prototype.play = function () { window.heard++; return play.call(this); }; }");
+        page.getByLabel("Words to say").fill("Mind the ropes.");
+        button("Say it").click();
+        page.waitForFunction("() => window.heard === 1");
+        assertThat(page.getByLabel("Mouths said")
+                        .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
+                        .nth(3))
+                .isVisible();
+
+        var pdf = page.request()
+                .get(server.url() + page.getByLabel("Chart page as PDF").getAttribute("href"));
+        org.assertj.core.api.Assertions.assertThat(new String(pdf.body(), 0, 5)).isEqualTo("%PDF-");
+        assertThat(seriousFaults()).isEmpty();
+    }
+
+    private String stageMouth() {
+        return page.locator("[data-testid=stage] [data-part=mouth]").innerHTML();
+    }
+
+    private void untilStageMouthIsNot(String before) {
+        page.waitForFunction(
+                "was => document.querySelector('[data-testid=stage] [data-part=mouth]').innerHTML !== was", before);
+    }
+
+    @Test
     void aSingleOutlineIsEnoughAndABrokenOneSaysWhatIsWrong() {
         String face = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 1000 1000\">"
                 + "<title>Plain Jo</title><g id=\"face\"><ellipse cx=\"500\" cy=\"450\" rx=\"200\" ry=\"240\" fill=\"#f2b892\"/></g>"

@@ -212,6 +212,7 @@ public final class Assembler {
                         "The mouth '" + d.name() + "' names no sound; it can be picked by hand and given one."));
             }
         }
+        MouthNames.twice(mouth.get()).forEach(notes::add);
         return MouthNames.chart(mouth.get());
     }
 

@@ -3,8 +3,10 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Note;
 import app.leeward.core.rig.Part;
 import app.leeward.core.speech.Phone;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -80,6 +82,26 @@ final class MouthNames {
             drawn.put(Viseme.REST, mouth.drawings().get(0).id());
         }
         return new MouthChart(Optional.of(mouth.id()), drawn);
+    }
+
+    /** Mouths named for nothing but sounds that an earlier one is named for already. */
+    static List<Note> twice(Part mouth) {
+        Map<Viseme, Drawing> first = new EnumMap<>(Viseme.class);
+        List<Note> out = new ArrayList<>();
+        for (Drawing d : mouth.drawings()) {
+            Set<Viseme> asked = read(d.name());
+            if (!asked.isEmpty() && first.keySet().containsAll(asked)) {
+                Viseme v = asked.iterator().next();
+                out.add(new Note(
+                        "mouth-twice",
+                        d.name(),
+                        "Two mouths are named for " + v.words() + ": '"
+                                + first.get(v).name() + "' serves it, '" + d.name()
+                                + "' stays in the set and can be given a sound by hand."));
+            }
+            asked.forEach(v -> first.putIfAbsent(v, d));
+        }
+        return out;
     }
 
     private static void word(String w, Set<Viseme> found) {

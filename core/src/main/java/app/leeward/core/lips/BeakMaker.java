@@ -21,7 +21,8 @@ import java.util.Optional;
 /**
  * Mouths of a face with a beak or a stiff muzzle: the upper beak is the skull's and never moves, the lower one is the jaw.
  * Seen from the front it goes straight down; seen from the side, where it is taller at its root than at its tip, it turns
- * about its root. A beak has no lips: rounding draws the lower one in, closing shuts it, and moods tilt nothing.
+ * about its root. A beak has no lips: rounding draws the lower one in, and closing shuts it. Its corners do give way: a mood lifts or lowers
+ * them, alike for every sound of its row.
  */
 final class BeakMaker implements SetMaker {
     /** Full drop as a share of the beak's width; beaks open further than lips. By eye, no source. */
@@ -30,6 +31,11 @@ final class BeakMaker implements SetMaker {
     private static final double SWING = 32;
     /** From which ratio of its heights at root and tip on a beak is seen from the side. */
     private static final double TAPER = 1.6;
+
+    /** How far a mood takes the corners up or down, as a share of the beak's width. By eye, no source. */
+    private static final double LIFT = 0.12;
+    /** Where along the half of a beak its corner begins to give way. */
+    private static final double STIFF = 0.35;
 
     private static final String DARK = "#6b1f2e";
 
@@ -157,7 +163,24 @@ final class BeakMaker implements SetMaker {
                         default -> s;
                     });
         }
-        return new Artwork(out);
+        double asked = Math.max(-1, Math.min(1, corners + (v == Viseme.SMILE ? 0.85 : 0)));
+        return asked == 0 ? new Artwork(out) : new Artwork(lifted(out, LIFT * lower.width() * asked));
+    }
+
+    /** With the corners of the beak, and what lies over them, taken up. */
+    private List<Shape> lifted(List<Shape> made, double lift) {
+        return made.stream()
+                .map(s -> s.withPath(s.path().map(p -> new Point(p.x(), p.y() - lift * give(p.x())))))
+                .toList();
+    }
+
+    /** How far a corner's way a place goes along, 0 to 1: seen from the side only the root is a corner. */
+    private double give(double x) {
+        double half = lower.width() / 2;
+        double out = root.map(r -> 1 - Math.abs(x - r.x()) / lower.width())
+                .orElseGet(() -> Math.abs(x - lower.centre().x()) / half);
+        double t = Math.max(0, Math.min(1, (out - STIFF) / (1 - STIFF)));
+        return t * t * (3 - 2 * t);
     }
 
     private Matrix jaw(double open, double drop, double narrow) {

@@ -63,6 +63,24 @@ class AssemblerTest {
     }
 
     @Test
+    void aMouthNamedForASoundThatHasOneSaysWhichServes() {
+        Layer mouths = Rigs.group(
+                "mouth",
+                Rigs.layer("ah", Rigs.ellipse(500, 560, 20, 10)),
+                Rigs.layer("oh", Rigs.ellipse(500, 560, 12, 12)),
+                Rigs.layer("open", Rigs.ellipse(500, 560, 30, 20)));
+        Character c = Rigs.hung(Rigs.group("", Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)), mouths));
+        assertThat(c.notes())
+                .filteredOn(n -> n.code().equals("mouth-twice"))
+                .singleElement()
+                .satisfies(n -> {
+                    assertThat(n.place()).isEqualTo("open");
+                    assertThat(n.says()).contains("'ah' serves it");
+                });
+        assertThat(part(c, "mouth").drawings()).hasSize(3);
+    }
+
+    @Test
     void everyLayerIsKeptAndTheStrangeOnesAreListed() {
         Layer odd = Rigs.group(
                 "", Rigs.face(), Rigs.layer("lantern", Rigs.box(10, 10, 5, 5)), Rigs.layer("", Rigs.box(0, 0, 3, 3)));

@@ -6,13 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Beaks: closed forms of a shift seen from the front and of a turn seen from the side. */
 class BeakMakerTest {
@@ -42,6 +45,10 @@ class BeakMakerTest {
     @EnumSource(Viseme.class)
     void theUpperBeakNeverMovesAndTheStructureStays(Viseme v) {
         for (Artwork start : new Artwork[] {FRONT, SIDE}) {
+            if (v == Viseme.SMILE) {
+                // it lifts the corners, see below
+                continue;
+            }
             Artwork made = make(start, v);
             Artwork first = SetMaker.of(start).starting();
             assertThat(MouthMakerTest.of(made, ShapeRole.UPPER_BEAK))
@@ -52,6 +59,22 @@ class BeakMakerTest {
                         .hasSameSizeAs(first.shapes().get(i).path().segments());
             }
         }
+    }
+
+    /** The corners of the upper beak and of the lower one go together, the middle and the tip stay. */
+    @ParameterizedTest
+    @ValueSource(doubles = {-1, -0.4, 0.5, 1})
+    void moodsLiftTheCornersAndNothingElse(double corners) {
+        Artwork front = SetMaker.of(FRONT).make(Viseme.PBM, MouthRulers.AS_ASKED, corners, 0);
+        List<Point> was = MouthMakerTest.of(FRONT, ShapeRole.LOWER_BEAK).path().sampled(2);
+        List<Point> is = MouthMakerTest.of(front, ShapeRole.LOWER_BEAK).path().sampled(2);
+        assertThat(is.get(0).y() - was.get(0).y()).as("0.12 of its width").isCloseTo(-12 * corners, within(1e-9));
+        assertThat(is.get(0).x()).isEqualTo(was.get(0).x());
+        Artwork side = SetMaker.of(SIDE).make(Viseme.PBM, MouthRulers.AS_ASKED, corners, 0);
+        Box tip = box(side, ShapeRole.UPPER_BEAK);
+        assertThat(tip.maxX()).isEqualTo(620);
+        assertThat(MouthMakerTest.of(side, ShapeRole.UPPER_BEAK).path().sampled(2))
+                .contains(new Point(620, 550));
     }
 
     @Test

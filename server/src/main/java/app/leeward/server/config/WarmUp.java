@@ -21,6 +21,8 @@ class WarmUp {
     /** Fixed, so that links into the demo work on every machine and loading it twice changes nothing. */
     private static final UUID MAREN = named("maren");
 
+    private static final UUID PILCHARD = named("pilchard");
+
     private final Documents documents;
     private final Characters characters;
     private final Lines lines;
@@ -56,6 +58,9 @@ class WarmUp {
             if (demo && !documents.existsById(MAREN)) {
                 characters.read(MAREN, DemoFiles.maren(), "maren.svg", "Leeward");
                 LOG.info("Maren is hung");
+            }
+            if (demo && !documents.existsById(PILCHARD)) {
+                characters.read(PILCHARD, DemoFiles.pilchard(), "pilchard.svg", "Leeward");
             }
             reader.warmUp();
             for (DemoFiles.Line line : demo ? DemoFiles.lines() : java.util.List.<DemoFiles.Line>of()) {
