@@ -5,6 +5,11 @@ import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
 import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
@@ -12,6 +17,7 @@ import app.leeward.core.speech.TimedPhone;
 import app.leeward.demo.DemoFiles;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Sound;
+import app.leeward.speech.Speaker;
 import app.leeward.speech.WavFile;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -20,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -40,7 +47,12 @@ import org.openjdk.jmh.annotations.Warmup;
 public class SpeechBench {
     private final MouthChart chart = chart();
     private final List<TimedPhone> minute = minute();
+    private static final String TWENTY = "Good morning everybody, the six forty boat to Sorrel is ready"
+            + " at the far pier, so mind the ropes please.";
+
     private final LineReader reader = new LineReader();
+    private final Speaker speaker = new Speaker(reader);
+    private final Evaluator maren = new Evaluator(Faces.maren());
     private final DemoFiles.Line line = DemoFiles.lines().get(0);
     private final Sound sound = WavFile.read(line.wav());
 
@@ -66,6 +78,17 @@ public class SpeechBench {
     @Benchmark
     public MouthTrack mouthTrackOfAMinute() {
         return MouthSolver.solve(chart, minute, 60, TrackRules.at(24), Map.of());
+    }
+
+    /** Twenty words typed on the Mouths bench: their sounds, the mouths and the face of every frame. */
+    @Benchmark
+    public List<Frame> sayTwentyWords() {
+        DialogueLine said = speaker.say(TWENTY, 1, Lexicon.EMPTY).line();
+        Shot shot = new Shot("said", said, TrackRules.at(24), Map.of());
+        Playhead playhead = new Playhead(maren, shot);
+        return IntStream.range(0, shot.frames())
+                .mapToObj(f -> playhead.frameAt(f, Pose.REST))
+                .toList();
     }
 
     @Benchmark

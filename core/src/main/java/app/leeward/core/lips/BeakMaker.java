@@ -117,12 +117,21 @@ final class BeakMaker implements SetMaker {
         double leftDrop = root.isPresent() && root.get().x() < cx ? 0 : drop;
         double rightDrop = root.isPresent() && root.get().x() > cx ? 0 : drop;
         double deep = 0.35 * lower.height();
+        // the skin between the halves is drawn in as far as it is stretched
+        double in = 0.3 * drop;
         return Path.of(
                 new Segment.Move(new Point(cx - half, top)),
                 new Segment.Line(new Point(cx + half, top)),
-                new Segment.Line(new Point(right, top + rightDrop + deep)),
+                side(new Point(cx + half, top), new Point(right, top + rightDrop + deep), root.isPresent() ? 0 : -in),
                 new Segment.Line(new Point(left, top + leftDrop + deep)),
+                side(new Point(left, top + leftDrop + deep), new Point(cx - half, top), root.isPresent() ? 0 : in),
                 new Segment.Close());
+    }
+
+    private static Segment side(Point from, Point to, double in) {
+        Point a = from.towards(to, 1 / 3.0);
+        Point b = from.towards(to, 2 / 3.0);
+        return new Segment.Cubic(new Point(a.x() + in, a.y()), new Point(b.x() + in, b.y()), to);
     }
 
     /** The cheeks of the opening are lined as the beak is. */

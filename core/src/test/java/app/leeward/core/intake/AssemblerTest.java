@@ -63,6 +63,25 @@ class AssemblerTest {
     }
 
     @Test
+    void aBeakOpensPastTheFaceAndIsNotCutByIt() {
+        Layer beak = Rigs.group(
+                "beak",
+                Rigs.layer("upper beak", Rigs.box(470, 540, 60, 30)),
+                Rigs.layer("lower beak", Rigs.box(475, 565, 50, 20)));
+        Layer mouth = Rigs.group("mouth", Rigs.group("closed", beak));
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.layer("freckles", Rigs.ellipse(460, 540, 9, 9)),
+                mouth));
+        assertThat(part(c, "mouth").drawings().get(0).art().shapes())
+                .extracting(s -> s.role())
+                .contains(app.leeward.core.art.ShapeRole.UPPER_BEAK);
+        assertThat(c.windows()).filteredOn(w -> w.by().equals("face-skin")).allSatisfy(w -> assertThat(w.masked())
+                .doesNotContain("mouth"));
+    }
+
+    @Test
     void aMouthNamedForASoundThatHasOneSaysWhichServes() {
         Layer mouths = Rigs.group(
                 "mouth",
