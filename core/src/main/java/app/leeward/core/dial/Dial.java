@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -81,6 +82,38 @@ public record Dial(
 
     public Dial withHinges(Map<String, Integer> newHinges) {
         return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges);
+    }
+
+    /** With another name or range; stops and bands stay at their values. */
+    public Dial ranged(String newName, double newFrom, double newTo, double newRest, String newUnit) {
+        return new Dial(id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges);
+    }
+
+    public Optional<Stop> stop(double at) {
+        return stops.stream().filter(s -> s.at() == at).findFirst();
+    }
+
+    /** The drawings it picks for a part, in rising order; empty where it says nothing. */
+    public List<Band> bandsOf(String part) {
+        return bands.stream()
+                .filter(b -> b.part().equals(part))
+                .findFirst()
+                .map(Bands::bands)
+                .orElse(List.of());
+    }
+
+    /** With other bands for one part; none takes the part off the dial. */
+    public Dial withBands(String part, List<Band> of) {
+        List<Bands> all = new ArrayList<>(bands);
+        int at = bands.stream().map(Bands::part).toList().indexOf(part);
+        if (of.isEmpty()) {
+            all.removeIf(b -> b.part().equals(part));
+        } else if (at < 0) {
+            all.add(new Bands(part, of));
+        } else {
+            all.set(at, new Bands(part, of));
+        }
+        return withBands(all);
     }
 
     /** Whether some stop says anything about the part's place, size or turn. */

@@ -58,6 +58,19 @@ public record Offset(
         return new Offset(-x, y, -rotation, scaleX, scaleY, -skewX, opacity, bend.mirrored());
     }
 
+    /** Both together: shifts, turns, skews and bends added, scales and opacity multiplied. */
+    public Offset and(Offset o) {
+        return new Offset(
+                x + o.x,
+                y + o.y,
+                rotation + o.rotation,
+                scaleX * o.scaleX,
+                scaleY * o.scaleY,
+                skewX + o.skewX,
+                opacity * o.opacity,
+                new Bend(bend.left() + o.bend.left(), bend.middle() + o.bend.middle(), bend.right() + o.bend.right()));
+    }
+
     /** This offset at 0, {@code other} at 1, evenly between. */
     public Offset towards(Offset other, double t) {
         return new Offset(

@@ -53,7 +53,8 @@ public final class Way {
         return ways;
     }
 
-    private static Way of(Dial dial, String part) {
+    /** The way of one part; one that no stop names stays where it is. */
+    public static Way of(Dial dial, String part) {
         List<Double> at = new ArrayList<>();
         List<Offset> offsets = new ArrayList<>();
         boolean restPlaced = false;

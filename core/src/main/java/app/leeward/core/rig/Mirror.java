@@ -7,8 +7,10 @@ import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.dial.Recorder;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -147,6 +149,43 @@ public final class Mirror {
     }
 
     /** What a dial does to one side it does to the other, reflected; a turn or a look across does it at the opposite value. */
+    /** A dial that does at the mirrored value, to the other side of the face, what it does at one of its stops. */
+    public static Dial acrossRest(Character c, Dial d, double at) {
+        double there = 2 * d.rest() - at;
+        Stop from = d.stop(at).orElseThrow();
+        Stop to = d.stop(there).orElse(new Stop(there, Map.of()));
+        for (Map.Entry<String, Offset> e : from.offsets().entrySet()) {
+            to = to.with(otherPart(c, e.getKey()), e.getValue().mirrored());
+        }
+        Dial out = Recorder.with(d, to);
+        for (Bands b : d.bands()) {
+            String other = otherPart(c, b.part());
+            List<Band> kept = new ArrayList<>(out.bandsOf(other));
+            kept.removeIf(x -> at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest());
+            for (Band x : turned(b.bands(), d.rest())) {
+                boolean side = at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest();
+                if (side && x.from() >= d.from() && x.to() <= d.to()) {
+                    kept.add(new Band(x.from(), x.to(), otherDrawing(c, other, x.drawing())));
+                }
+            }
+            kept.sort(Comparator.comparingDouble(Band::from));
+            out = out.withBands(other, kept);
+        }
+        return out;
+    }
+
+    private static String otherPart(Character c, String part) {
+        return c.part(part).flatMap(p -> twinOf(c, p)).map(Part::id).orElse(part);
+    }
+
+    /** The drawing named for the other side, where the part has one. */
+    private static String otherDrawing(Character c, String part, String drawing) {
+        return c.part(part)
+                .flatMap(p -> p.drawing(otherSide(drawing)))
+                .map(Drawing::id)
+                .orElse(drawing);
+    }
+
     private static Character mirrorDials(Character c, Map<String, String> twins) {
         List<Dial> dials = c.dials().stream().map(d -> mirrorDial(d, twins)).toList();
         return c.withDials(dials, c.pads());

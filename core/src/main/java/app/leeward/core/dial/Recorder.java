@@ -1,0 +1,117 @@
+package app.leeward.core.dial;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** Writes poses into the stops of a dial, and drawings into its bands. What a stop does not name goes on as before. */
+public final class Recorder {
+    private Recorder() {}
+
+    /**
+     * With a part posed differently at a value: what the dial does to it there, and this on top. A stop is made where none
+     * stands.
+     */
+    public static Dial posed(Dial dial, double at, String part, Offset more) {
+        Offset now = Way.of(dial, part).at(at);
+        return with(dial, dial.stop(at).orElse(new Stop(at, Map.of())).with(part, now.and(more)));
+    }
+
+    /** With a stop in place of the one at its value, or beside the others. */
+    public static Dial with(Dial dial, Stop stop) {
+        List<Stop> stops = new ArrayList<>(without(dial, stop.at()).stops());
+        stops.add(stop);
+        return dial.withStops(stops);
+    }
+
+    public static Dial without(Dial dial, double at) {
+        return dial.withStops(dial.stops().stream().filter(s -> s.at() != at).toList());
+    }
+
+    /**
+     * With a drawing shown at a value: in the band that holds it, or else from halfway to the stop, or rest, before it to
+     * halfway to the one behind; the dial's ends belong to the stops nearest to them.
+     */
+    public static Dial showing(Dial dial, double at, String part, String drawing) {
+        List<Band> bands = new ArrayList<>(dial.bandsOf(part));
+        for (int i = 0; i < bands.size(); i++) {
+            Band b = bands.get(i);
+            if (at >= b.from() && (at < b.to() || at == dial.to())) {
+                bands.set(i, new Band(b.from(), b.to(), drawing));
+                return dial.withBands(part, bands);
+            }
+        }
+        double from = dial.from();
+        double to = dial.to();
+        List<Double> marks = new ArrayList<>(dial.stops().stream().map(Stop::at).toList());
+        marks.add(dial.rest());
+        for (double mark : marks) {
+            from = mark < at ? Math.max(from, (mark + at) / 2) : from;
+            to = mark > at ? Math.min(to, (mark + at) / 2) : to;
+        }
+        for (Band b : bands) {
+            from = b.to() <= at ? Math.max(from, b.to()) : from;
+            to = b.from() > at ? Math.min(to, b.from()) : to;
+        }
+        bands.add(new Band(from, to, drawing));
+        bands.sort(Comparator.comparingDouble(Band::from));
+        return dial.withBands(part, bands);
+    }
+
+    /**
+     * With one of a part's band edges elsewhere. An edge between two bands that touch is the edge of both; it never passes
+     * the next one.
+     *
+     * @param edge where it is now
+     * @throws IllegalArgumentException when there is no such edge, or it would leave a band empty or overlap another
+     */
+    public static Dial edgeMoved(Dial dial, String part, double edge, double to) {
+        List<Band> out = new ArrayList<>();
+        boolean found = false;
+        for (Band b : dial.bandsOf(part)) {
+            found |= b.from() == edge || b.to() == edge;
+            double from = b.from() == edge ? to : b.from();
+            double until = b.to() == edge ? to : b.to();
+            if (!(from < until)) {
+                throw new IllegalArgumentException("A band needs some room; take the drawing off the dial instead.");
+            }
+            out.add(new Band(from, until, b.drawing()));
+        }
+        if (!found) {
+            throw new IllegalArgumentException("No band begins or ends at " + edge + " any more.");
+        }
+        if (to < dial.from() || to > dial.to()) {
+            throw new IllegalArgumentException("The dial goes from " + dial.from() + " to " + dial.to() + ".");
+        }
+        return dial.withBands(part, out);
+    }
+
+    /** Without what one stop says about one part, shifts, turns and sizes apart; a stop that says nothing is gone. */
+    public static Dial forgotten(Dial dial, double at, String part, Aspect aspect) {
+        Stop stop = dial.stop(at).orElse(null);
+        if (aspect == Aspect.DRAWING) {
+            return dial.withBands(
+                    part,
+                    dial.bandsOf(part).stream()
+                            .filter(b -> !(at >= b.from() && (at < b.to() || at == dial.to())))
+                            .toList());
+        }
+        if (stop == null || !stop.offsets().containsKey(part)) {
+            return dial;
+        }
+        Offset left = aspect.without(stop.offsets().get(part));
+        Stop less = stop.without(part);
+        // rest is where nothing is changed unless a stop says so; elsewhere nothing said is nothing kept
+        Stop kept = left.equals(Offset.NONE) ? less : less.with(part, left);
+        return kept.offsets().isEmpty() ? without(dial, at) : with(dial, kept);
+    }
+
+    /** What one stop says, at another value too; what stood there is replaced as far as this one speaks. */
+    public static Dial copied(Dial dial, double at, double to) {
+        Map<String, Offset> all = new TreeMap<>(dial.stop(to).map(Stop::offsets).orElse(Map.of()));
+        dial.stop(at).ifPresent(s -> all.putAll(s.offsets()));
+        return with(dial, new Stop(to, all));
+    }
+}

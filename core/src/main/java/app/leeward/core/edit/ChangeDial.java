@@ -1,0 +1,44 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** Another name or range for a dial; its stops and bands stay where they are. */
+public record ChangeDial(String dial, String name, double from, double to, double rest, String unit) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("dial " + dial);
+    }
+
+    @Override
+    public String describe(Character before) {
+        String was = before.dial(dial).map(Dial::name).orElse(dial);
+        return "Dial " + was + (was.equals(name.strip()) ? "" : " is called " + name.strip()) + ", from "
+                + Edits.plain(from) + " to " + Edits.plain(to) + unit;
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Optional<Outcome> refused = Edits.badName(name).or(() -> NewDial.badRange(from, to, rest, unit));
+        if (refused.isPresent()) {
+            return refused.get();
+        }
+        return OnDial.change(before, dial, d -> {
+            Optional<Double> left = Stream.concat(
+                            d.stops().stream().map(s -> s.at()),
+                            d.bands().stream()
+                                    .flatMap(b -> b.bands().stream())
+                                    .flatMap(b -> Stream.of(b.from(), b.to())))
+                    .filter(at -> at < from || at > to)
+                    .findFirst();
+            if (left.isPresent()) {
+                throw new IllegalArgumentException("There is something at " + Edits.plain(left.get())
+                        + " of this dial; move or take it away before the range ends short of it.");
+            }
+            return d.ranged(name.strip(), from, to, rest, unit.strip());
+        });
+    }
+}

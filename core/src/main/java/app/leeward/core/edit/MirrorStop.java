@@ -1,0 +1,32 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Mirror;
+import java.util.Set;
+
+/**
+ * What one stop says, on the other side of rest for the other side of the face, drawings too. What stood there is replaced as
+ * far as this stop speaks.
+ */
+public record MirrorStop(String dial, double at) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("dial " + dial);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Mirrored " + OnDial.at(before, dial, at);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return OnDial.change(before, dial, d -> {
+            if (d.stop(at).isEmpty() || at == d.rest()) {
+                throw new IllegalArgumentException("There is no stop at " + Edits.plain(at) + " to mirror.");
+            }
+            OnDial.inside(d, 2 * d.rest() - at);
+            return Mirror.acrossRest(before, d, at);
+        });
+    }
+}
