@@ -40,6 +40,11 @@ export type SaidView = Schemas['SaidView'];
 export type VersionView = Schemas['VersionView'];
 export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
+export type TurnView = Schemas['TurnView'];
+export type DialView = Schemas['DialView'];
+export type Ease = Schemas['Ease'];
+export type Stop = Schemas['Stop'];
+export type BallSetting = Schemas['BallSetting'];
 export type Artwork = Record<string, Shape[]>;
 
 /** What the server says when something cannot be done. */
@@ -164,6 +169,17 @@ export const api = {
     post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose, aloud }),
   chartUrl: (id: string, mood: string, kind: 'svg' | 'pdf') =>
     `/api/v1/characters/${id}/mouths/chart.${kind}${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
+  turn: (id: string, pose: PoseBody, pictures: number) =>
+    post<TurnView>(`/characters/${id}/turn`, { pose, pictures }),
+  dial: (id: string, dial: string) =>
+    post<DialView>(`/characters/${id}/dials/${encodeURIComponent(dial)}`, {}),
+  playDial: (id: string, dial: string, pose: PoseBody, frames: number, exposure: number, eased: boolean) =>
+    post<FrameSeries>(`/characters/${id}/dials/${encodeURIComponent(dial)}/play`, {
+      pose,
+      frames,
+      exposure,
+      eased,
+    }),
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),

@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { usePlayer } from '../line/player';
 import { useDesk } from '../state/desk';
+import { recorded } from '../state/recording';
 import { useStudio } from '../state/studio';
 
 const LIST: [string, string][] = [
@@ -26,7 +27,7 @@ const onControl = (e: KeyboardEvent) =>
 /** The keys that work on every bench. */
 export function Keys() {
   const { step, edit, view } = useStudio();
-  const { keys, parts } = view.character;
+  const { keys, parts, dials } = view.character;
   const { toggle, stepTo } = usePlayer();
   const [help, setHelp] = useState(false);
   useEffect(() => {
@@ -51,6 +52,7 @@ export function Keys() {
         desk.rest();
       } else if (e.key === 'Escape') {
         if (desk.shaping) desk.shape(null);
+        else if (desk.recording && desk.part === null) desk.record(false);
         else {
           desk.ask(false);
           desk.select(null);
@@ -65,12 +67,12 @@ export function Keys() {
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
         const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
         const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
-        void edit({ kind: 'nudge', part: desk.part, dx, dy });
+        void edit(recorded({ kind: 'nudge', part: desk.part, dx, dy }, dials));
       }
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [step, toggle, stepTo, edit, keys]);
+  }, [step, toggle, stepTo, edit, keys, dials]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>

@@ -13,6 +13,7 @@ const NAMES: Record<Bench, string> = {
   eyes: 'Eyes',
   mouths: 'Mouths',
   brows: 'Brows',
+  turn: 'Turn',
   lines: 'Lines',
   'hand-over': 'Hand over',
 };
@@ -31,6 +32,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     eyes: eyesFact(view.character),
     mouths: mouthsFact(view),
     brows: browsFact(view.character),
+    turn: turnFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',
   };
@@ -133,6 +135,12 @@ function browsFact(c: CharacterView['character']): string {
   const brows = c.parts.filter((p) => p.role === 'BROW').length;
   if (c.looks.length > 0) return c.looks.length === 1 ? '1 look' : `${c.looks.length} looks`;
   return brows === 0 ? 'no brows yet' : 'no looks yet';
+}
+
+function turnFact(c: CharacterView['character']): string {
+  const own = c.dials.filter((d) => d.purpose === 'OWN').length;
+  const turns = c.dials.some((d) => d.purpose === 'TURN');
+  return turns ? (own > 0 ? `turns, ${own} more dials` : 'the head turns') : 'no turn yet';
 }
 
 function mouthsFact(view: CharacterView): string {

@@ -7,6 +7,7 @@ import { IntakeBench } from './IntakeBench';
 import { LinesBench } from './LinesBench';
 import { MouthsBench } from './MouthsBench';
 import { PartsBench } from './PartsBench';
+import { TurnBench } from './TurnBench';
 
 /** The surface made for the stage of work that is open. */
 export function Bench() {
@@ -25,6 +26,7 @@ export function Bench() {
       {bench === 'eyes' && <EyesBench />}
       {bench === 'mouths' && <MouthsBench />}
       {bench === 'brows' && <BrowsBench />}
+      {bench === 'turn' && <TurnBench />}
       {bench === 'lines' && <LinesBench />}
       {bench === 'hand-over' && <HandOverBench />}
     </section>

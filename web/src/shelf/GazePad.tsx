@@ -4,7 +4,7 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { hold, shown, within } from './values';
 
-/** Two dials as one square: where the eyes look. Right is the right of the screen. */
+/** Two dials as one square: where the eyes look, or how the head is held. Right is the right of the screen. */
 export function GazePad({
   name,
   across,
@@ -42,12 +42,13 @@ export function GazePad({
     director.release();
   };
   const key = (e: React.KeyboardEvent) => {
-    const by = e.shiftKey ? 0.25 : 0.05;
+    const by = e.shiftKey ? 1 / 8 : 1 / 40;
+    const [bx, by_] = [by * (across.to - across.from), by * (down.to - down.from)];
     const moves: Record<string, [number, number]> = {
-      ArrowLeft: [x - by, y],
-      ArrowRight: [x + by, y],
-      ArrowUp: [x, y - by],
-      ArrowDown: [x, y + by],
+      ArrowLeft: [x - bx, y],
+      ArrowRight: [x + bx, y],
+      ArrowUp: [x, y - by_],
+      ArrowDown: [x, y + by_],
       Delete: [across.rest, down.rest],
       Backspace: [across.rest, down.rest],
     };
@@ -73,8 +74,8 @@ export function GazePad({
         aria-valuemax={across.to}
         aria-valuenow={Math.round(x * 100) / 100}
         aria-valuetext={`across ${shown(across, x)}, down ${shown(down, y)}`}
-        data-testid="pad-gaze"
-        title="Drag to look; double-click to look straight ahead"
+        data-testid={`pad-${name.toLowerCase()}`}
+        title="Drag; double-click for straight ahead"
         className={`relative cursor-crosshair touch-none overflow-hidden rounded-xl border border-line bg-card ${
           large ? 'h-[132px] w-[160px]' : 'h-[76px] w-[92px]'
         }`}

@@ -8,16 +8,19 @@ import { Ruler } from './Ruler';
 /** Every dial, on every bench, under the face. */
 export function Shelf() {
   const { character } = useStudio().view;
+  const dial = (id: string) => character.dials.find((d) => d.id === id);
   const away = useDesk((s) =>
     [s.dials, s.picks, s.pins, s.looks].some((held) => Object.keys(held).length > 0),
   );
-  const onPads = new Set(character.pads.flatMap((p) => [p.across, p.down]));
+  // a look is steered on its pad alone; the head has stops and drawings to rest on, which only rulers show
+  const onPads = new Set(
+    character.pads.flatMap((p) => [p.across, p.down]).filter((id) => dial(id)?.purpose.startsWith('GAZE')),
+  );
   const [withUnits, setWithUnits] = useState(false);
   const units = character.dials.filter((d) => d.purpose === 'ACTION_UNIT');
   const rulers = character.dials.filter(
     (d) => !onPads.has(d.id) && (withUnits || d.purpose !== 'ACTION_UNIT'),
   );
-  const dial = (id: string) => character.dials.find((d) => d.id === id);
   return (
     <section
       aria-label="Dials"

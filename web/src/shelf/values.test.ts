@@ -10,8 +10,9 @@ const turn: Dial = {
   to: 60,
   rest: 0,
   unit: '°',
-  stops: [-60, -30, 30, 60].map((at) => ({ at, offsets: {} })),
+  stops: [-60, -30, 30, 60].map((at) => ({ at, offsets: {}, ease: { kind: 'even' as const }, reshapes: {} })),
   hinges: {},
+  follows: [],
   bands: [{ part: 'nose', bands: [{ from: 20, to: 60, drawing: 'profile' }] }],
 };
 

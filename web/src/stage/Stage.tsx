@@ -2,9 +2,12 @@ import { CircleHelp, Maximize2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Frame } from '../api/client';
 import { mouthBox } from '../benches/mouths/box';
+import { shown } from '../shelf/values';
 import { useDesk } from '../state/desk';
+import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { Painter } from './painter';
+import { BallHandles } from './overlay/BallHandles';
 import { ModelSheet } from './overlay/ModelSheet';
 import { Rigging } from './overlay/Rigging';
 import { ShapePoints } from './overlay/ShapePoints';
@@ -32,14 +35,18 @@ export function Stage() {
   const solo = useDesk((s) => s.solo);
   const locked = useDesk((s) => s.locked);
   const [unit, setUnit] = useState(1);
+  const recording = useDesk((s) => s.recording) && bench === 'turn';
+  const ball = useDesk((s) => s.ball) && bench === 'turn';
   const shaping = useDesk((s) => s.shaping);
   const shapeAt = useDesk((s) => s.shapeAt);
   const shaped = useMemo(() => {
     const p =
-      bench === 'parts' || bench === 'mouths' ? view.character.parts.find((x) => x.id === part) : undefined;
+      bench === 'parts' || bench === 'mouths' || recording
+        ? view.character.parts.find((x) => x.id === part)
+        : undefined;
     const d = p?.drawings.find((x) => x.id === shaping);
     return p && d ? { part: p, drawing: d } : null;
-  }, [bench, view.character, part, shaping]);
+  }, [bench, recording, view.character, part, shaping]);
   const [zoomed, setZoomed] = useState<ViewBox | null>(null);
   // the points of a mouth are too close together to be taken hold of on a whole head
   const near = useMemo(
@@ -146,11 +153,13 @@ export function Stage() {
             shapes={artwork[shaped.drawing.art as unknown as string] ?? []}
             shape={shapeAt}
             choose={(i) => useDesk.setState({ shapeAt: i })}
+            recording={recording}
           />
         )}
-        {bench === 'parts' && !whyMode && !shaped && (
-          <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} />
+        {(bench === 'parts' || recording) && !whyMode && !shaped && (
+          <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} posingOnly={recording} />
         )}
+        {ball && !whyMode && <BallHandles svg={getSvg} unit={unit} />}
         {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
       <div className="absolute top-2.5 left-3 flex gap-1.5">
@@ -172,7 +181,8 @@ export function Stage() {
             Whole figure
           </button>
         )}
-        {(shaped || (bench === 'parts' && part)) && (
+        {recording && <RecordingChip />}
+        {!recording && (shaped || (bench === 'parts' && part)) && (
           <span className="self-center rounded-full border border-doing bg-doing-soft px-2.5 py-0.5 text-[12px] text-ink">
             {shaped
               ? 'Drawing – the part stays where it is'
@@ -186,6 +196,23 @@ export function Stage() {
         the character’s right
       </span>
     </main>
+  );
+}
+
+/** Says where on the stage what is posed goes, before it goes there. */
+function RecordingChip() {
+  const { dials } = useStudio().view.character;
+  const says = useDesk((s) => {
+    const now = recordingAt(s, dials);
+    if (!now) return '';
+    return now.at === now.dial.rest
+      ? `Recording – ${now.dial.name} rests`
+      : `Recording into ${now.dial.name} at ${shown(now.dial, now.at)}`;
+  });
+  return says === '' ? null : (
+    <span className="self-center rounded-full bg-doing px-2.5 py-0.5 text-[12px] font-bold text-on-doing">
+      {says}
+    </span>
   );
 }
 

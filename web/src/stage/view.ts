@@ -67,3 +67,26 @@ export function wholeView(character: Character, artwork: Artwork): ViewBox {
   const box = all ? union(all, canvas) : canvas;
   return { x: box.x - box.w * 0.04, y: box.y - box.h * 0.04, w: box.w * 1.08, h: box.h * 1.08 };
 }
+
+/** Face and brows with some air; hair that hangs lower than the chin is cut off. */
+export function faceBox(character: Character, artwork: Artwork): ViewBox | null {
+  const ids = (...roles: string[]) => character.parts.filter((p) => roles.includes(p.role)).map((p) => p.id);
+  const b =
+    boundsOf(character, artwork, ids('FACE')) ??
+    boundsOf(character, artwork, ids('BROW', 'EYE', 'WHITE', 'MOUTH'));
+  if (!b) return null;
+  const w = b.w * 1.2;
+  const h = w * 0.94;
+  return { x: b.x + b.w / 2 - w / 2, y: b.y + b.h * 1.03 - h, w, h };
+}
+
+/** The head from the brim to the chin, square: wide enough for what a turn brings round the sides. */
+export function turnBox(character: Character, artwork: Artwork): ViewBox | null {
+  const head = character.parts.find((p) => p.role === 'HEAD');
+  const ids = character.parts.filter((p) => p.parent === head?.id && p.role !== 'OTHER').map((p) => p.id);
+  const b = boundsOf(character, artwork, ids);
+  const face = faceBox(character, artwork);
+  if (!b || !face) return b;
+  const side = Math.max(Math.min(b.w, b.h), face.w) * 1.02;
+  return { x: b.x + b.w / 2 - side / 2, y: face.y + face.h * 1.02 - side, w: side, h: side };
+}

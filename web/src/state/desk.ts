@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 
-export const BENCHES = ['intake', 'parts', 'eyes', 'mouths', 'brows', 'lines', 'hand-over'] as const;
+export const BENCHES = ['intake', 'parts', 'eyes', 'mouths', 'brows', 'turn', 'lines', 'hand-over'] as const;
 export type Bench = (typeof BENCHES)[number];
 /** Benches that need the whole height beside the face; the line keeps to the face's side there. */
 export const isTall = (bench: Bench) => bench !== 'lines' && bench !== 'hand-over';
@@ -33,6 +33,14 @@ export interface Desk {
   alike: boolean;
   /** Another drawing that shows through the one being changed. */
   through: string | null;
+  /** The dial whose card is open on the Turn bench; null for the head turn as a whole. */
+  dial: string | null;
+  /** Whether what is posed by hand goes into a stop of that dial instead of the rest pose. */
+  recording: boolean;
+  /** Another dial away from rest that what is recorded is a correction for, together with the first. */
+  together: string | null;
+  /** Whether the ball under the face is shown and can be taken hold of. */
+  ball: boolean;
 }
 
 interface Actions {
@@ -54,6 +62,9 @@ interface Actions {
   toggle: (what: 'hidden' | 'locked' | 'solo', parts: string[]) => void;
   ask: (whyMode: boolean) => void;
   shape: (drawing: string | null) => void;
+  /** Opens the card of a dial; what was being recorded ends. */
+  openDial: (dial: string | null) => void;
+  record: (recording: boolean, together?: string | null) => void;
 }
 
 const START: Desk = {
@@ -76,6 +87,10 @@ const START: Desk = {
   shapeAt: 0,
   alike: false,
   through: null,
+  dial: null,
+  recording: false,
+  together: null,
+  ball: false,
 };
 
 function put(map: Record<string, string>, key: string, value: string | null): Record<string, string> {
@@ -97,6 +112,7 @@ export function toHash(d: Desk): string {
   if (d.line) q.set('l', d.line);
   if (d.frame > 0) q.set('f', String(d.frame));
   if (d.part) q.set('part', d.part);
+  if (d.dial) q.set('dial', d.dial);
   if (d.also.length) q.set('also', d.also.join(' '));
   for (const what of ['hidden', 'locked', 'solo'] as const)
     if (d[what].length) q.set(what, d[what].join(' '));
@@ -129,6 +145,7 @@ export function fromHash(hash: string): Partial<Desk> {
     line: q.get('l'),
     frame: Number.isInteger(frame) && frame > 0 ? frame : 0,
     part: q.get('part'),
+    dial: q.get('dial'),
     also: list('also'),
     hidden: list('hidden'),
     locked: list('locked'),
@@ -140,7 +157,7 @@ export const useDesk = create<Desk & Actions>((set) => ({
   ...START,
   ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
   open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
-  go: (bench) => set({ bench, shaping: null }),
+  go: (bench) => set({ bench, shaping: null, recording: false, together: null, ball: false }),
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   turnAll: (values) => set((s) => ({ dials: { ...s.dials, ...values } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
@@ -157,6 +174,8 @@ export const useDesk = create<Desk & Actions>((set) => ({
   play: (playing) => set({ playing }),
   select: (part) => set({ part, also: [], shaping: null }),
   shape: (shaping) => set({ shaping, shapeAt: 0 }),
+  openDial: (dial) => set({ dial, recording: false, together: null, shaping: null, ball: false }),
+  record: (recording, together = null) => set({ recording, together, shaping: null, ball: false }),
   addTo: (part) =>
     set((s) => {
       if (s.part === null) return { part };

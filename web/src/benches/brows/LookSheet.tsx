@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Bookmark, Sparkles, TriangleAlert, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api, type LooksView } from '../../api/client';
-import { boundsOf, type ViewBox } from '../../stage/view';
+import { faceBox } from '../../stage/view';
 import { frameOf } from '../../stage/series';
 import { useDesk } from '../../state/desk';
 import { useSettled } from '../../state/settled';
@@ -25,7 +25,7 @@ export function LookSheet() {
     queryFn: () => api.looks(view.id, { dials: turn && turned !== undefined ? { [turn.id]: turned } : {} }),
     placeholderData: keepPreviousData,
   });
-  const box = useMemo(() => headBox(character, artwork), [character, artwork]);
+  const box = useMemo(() => faceBox(character, artwork), [character, artwork]);
   const groups = useMemo(() => {
     const found = new Map<string, { entry: Entry; index: number }[]>();
     sheet.data?.looks.forEach((entry, i) => {
@@ -91,21 +91,6 @@ export function LookSheet() {
       ))}
     </section>
   );
-}
-
-/** Head and brows with some air; hair that hangs lower than the chin is cut off. */
-function headBox(
-  character: ReturnType<typeof useStudio>['view']['character'],
-  artwork: ReturnType<typeof useStudio>['artwork'],
-): ViewBox | null {
-  const ids = (...roles: string[]) => character.parts.filter((p) => roles.includes(p.role)).map((p) => p.id);
-  const b =
-    boundsOf(character, artwork, ids('FACE')) ??
-    boundsOf(character, artwork, ids('BROW', 'EYE', 'WHITE', 'MOUTH'));
-  if (!b) return null;
-  const w = b.w * 1.2;
-  const h = w * 0.94;
-  return { x: b.x + b.w / 2 - w / 2, y: b.y + b.h * 1.03 - h, w, h };
 }
 
 function LookCard({ entry, picture }: { entry: Entry; picture: React.ReactNode }) {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Edit, Joint, Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
+import { recorded } from '../../state/recording';
 import { useStudio } from '../../state/studio';
 import type { Painter } from '../painter';
 import type { ViewBox } from '../view';
@@ -73,11 +74,14 @@ export function Rigging({
   painter,
   unit,
   box,
+  posingOnly = false,
 }: {
   svg: () => SVGSVGElement | null;
   painter: () => Painter | null;
   unit: number;
   box: ViewBox;
+  /** While a dial is recorded parts are posed, and neither hung elsewhere nor given another pivot. */
+  posingOnly?: boolean;
 }) {
   const { view, director, edit } = useStudio();
   const chosen = useDesk((s) => s.part);
@@ -112,7 +116,8 @@ export function Rigging({
       sheet,
       e,
       (to, from, now) => {
-        draft = make(to, from, now);
+        const made = make(to, from, now);
+        draft = made && recorded(made, view.character.dials);
         if (draft) director.drafting(draft);
       },
       (kept) => {
@@ -171,7 +176,7 @@ export function Rigging({
     <g data-testid="rigging">
       {joints.map((j) => {
         const to = at(j.parent);
-        return to && Math.hypot(to[0]! - j.at[0]!, to[1]! - j.at[1]!) > unit ? (
+        return to && !posingOnly && Math.hypot(to[0]! - j.at[0]!, to[1]! - j.at[1]!) > unit ? (
           <path
             key={`t-${j.part}`}
             d={thread(j.at, to)}
@@ -300,7 +305,7 @@ export function Rigging({
               )}
             </>
           )}
-          {end && !held && (
+          {end && !held && !posingOnly && (
             <g>
               <path
                 d={`M${joint.at[0]} ${joint.at[1]}L${hook ? hook.at : end}`}
@@ -332,7 +337,8 @@ export function Rigging({
           )}
           <g
             data-testid="handle-pivot"
-            className={held ? '' : 'cursor-crosshair'}
+            className={held || posingOnly ? '' : 'cursor-crosshair'}
+            pointerEvents={posingOnly ? 'none' : undefined}
             onPointerDown={(e) =>
               pull(e, (to, from) => {
                 const [x, y] = inParent(joint.within, [to[0] - from[0], to[1] - from[1]]);

@@ -1,6 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Edit, Part, Shape } from '../../api/client';
 import { useDesk } from '../../state/desk';
+import { recordingAt } from '../../state/recording';
 import { useStudio } from '../../state/studio';
 import { paintDrawing, type Painter } from '../painter';
 import { round, type XY } from './geometry';
@@ -22,6 +23,7 @@ export function ShapePoints({
   shapes,
   shape,
   choose,
+  recording = false,
 }: {
   svg: () => SVGSVGElement | null;
   painter: () => Painter | null;
@@ -31,8 +33,21 @@ export function ShapePoints({
   shapes: Shape[];
   shape: number;
   choose: (shape: number) => void;
+  /** Whether points are pulled at a stop of the dial being recorded; the artwork stays as it is drawn. */
+  recording?: boolean;
 }) {
-  const { director, edit, artwork } = useStudio();
+  const { director, edit, artwork, view } = useStudio();
+  // at a stop the points are where the pose has them
+  const [posed, setPosed] = useState<string[]>([]);
+  useEffect(
+    () =>
+      recording
+        ? director.watch((frame) =>
+            setPosed(frame.placed.find((p) => p.part === part.id && p.drawing === drawing)?.outlines ?? []),
+          )
+        : undefined,
+    [director, recording, part.id, drawing],
+  );
   const alike = useDesk((s) => s.alike);
   const through = useDesk((s) => s.through);
   const ghost = useRef<SVGGElement>(null);
@@ -54,14 +69,37 @@ export function ShapePoints({
   );
   useEffect(() => director.watch(() => requestAnimationFrame(() => redraw((n) => n + 1))), [director]);
 
-  const now = live?.of === shapes ? live.shapes : shapes;
+  const drawn = live?.of === shapes ? live.shapes : shapes;
+  const now =
+    recording && posed.length === drawn.length ? drawn.map((s, i) => ({ ...s, path: posed[i]! })) : drawn;
   const chosen = now[shape];
   const steps = chosen ? stepsOf(chosen.path) : [];
+
+  /** A point pulled at the stop where the recorded dial stands. */
+  const pulled = (segment: number, hold: Hold, dx: number, dy: number): Edit | null => {
+    const here = recordingAt(useDesk.getState(), view.character.dials);
+    return here
+      ? {
+          kind: 'pull-point',
+          dial: here.dial.id,
+          at: here.at,
+          part: part.id,
+          drawing,
+          shape,
+          segment,
+          hold,
+          dx: round(dx, 3),
+          dy: round(dy, 3),
+          mirrored: alike,
+        }
+      : null;
+  };
 
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (point === null || (e.target as Element).closest?.('input, textarea, select')) return;
       const at = { part: part.id, drawing, shape, at: point };
+      if (recording && !e.key.startsWith('Arrow')) return;
       if (e.key === 'Delete' || e.key === 'Backspace') void edit({ kind: 'remove-point', ...at });
       else if (e.key === 's' || e.key === 'S') void edit({ kind: 'round-point', ...at, smooth: true });
       else if (e.key === 'c' || e.key === 'C') void edit({ kind: 'round-point', ...at, smooth: false });
@@ -71,13 +109,16 @@ export function ShapePoints({
         if (!step) return;
         const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
         const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
-        void edit({
-          kind: 'move-point',
-          mirrored: alike,
-          ...at,
-          hold: 'POINT',
-          to: [round(step.to[0] + dx, 3), round(step.to[1] + dy, 3)],
-        });
+        const make = recording
+          ? pulled(point, 'POINT', dx, dy)
+          : ({
+              kind: 'move-point',
+              mirrored: alike,
+              ...at,
+              hold: 'POINT',
+              to: [round(step.to[0] + dx, 3), round(step.to[1] + dy, 3)],
+            } satisfies Edit);
+        if (make) void edit(make);
       } else return;
       e.preventDefault();
       e.stopImmediatePropagation();
@@ -109,19 +150,22 @@ export function ShapePoints({
     drag(
       sheet,
       e,
-      (to) => {
+      (to, from) => {
         const [x, y] = art(to);
-        draft = {
-          kind: 'move-point',
-          mirrored: alike,
-          part: part.id,
-          drawing,
-          shape,
-          at,
-          hold,
-          to: [round(x, 3), round(y, 3)],
-        };
-        director.drafting(draft);
+        const [fx, fy] = art(from);
+        draft = recording
+          ? pulled(at, hold, x - fx, y - fy)
+          : {
+              kind: 'move-point',
+              mirrored: alike,
+              part: part.id,
+              drawing,
+              shape,
+              at,
+              hold,
+              to: [round(x, 3), round(y, 3)],
+            };
+        if (draft) director.drafting(draft);
       },
       (kept) => {
         const final = draft;
@@ -133,7 +177,7 @@ export function ShapePoints({
 
   const add = (e: React.MouseEvent) => {
     const sheet = svg();
-    if (!sheet) return;
+    if (!sheet || recording) return;
     e.stopPropagation();
     const near = nearest(steps, art(onCanvas(sheet, e)));
     if (near)

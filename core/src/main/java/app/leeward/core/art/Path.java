@@ -43,6 +43,22 @@ public record Path(List<Segment> segments) {
         return new Path(out);
     }
 
+    /** Every point and handle, in the order of the path's numbers. */
+    public List<Point> points() {
+        List<Point> all = new ArrayList<>();
+        map(p -> {
+            all.add(p);
+            return p;
+        });
+        return all;
+    }
+
+    /** With every point and handle shifted by its own pair of numbers, x and y in turns. */
+    public Path shifted(double[] shifts) {
+        int[] next = {0};
+        return map(p -> new Point(p.x() + shifts[next[0]++], p.y() + shifts[next[0]++]));
+    }
+
     /** The tight bounds of the outline (curve extremes, not control points); empty for a path without segments. */
     public Optional<Box> bounds() {
         Bounds b = new Bounds();

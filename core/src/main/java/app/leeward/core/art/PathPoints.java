@@ -43,6 +43,22 @@ public final class PathPoints {
         return new Path(s);
     }
 
+    /**
+     * Where a point or handle is.
+     *
+     * @throws IllegalArgumentException when there is none
+     */
+    public static Point place(Path path, int at, Hold hold) {
+        Segment held = segment(path.segments(), at);
+        if (hold == Hold.POINT) {
+            return end(held);
+        }
+        if (held instanceof Segment.Cubic c) {
+            return hold == Hold.FIRST_HANDLE ? c.c1() : c.c2();
+        }
+        throw new IllegalArgumentException("segment " + at + " is no curve and has no handles");
+    }
+
     /** One more point on a segment, {@code t} of the way along it; the outline does not change (de Casteljau). */
     public static Path added(Path path, int at, double t) {
         if (!(t > 0 && t < 1)) {

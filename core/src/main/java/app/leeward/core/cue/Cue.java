@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -54,21 +55,30 @@ public record Cue(String id, String name, Map<String, List<Key>> tracks) {
                         .orElse(0);
     }
 
-    /** What it adds to each of its dials at one of its frames; nothing outside them. */
+    /** What it adds to each of its dials at one of its frames, every dial gliding; nothing outside them. */
     public Map<String, Double> at(int frame) {
+        return at(frame, Set.of());
+    }
+
+    /**
+     * What it adds to each of its dials at one of its frames; nothing outside them.
+     *
+     * @param straight ids of dials that stay at one key until the next
+     */
+    public Map<String, Double> at(int frame, Set<String> straight) {
         if (frame < 0 || frame >= frames()) {
             return Map.of();
         }
         Map<String, Double> adds = new HashMap<>();
-        tracks.forEach((dial, keys) -> adds.put(dial, at(keys, frame)));
+        tracks.forEach((dial, keys) -> adds.put(dial, at(keys, frame, straight.contains(dial))));
         return adds;
     }
 
-    private static double at(List<Key> keys, int frame) {
+    private static double at(List<Key> keys, int frame, boolean straight) {
         Key before = keys.get(0);
         for (Key k : keys) {
             if (k.frame() > frame) {
-                return frame <= before.frame()
+                return straight || frame <= before.frame()
                         ? before.by()
                         : before.by()
                                 + (k.by() - before.by()) * (frame - before.frame()) / (k.frame() - before.frame());

@@ -40,6 +40,13 @@ public enum Aspect {
             return o.with(Bend.NONE);
         }
     },
+    /** How outlines are reshaped point by point, which no offset says. */
+    SHAPE {
+        @Override
+        Offset without(Offset o) {
+            return o;
+        }
+    },
     DRAWING {
         @Override
         Offset without(Offset o) {

@@ -18,6 +18,8 @@ import java.util.TreeMap;
  * @param bands at most one entry a part
  * @param hinges part id to which of its earlier pivots (0 the oldest) the stops turn it about; parts left out turn about
  *     the pivot they have now
+ * @param travel how it gets from one keyed value to the next, when somebody said so; null when it goes by what it does
+ * @param follows which other dials add to where it stands; none twice equally late
  */
 public record Dial(
         String id,
@@ -29,7 +31,9 @@ public record Dial(
         String unit,
         List<Stop> stops,
         List<Bands> bands,
-        Map<String, Integer> hinges) {
+        Map<String, Integer> hinges,
+        Travel travel,
+        List<Follow> follows) {
     public Dial {
         Numbers.finite("range", from + to + rest);
         if (!(from < to)) {
@@ -56,6 +60,10 @@ public record Dial(
         if (bands.stream().map(Bands::part).distinct().count() != bands.size()) {
             throw new IllegalArgumentException("dial '" + name + "' exchanges one part's drawings twice");
         }
+        follows = follows == null ? List.of() : List.copyOf(follows);
+        if (follows.stream().map(f -> f.leader() + " " + f.later()).distinct().count() != follows.size()) {
+            throw new IllegalArgumentException("dial '" + name + "' follows one dial twice at the same time");
+        }
     }
 
     /** A dial whose stops turn every part about its present pivot. */
@@ -69,24 +77,47 @@ public record Dial(
             String unit,
             List<Stop> stops,
             List<Bands> bands) {
-        this(id, name, purpose, from, to, rest, unit, stops, bands, Map.of());
+        this(id, name, purpose, from, to, rest, unit, stops, bands, Map.of(), null, List.of());
+    }
+
+    /** One that follows no other. */
+    public Dial(
+            String id,
+            String name,
+            Purpose purpose,
+            double from,
+            double to,
+            double rest,
+            String unit,
+            List<Stop> stops,
+            List<Bands> bands,
+            Map<String, Integer> hinges) {
+        this(id, name, purpose, from, to, rest, unit, stops, bands, hinges, null, List.of());
     }
 
     public Dial withStops(List<Stop> newStops) {
-        return new Dial(id, name, purpose, from, to, rest, unit, newStops, bands, hinges);
+        return new Dial(id, name, purpose, from, to, rest, unit, newStops, bands, hinges, travel, follows);
     }
 
     public Dial withBands(List<Bands> newBands) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, newBands, hinges);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, newBands, hinges, travel, follows);
     }
 
     public Dial withHinges(Map<String, Integer> newHinges) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges, travel, follows);
+    }
+
+    public Dial withTravel(Travel newTravel) {
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, newTravel, follows);
+    }
+
+    public Dial withFollows(List<Follow> newFollows) {
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows);
     }
 
     /** With another name or range; stops and bands stay at their values. */
     public Dial ranged(String newName, double newFrom, double newTo, double newRest, String newUnit) {
-        return new Dial(id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges);
+        return new Dial(id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges, travel, follows);
     }
 
     public Optional<Stop> stop(double at) {
@@ -119,6 +150,14 @@ public record Dial(
     /** Whether some stop says anything about the part's place, size or turn. */
     public boolean poses(String part) {
         return stops.stream().anyMatch(s -> s.offsets().containsKey(part));
+    }
+
+    /** How it gets from one keyed value to the next: what does nothing but exchange drawings has nothing to glide through. */
+    public Travel travels() {
+        if (travel != null) {
+            return travel;
+        }
+        return !bands.isEmpty() && stops.stream().allMatch(Stop::empty) ? Travel.STRAIGHT : Travel.GLIDE;
     }
 
     /** {@code value} held inside the range. */

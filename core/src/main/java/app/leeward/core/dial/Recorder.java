@@ -1,5 +1,6 @@
 package app.leeward.core.dial;
 
+import app.leeward.core.art.Point;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -98,20 +99,56 @@ public final class Recorder {
                             .filter(b -> !(at >= b.from() && (at < b.to() || at == dial.to())))
                             .toList());
         }
+        if (stop != null && aspect == Aspect.SHAPE) {
+            return kept(dial, stop.withReshapes(others(stop.reshapes(), part)));
+        }
         if (stop == null || !stop.offsets().containsKey(part)) {
             return dial;
         }
         Offset left = aspect.without(stop.offsets().get(part));
-        Stop less = stop.without(part);
         // rest is where nothing is changed unless a stop says so; elsewhere nothing said is nothing kept
-        Stop kept = left.equals(Offset.NONE) ? less : less.with(part, left);
-        return kept.offsets().isEmpty() ? without(dial, at) : with(dial, kept);
+        return kept(
+                dial,
+                left.equals(Offset.NONE) ? stop.withOffsets(others(stop.offsets(), part)) : stop.with(part, left));
+    }
+
+    private static Dial kept(Dial dial, Stop stop) {
+        return stop.empty() ? without(dial, stop.at()) : with(dial, stop);
+    }
+
+    private static <T> Map<String, T> others(Map<String, T> all, String part) {
+        Map<String, T> left = new TreeMap<>(all);
+        left.remove(part);
+        return left;
+    }
+
+    /** With one outline reshaped at a value, on top of what the dial does to it there. */
+    public static Dial reshaped(Dial dial, double at, String part, Reshape more) {
+        double[] now = new double[2 * more.shifts().size()];
+        for (Reshaping r : Reshaping.of(dial)) {
+            if (r.part().equals(part)
+                    && r.drawing().equals(more.drawing())
+                    && r.shape() == more.shape()
+                    && r.points() == more.shifts().size()) {
+                r.addTo(now, at);
+            }
+        }
+        List<Point> sum = new ArrayList<>();
+        for (int i = 0; i < more.shifts().size(); i++) {
+            sum.add(more.shifts().get(i).plus(new Point(now[2 * i], now[2 * i + 1])));
+        }
+        Stop stop = dial.stop(at).orElse(new Stop(at, Map.of()));
+        return with(dial, stop.with(part, new Reshape(more.drawing(), more.shape(), sum)));
     }
 
     /** What one stop says, at another value too; what stood there is replaced as far as this one speaks. */
     public static Dial copied(Dial dial, double at, double to) {
         Map<String, Offset> all = new TreeMap<>(dial.stop(to).map(Stop::offsets).orElse(Map.of()));
         dial.stop(at).ifPresent(s -> all.putAll(s.offsets()));
-        return with(dial, new Stop(to, all));
+        Stop from = dial.stop(at).orElse(new Stop(at, Map.of()));
+        Stop there = dial.stop(to).orElse(new Stop(to, Map.of(), from.ease(), Map.of()));
+        Map<String, List<Reshape>> reshapes = new TreeMap<>(there.reshapes());
+        reshapes.putAll(from.reshapes());
+        return with(dial, there.withOffsets(all).withReshapes(reshapes));
     }
 }

@@ -1,9 +1,12 @@
 package app.leeward.core.dial;
 
+import app.leeward.core.art.Bend;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * One part's way along one dial: the stops that name the part, and rest, where nothing is changed unless a stop stands
@@ -14,32 +17,11 @@ public final class Way {
     public static final int WIDTH = 10;
 
     private final String part;
-    private final double[] at;
-    private final Offset[] offsets;
-    /** The offsets' numbers one behind the other, so that a pose reads along one array. */
-    private final double[] numbers;
+    private final Chain chain;
 
-    private Way(String part, double[] at, Offset[] offsets) {
+    private Way(String part, Chain chain) {
         this.part = part;
-        this.at = at;
-        this.offsets = offsets;
-        numbers = new double[offsets.length * WIDTH];
-        for (int i = 0; i < offsets.length; i++) {
-            Offset o = offsets[i];
-            double[] all = {
-                o.x(),
-                o.y(),
-                o.rotation(),
-                o.scaleX(),
-                o.scaleY(),
-                o.skewX(),
-                o.opacity(),
-                o.bend().left(),
-                o.bend().middle(),
-                o.bend().right()
-            };
-            System.arraycopy(all, 0, numbers, i * WIDTH, WIDTH);
-        }
+        this.chain = chain;
     }
 
     /** The ways of every part the dial poses, in order of first mention. */
@@ -55,28 +37,63 @@ public final class Way {
 
     /** The way of one part; one that no stop names stays where it is. */
     public static Way of(Dial dial, String part) {
+        Function<Stop, Optional<double[]>> numbers =
+                s -> Optional.ofNullable(s.offsets().get(part)).map(Way::numbers);
+        return new Way(part, chain(dial, numbers, numbers(Offset.NONE)));
+    }
+
+    /**
+     * The stops that have something to say, and rest where nothing is said unless a stop stands there.
+     *
+     * @param said what a stop says, always as many numbers as {@code nothing}
+     */
+    static Chain chain(Dial dial, Function<Stop, Optional<double[]>> said, double[] nothing) {
         List<Double> at = new ArrayList<>();
-        List<Offset> offsets = new ArrayList<>();
+        List<double[]> all = new ArrayList<>();
+        List<Ease> eases = new ArrayList<>();
         boolean restPlaced = false;
         for (Stop stop : dial.stops()) {
-            Offset offset = stop.offsets().get(part);
+            double[] numbers = said.apply(stop).orElse(null);
             if (!restPlaced && stop.at() >= dial.rest()) {
                 restPlaced = true;
-                if (stop.at() > dial.rest() || offset == null) {
+                if (stop.at() > dial.rest() || numbers == null) {
                     at.add(dial.rest());
-                    offsets.add(Offset.NONE);
+                    all.add(nothing);
+                    eases.add(Ease.EVEN);
                 }
             }
-            if (offset != null) {
+            if (numbers != null) {
                 at.add(stop.at());
-                offsets.add(offset);
+                all.add(numbers);
+                eases.add(stop.ease());
             }
         }
         if (!restPlaced) {
             at.add(dial.rest());
-            offsets.add(Offset.NONE);
+            all.add(nothing);
+            eases.add(Ease.EVEN);
         }
-        return new Way(part, at.stream().mapToDouble(Double::doubleValue).toArray(), offsets.toArray(new Offset[0]));
+        double[] flat = new double[all.size() * nothing.length];
+        for (int i = 0; i < all.size(); i++) {
+            System.arraycopy(all.get(i), 0, flat, i * nothing.length, nothing.length);
+        }
+        return new Chain(at.stream().mapToDouble(Double::doubleValue).toArray(), flat, eases, dial.rest());
+    }
+
+    /** The numbers of an offset, in the order of {@link #addTo}. */
+    public static double[] numbers(Offset o) {
+        return new double[] {
+            o.x(),
+            o.y(),
+            o.rotation(),
+            o.scaleX(),
+            o.scaleY(),
+            o.skewX(),
+            o.opacity(),
+            o.bend().left(),
+            o.bend().middle(),
+            o.bend().right()
+        };
     }
 
     public String part() {
@@ -85,42 +102,28 @@ public final class Way {
 
     /** The offset at {@code value}; before the first stop and behind the last it holds. */
     public Offset at(double value) {
-        if (value <= at[0]) {
-            return offsets[0];
-        }
-        for (int i = 1; i < at.length; i++) {
-            if (value < at[i]) {
-                return offsets[i - 1].towards(offsets[i], (value - at[i - 1]) / (at[i] - at[i - 1]));
-            }
-        }
-        return offsets[offsets.length - 1];
+        double[] n = numbers(Offset.NONE);
+        addTo(n, 0, value);
+        return new Offset(n[0], n[1], n[2], n[3], n[4], n[5], n[6], new Bend(n[7], n[8], n[9]));
     }
 
     /**
      * Adds the offset at {@code value} to {@link #WIDTH} numbers from {@code from} on (x, y, rotation, scaleX, scaleY,
-     * skewX, opacity, bend left, middle, right), multiplying scales and opacity: what {@link #at} says, without making an offset for each pose.
+     * skewX, opacity, bend left, middle, right), multiplying scales and opacity: what {@link #at} says, without making an
+     * offset for each pose.
      */
     public void addTo(double[] into, int from, double value) {
-        int next = 0;
-        while (next < at.length && at[next] <= value) {
-            next++;
-        }
-        int a = Math.max(0, next - 1) * WIDTH;
-        int b = Math.min(at.length - 1, next) * WIDTH;
-        double t = a == b ? 0 : (value - at[next - 1]) / (at[next] - at[next - 1]);
-        into[from] += between(a, b, t);
-        into[from + 1] += between(a + 1, b + 1, t);
-        into[from + 2] += between(a + 2, b + 2, t);
-        into[from + 3] *= between(a + 3, b + 3, t);
-        into[from + 4] *= between(a + 4, b + 4, t);
-        into[from + 5] += between(a + 5, b + 5, t);
-        into[from + 6] *= between(a + 6, b + 6, t);
-        into[from + 7] += between(a + 7, b + 7, t);
-        into[from + 8] += between(a + 8, b + 8, t);
-        into[from + 9] += between(a + 9, b + 9, t);
-    }
-
-    private double between(int a, int b, double t) {
-        return numbers[a] + (numbers[b] - numbers[a]) * t;
+        int i = chain.before(value);
+        double t = chain.share(i, value);
+        into[from] += chain.number(i, t, 0);
+        into[from + 1] += chain.number(i, t, 1);
+        into[from + 2] += chain.number(i, t, 2);
+        into[from + 3] *= chain.number(i, t, 3);
+        into[from + 4] *= chain.number(i, t, 4);
+        into[from + 5] += chain.number(i, t, 5);
+        into[from + 6] *= chain.number(i, t, 6);
+        into[from + 7] += chain.number(i, t, 7);
+        into[from + 8] += chain.number(i, t, 8);
+        into[from + 9] += chain.number(i, t, 9);
     }
 }

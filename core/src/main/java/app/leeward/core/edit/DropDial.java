@@ -4,7 +4,7 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
-/** Takes a dial away, and the pad it was part of. */
+/** Takes a dial away, with the pad it was part of, its corrections, and what other dials follow of it. */
 public record DropDial(String dial) implements Edit {
     @Override
     public Set<String> touches() {
@@ -22,9 +22,22 @@ public record DropDial(String dial) implements Edit {
             return new Outcome.Refused("no-dial", "There is no dial '" + dial + "' any more.");
         }
         return new Outcome.Done(before.withDials(
-                before.dials().stream().filter(d -> !d.id().equals(dial)).toList(),
-                before.pads().stream()
-                        .filter(p -> !p.across().equals(dial) && !p.down().equals(dial))
+                        before.dials().stream()
+                                .filter(d -> !d.id().equals(dial))
+                                .map(this::following)
+                                .toList(),
+                        before.pads().stream()
+                                .filter(p ->
+                                        !p.across().equals(dial) && !p.down().equals(dial))
+                                .toList())
+                .withCorners(before.corners().stream()
+                        .filter(k -> !k.a().equals(dial) && !k.b().equals(dial))
                         .toList()));
+    }
+
+    /** Without what it follows of the dial that goes. */
+    private Dial following(Dial d) {
+        return d.withFollows(
+                d.follows().stream().filter(f -> !f.leader().equals(dial)).toList());
     }
 }

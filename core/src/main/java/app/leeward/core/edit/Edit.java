@@ -79,6 +79,15 @@ public sealed interface Edit
                 ThinMouths,
                 MendMouth,
                 LeadInto,
+                MakeTurn,
+                MakeHeadDial,
+                EaseStop,
+                TravelBy,
+                FollowDial,
+                Unfollow,
+                RecordCorner,
+                ForgetCorner,
+                PullPoint,
                 SetKey,
                 TakeVersion {
     /** Touched by an edit after which nothing made before it makes sense. */

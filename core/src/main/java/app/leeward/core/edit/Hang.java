@@ -107,6 +107,6 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
                         o.skewX() * sense,
                         o.opacity(),
                         o.bend()));
-        return new Stop(s.at(), offsets);
+        return s.withOffsets(offsets);
     }
 }

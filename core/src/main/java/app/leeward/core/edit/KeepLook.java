@@ -48,7 +48,7 @@ public record KeepLook(
         if (bad.isPresent() || collection.length() > Edits.LONGEST_NAME) {
             return bad.orElseGet(() -> Edits.badName(collection).orElseThrow());
         }
-        Pose pose = new Pose(dials, Map.of(), Map.of(), Map.of(), looks, Map.of());
+        Pose pose = new Pose(dials, Map.of(), Map.of(), Map.of(), looks, Map.of(), Map.of());
         Optional<Character> kept = Looks.keep(before, name.strip(), collection.strip(), pose, keep, drawings);
         return kept.isPresent()
                 ? new Outcome.Done(kept.get())

@@ -28,7 +28,7 @@ public record MoveStop(String dial, double at, double to) implements Edit {
                 throw new IllegalArgumentException("There is something at " + Edits.plain(to)
                         + " already: two stops cannot" + " stand at one value, and rest keeps its own.");
             }
-            return Recorder.with(Recorder.without(d, at), new Stop(to, stop.offsets()));
+            return Recorder.with(Recorder.without(d, at), stop.movedTo(to));
         });
     }
 }

@@ -1,10 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Recorder;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
-import app.leeward.core.rig.Placement;
 import java.util.Optional;
 import java.util.Set;
 
@@ -32,7 +30,7 @@ public record Record(String dial, double at, Edit pose) implements Edit {
         if (pose.on(before) instanceof Outcome.Refused refused) {
             return refused;
         }
-        Optional<Part> part = posed(before);
+        Optional<Part> part = Posing.part(before, pose);
         if (part.isEmpty()) {
             return new Outcome.Refused(
                     "not-posed", "Only places, sizes, turns and drawings can be recorded at a stop.");
@@ -46,33 +44,7 @@ public record Record(String dial, double at, Edit pose) implements Edit {
             }
             return pose instanceof Show show
                     ? Recorder.showing(d, at, id, show.drawing())
-                    : Recorder.posed(d, at, id, more(part.get()));
+                    : Recorder.posed(d, at, id, Posing.more(part.get(), pose));
         });
-    }
-
-    private Optional<Part> posed(Character c) {
-        if (pose instanceof Nudge n) {
-            return c.part(n.part());
-        }
-        if (pose instanceof Place p) {
-            return c.part(p.part());
-        }
-        return pose instanceof Show s ? c.part(s.part()) : Optional.empty();
-    }
-
-    private Offset more(Part part) {
-        if (pose instanceof Nudge n) {
-            return Offset.shift(n.dx(), n.dy());
-        }
-        Placement was = part.rest();
-        Placement is = ((Place) pose).rest();
-        return new Offset(
-                is.x() - was.x(),
-                is.y() - was.y(),
-                is.rotation() - was.rotation(),
-                is.scaleX() / was.scaleX(),
-                is.scaleY() / was.scaleY(),
-                is.skewX() - was.skewX(),
-                was.opacity() == 0 ? 1 : Math.min(1, is.opacity() / was.opacity()));
     }
 }

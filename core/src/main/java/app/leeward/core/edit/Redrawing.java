@@ -2,14 +2,19 @@ package app.leeward.core.edit;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.DoubleStream;
 
 /** What the edits of the shape editor have in common: they change one shape, or the list of shapes, of one drawing. */
 final class Redrawing {
@@ -36,7 +41,7 @@ final class Redrawing {
 
     static Outcome shape(Character c, String part, String drawing, int shape, UnaryOperator<Shape> change) {
         try {
-            return shapes(c, part, drawing, all -> {
+            Outcome redrawn = shapes(c, part, drawing, all -> {
                 List<Shape> out = new ArrayList<>(all);
                 if (shape < 0 || shape >= out.size()) {
                     throw new IllegalArgumentException("There is no such shape in the drawing any more.");
@@ -51,9 +56,62 @@ final class Redrawing {
                 }
                 return out;
             });
+            return redrawn instanceof Outcome.Done done
+                    ? new Outcome.Done(reshaped(c, done.character(), part, drawing, change))
+                    : redrawn;
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused("no-such-point", e.getMessage());
         }
+    }
+
+    /**
+     * What stops do to the points of an outline follows it when points come or go: the same is done to the outline as it is at
+     * the stop, and the difference is what the stop does now.
+     */
+    private static Character reshaped(
+            Character before, Character after, String part, String drawing, UnaryOperator<Shape> change) {
+        boolean named = before.dials().stream().flatMap(d -> d.stops().stream()).anyMatch(s -> s.reshapes()
+                .containsKey(part));
+        if (!named) {
+            return after;
+        }
+        List<Shape> was = of(before, part, drawing);
+        List<Shape> is = of(after, part, drawing);
+        List<Dial> dials = after.dials().stream()
+                .map(d -> d.withStops(d.stops().stream()
+                        .map(s -> {
+                            Stop out = s;
+                            for (Reshape r : s.reshapes().getOrDefault(part, List.of())) {
+                                if (r.drawing().equals(drawing) && r.shape() < was.size()) {
+                                    Optional<Reshape> now = following(r, was.get(r.shape()), is.get(r.shape()), change);
+                                    out = now.isPresent() ? out.with(part, now.get()) : out;
+                                }
+                            }
+                            return out;
+                        })
+                        .toList()))
+                .toList();
+        return after.withDials(dials, after.pads());
+    }
+
+    private static Optional<Reshape> following(Reshape r, Shape was, Shape is, UnaryOperator<Shape> change) {
+        if (r.fits(is.path()) || !r.fits(was.path())) {
+            return Optional.empty();
+        }
+        double[] shifts = r.shifts().stream()
+                .flatMapToDouble(p -> DoubleStream.of(p.x(), p.y()))
+                .toArray();
+        Path there = change.apply(was.withPath(was.path().shifted(shifts))).path();
+        return there.points().size() == is.path().points().size()
+                ? Optional.of(Reshape.between(r.drawing(), r.shape(), is.path(), there))
+                : Optional.empty();
+    }
+
+    private static List<Shape> of(Character c, String part, String drawing) {
+        return c.part(part)
+                .flatMap(p -> p.drawing(drawing))
+                .map(d -> d.art().shapes())
+                .orElse(List.of());
     }
 
     private static boolean edge(Shape s) {

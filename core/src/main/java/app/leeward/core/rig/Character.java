@@ -3,8 +3,10 @@ package app.leeward.core.rig;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Swatch;
 import app.leeward.core.cue.Cue;
+import app.leeward.core.dial.Corner;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
+import app.leeward.core.dial.Travel;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
@@ -16,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -30,6 +33,8 @@ import java.util.stream.Stream;
  * @param looks expressions kept by name
  * @param cues small animations kept by name
  * @param keys which keys show which drawings; no key twice
+ * @param corners corrections at pairs of dial values
+ * @param turn how the head turn was made from the art, when it was
  */
 public record Character(
         String name,
@@ -49,7 +54,9 @@ public record Character(
         Optional<ReadArt> source,
         List<Look> looks,
         List<Cue> cues,
-        List<DrawingKey> keys) {
+        List<DrawingKey> keys,
+        List<Corner> corners,
+        Optional<TurnPlan> turn) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -65,6 +72,8 @@ public record Character(
         looks = looks == null ? List.of() : List.copyOf(looks);
         cues = cues == null ? List.of() : List.copyOf(cues);
         keys = keys == null ? List.of() : List.copyOf(keys);
+        corners = corners == null ? List.of() : List.copyOf(corners);
+        turn = turn == null ? Optional.empty() : turn;
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -106,7 +115,9 @@ public record Character(
                 Optional.empty(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                List.of(),
+                Optional.empty());
     }
 
     private static void requireSoundTree(List<Part> parts, List<String> order) {
@@ -152,6 +163,14 @@ public record Character(
 
     public Optional<Dial> dial(String id) {
         return dials.stream().filter(d -> d.id().equals(id)).findFirst();
+    }
+
+    /** Ids of dials that do not glide from key to key. */
+    public Set<String> straightDials() {
+        return dials.stream()
+                .filter(d -> d.travels() == Travel.STRAIGHT)
+                .map(Dial::id)
+                .collect(Collectors.toSet());
     }
 
     public Optional<Look> look(String id) {
@@ -290,6 +309,10 @@ public record Character(
                 .withLinks(links.stream().filter(l -> !l.joins(id)).toList())
                 .withMouths(mouth ? MouthChart.EMPTY : mouths)
                 .withKeys(keys.stream().filter(k -> !k.part().equals(id)).toList())
+                .withCorners(corners.stream()
+                        .map(k -> k.without(id))
+                        .filter(k -> !k.offsets().isEmpty())
+                        .toList())
                 .only(
                         parts.stream().filter(p -> !p.id().equals(id)).toList(),
                         order.stream().filter(o -> !o.equals(id)).toList());
@@ -304,6 +327,14 @@ public record Character(
 
     public Character withKeys(List<DrawingKey> newKeys) {
         return with(d -> d.keys = newKeys);
+    }
+
+    public Character withCorners(List<Corner> newCorners) {
+        return with(d -> d.corners = newCorners);
+    }
+
+    public Character withTurn(TurnPlan plan) {
+        return with(d -> d.turn = Optional.of(plan));
     }
 
     private Character with(Consumer<Draft> change) {
@@ -332,6 +363,8 @@ public record Character(
         private List<Look> looks;
         private List<Cue> cues;
         private List<DrawingKey> keys;
+        private List<Corner> corners;
+        private Optional<TurnPlan> turn;
 
         Draft(Character c) {
             name = c.name;
@@ -352,12 +385,14 @@ public record Character(
             looks = c.looks;
             cues = c.cues;
             keys = c.keys;
+            corners = c.corners;
+            turn = c.turn;
         }
 
         Character done() {
             return new Character(
                     name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys);
+                    links, source, looks, cues, keys, corners, turn);
         }
     }
 }

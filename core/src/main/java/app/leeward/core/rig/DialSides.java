@@ -5,6 +5,7 @@ import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -62,15 +63,19 @@ public final class DialSides {
 
     private static Dial half(Character c, Dial d, Side side, String id, String name) {
         List<Stop> stops = d.stops().stream()
-                .map(s -> new Stop(
-                        s.at(),
-                        s.offsets().entrySet().stream()
-                                .filter(e -> on(c, e.getKey(), side))
-                                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue))))
+                .map(s -> s.withOffsets(onSide(c, s.offsets(), side)).withReshapes(onSide(c, s.reshapes(), side)))
                 .toList();
         List<Bands> bands =
                 d.bands().stream().filter(b -> on(c, b.part(), side)).toList();
-        return new Dial(id, name, d.purpose(), d.from(), d.to(), d.rest(), d.unit(), stops, bands, d.hinges());
+        return new Dial(id, name, d.purpose(), d.from(), d.to(), d.rest(), d.unit(), stops, bands, d.hinges())
+                .withTravel(d.travel())
+                .withFollows(d.follows());
+    }
+
+    private static <T> Map<String, T> onSide(Character c, Map<String, T> byPart, Side side) {
+        return byPart.entrySet().stream()
+                .filter(e -> on(c, e.getKey(), side))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     private static boolean on(Character c, String part, Side side) {
@@ -89,17 +94,13 @@ public final class DialSides {
                 || left.rest() != right.rest()) {
             throw new IllegalArgumentException("dial '" + dial + "' is not one of two alike");
         }
-        Map<Double, Map<String, Offset>> stops = new TreeMap<>();
-        Stream.of(left, right).flatMap(d -> d.stops().stream()).forEach(s -> stops.computeIfAbsent(
-                        s.at(), k -> new HashMap<>())
-                .putAll(s.offsets()));
+        Map<Double, Stop> stops = new TreeMap<>();
+        Stream.of(left, right).flatMap(d -> d.stops().stream()).forEach(s -> stops.merge(s.at(), s, DialSides::both));
         List<Bands> bands = new ArrayList<>(left.bands());
         bands.addAll(right.bands());
         Map<String, Integer> hinges = new HashMap<>(left.hinges());
         hinges.putAll(right.hinges());
-        List<Stop> both = stops.entrySet().stream()
-                .map(e -> new Stop(e.getKey(), e.getValue()))
-                .toList();
+        List<Stop> both = List.copyOf(stops.values());
         String name = left.name().replaceAll(", left$", "");
         Dial whole = new Dial(
                 stem, name, left.purpose(), left.from(), left.to(), left.rest(), left.unit(), both, bands, hinges);
@@ -107,6 +108,14 @@ public final class DialSides {
         dials.set(dials.indexOf(left), whole);
         dials.remove(right);
         return renamed(c.withDials(dials, c.pads()), List.of(left.id(), right.id()), List.of(stem));
+    }
+
+    private static Stop both(Stop a, Stop b) {
+        Map<String, Offset> offsets = new HashMap<>(a.offsets());
+        offsets.putAll(b.offsets());
+        Map<String, List<Reshape>> reshapes = new HashMap<>(a.reshapes());
+        reshapes.putAll(b.reshapes());
+        return a.withOffsets(offsets).withReshapes(reshapes);
     }
 
     /** Looks and cues that name the old dials name the new ones instead; of two values the first stays. */

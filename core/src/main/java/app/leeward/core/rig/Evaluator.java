@@ -1,11 +1,13 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Bend;
+import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.PadEdge;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
@@ -44,8 +46,9 @@ public final class Evaluator {
     private final double[] rest;
     private final List<List<String>> windows;
     private final DialWays[] dials;
-
-    private final List<PadEdge> edges;
+    private final Settings settings;
+    private final Corners corners;
+    private final Reshaped reshaped;
     private final List<LidEnd> lidEnds;
 
     /**
@@ -77,9 +80,9 @@ public final class Evaluator {
         rest = rest();
         windows = allWindows();
         dials = character.dials().stream().map(this::compile).toArray(DialWays[]::new);
-        edges = character.pads().stream()
-                .flatMap(p -> PadEdge.of(p, character.dials()).stream())
-                .toList();
+        settings = new Settings(character);
+        corners = new Corners(character, settings, p -> indexOf.containsKey(p) ? groupOf[indexOf.get(p) + 1] - 1 : -1);
+        reshaped = new Reshaped(character);
         lidEnds = lidEnds();
     }
 
@@ -95,15 +98,6 @@ public final class Evaluator {
             }
         }
         return ends;
-    }
-
-    private int indexOfDial(String id) {
-        for (int i = 0; i < dials.length; i++) {
-            if (dials[i].dial.id().equals(id)) {
-                return i;
-            }
-        }
-        return -1;
     }
 
     public Character character() {
@@ -193,7 +187,7 @@ public final class Evaluator {
 
     /** The joints of every part in a pose, in the order of the parts. */
     public List<Joint> joints(Pose pose) {
-        double[] values = values(settings(pose));
+        double[] values = values(settings.of(pose));
         Matrix[] matrices = matrices(values);
         List<Joint> joints = new ArrayList<>(parts.length);
         for (int i = 0; i < parts.length; i++) {
@@ -215,15 +209,15 @@ public final class Evaluator {
     }
 
     public Frame frame(Pose pose) {
-        double[] settings = settings(pose);
-        double[] values = values(settings);
+        double[] stand = settings.of(pose);
+        double[] values = values(stand);
         Matrix[] matrices = matrices(values);
         double[] opacity = new double[parts.length];
         for (int i : parentsFirst) {
             double o = Math.max(0, Math.min(1, opacity(i, values)));
             opacity[i] = parentOf[i] < 0 ? o : o * opacity[parentOf[i]];
         }
-        String[] drawings = drawings(pose, settings);
+        String[] drawings = drawings(pose, stand);
         List<Frame.Placed> placed = new ArrayList<>(parts.length);
         for (int i : order) {
             if (drawings[i] != null) {
@@ -233,14 +227,14 @@ public final class Evaluator {
                         matrices[i],
                         opacity[i],
                         showing(windows.get(i), drawings),
-                        outlines(i, drawings[i], values)));
+                        outlines(i, drawings[i], values, stand)));
             }
         }
         return new Frame(placed);
     }
 
-    /** The outlines of a bent drawing; empty for one that is as it was drawn. */
-    private List<Path> outlines(int i, String drawing, double[] values) {
+    /** The outlines of a reshaped or bent drawing; empty for one that is as it was drawn. */
+    private List<Path> outlines(int i, String drawing, double[] values, double[] stand) {
         double left = 0;
         double middle = 0;
         double right = 0;
@@ -249,11 +243,15 @@ public final class Evaluator {
             middle += values[v + 8];
             right += values[v + 9];
         }
-        if (left == 0 && middle == 0 && right == 0) {
+        Artwork drawn = parts[i].drawing(drawing).map(Drawing::art).orElse(null);
+        if (drawn == null) {
             return List.of();
         }
-        Bend bend = new Bend(left, middle, right);
-        return parts[i].drawing(drawing).map(d -> bend.of(d.art())).orElse(List.of());
+        Artwork art = reshaped.of(parts[i].id(), drawing, drawn, character, stand);
+        if (left != 0 || middle != 0 || right != 0) {
+            return new Bend(left, middle, right).of(art);
+        }
+        return art == drawn ? List.of() : art.shapes().stream().map(Shape::path).toList();
     }
 
     /** The part in the coordinates of what it follows: its groups about their pivots, the oldest applied first. */
@@ -321,48 +319,23 @@ public final class Evaluator {
         return all;
     }
 
-    /** The value of every dial with what looks and cues add, held in its range. */
-    private double[] settings(Pose pose) {
-        double[] settings = new double[dials.length];
-        for (int i = 0; i < dials.length; i++) {
-            settings[i] = setting(character, dials[i].dial, pose);
-        }
-        edges.forEach(e -> e.hold(settings));
-        return settings;
-    }
-
-    /** Where a dial stands in a pose with what its looks and cues add; 0 for a dial that is not there. */
+    /** Where a dial stands in a pose with what looks, cues and leaders add; 0 for a dial that is not there. */
     public double setting(String dial, Pose pose) {
-        int i = indexOfDial(dial);
-        return i < 0 ? 0 : settings(pose)[i];
+        int i = settings.indexOf(dial);
+        return i < 0 ? 0 : settings.of(pose)[i];
     }
 
-    /** Where a dial stands with what looks and cues add, held in its range. */
-    static double setting(Character c, Dial dial, Pose pose) {
-        Double asked = pose.dials().get(dial.id());
-        double value = asked == null ? dial.rest() : dial.hold(asked);
-        if (!pose.looks().isEmpty()) {
-            for (Look look : c.looks()) {
-                Double strength = pose.looks().get(look.id());
-                Double wanted = look.dials().get(dial.id());
-                if (strength != null && wanted != null) {
-                    value += strength * (wanted - dial.rest());
-                }
-            }
-        }
-        return dial.hold(value + pose.cues().getOrDefault(dial.id(), 0.0));
-    }
-
-    private double[] values(double[] settings) {
+    private double[] values(double[] stand) {
         double[] values = Arrays.copyOf(rest, rest.length);
         for (int i = 0; i < dials.length; i++) {
             DialWays d = dials[i];
-            if (settings[i] != d.dial.rest()) {
+            if (stand[i] != d.dial.rest()) {
                 for (int k = 0; k < d.wayGroup.length; k++) {
-                    d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, settings[i]);
+                    d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, stand[i]);
                 }
             }
         }
+        corners.addTo(values, stand);
         for (LidEnd end : lidEnds) {
             double most = rest[end.at] + end.way;
             values[end.at] = end.way > 0 ? Math.min(values[end.at], most) : Math.max(values[end.at], most);
@@ -371,13 +344,13 @@ public final class Evaluator {
     }
 
     /** The drawing each part shows, null for none. */
-    private String[] drawings(Pose pose, double[] settings) {
+    private String[] drawings(Pose pose, double[] stand) {
         String[] chosen = new String[parts.length];
         double[] share = new double[parts.length];
         for (int i = 0; i < dials.length; i++) {
             DialWays d = dials[i];
             if (d.bandsPart.length > 0) {
-                double value = settings[i];
+                double value = stand[i];
                 double away = d.dial.share(value);
                 for (int k = 0; away > 0 && k < d.bandsPart.length; k++) {
                     int part = d.bandsPart[k];
@@ -454,9 +427,15 @@ public final class Evaluator {
         if (index == null) {
             throw new IllegalArgumentException("there is no part '" + partId + "'");
         }
-        double[] settings = settings(pose);
+        double[] stand = settings.of(pose);
         return new Reasons(
-                        character, parts[index], pose, totals(index, values(settings)), drawings(pose, settings)[index])
+                        character,
+                        parts[index],
+                        pose,
+                        stand,
+                        corners.felt(partId, stand),
+                        totals(index, values(stand)),
+                        drawings(pose, stand)[index])
                 .all();
     }
 

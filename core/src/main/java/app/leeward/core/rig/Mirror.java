@@ -2,12 +2,16 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.OppositePoints;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Recorder;
+import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -148,14 +152,18 @@ public final class Mirror {
                 .toList();
     }
 
-    /** What a dial does to one side it does to the other, reflected; a turn or a look across does it at the opposite value. */
     /** A dial that does at the mirrored value, to the other side of the face, what it does at one of its stops. */
     public static Dial acrossRest(Character c, Dial d, double at) {
         double there = 2 * d.rest() - at;
         Stop from = d.stop(at).orElseThrow();
-        Stop to = d.stop(there).orElse(new Stop(there, Map.of()));
+        Stop to = d.stop(there).orElse(new Stop(there, Map.of())).withEase(from.ease());
         for (Map.Entry<String, Offset> e : from.offsets().entrySet()) {
             to = to.with(otherPart(c, e.getKey()), e.getValue().mirrored());
+        }
+        for (Map.Entry<String, List<Reshape>> e : from.reshapes().entrySet()) {
+            for (Reshape r : e.getValue()) {
+                to = mirrored(c, e.getKey(), r, to);
+            }
         }
         Dial out = Recorder.with(d, to);
         for (Bands b : d.bands()) {
@@ -172,6 +180,39 @@ public final class Mirror {
             out = out.withBands(other, kept);
         }
         return out;
+    }
+
+    /** The same reshaping on the other side: of the twin point by point, of a part on the axis by its own opposite points. */
+    private static Stop mirrored(Character c, String part, Reshape r, Stop to) {
+        String other = otherPart(c, part);
+        String drawing = otherDrawing(c, other, r.drawing());
+        Path path = outline(c, other, drawing, r.shape());
+        if (path == null || !r.fits(path)) {
+            return to;
+        }
+        if (!other.equals(part) || !drawing.equals(r.drawing())) {
+            return to.with(other, r.mirrored(drawing));
+        }
+        return OppositePoints.of(path, c.model().axis())
+                .map(opposite -> to.with(
+                        other,
+                        new Reshape(
+                                drawing,
+                                r.shape(),
+                                java.util.Arrays.stream(opposite)
+                                        .mapToObj(r.shifts()::get)
+                                        .map(s -> new Point(-s.x() + 0.0, s.y()))
+                                        .toList())))
+                .orElse(to);
+    }
+
+    private static Path outline(Character c, String part, String drawing, int shape) {
+        return c.part(part)
+                .flatMap(p -> p.drawing(drawing))
+                .map(d -> d.art().shapes())
+                .filter(s -> shape >= 0 && shape < s.size())
+                .map(s -> s.get(shape).path())
+                .orElse(null);
     }
 
     private static String otherPart(Character c, String part) {
@@ -209,8 +250,13 @@ public final class Mirror {
             twins.forEach((from, to) -> {
                 Offset o = s.offsets().get(from);
                 if (o != null) {
-                    Stop there = stops.getOrDefault(at, new Stop(at, Map.of()));
+                    Stop there = stops.getOrDefault(at, new Stop(at, Map.of(), s.ease(), Map.of()));
                     stops.put(at, there.with(to, o.mirrored()));
+                }
+                // the twin's drawings have the same ids and the same points
+                for (Reshape r : s.reshapes().getOrDefault(from, List.of())) {
+                    Stop there = stops.getOrDefault(at, new Stop(at, Map.of(), s.ease(), Map.of()));
+                    stops.put(at, there.with(to, r.mirrored(r.drawing())));
                 }
             });
         }
@@ -269,6 +315,10 @@ public final class Mirror {
     private static Stop reflected(Stop s) {
         Map<String, Offset> offsets = new HashMap<>();
         s.offsets().forEach((part, o) -> offsets.put(part, o.mirrored()));
-        return new Stop(s.at(), offsets);
+        Map<String, List<Reshape>> reshapes = new HashMap<>();
+        s.reshapes()
+                .forEach((part, all) -> reshapes.put(
+                        part, all.stream().map(r -> r.mirrored(r.drawing())).toList()));
+        return s.withOffsets(offsets).withReshapes(reshapes);
     }
 }

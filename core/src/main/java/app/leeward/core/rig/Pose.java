@@ -2,6 +2,7 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Numbers;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -14,6 +15,8 @@ import java.util.Map;
  * @param speech part id to the drawing the line being spoken asks for
  * @param looks look id to its strength: 0 for nothing of it, 1 for all of it
  * @param cues dial id to how far the cues at this moment take it from where it would be, in the dial's unit
+ * @param earlier dial id to where it stood one, two, … frames earlier, for what follows it later; one that is left out has
+ *     stood still
  */
 public record Pose(
         Map<String, Double> dials,
@@ -21,7 +24,8 @@ public record Pose(
         Map<String, String> pins,
         Map<String, String> speech,
         Map<String, Double> looks,
-        Map<String, Double> cues) {
+        Map<String, Double> cues,
+        Map<String, List<Double>> earlier) {
     public static final Pose REST = new Pose(Map.of(), Map.of(), Map.of(), Map.of());
 
     public Pose {
@@ -31,6 +35,7 @@ public record Pose(
         speech = Map.copyOf(speech);
         looks = Map.copyOf(looks);
         cues = Map.copyOf(cues);
+        earlier = Map.copyOf(earlier);
         dials.forEach((dial, value) -> Numbers.finite("dial " + dial, value));
         looks.forEach((look, strength) -> Numbers.finite("look " + look, strength));
         cues.forEach((dial, by) -> Numbers.finite("cue on dial " + dial, by));
@@ -42,7 +47,7 @@ public record Pose(
             Map<String, String> picks,
             Map<String, String> pins,
             Map<String, String> speech) {
-        this(dials, picks, pins, speech, Map.of(), Map.of());
+        this(dials, picks, pins, speech, Map.of(), Map.of(), Map.of());
     }
 
     public static Pose of(Map<String, Double> dials) {
@@ -52,25 +57,29 @@ public record Pose(
     public Pose withDial(String id, double value) {
         Map<String, Double> more = new HashMap<>(dials);
         more.put(id, value);
-        return new Pose(more, picks, pins, speech, looks, cues);
+        return new Pose(more, picks, pins, speech, looks, cues, earlier);
     }
 
     public Pose saying(String part, String drawing) {
-        return new Pose(dials, picks, pins, Map.of(part, drawing), looks, cues);
+        return new Pose(dials, picks, pins, Map.of(part, drawing), looks, cues, earlier);
     }
 
     public Pose withPins(Map<String, String> morePins) {
         Map<String, String> all = new HashMap<>(pins);
         all.putAll(morePins);
-        return new Pose(dials, picks, all, speech, looks, cues);
+        return new Pose(dials, picks, all, speech, looks, cues, earlier);
     }
 
     /** With these looks alone. */
     public Pose withLooks(Map<String, Double> newLooks) {
-        return new Pose(dials, picks, pins, speech, newLooks, cues);
+        return new Pose(dials, picks, pins, speech, newLooks, cues, earlier);
     }
 
     public Pose withCues(Map<String, Double> newCues) {
-        return new Pose(dials, picks, pins, speech, looks, newCues);
+        return new Pose(dials, picks, pins, speech, looks, newCues, earlier);
+    }
+
+    public Pose withEarlier(Map<String, List<Double>> newEarlier) {
+        return new Pose(dials, picks, pins, speech, looks, cues, newEarlier);
     }
 }

@@ -29,6 +29,7 @@ public record Reason(Channel channel, String value, List<Voice> heard, List<Voic
         LOOK,
         SPEECH,
         DIAL,
+        CORNER,
         PICK,
         REST
     }

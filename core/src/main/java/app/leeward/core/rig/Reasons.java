@@ -1,26 +1,41 @@
 package app.leeward.core.rig;
 
 import app.leeward.core.art.Drawing;
+import app.leeward.core.dial.Corner;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Follow;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** Puts into words what {@link Evaluator} decided for one part in one pose. */
 final class Reasons {
     private final Character character;
     private final Part part;
     private final Pose pose;
+    private final double[] stand;
+    private final Map<Corner, Double> corners;
     private final double[] values;
     private final String shown;
 
-    Reasons(Character character, Part part, Pose pose, double[] values, String shown) {
+    /** @param stand where each dial stands */
+    Reasons(
+            Character character,
+            Part part,
+            Pose pose,
+            double[] stand,
+            Map<Corner, Double> corners,
+            double[] values,
+            String shown) {
         this.character = character;
         this.part = part;
         this.pose = pose;
+        this.stand = stand;
+        this.corners = corners;
         this.values = values;
         this.shown = shown;
     }
@@ -59,6 +74,17 @@ final class Reasons {
                 }
             }
         }
+        corners.forEach((k, weight) -> {
+            double full = of(channel, k.offsets().get(part.id()));
+            double none = of(channel, Offset.NONE);
+            if (full != none) {
+                heard.add(new Reason.Voice(
+                        Reason.Kind.CORNER,
+                        k.a(),
+                        "correction for " + standing(k.a()) + " together with " + standing(k.b())
+                                + change(channel, none + (full - none) * weight)));
+            }
+        });
         return new Reason(channel, text(channel, values[channel.ordinal()]), heard, List.of());
     }
 
@@ -114,7 +140,14 @@ final class Reasons {
     }
 
     private double held(Dial dial) {
-        return Evaluator.setting(character, dial, pose);
+        return stand[character.dials().indexOf(dial)];
+    }
+
+    private String standing(String dial) {
+        return character
+                .dial(dial)
+                .map(d -> d.name() + " at " + plain(held(d)) + d.unit())
+                .orElse(dial);
     }
 
     /** A dial and where it stands, with the looks and cues that brought it there. */
@@ -127,6 +160,9 @@ final class Reasons {
         }
         if (pose.cues().getOrDefault(dial.id(), 0.0) != 0) {
             by.add("a cue");
+        }
+        for (Follow f : dial.follows()) {
+            character.dial(f.leader()).filter(l -> held(l) != l.rest()).ifPresent(l -> by.add(l.name()));
         }
         String with = by.isEmpty() ? "" : " (with " + String.join(", ", by) + ")";
         return dial.name() + " at " + plain(value) + dial.unit() + with;

@@ -4,6 +4,7 @@ import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
 import java.util.HashMap;
 import java.util.List;
@@ -65,6 +66,10 @@ public final class Scaling {
                                 o.skewX(),
                                 o.opacity(),
                                 o.bend().times(scale))));
-        return new Stop(s.at(), offsets);
+        Map<String, List<Reshape>> reshapes = new HashMap<>();
+        s.reshapes()
+                .forEach((part, all) ->
+                        reshapes.put(part, all.stream().map(r -> r.times(scale)).toList()));
+        return s.withOffsets(offsets).withReshapes(reshapes);
     }
 }

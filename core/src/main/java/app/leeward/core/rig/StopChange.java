@@ -30,10 +30,37 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
                         out.add(new StopChange(stop.at(), part, a, words(a, o)));
                     }
                 }
+                reshaped(stop, part, out);
                 shown(c, dial, stop.at(), part, out);
             }
         }
         return out;
+    }
+
+    private static void reshaped(Stop stop, String part, List<StopChange> out) {
+        long points = stop.reshapes().getOrDefault(part, List.of()).stream()
+                .flatMap(r -> r.shifts().stream())
+                .filter(p -> p.x() != 0 || p.y() != 0)
+                .count();
+        if (points > 0) {
+            out.add(new StopChange(stop.at(), part, Aspect.SHAPE, "has its outline elsewhere"));
+        }
+    }
+
+    /** Outlines that a stop reshapes and that have other points by now, so that it does nothing. */
+    private static void unfitting(Character c, Dial dial, List<String> out) {
+        for (Stop stop : dial.stops()) {
+            stop.reshapes().forEach((part, all) -> all.stream()
+                    .filter(r -> !c.part(part)
+                            .flatMap(p -> p.drawing(r.drawing()))
+                            .map(d -> d.art().shapes())
+                            .filter(s -> r.shape() < s.size()
+                                    && r.fits(s.get(r.shape()).path()))
+                            .isPresent())
+                    .forEach(r -> out.add("At " + plain(stop.at()) + " an outline of "
+                            + c.part(part).map(Part::name).orElse(part)
+                            + " was reshaped that has other points by now; it keeps its own shape there.")));
+        }
     }
 
     private static void shown(Character c, Dial dial, double at, String part, List<StopChange> out) {
@@ -74,7 +101,7 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
             case SLANT -> "slants " + plain(o.skewX()) + "°";
             case OPACITY -> percent(o.opacity()) + " opaque";
             case BEND -> "is bent";
-            case DRAWING -> "";
+            case SHAPE, DRAWING -> "";
         };
     }
 
@@ -90,9 +117,13 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
         return String.format(Locale.ROOT, "%.1f", v).replaceAll("\\.0$", "");
     }
 
-    /** What is wrong with a dial's bands: drawings that are gone, and gaps between the bands of a part. */
+    /**
+     * What is wrong with a dial: drawings that are gone, gaps between the bands of a part, outlines that no longer fit what was
+     * recorded for them.
+     */
     public static List<String> findings(Character c, Dial dial) {
         List<String> out = new ArrayList<>();
+        unfitting(c, dial, out);
         for (Bands bands : dial.bands()) {
             String name = c.part(bands.part()).map(Part::name).orElse(bands.part());
             Band before = null;

@@ -6,7 +6,10 @@ import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Trails;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -17,10 +20,12 @@ public final class Playhead {
     private final Evaluator evaluator;
     private final Shot shot;
     private final Optional<MouthTrack> mouths;
+    private final Trails trails;
 
     public Playhead(Evaluator evaluator, Shot shot) {
         this.evaluator = evaluator;
         this.shot = shot;
+        this.trails = new Trails(evaluator);
         boolean talks = evaluator.character().mouths().part().isPresent()
                 && !evaluator.character().mouths().drawn().isEmpty();
         this.mouths = talks ? Optional.of(shot.mouths(evaluator.character().mouths())) : Optional.empty();
@@ -42,6 +47,19 @@ public final class Playhead {
      * added.
      */
     public Pose poseAt(int frame, Pose live) {
+        if (trails.reach() == 0) {
+            return without(frame, live);
+        }
+        List<Pose> poses = new ArrayList<>();
+        for (int f = Math.max(0, frame - trails.reach()); f <= frame; f++) {
+            poses.add(without(f, live));
+        }
+        List<Pose> all = trails.over(poses);
+        return all.get(all.size() - 1);
+    }
+
+    /** The pose at a frame that knows nothing of those before it. */
+    private Pose without(int frame, Pose live) {
         int at = exposed(frame);
         Pose cued = live.withCues(cuesAt(at));
         if (mouths.isEmpty()) {
@@ -64,7 +82,8 @@ public final class Playhead {
                     .forEach(d -> adds.put(d.id(), shut * (d.to() - d.rest())));
         }
         for (Dropped d : shot.cues()) {
-            evaluator.character().cue(d.cue()).ifPresent(q -> q.at(frame - d.frame())
+            evaluator.character().cue(d.cue()).ifPresent(q -> q.at(
+                            frame - d.frame(), evaluator.character().straightDials())
                     .forEach((dial, by) -> adds.merge(dial, by, Double::sum)));
         }
         return adds;

@@ -9,13 +9,15 @@ import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.TurnPlan;
+import app.leeward.core.rig.TurnPlan.BallSetting;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -24,7 +26,8 @@ import java.util.Optional;
 /**
  * Makes the head turn of a front view in one step. Every part that follows the head is placed by the {@link Ball}; what
  * follows those moves along. The ball turns by less than the dial says, because flat drawings cannot bear a true turn:
- * the dial's end is where the far eye has narrowed to {@link #FAR_EYE}, as is common practice (no source).
+ * the dial's end is where the far eye has narrowed as far as the rigger wants it, {@link #FAR_EYE} by common practice (no
+ * source). Made again, it keeps what was shaped by hand.
  */
 public final class TurnMaker {
     public static final String DIAL = "turn";
@@ -32,90 +35,148 @@ public final class TurnMaker {
     public static final double FULL = 60;
     /** How narrow the far eye is at full turn; common practice, no source. */
     static final double FAR_EYE = 0.78;
+    /** How far a nose stands proud and an ear does; by eye, no source. */
+    private static final double NOSE_LIFT = 0.3;
 
-    private static final double[] STOPS = {-FULL, -30, 0, 30, FULL};
-    /** From where on the nose shows its profile and the extra hair comes out, degrees. */
-    private static final double EXCHANGE = 18;
+    private static final double EAR_LIFT = 0;
+    /** From which share of the way on the nose shows its profile and the extra hair comes out. */
+    private static final double EXCHANGE = 0.3;
     /** The narrowest a part may become before it reads as a line. */
     private static final double NARROWEST = 0.3;
 
     private final Character character;
     private final Part head;
+    private final BallSetting setting;
     private final Ball ball;
     private final double yawAtFull;
+    private final double full;
 
-    private TurnMaker(Character character, Part head, Box face) {
+    private TurnMaker(Character character, Part head, BallSetting setting) {
         this.character = character;
         this.head = head;
-        this.ball = Ball.fitted(face);
-        this.yawAtFull = yawAtFull();
+        this.setting = setting;
+        this.ball = Ball.of(setting);
+        this.yawAtFull = yawAtFull(character, setting);
+        full = character
+                .dial(DIAL)
+                .map(d -> Math.min(d.to() - d.rest(), d.rest() - d.from()))
+                .filter(reach -> reach > 0)
+                .orElse(FULL);
     }
 
-    /** The character with a turn dial (its own replaced); unchanged when it has no head with a face on it. */
+    /** The ball that fills the face; empty when there is no head with a face on it. */
+    public static Optional<BallSetting> fitted(Character c) {
+        return c.part(PartRole.HEAD)
+                .flatMap(head -> c.part(PartRole.FACE)
+                        .flatMap(Part::bounds)
+                        .or(head::bounds)
+                        .filter(face -> face.width() > 0 && face.height() > 0))
+                .map(Ball::fitted)
+                .map(b -> new BallSetting(b.centre(), b.rx(), b.ry(), 1, NOSE_LIFT, EAR_LIFT, FAR_EYE));
+    }
+
+    /** The character with a turn dial, made by the ball it was made by before; unchanged when it has no head with a face on it. */
     public static Character addTo(Character c) {
+        Optional<BallSetting> ball = c.turn().map(TurnPlan::ball).or(() -> fitted(c));
+        return ball.map(b -> make(c, b)).orElse(c);
+    }
+
+    /** The same by another ball. What was shaped by hand since the last time is kept. */
+    public static Character make(Character c, BallSetting ball) {
+        return made(c, ball).character;
+    }
+
+    /** How many poses, outlines and sets of bands would be kept as they were shaped by hand. */
+    public static int keptByHand(Character c, BallSetting ball) {
+        return made(c, ball).kept;
+    }
+
+    record Made(Character character, int kept) {}
+
+    private static Made made(Character c, BallSetting ball) {
         Optional<Part> head = c.part(PartRole.HEAD);
-        Optional<Box> face = c.part(PartRole.FACE).or(() -> head).flatMap(Part::bounds);
-        if (head.isEmpty()
-                || face.isEmpty()
-                || !(face.get().width() > 0)
-                || !(face.get().height() > 0)) {
-            return c;
+        if (head.isEmpty()) {
+            return new Made(c, 0);
         }
         Character ready = mirrorProfile(c);
-        Dial dial = new TurnMaker(ready, head.get(), face.get()).dial();
+        Dial fresh = new TurnMaker(ready, head.get(), ball).dial();
+        Optional<Dial> there = ready.dial(DIAL);
+        Optional<TurnPlan> plan = ready.turn();
+        // one made before plans were kept was never shaped by hand: there was no way to
+        HandWork hands = new HandWork(
+                plan.map(TurnPlan::made).or(() -> there.map(Dial::stops)).orElse(List.of()),
+                plan.map(TurnPlan::madeBands).or(() -> there.map(Dial::bands)).orElse(List.of()));
+        Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
         List<Dial> dials = new ArrayList<>(ready.dials());
-        dials.removeIf(d -> d.id().equals(DIAL));
-        dials.add(0, dial);
-        return ready.withDials(dials, ready.pads());
+        int place = there.map(dials::indexOf).orElse(0);
+        if (there.isPresent()) {
+            dials.set(place, dial);
+        } else {
+            dials.add(0, dial);
+        }
+        TurnPlan made = new TurnPlan(ball, fresh.stops(), fresh.bands(), List.of());
+        Character turned = ready.withDials(dials, ready.pads()).withTurn(made);
+        Made nodded = NodMaker.again(turned, plan.map(TurnPlan::nod).orElse(List.of()));
+        return new Made(nodded.character, hands.kept() + nodded.kept);
     }
 
-    private double yawAtFull() {
-        Optional<Point> eye = character
-                .part(PartRole.EYE, Side.LEFT)
-                .or(() -> character.part(PartRole.EYE))
-                .flatMap(this::centreOf);
-        return eye.flatMap(at -> ball.yawNarrowing(at, FAR_EYE)).orElse(22.0);
+    /** Degrees the ball turns at the dial's end: as many as narrow the far eye as far as it was asked to. */
+    public static double yawAtFull(Character c, BallSetting setting) {
+        Optional<Point> eye =
+                c.part(PartRole.EYE, Side.LEFT).or(() -> c.part(PartRole.EYE)).flatMap(p -> Heads.centreOf(c, p));
+        return eye.flatMap(at -> Ball.of(setting).yawNarrowing(at, setting.farEye()))
+                .orElse(22.0);
     }
 
     private Dial dial() {
         List<Stop> stops = new ArrayList<>();
-        for (double at : STOPS) {
-            if (at != 0) {
-                stops.add(stop(at));
-            }
+        for (double share : new double[] {-1, -0.5, 0.5, 1}) {
+            stops.add(stop(share * full));
         }
-        return new Dial(DIAL, "Turn", Purpose.TURN, -FULL, FULL, 0, "°", stops, bands());
+        return new Dial(DIAL, "Turn", Purpose.TURN, -full, full, 0, "°", stops, bands());
     }
 
     private Stop stop(double at) {
-        Map<String, Offset> offsets = new HashMap<>();
+        Stop stop = new Stop(at, Map.of());
         for (Part part : character.childrenOf(head.id())) {
-            centreOf(part).ifPresent(c -> offsets.put(part.id(), offset(part, c, at)));
+            Optional<Point> centre = Heads.centreOf(character, part);
+            if (centre.isPresent()) {
+                stop = stop.with(part.id(), offset(part, centre.get(), at));
+            }
+            if (part.role() == PartRole.FACE) {
+                for (Reshape r : FaceTurn.reshapes(part, ball, at / full)) {
+                    stop = stop.with(part.id(), r);
+                }
+            }
         }
-        return new Stop(at, offsets);
+        return stop;
     }
 
     private Offset offset(Part part, Point centre, double at) {
-        double share = at / FULL;
+        double share = at / full;
         double yaw = yawAtFull * share;
         double away = Math.abs(share);
         return switch (part.role()) {
             // the head's own mass: stays, but gives a little
             case FACE ->
-                about(part, centre, new Point(centre.x() + 0.02 * ball.rx() * share, centre.y()), 1 - 0.02 * away);
+                Heads.about(
+                        part, centre, new Point(centre.x() + 0.02 * ball.rx() * share, centre.y()), 1 - 0.02 * away);
             case BACK_HAIR ->
-                about(part, centre, new Point(centre.x() - 0.10 * ball.rx() * share, centre.y()), 1 - 0.01 * away);
-            case CAP -> about(part, centre, new Point(centre.x() + 0.06 * ball.rx() * share, centre.y()), 1);
+                Heads.about(
+                        part, centre, new Point(centre.x() - 0.10 * ball.rx() * share, centre.y()), 1 - 0.01 * away);
+            case CAP -> Heads.about(part, centre, new Point(centre.x() + 0.06 * ball.rx() * share, centre.y()), 1);
             case FRINGE -> fringe(part, centre, share, away);
             case SIDE_HAIR, EXTRA_HAIR, EAR -> atSide(part, centre, yaw, share);
-            case NOSE, MOUTH -> onBall(part, centre, yaw, share, part.role() == PartRole.NOSE ? 0.3 : 0.06);
+            case NOSE, MOUTH ->
+                onBall(part, centre, yaw, share, part.role() == PartRole.NOSE ? setting.noseLift() : 0.06);
             default -> onBall(part, centre, yaw, share, 0);
         };
     }
 
     /** The fringe hangs before the brow: it goes a good half of the way and leans with the turn. */
     private Offset fringe(Part part, Point centre, double share, double away) {
-        Offset o = about(part, centre, new Point(centre.x() + 0.13 * ball.rx() * share, centre.y()), 1 - 0.05 * away);
+        Offset o = Heads.about(
+                part, centre, new Point(centre.x() + 0.13 * ball.rx() * share, centre.y()), 1 - 0.05 * away);
         return new Offset(o.x(), o.y(), 0, o.scaleX(), 1, -2.5 * share, 1);
     }
 
@@ -129,8 +190,9 @@ public final class TurnMaker {
             double narrow = 1 - 0.55 * Math.abs(share);
             return new Offset(-0.03 * ball.rx() * share, 0, 0, narrow, 1, 0, 1);
         }
-        double shift = ball.rx() * Math.sin(Math.toRadians(Math.abs(yaw))) * 0.62 * Math.signum(share);
-        return about(part, centre, new Point(centre.x() + shift, centre.y()), 1 + 0.06 * Math.abs(share));
+        double proud = 0.62 * (1 + (part.role() == PartRole.EAR ? setting.earLift() : 0));
+        double shift = ball.rx() * Math.sin(Math.toRadians(Math.abs(yaw))) * proud * Math.signum(share);
+        return Heads.about(part, centre, new Point(centre.x() + shift, centre.y()), 1 + 0.06 * Math.abs(share));
     }
 
     private Offset onBall(Part part, Point centre, double yaw, double share, double lift) {
@@ -139,35 +201,7 @@ public final class TurnMaker {
         // the far side of a round face drops a little
         double drop = far ? 0.018 * ball.ry() * Math.abs(share) : 0;
         double narrow = Math.max(NARROWEST, Math.min(1.05, turned.narrowing()));
-        return about(part, centre, new Point(turned.at().x(), turned.at().y() + drop), narrow);
-    }
-
-    /** The offset that takes a part's centre to {@code to} and narrows it, whatever its pivot. */
-    private static Offset about(Part part, Point centre, Point to, double narrow) {
-        double x =
-                to.x() - part.pivot().x() - narrow * (centre.x() - part.pivot().x());
-        return new Offset(x, to.y() - centre.y(), 0, narrow, 1, 0, 1);
-    }
-
-    /** Middle of what the part, or what follows it, shows at rest. */
-    private Optional<Point> centreOf(Part part) {
-        return boundsOf(part).map(Box::centre);
-    }
-
-    private Optional<Box> boundsOf(Part part) {
-        if (part.role() == PartRole.EYE) {
-            Optional<Box> white = character.childrenOf(part.id()).stream()
-                    .filter(p -> p.role() == PartRole.WHITE)
-                    .flatMap(p -> p.bounds().stream())
-                    .findFirst();
-            if (white.isPresent()) {
-                return white;
-            }
-        }
-        List<Box> boxes = new ArrayList<>();
-        part.bounds().ifPresent(boxes::add);
-        character.childrenOf(part.id()).forEach(p -> boundsOf(p).ifPresent(boxes::add));
-        return boxes.stream().reduce(Box::union);
+        return Heads.about(part, centre, new Point(turned.at().x(), turned.at().y() + drop), narrow);
     }
 
     private List<Bands> bands() {
@@ -182,7 +216,7 @@ public final class TurnMaker {
         return all;
     }
 
-    private static Optional<Bands> profileBands(Part nose) {
+    private Optional<Bands> profileBands(Part nose) {
         Optional<Drawing> right = profile(nose, true);
         Optional<Drawing> left = profile(nose, false);
         if (right.isEmpty() || left.isEmpty()) {
@@ -191,15 +225,17 @@ public final class TurnMaker {
         return Optional.of(new Bands(
                 nose.id(),
                 List.of(
-                        new Band(-FULL, -EXCHANGE, left.get().id()),
-                        new Band(EXCHANGE, FULL, right.get().id()))));
+                        new Band(-full, -EXCHANGE * full, left.get().id()),
+                        new Band(EXCHANGE * full, full, right.get().id()))));
     }
 
     /** Extra hair covers the near side of the skull, so it shows when the face turns away from its side of the screen. */
     private Bands extraHairBand(Part part) {
         String drawing = part.drawings().get(0).id();
-        boolean screenRight = centreOf(part).map(p -> p.x() > ball.centre().x()).orElse(false);
-        Band band = screenRight ? new Band(-FULL, -EXCHANGE, drawing) : new Band(EXCHANGE, FULL, drawing);
+        boolean screenRight = Heads.centreOf(character, part)
+                .map(p -> p.x() > ball.centre().x())
+                .orElse(false);
+        Band band = screenRight ? new Band(-full, -EXCHANGE * full, drawing) : new Band(EXCHANGE * full, full, drawing);
         return new Bands(part.id(), List.of(band));
     }
 

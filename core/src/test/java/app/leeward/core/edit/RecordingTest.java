@@ -14,6 +14,7 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.StopChange;
+import app.leeward.core.rig.Unevenness;
 import java.util.List;
 import java.util.Map;
 import net.jqwik.api.ForAll;
@@ -151,6 +152,19 @@ class RecordingTest {
         assertThat(right.b()).isCloseTo(reflected.b(), within(1e-9));
         assertThat(at(c, -10).of("brow-left").orElseThrow().matrix()).isEqualTo(Matrix.IDENTITY);
         assertThat(done(c, new MirrorStop("sneer", -10))).as("twice is once").isEqualTo(c);
+    }
+
+    @Test
+    void halvesThatDifferAreMeasured() {
+        Character c = done(DIALLED, new Record("sneer", 10, new Nudge("brow-left", 4, -3)));
+        assertThat(Unevenness.of(c, dial(c))).get().satisfies(u -> {
+            assertThat(u.part()).isIn("brow-left", "brow-right");
+            assertThat(u.at()).isEqualTo(10);
+            assertThat(u.by()).as("3-4-5").isCloseTo(5, within(1e-9));
+        });
+        Character even = done(c, new MirrorStop("sneer", 10));
+        assertThat(Unevenness.of(even, dial(even))).isEmpty();
+        assertThat(Unevenness.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
     }
 
     @Test

@@ -7,6 +7,8 @@ import app.leeward.core.art.Point;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
+import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
 import org.junit.jupiter.api.Test;
 
 /** Against the rotation of a point in space, worked out here with java.awt.geom's two-dimensional rotation of (x, z). */
@@ -61,6 +63,54 @@ class BallTest {
         Ball.Turned other = BALL.turn(new Point(500 - u * 160, 430), -yaw, 0.2, false);
         assertThat(one.at().x() - 500).isCloseTo(500 - other.at().x(), within(1e-9));
         assertThat(one.narrowing()).isCloseTo(other.narrowing(), within(1e-9));
+    }
+
+    /** Yaw and pitch together against the quaternion rotations of Apache Commons Geometry, for balls of any depth. */
+    @Property
+    void turnsAndNodsAsCommonsGeometryRotates(
+            @ForAll @DoubleRange(min = -0.6, max = 0.6) double u,
+            @ForAll @DoubleRange(min = -0.6, max = 0.6) double v,
+            @ForAll @DoubleRange(min = -80, max = 80) double yaw,
+            @ForAll @DoubleRange(min = -40, max = 40) double pitch,
+            @ForAll @DoubleRange(min = 0.4, max = 1.5) double depth,
+            @ForAll @DoubleRange(min = 0, max = 0.5) double lift) {
+        Ball ball = new Ball(new Point(500, 400), 160, 190, depth);
+        Vector3D at = Vector3D.of(u, v, depth * (1 + lift) * Math.sqrt(1 - u * u - v * v));
+        // x right, y down, z towards us: a positive yaw carries z towards x, a positive pitch z towards y
+        Vector3D turned = QuaternionRotation.fromAxisAngle(Vector3D.Unit.MINUS_X, Math.toRadians(pitch))
+                .apply(QuaternionRotation.fromAxisAngle(Vector3D.Unit.PLUS_Y, Math.toRadians(yaw))
+                        .apply(at));
+        Ball.Turned ours = ball.turn(new Point(500 + u * 160, 400 + v * 190), yaw, pitch, lift, false);
+        assertThat(ours.at().x()).isCloseTo(500 + 160 * turned.getX(), within(1e-7));
+        assertThat(ours.at().y()).isCloseTo(400 + 190 * turned.getY(), within(1e-7));
+        assertThat(ours.depth()).isCloseTo(turned.getZ(), within(1e-9));
+    }
+
+    /** How wide, how tall and how slanted a feature becomes is how the way of its neighbours changes. */
+    @Property
+    void sizesAndTiltAreTheSlopesOfTheWay(
+            @ForAll @DoubleRange(min = -0.5, max = 0.5) double u,
+            @ForAll @DoubleRange(min = -0.5, max = 0.5) double v,
+            @ForAll @DoubleRange(min = -40, max = 40) double yaw,
+            @ForAll @DoubleRange(min = -30, max = 30) double pitch) {
+        Ball ball = new Ball(new Point(500, 400), 160, 190, 0.9);
+        double h = 1e-5;
+        Point left = at(ball, u - h, v, yaw, pitch);
+        Point right = at(ball, u + h, v, yaw, pitch);
+        Point above = at(ball, u, v - h, yaw, pitch);
+        Point below = at(ball, u, v + h, yaw, pitch);
+        Ball.Turned t = ball.turn(new Point(500 + u * 160, 400 + v * 190), yaw, pitch, 0, false);
+        assertThat(t.narrowing()).isCloseTo((right.x() - left.x()) / (2 * h * 160), within(1e-4));
+        assertThat(t.flattening()).isCloseTo((below.y() - above.y()) / (2 * h * 190), within(1e-4));
+        if (t.narrowing() > 0.05) {
+            assertThat(t.tilt())
+                    .isCloseTo(Math.toDegrees(Math.atan2(right.y() - left.y(), right.x() - left.x())), within(0.01));
+        }
+    }
+
+    private static Point at(Ball ball, double u, double v, double yaw, double pitch) {
+        return ball.turn(new Point(500 + u * 160, 400 + v * 190), yaw, pitch, 0, false)
+                .at();
     }
 
     @Test

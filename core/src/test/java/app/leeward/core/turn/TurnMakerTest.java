@@ -1,17 +1,38 @@
 package app.leeward.core.turn;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
+import app.leeward.core.dial.Aspect;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Ease;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.edit.ChangeDial;
+import app.leeward.core.edit.EaseStop;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Forget;
+import app.leeward.core.edit.MakeHeadDial;
+import app.leeward.core.edit.MakeTurn;
+import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.edit.Record;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.rig.Unevenness;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -77,5 +98,199 @@ class TurnMakerTest {
     void aFaceWithoutAHeadIsLeftAlone() {
         Character c = Rigs.character(java.util.List.of(Rigs.part("box", null, new Point(0, 0))), java.util.List.of());
         assertThat(TurnMaker.addTo(c)).isSameAs(c);
+    }
+
+    private static Character done(Character c, Edit e) {
+        Outcome outcome = Edits.apply(c, e);
+        assertThat(outcome).as("%s", outcome).isInstanceOf(Outcome.Done.class);
+        return ((Outcome.Done) outcome).character();
+    }
+
+    private static final BallSetting FITTED = TurnMaker.fitted(FACE).orElseThrow();
+
+    private static BallSetting farEye(double share) {
+        return new BallSetting(
+                FITTED.centre(), FITTED.rx(), FITTED.ry(), FITTED.depth(), FITTED.noseLift(), FITTED.earLift(), share);
+    }
+
+    private static Offset offset(Character c, double at, String part) {
+        return c.dial(TurnMaker.DIAL)
+                .orElseThrow()
+                .stop(at)
+                .orElseThrow()
+                .offsets()
+                .get(part);
+    }
+
+    @Test
+    void madeAgainFromTheSameBallItIsTheSame() {
+        assertThat(done(FACE, new MakeTurn(null)).dials()).isEqualTo(FACE.dials());
+        assertThat(new MakeTurn(null).describe(FACE)).isEqualTo("Made the head turn anew");
+    }
+
+    @Test
+    void anotherBallTurnsMoreAndWhatWasShapedByHandIsKept() {
+        Character shaped = done(FACE, new Record("turn", 60, new Nudge("nose", 7, 0)));
+        shaped = done(shaped, new Forget("turn", 30, "mouth", Aspect.PLACE));
+        shaped = done(shaped, new EaseStop("turn", 60, Ease.SMOOTH));
+        assertThat(TurnMaker.keptByHand(shaped, farEye(0.7))).isEqualTo(2);
+        Character again = done(shaped, new MakeTurn(farEye(0.7)));
+        assertThat(offset(again, 60, "nose")).isEqualTo(offset(shaped, 60, "nose"));
+        assertThat(offset(again, 30, "mouth")).isEqualTo(offset(shaped, 30, "mouth"));
+        assertThat(again.dial("turn").orElseThrow().stop(60).orElseThrow().ease())
+                .isEqualTo(Ease.SMOOTH);
+        assertThat(offset(again, -60, "nose")).as("nobody touched that").isNotEqualTo(offset(shaped, -60, "nose"));
+        assertThat(new Evaluator(again)
+                        .frame(Pose.of(Map.of("turn", 60.0)))
+                        .of("eye-white-left")
+                        .orElseThrow()
+                        .matrix()
+                        .a())
+                .isCloseTo(0.7, within(1e-6));
+        assertThat(new MakeTurn(farEye(0.7)).describe(shaped)).contains("keeping 2 things shaped by hand");
+    }
+
+    @Test
+    void aStopOfOnesOwnAndARangeOfOnesOwnAreKept() {
+        Character own = done(FACE, new Record("turn", 45, new Nudge("nose", 3, 1)));
+        Character again = done(own, new MakeTurn(farEye(0.7)));
+        assertThat(again.dial("turn").orElseThrow().stop(45))
+                .isEqualTo(own.dial("turn").orElseThrow().stop(45));
+        Character named = done(FACE, new ChangeDial("turn", "Head", -70, 70, 0, "°"));
+        Character wide = done(named, new MakeTurn(farEye(0.7)));
+        assertThat(wide.dial("turn").orElseThrow().name()).isEqualTo("Head");
+        assertThat(wide.dial("turn").orElseThrow().to()).isEqualTo(70);
+    }
+
+    @Test
+    void balls() {
+        assertThatThrownBy(() -> new BallSetting(new Point(0, 0), 0, 1, 1, 0, 0, 0.78))
+                .hasMessageContaining("width");
+        assertThatThrownBy(() -> new BallSetting(new Point(0, 0), 1, 1, 9, 0, 0, 0.78))
+                .hasMessageContaining("deep");
+        assertThatThrownBy(() -> new BallSetting(new Point(0, 0), 1, 1, 1, 0, 0, Double.NaN))
+                .hasMessageContaining("ball");
+        assertThatThrownBy(() -> farEye(0.2)).hasMessageContaining("50 to 95 %");
+    }
+
+    /** ±θ are mirror images, of the outline of the face too. */
+    @Test
+    void theFaceItselfTurnsAndBothHalvesAreAlike() {
+        assertThat(Unevenness.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
+        Path right = outline(FACE, 60);
+        Path left = outline(FACE, -60);
+        assertThat(Regions.of(right)
+                        .symDifference(Regions.of(left.transform(Matrix.mirror(500))))
+                        .getArea())
+                .as("the left extreme in a mirror against the right one, square units")
+                .isLessThan(1);
+        assertThat(Regions.of(right).symDifference(Regions.of(outline(FACE, 0))).getArea())
+                .isGreaterThan(200);
+        assertThat(at(0).of("face-skin").orElseThrow().outlines()).isEmpty();
+    }
+
+    private static Path outline(Character c, double turn) {
+        Frame.Placed p = at(turn).of("face-skin").orElseThrow();
+        Artwork drawn = c.part("face-skin")
+                .orElseThrow()
+                .drawing(p.drawing())
+                .orElseThrow()
+                .art();
+        return p.shown(drawn).shapes().get(0).path().transform(p.matrix());
+    }
+
+    @Test
+    void theNodComesBesideTheTurnAndBothAreAPad() {
+        Character c = done(FACE, new MakeHeadDial(HeadDial.NOD));
+        assertThat(c.dials()).extracting(Dial::id).startsWith("turn", "nod");
+        assertThat(c.pads()).anyMatch(p -> p.across().equals("turn") && p.down().equals("nod"));
+        Evaluator e = new Evaluator(c);
+        Frame down = e.frame(Pose.of(Map.of("nod", 20.0)));
+        Frame up = e.frame(Pose.of(Map.of("nod", -20.0)));
+        for (String part : new String[] {"eye-white-left", "nose", "mouth"}) {
+            assertThat(down.of(part)
+                            .orElseThrow()
+                            .matrix()
+                            .apply(new Point(500, 500))
+                            .y())
+                    .as("%s goes down", part)
+                    .isGreaterThan(up.of(part)
+                                    .orElseThrow()
+                                    .matrix()
+                                    .apply(new Point(500, 500))
+                                    .y()
+                            + 10);
+        }
+        Character nudged = done(c, new Record("nod", 20, new Nudge("nose", 0, 2)));
+        assertThat(TurnMaker.keptByHand(nudged, farEye(0.7))).isEqualTo(1);
+        assertThat(done(nudged, new MakeTurn(farEye(0.7)))
+                        .dial("nod")
+                        .orElseThrow()
+                        .stop(20)
+                        .orElseThrow()
+                        .offsets()
+                        .get("nose"))
+                .isEqualTo(nudged.dial("nod")
+                        .orElseThrow()
+                        .stop(20)
+                        .orElseThrow()
+                        .offsets()
+                        .get("nose"));
+    }
+
+    /** Squash and stretch keeps the area at any place of the dial; the jaw opens the chin and leaves the forehead. */
+    @Test
+    void dialsAroundTheHead() {
+        Character c = done(FACE, new MakeHeadDial(HeadDial.SQUASH));
+        c = done(c, new MakeHeadDial(HeadDial.JAW));
+        c = done(c, new MakeHeadDial(HeadDial.TILT));
+        c = done(c, new MakeHeadDial(HeadDial.HAIR_DRAG));
+        Evaluator e = new Evaluator(c);
+        for (double at = -1; at <= 1; at += 0.05) {
+            Matrix m = e.frame(Pose.of(Map.of("squash", at)))
+                    .of("nose")
+                    .orElseThrow()
+                    .matrix();
+            assertThat(m.determinant()).as("at %s", at).isCloseTo(1, within(5e-4));
+        }
+        Frame open = e.frame(Pose.of(Map.of("jaw", 1.0)));
+        Frame.Placed face = open.of("face-skin").orElseThrow();
+        Box shut = Rigs.ellipse(500, 500, 100, 120).bounds().orElseThrow();
+        Box dropped = face.outlines().get(0).bounds().orElseThrow();
+        assertThat(dropped.minY()).isCloseTo(shut.minY(), within(1e-9));
+        assertThat(dropped.maxY()).isCloseTo(shut.maxY() + 0.16 * 120, within(0.5));
+        assertThat(e.frame(Pose.of(Map.of("tilt", 15.0)))
+                        .of("nose")
+                        .orElseThrow()
+                        .matrix()
+                        .b())
+                .isCloseTo(Math.sin(Math.toRadians(15)), within(1e-9));
+        assertThat(e.setting("hair-drag", Pose.of(Map.of("turn", 60.0))))
+                .as("still")
+                .isZero();
+        assertThat(((Outcome.Refused) Edits.apply(
+                                Rigs.character(
+                                        java.util.List.of(Rigs.part("box", null, new Point(0, 0))),
+                                        java.util.List.of()),
+                                new MakeHeadDial(HeadDial.HAIR_DRAG)))
+                        .says())
+                .contains("needs a head turn first");
+    }
+
+    @Test
+    void aTurnIsPlayedThereAndBack() {
+        Dial turn = FACE.dial("turn").orElseThrow();
+        java.util.List<Double> ones = TurnPlay.of(EVALUATOR, turn, Pose.REST, 24, 1, false).stream()
+                .map(p -> p.dials().get("turn"))
+                .toList();
+        assertThat(ones).hasSize(2 * (24 + 8)).startsWith(-60.0).endsWith(-60.0).contains(60.0);
+        java.util.List<Double> twos = TurnPlay.of(EVALUATOR, turn, Pose.REST, 24, 2, true).stream()
+                .map(p -> p.dials().get("turn"))
+                .toList();
+        for (int f = 0; f + 1 < twos.size(); f += 2) {
+            assertThat(twos.get(f)).isEqualTo(twos.get(f + 1));
+        }
+        assertThatThrownBy(() -> TurnPlay.of(EVALUATOR, turn, Pose.REST, 5, 1, false))
+                .hasMessageContaining("12 to 48");
     }
 }

@@ -8,7 +8,7 @@ public interface ArtShelf {
     /**
      * @param json the artwork as {@link LeewardJson#artwork} writes it
      */
-    void put(String hash, String json);
+    void put(Artwork art, String hash, String json);
 
     /** The hash of artwork that certainly lies here already, when that is known without working it out. */
     default Optional<String> known(Artwork art) {

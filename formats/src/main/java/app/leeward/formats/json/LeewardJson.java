@@ -7,6 +7,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
+import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Frame;
@@ -69,7 +70,7 @@ public final class LeewardJson {
                 }
                 String json = artwork(value);
                 String hash = sha256(json.getBytes(StandardCharsets.UTF_8));
-                shelf.put(hash, json);
+                shelf.put(value, hash, json);
                 out.writeString(hash);
             }
         });
@@ -136,6 +137,7 @@ public final class LeewardJson {
         mapper.addMixIn(Frame.Placed.class, PlacedForm.class);
         mapper.addMixIn(Offset.class, OffsetForm.class);
         choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
+        choice(mapper, Ease.class, Ease.class.getPermittedSubclasses());
         choice(mapper, Edit.class, Edit.class.getPermittedSubclasses());
         choice(mapper, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
         return mapper.registerModule(module)

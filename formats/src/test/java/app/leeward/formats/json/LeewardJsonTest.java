@@ -4,30 +4,42 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.art.PathPoints;
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Ease;
+import app.leeward.core.dial.Follow;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.dial.Travel;
 import app.leeward.core.edit.Adopt;
 import app.leeward.core.edit.BendLidLine;
 import app.leeward.core.edit.DropCue;
 import app.leeward.core.edit.DropLook;
 import app.leeward.core.edit.DropMood;
+import app.leeward.core.edit.EaseStop;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.FollowDial;
+import app.leeward.core.edit.ForgetCorner;
 import app.leeward.core.edit.JoinDials;
 import app.leeward.core.edit.KeepLook;
 import app.leeward.core.edit.MakeBrows;
 import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.MakeHeadDial;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MendMouth;
 import app.leeward.core.edit.NameLook;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.OffsetPupil;
 import app.leeward.core.edit.Pronounce;
+import app.leeward.core.edit.PullPoint;
+import app.leeward.core.edit.Record;
+import app.leeward.core.edit.RecordCorner;
 import app.leeward.core.edit.Rename;
 import app.leeward.core.edit.RenamePart;
 import app.leeward.core.edit.RestLids;
@@ -38,6 +50,8 @@ import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.Show;
 import app.leeward.core.edit.SplitDial;
 import app.leeward.core.edit.ThinMouths;
+import app.leeward.core.edit.TravelBy;
+import app.leeward.core.edit.Unfollow;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.lips.MouthFinding;
@@ -52,6 +66,8 @@ import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.turn.HeadDial;
+import app.leeward.core.turn.TurnMaker;
 import app.leeward.demo.DemoFiles;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.svg.SvgReader;
@@ -67,7 +83,7 @@ class LeewardJsonTest {
     private final Map<String, String> kept = new HashMap<>();
     private final ObjectMapper json = LeewardJson.mapper(new ArtShelf() {
         @Override
-        public void put(String hash, String text) {
+        public void put(Artwork art, String hash, String text) {
             kept.put(hash, text);
         }
 
@@ -92,6 +108,7 @@ class LeewardJsonTest {
         Frame before = new Evaluator(maren()).frame(pose);
         Frame after = new Evaluator(back).frame(pose);
         assertThat(after).isEqualTo(before);
+        assertThat(back.turn()).isEqualTo(maren().turn());
         assertThat(kept).as("each artwork once").hasSizeBetween(50, 70);
     }
 
@@ -138,7 +155,20 @@ class LeewardJsonTest {
                 new SetMood("", "Happy", 0.8, 0.1),
                 new DropMood("happy"),
                 new ThinMouths(9),
-                new MendMouth("ah", MouthFinding.Kind.TEETH_MOVED));
+                new MendMouth("ah", MouthFinding.Kind.TEETH_MOVED),
+                new MakeTurn(null),
+                new MakeTurn(TurnMaker.fitted(maren()).orElseThrow()),
+                new MakeHeadDial(HeadDial.NOD),
+                new EaseStop("turn", 60, new Ease.Curve(0.2, 0, 0.4, 1.5)),
+                new EaseStop("turn", 60, Ease.SMOOTH),
+                new TravelBy("turn", Travel.STRAIGHT),
+                new TravelBy("turn", null),
+                new FollowDial("blink", new Follow("turn", 0, 0.25, 3)),
+                new Unfollow("blink", "turn", 3),
+                new RecordCorner("turn", 60, "gaze-across", 1, new Nudge("nose", 1, 2)),
+                new ForgetCorner("turn", 60, "gaze-across", 1, "nose"),
+                new PullPoint("turn", 60, "face-skin", "front", 0, 3, PathPoints.Hold.FIRST_HANDLE, 1.5, -2, true),
+                new Record("turn", 60, new Nudge("nose", 1, 2)));
         for (Edit e : edits) {
             String text = json.writerFor(Edit.class).writeValueAsString(e);
             assertThat(text).contains("\"kind\":\"" + LeewardJson.kind(e.getClass()) + "\"");

@@ -121,7 +121,7 @@ class LookApi {
         Pose over = PoseBody.of(body.pose());
         List<Frame> frames = new ArrayList<>();
         for (int f = 0; f < shown.frames(); f++) {
-            frames.add(evaluator.frame(over.withCues(shown.at(f))));
+            frames.add(evaluator.frame(over.withCues(shown.at(f, c.state().straightDials()))));
         }
         return FrameSeries.of(numbers(frames.size()), frames);
     }

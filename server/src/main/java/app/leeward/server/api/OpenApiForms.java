@@ -5,6 +5,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.dial.Ease;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.json.LeewardJson;
@@ -58,6 +59,10 @@ class OpenApiForms {
             "EyeView.pupil",
             "Part.parent",
             "Joint.parent",
+            "Dial.travel",
+            "EditTravelBy.travel",
+            "EditMakeTurn.ball",
+            "Character.turn",
             "EditHang.parent",
             "EditStack.above",
             "IntakeReport.axis",
@@ -74,9 +79,11 @@ class OpenApiForms {
     OpenApiCustomizer choices() {
         return api -> {
             choice(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
+            choice(api, Ease.class, Ease.class.getPermittedSubclasses());
             choice(api, Edit.class, Edit.class.getPermittedSubclasses());
             choice(api, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
             useChoices(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
+            useChoices(api, Ease.class, Ease.class.getPermittedSubclasses());
             useChoices(api, Edit.class, Edit.class.getPermittedSubclasses());
             useChoices(api, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
             required(api);

@@ -13,6 +13,10 @@ public interface Revisions extends JpaRepository<RevisionRow, RevisionKey> {
             "select r from RevisionRow r where r.key.document = :document and r.key.number > :number order by r.key.number")
     List<RevisionRow> since(UUID document, int number);
 
+    /** The edit whose result a revision is, without fetching what the revision holds. */
+    @Query("select r.standsAt from RevisionRow r where r.key.document = :document and r.key.number = :number")
+    int standsAt(UUID document, int number);
+
     @Query("select r from RevisionRow r where r.key.document = :document order by r.key.number desc")
     Page<RevisionRow> newestFirst(UUID document, Pageable page);
 }

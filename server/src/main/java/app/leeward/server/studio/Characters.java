@@ -16,6 +16,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.ReadArt;
 import app.leeward.core.rig.StackingOrder;
+import app.leeward.core.turn.TurnCheck;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
@@ -46,6 +47,9 @@ public class Characters {
             Caffeine.newBuilder().maximumSize(50).build();
 
     private final Cache<String, List<EyeFinding>> eyes =
+            Caffeine.newBuilder().maximumSize(50).build();
+
+    private final Cache<String, List<TurnCheck.Position>> turns =
             Caffeine.newBuilder().maximumSize(50).build();
 
     Characters(Ledger ledger, StoredArt shelf, StoredImages images) {
@@ -176,6 +180,11 @@ public class Characters {
     /** What is wrong with the eyes, measured once a revision. */
     public List<EyeFinding> eyeFindings(Standing<Character> standing) {
         return eyes.get(standing.id() + "/" + standing.revision(), k -> EyeCheck.of(standing.state()));
+    }
+
+    /** What the head turn hides and uncovers, measured once a revision. */
+    public List<TurnCheck.Position> turnMeasured(Standing<Character> standing, List<Double> at) {
+        return turns.get(standing.id() + "/" + standing.revision(), k -> TurnCheck.of(standing.state(), at));
     }
 
     private record Keeping(ObjectMapper json) implements Ledger.Keeper<Character, Edit> {

@@ -158,10 +158,9 @@ public class Ledger {
         if (base != document.head()) {
             requireIndependent(keeper, id, base, document.head(), keeper.touches(edit));
         }
-        RevisionRow head = row(id, document.head());
         @SuppressWarnings("unchecked") // the lock found a document of this kind
-        Standing<T> now =
-                (Standing<T>) read.get(new RevisionKey(id, document.head()), k -> standing(keeper, document, head));
+        Standing<T> now = (Standing<T>) read.get(
+                new RevisionKey(id, document.head()), k -> standing(keeper, document, row(id, document.head())));
         T before = now.state();
         T after = keeper.apply(before, edit);
         return add(
@@ -173,7 +172,7 @@ public class Ledger {
                 author,
                 after,
                 document.head() + 1,
-                head.standsAt(),
+                revisions.standsAt(id, document.head()),
                 List.of());
     }
 

@@ -8,8 +8,14 @@ import app.leeward.server.store.Artworks;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Artwork in the database, with what was used lately kept in memory: it never changes. */
 @Component
@@ -25,22 +31,67 @@ public class StoredArt implements ArtShelf {
         this.artworks = artworks;
     }
 
-    @Override
-    public void put(String hash, String json) {
-        if (byHash.getIfPresent(hash) == null) {
-            artworks.keep(hash, json);
+    /** What one transaction puts here: it goes to the database in one go, and counts as kept once that is certain. */
+    private final class Putting implements TransactionSynchronization {
+        private final Map<String, String> shapes = new LinkedHashMap<>();
+        private final Map<Artwork, String> known = new IdentityHashMap<>();
+        /** As it reads back, to the digits that are kept. */
+        private final Map<String, Artwork> readBack = new HashMap<>();
+
+        @Override
+        public void beforeCommit(boolean readOnly) {
+            artworks.keepAll(shapes);
+        }
+
+        @Override
+        public void afterCommit() {
+            readBack.forEach((hash, art) -> {
+                byHash.put(hash, art);
+                hashes.put(art, hash);
+            });
+        }
+
+        @Override
+        public void afterCompletion(int status) {
+            TransactionSynchronizationManager.unbindResource(StoredArt.this);
         }
     }
 
-    /** What came out of the database is in it; what was only put there may have been taken back with its transaction. */
+    private Optional<Putting> putting() {
+        return Optional.ofNullable((Putting) TransactionSynchronizationManager.getResource(this));
+    }
+
+    @Override
+    public void put(Artwork art, String hash, String json) {
+        Putting putting = putting().orElseGet(() -> {
+            Putting begun = new Putting();
+            TransactionSynchronizationManager.bindResource(this, begun);
+            TransactionSynchronizationManager.registerSynchronization(begun);
+            return begun;
+        });
+        putting.known.put(art, hash);
+        if (byHash.getIfPresent(hash) == null) {
+            putting.shapes.put(hash, json);
+        }
+    }
+
+    /** What came out of the database is in it; what was put there by a transaction that was taken back is not. */
     @Override
     public Optional<String> known(Artwork art) {
+        String here = putting().map(p -> p.known.get(art)).orElse(null);
+        if (here != null) {
+            return Optional.of(here);
+        }
         String hash = hashes.getIfPresent(art);
-        return hash != null && byHash.getIfPresent(hash) == art ? Optional.of(hash) : Optional.empty();
+        return hash != null && byHash.getIfPresent(hash) != null ? Optional.of(hash) : Optional.empty();
     }
 
     @Override
     public Artwork get(String hash) {
+        Putting putting = putting().orElse(null);
+        if (putting != null && putting.shapes.containsKey(hash)) {
+            return putting.readBack.computeIfAbsent(hash, h -> LeewardJson.artwork(putting.shapes.get(h)));
+        }
         Artwork art = byHash.get(hash, h -> artworks.findById(h)
                 .map(ArtworkRow::shapes)
                 .map(LeewardJson::artwork)

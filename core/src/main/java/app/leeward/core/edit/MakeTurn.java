@@ -1,0 +1,42 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.turn.TurnMaker;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Makes the head turn from a ball, and the nod where there is one. What was shaped by hand since it was last made is kept.
+ *
+ * @param ball null for the one that fills the face, or the one it was made from before
+ */
+public record MakeTurn(BallSetting ball) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("dial " + TurnMaker.DIAL, "dials");
+    }
+
+    @Override
+    public String describe(Character before) {
+        if (before.dial(TurnMaker.DIAL).isEmpty()) {
+            return "Made the head turn";
+        }
+        int kept = wanted(before).map(b -> TurnMaker.keptByHand(before, b)).orElse(0);
+        return "Made the head turn anew"
+                + (kept == 0 ? "" : ", keeping " + kept + (kept == 1 ? " thing" : " things") + " shaped by hand");
+    }
+
+    private Optional<BallSetting> wanted(Character c) {
+        return Optional.ofNullable(ball).or(() -> c.turn().map(t -> t.ball())).or(() -> TurnMaker.fitted(c));
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (TurnMaker.fitted(before).isEmpty()) {
+            return new Outcome.Refused(
+                    "no-head", "There is no head with a face on it yet; say on Parts which part is which.");
+        }
+        return new Outcome.Done(TurnMaker.make(before, wanted(before).orElseThrow()));
+    }
+}

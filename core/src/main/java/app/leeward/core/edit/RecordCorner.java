@@ -1,0 +1,67 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Poses a part as a correction for two dials away from rest together; each alone does what it did.
+ *
+ * @param pose a {@link Nudge} or a {@link Place}
+ */
+public record RecordCorner(String a, double atA, String b, double atB, Edit pose) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("dial " + a, "dial " + b);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return OnDial.at(before, a, atA) + " with " + OnDial.at(before, b, atB) + ": " + pose.describe(before);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (pose.on(before) instanceof Outcome.Refused refused) {
+            return refused;
+        }
+        Optional<Part> part = pose instanceof Show ? Optional.empty() : Posing.part(before, pose);
+        Optional<Dial> one = before.dial(a);
+        Optional<Dial> other = before.dial(b);
+        if (part.isEmpty()) {
+            return new Outcome.Refused("not-posed", "Only places, sizes and turns can be recorded as a correction.");
+        }
+        if (one.isEmpty() || other.isEmpty()) {
+            return new Outcome.Refused("no-dial", "There is no dial '" + (one.isEmpty() ? a : b) + "' any more.");
+        }
+        if (a.equals(b)) {
+            return new Outcome.Refused("one-dial", "A correction lies between two dials.");
+        }
+        if (atA == one.get().rest() || atB == other.get().rest()) {
+            return new Outcome.Refused("at-rest", "A correction needs both dials away from their rest.");
+        }
+        try {
+            OnDial.inside(one.get(), atA);
+            OnDial.inside(other.get(), atB);
+        } catch (IllegalArgumentException e) {
+            return new Outcome.Refused("bad-stop", e.getMessage());
+        }
+        List<Corner> corners = new ArrayList<>(before.corners());
+        Corner there = corners.stream()
+                .filter(k -> k.at(a, atA, b, atB))
+                .findFirst()
+                .orElse(new Corner(a, atA, b, atB, Map.of()));
+        corners.remove(there);
+        String id = part.get().id();
+        Offset was = there.offsets().getOrDefault(id, Offset.NONE);
+        corners.add(there.with(id, was.and(Posing.more(part.get(), pose))));
+        return new Outcome.Done(before.withCorners(corners));
+    }
+}

@@ -1,0 +1,31 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Travel;
+import app.leeward.core.rig.Character;
+import java.util.Set;
+
+/**
+ * Says how a dial gets from one keyed value to the next.
+ *
+ * @param travel null to go by what the dial does
+ */
+public record TravelBy(String dial, Travel travel) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("dial " + dial);
+    }
+
+    @Override
+    public String describe(Character before) {
+        String name = before.dial(dial).map(Dial::name).orElse(dial);
+        return travel == null
+                ? name + " travels by what it does"
+                : name + (travel == Travel.GLIDE ? " glides from key to key" : " goes straight to the next key");
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        return OnDial.change(before, dial, d -> d.withTravel(travel));
+    }
+}

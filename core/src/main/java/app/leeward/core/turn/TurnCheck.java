@@ -1,0 +1,232 @@
+package app.leeward.core.turn;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Regions;
+import app.leeward.core.art.Shape;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.TurnPlan.BallSetting;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+
+/**
+ * What a head turn hides and uncovers: pieces of the head that can no longer be seen, and skull that comes round the side with
+ * no hair on it.
+ */
+public final class TurnCheck {
+    /** Less of what was to be seen than this share counts as hidden. */
+    private static final double GONE = 0.03;
+    /** Less of the ball than this share is no bald patch. */
+    private static final double BALD = 0.004;
+    /** Detail that does not matter for what can be seen, as a share of the ball. */
+    private static final double COARSE = 0.004;
+    /** From which height on, as a share of half the ball's height below its middle, a head needs no hair at its sides. */
+    private static final double HAIRLINE = 0.2;
+
+    private static final Set<PartRole> HAIR = Set.of(
+            PartRole.BACK_HAIR,
+            PartRole.FRINGE,
+            PartRole.SIDE_HAIR,
+            PartRole.EXTRA_HAIR,
+            PartRole.CAP,
+            PartRole.EAR,
+            PartRole.OTHER);
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+
+    private final Character character;
+    private final Evaluator evaluator;
+    private final Dial dial;
+    private final Ball ball;
+    private final double yawAtFull;
+    private final Map<String, Geometry> fills = new HashMap<>();
+
+    private TurnCheck(Character c, Dial dial, BallSetting setting, double yawAtFull) {
+        character = c;
+        evaluator = new Evaluator(c);
+        this.dial = dial;
+        ball = Ball.of(setting);
+        this.yawAtFull = yawAtFull;
+    }
+
+    /**
+     * A head at one place of the dial.
+     *
+     * @param hidden ids of pieces that were to be seen at rest and are not here
+     * @param bald square units of skull that came round the side and has no hair on it
+     * @param share the same as a share of the ball
+     * @param says a sentence about it; empty when nothing is bald
+     */
+    public record Position(double at, List<String> hidden, double bald, double share, String says) {}
+
+    /** The head at these places; empty for a character without a turn. */
+    public static List<Position> of(Character c, List<Double> at) {
+        Optional<Dial> dial = c.dial(TurnMaker.DIAL);
+        Optional<BallSetting> ball = c.turn().map(t -> t.ball()).or(() -> TurnMaker.fitted(c));
+        if (dial.isEmpty() || ball.isEmpty()) {
+            return List.of();
+        }
+        TurnCheck check = new TurnCheck(c, dial.get(), ball.get(), TurnMaker.yawAtFull(c, ball.get()));
+        Map<String, Double> rest = check.seen(check.frame(dial.get().rest()));
+        return at.stream().map(v -> check.position(v, rest)).toList();
+    }
+
+    private Frame frame(double at) {
+        return evaluator.frame(Pose.of(Map.of(dial.id(), at)));
+    }
+
+    private Position position(double at, Map<String, Double> rest) {
+        Frame frame = frame(at);
+        Map<String, Double> seen = seen(frame);
+        List<String> hidden = rest.entrySet().stream()
+                .filter(e -> e.getValue() > 1e-3 && seen.getOrDefault(e.getKey(), 0.0) < GONE * e.getValue())
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
+        double bald = bald(frame, at).getArea();
+        double share = bald / (Math.PI * ball.rx() * ball.ry());
+        return new Position(at, hidden, bald, share, share > BALD ? says(at, bald) : "");
+    }
+
+    private String says(double at, double bald) {
+        boolean screenRight = at < dial.rest();
+        String side = screenRight ? "right" : "left";
+        boolean piece = character.parts().stream().anyMatch(p -> p.role() == PartRole.EXTRA_HAIR);
+        return String.format(
+                Locale.ROOT,
+                "At %.0f%s about %.0f square units of skull at the screen's %s have no hair on them. %s",
+                at,
+                dial.unit(),
+                bald,
+                side,
+                piece
+                        ? "Let the extra hair come out earlier, or pull it over them at this stop."
+                        : "Draw an extra piece of hair for that side, or pull the back hair out at this stop.");
+    }
+
+    /** How much of each piece of the head is to be seen, square units: cut by its windows, less all that lies in front. */
+    private Map<String, Double> seen(Frame frame) {
+        Map<String, Double> seen = new HashMap<>();
+        Geometry front = FACTORY.createPolygon();
+        List<Frame.Placed> placed = frame.placed();
+        for (int i = placed.size() - 1; i >= 0; i--) {
+            Frame.Placed p = placed.get(i);
+            if (!ofHead(p.part()) || p.opacity() < 0.5) {
+                continue;
+            }
+            Geometry fill = cut(frame, p);
+            seen.put(p.part(), fill.difference(front).getArea());
+            front = front.union(fill);
+        }
+        return seen;
+    }
+
+    private boolean ofHead(String part) {
+        return character
+                .part(PartRole.HEAD)
+                .filter(h -> !h.id().equals(part) && character.follows(part, h.id()))
+                .isPresent();
+    }
+
+    private Geometry cut(Frame frame, Frame.Placed p) {
+        Geometry fill = fill(p);
+        for (String w : p.windows()) {
+            Optional<Frame.Placed> by = frame.of(w);
+            if (by.isPresent()) {
+                fill = fill.intersection(fill(by.get()));
+            }
+        }
+        return fill;
+    }
+
+    private Geometry fill(Frame.Placed p) {
+        Geometry own = p.outlines().isEmpty()
+                ? fills.computeIfAbsent(p.part() + "/" + p.drawing(), k -> coarse(p))
+                : coarse(p);
+        AffineTransformation m = new AffineTransformation(
+                p.matrix().a(),
+                p.matrix().c(),
+                p.matrix().e(),
+                p.matrix().b(),
+                p.matrix().d(),
+                p.matrix().f());
+        return m.transform(own);
+    }
+
+    private Geometry coarse(Frame.Placed p) {
+        Drawing drawing = character
+                .part(p.part())
+                .flatMap((Part q) -> q.drawing(p.drawing()))
+                .orElseThrow();
+        List<Shape> filled = p.shown(drawing.art()).shapes().stream()
+                .filter(s -> !(s.fill() instanceof Paint.None))
+                .toList();
+        Geometry area = Regions.ofFills(filled);
+        return area.isEmpty() ? area : DouglasPeuckerSimplifier.simplify(area, COARSE * ball.rx());
+    }
+
+    /**
+     * Skull that was out of sight from the front, now is not, and shows no hair. On the ball the rim u = ±√(1-v²) comes in to
+     * ±√(1-v²)·cos θ on the near side; between the two lies what came round.
+     */
+    private Geometry bald(Frame frame, double at) {
+        Geometry area = cameRound((at - dial.rest()) / Math.max(dial.to() - dial.rest(), 1e-9) * yawAtFull);
+        if (area.isEmpty()) {
+            return area;
+        }
+        List<Geometry> hair = new ArrayList<>();
+        for (Frame.Placed p : frame.placed()) {
+            boolean covers = character
+                    .part(p.part())
+                    .map(Part::role)
+                    .filter(HAIR::contains)
+                    .isPresent();
+            if (covers && ofHead(p.part())) {
+                hair.add(cut(frame, p));
+            }
+        }
+        return hair.isEmpty() ? area : area.difference(UnaryUnionOp.union(hair));
+    }
+
+    private Geometry cameRound(double yaw) {
+        double near = -Math.signum(yaw);
+        double cos = Math.cos(Math.toRadians(yaw));
+        if (near == 0) {
+            return FACTORY.createPolygon();
+        }
+        int steps = 48;
+        List<Coordinate> ring = new ArrayList<>();
+        for (int i = 0; i <= steps; i++) {
+            ring.add(rim(i / (double) steps, near));
+        }
+        for (int i = steps; i >= 0; i--) {
+            ring.add(rim(i / (double) steps, near * cos));
+        }
+        ring.add(ring.get(0));
+        return FACTORY.createPolygon(ring.toArray(new Coordinate[0])).buffer(0);
+    }
+
+    private Coordinate rim(double t, double times) {
+        double v = -1 + t * (1 + HAIRLINE);
+        return new Coordinate(
+                ball.centre().x() + ball.rx() * times * Math.sqrt(Math.max(0, 1 - v * v)),
+                ball.centre().y() + ball.ry() * v);
+    }
+}

@@ -1,0 +1,264 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.dial.Ease;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The head turn from the ball, and dials recorded stop by stop, with the hand and with the keyboard. */
+class TurnStoryTest extends Story {
+
+    @Override
+    void arrive() {
+        hand.open(server.url() + "/#b=turn");
+        page.getByTestId("film-strip").waitFor();
+    }
+
+    private Locator tab(String name) {
+        return page.getByRole(
+                AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private void type(String label, String value) {
+        Locator field = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .last();
+        field.fill(value);
+        field.press("Enter");
+    }
+
+    private void pull(Locator handle, double dx, double dy) {
+        BoundingBox b = handle.boundingBox();
+        double x = b.x + b.width / 2;
+        double y = b.y + b.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        for (int i = 1; i <= 6; i++) {
+            page.mouse().move(x + dx * i / 6, y + dy * i / 6);
+            page.waitForTimeout(16);
+        }
+    }
+
+    private void choose(String part) {
+        page.locator("[data-testid=rigging] [data-node=" + part + "]").click(new Locator.ClickOptions().setForce(true));
+        page.getByTestId("handles").waitFor();
+    }
+
+    private String outline(String part) {
+        return page.locator("[data-testid=stage] [data-part=" + part + "] g:visible path")
+                .first()
+                .getAttribute("d");
+    }
+
+    @Test
+    void theStripGoesFromEndToEndAndTheBallIsTakenHoldOf() {
+        Locator strip = page.getByTestId("film-strip").getByRole(AriaRole.BUTTON);
+        assertThat(strip).hasCount(7);
+        strip.last().click();
+        assertThat(page.getByLabel("Turn, value").first()).hasValue("60°");
+        page.waitForFunction("() => document.querySelector('[data-testid=stage] [data-part=nose]')"
+                + ".getAttribute('transform').includes('0.9')");
+        button("25").click();
+        assertThat(strip).hasCount(25);
+        assertThat(page.getByText("Both halves are alike")).isVisible();
+
+        button("On the face").click();
+        double nose = hand.shift("nose");
+        pull(page.getByTestId("ball-side"), 40, 0);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        page.waitForFunction(
+                "n => Math.abs(Number(document.querySelector('[data-testid=stage] [data-part=nose]')"
+                        + ".getAttribute('transform').match(/[-\\d.e]+/g)[4]) - n) < 0.5",
+                nose);
+        pull(page.getByTestId("ball-side"), 40, 0);
+        page.mouse().up();
+        assertThat(button("Undo on the character")).isEnabled();
+        button("Undo on the character").click();
+        assertThat(button("Undo on the character")).isDisabled();
+
+        type("far eye", "70");
+        assertThat(page.getByText("turns 25° at the dial’s end")).isVisible();
+        button("There and back").click();
+        page.waitForFunction("() => document.querySelector('[data-testid=stage] [data-part=nose]')"
+                + ".getAttribute('transform').match(/[-\\d.e]+/g)[4] < 0");
+        type("in frames", "200");
+        button("There and back").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("12 to 48 frames, not 200");
+        button("Undo on the character").click();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    @Test
+    void aNodMakesAPadAndWhatIsOfferedIsMade() throws Exception {
+        button("Nod").click();
+        BoundingBox pad = page.getByTestId("pad-head").boundingBox();
+        page.mouse().click(pad.x + pad.width * 0.9, pad.y + pad.height * 0.9);
+        assertThat(page.getByLabel("Nod, value").first()).hasValue(Pattern.compile("1[0-9].*°"));
+        button("Squash and stretch").click();
+        button("Jaw drop").click();
+        button("Hair drag").click();
+        tab("Jaw drop").click();
+        type("Jaw drop, value", "1");
+        page.waitForFunction("() => document.querySelector('[data-testid=stage] [data-part=face-skin] path')");
+        assertThat(page.getByTestId("stop-1").getByText("has its outline elsewhere"))
+                .isVisible();
+        tab("Hair drag").click();
+        assertThat(page.getByText("follows Turn")).hasCount(2);
+        assertThat(seriousFaults()).isEmpty();
+        while (button("Undo on the character").isEnabled()) {
+            button("Undo on the character").click();
+            page.waitForTimeout(300);
+        }
+    }
+
+    @Test
+    void aDialOfOnesOwnIsRecordedMirroredAndTakenBack() {
+        button("New dial").click();
+        page.getByPlaceholder("Sneer, Ear droop, Hat brim …").fill("Sneer");
+        type("from", "5");
+        button("Make it").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("A dial needs some way to go");
+        type("from", "-10");
+        type("to", "10");
+        button("Make it").click();
+        assertThat(tab("Sneer")).hasAttribute("aria-selected", "true");
+        type("Sneer, value", "5+5");
+        button("Record at 10.0").or(button("Record at 10")).click();
+        assertThat(page.getByText("Recording into Sneer at 10")).isVisible();
+        choose("nose");
+        double before = hand.shift("nose");
+        for (int i = 0; i < 3; i++) {
+            page.keyboard().press("Shift+ArrowRight");
+            page.waitForTimeout(250);
+        }
+        assertThat(page.getByTestId("stop-10").getByText("goes 30 to the right"))
+                .isVisible();
+        page.waitForFunction(
+                "n => Number(document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform')"
+                        + ".match(/[-\\d.e]+/g)[4]) > n + 29",
+                before);
+        pull(page.getByTestId("handle-turn"), 26, 12);
+        page.mouse().up();
+        assertThat(page.getByTestId("stop-10").getByText(Pattern.compile("turns [\\d.]+°")))
+                .isVisible();
+        page.getByLabel(Pattern.compile("Show .* at 10")).nth(1).click();
+        assertThat(page.getByLabel("Drawings it shows")).isVisible();
+        page.getByLabel("Mirror 10", new Page.GetByLabelOptions().setExact(true))
+                .click();
+        assertThat(page.getByTestId("stop--10")).isVisible();
+        page.getByTestId("recording")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stop"))
+                .click();
+        type("Sneer, value", "-10");
+        assertThat(page.getByTestId("stop--10").getByText("goes 30 to the left"))
+                .isVisible();
+        page.getByTestId("stop--10")
+                .getByLabel(Pattern.compile("without: goes"))
+                .click();
+        assertThat(page.getByTestId("stop--10").getByText("goes 30 to the left"))
+                .hasCount(0);
+        page.getByTestId("stop--10").locator("select").selectOption("curve");
+        Locator curve = page.getByTestId("stop--10").getByTestId("curve");
+        pull(curve.getByLabel("Leaving"), 12, -10);
+        page.mouse().up();
+        assertThat(curve.getByLabel("Leaving")).not().hasAttribute("aria-valuetext", "0.42 across, 0 up");
+        page.reload();
+        assertThat(page.getByTestId("stop-10")).isVisible();
+        assertThat(tab("Sneer")).hasAttribute("aria-selected", "true");
+        type("move to", "77");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("there is no 77 on it");
+        page.getByLabel("Take the dial Sneer away").click();
+        assertThat(tab("Sneer")).hasCount(0);
+        button("Undo on the character").click();
+        assertThat(tab("Sneer")).isVisible();
+        button("Redo on the character").click();
+        assertThat(tab("Sneer")).hasCount(0);
+    }
+
+    @Test
+    void pointsArePulledAtAStopAndTheArtworkStays() {
+        String drawn = outline("face-skin");
+        tab("Turn").click();
+        type("Turn, value", "60");
+        button("Record at 60°").click();
+        choose("face-skin");
+        button("Pull its points").click();
+        String turned = outline("face-skin");
+        assertThat(turned).isNotEqualTo(drawn);
+        Locator point = page.locator("[data-testid^=point-]").nth(3);
+        pull(point, 24, 10);
+        page.mouse().up();
+        page.waitForFunction(
+                "d => document.querySelector('[data-testid=stage] [data-part=face-skin] path')"
+                        + ".getAttribute('d') !== d",
+                turned);
+        assertThat(page.getByText("Pulled a point").or(button("Undo on the character")))
+                .isEnabled();
+        page.keyboard().press("Escape");
+        page.getByTestId("recording")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stop"))
+                .click();
+        type("Turn, value", "0");
+        page.waitForFunction(
+                "d => document.querySelector('[data-testid=stage] [data-part=face-skin] path')"
+                        + ".getAttribute('d') === d",
+                drawn);
+        tab("The whole head").click();
+        assertThat(page.getByText("1 thing shaped by hand stays").or(page.getByText("1 thing shaped by hand stay")))
+                .isVisible();
+        button("Undo on the character").click();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    @Test
+    void dialsFollowOneAnotherButNotRoundAndEdgesOfBandsAreDragged() {
+        tab("Blink").click();
+        page.getByLabel("follow", new Page.GetByLabelOptions().setExact(true)).selectOption("turn");
+        assertThat(page.getByText("follows Turn")).isVisible();
+        tab("Turn").click();
+        page.getByLabel("follow", new Page.GetByLabelOptions().setExact(true)).selectOption("blink");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Turn follows Blink follows Turn");
+        Locator edge = page.getByLabel("Edge of nose").last();
+        int before = (int) Double.parseDouble(edge.getAttribute("aria-valuenow"));
+        pull(edge, 60, 0);
+        page.mouse().up();
+        page.waitForFunction(
+                "n => [...document.querySelectorAll('[aria-label=\"Edge of nose\"]')]"
+                        + ".some(e => Number(e.getAttribute('aria-valuenow')) > n + 10)",
+                before);
+        button("Undo on the character").click();
+        page.waitForTimeout(300);
+        button("Undo on the character").click();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    /** W3C CSS Easing Functions: the browser's own progress of an animation with the same curve. */
+    @Test
+    void easingsAreTheBrowsersOwn() {
+        double[][] curves = {{0.42, 0, 0.58, 1}, {0.25, 0.1, 0.25, 1}, {0.9, -0.4, 0.1, 1.6}, {0, 0, 1, 1}, {1, 0, 0, 1}
+        };
+        for (double[] c : curves) {
+            Ease.Curve ours = new Ease.Curve(c[0], c[1], c[2], c[3]);
+            @SuppressWarnings("unchecked")
+            List<Number> theirs = (List<Number>) page.evaluate(
+                    "c => { const a = document.body.animate([{opacity: 1}, {opacity: 1}], {duration: 1000, fill: 'both',"
+                            + " easing: `cubic-bezier(${c.join(',')})`}); a.pause(); const out = [];"
+                            + " for (let i = 0; i <= 40; i++) { a.currentTime = i * 25; out.push(a.effect.getComputedTiming().progress); }"
+                            + " a.cancel(); return out; }",
+                    c);
+            for (int i = 0; i <= 40; i++) {
+                assertThat(ours.at(i / 40.0))
+                        .as("%s at %s", ours, i / 40.0)
+                        .isCloseTo(theirs.get(i).doubleValue(), within(1e-4));
+            }
+        }
+    }
+}

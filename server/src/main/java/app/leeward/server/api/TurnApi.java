@@ -1,0 +1,139 @@
+package app.leeward.server.api;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.TurnPlan;
+import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.rig.Unevenness;
+import app.leeward.core.turn.HeadDial;
+import app.leeward.core.turn.TurnCheck;
+import app.leeward.core.turn.TurnMaker;
+import app.leeward.core.turn.TurnPlay;
+import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Problem;
+import app.leeward.server.studio.Standing;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The head turn: its film strip, what it hides and uncovers, and dials played there and back. */
+@RestController
+@RequestMapping("/api/v1/characters/{id}")
+@Tag(name = "turn")
+class TurnApi {
+    private static final int FEWEST = 3;
+    private static final int MOST = 25;
+    /** Places of the dial at which what is hidden and bald is measured. */
+    private static final int MEASURED = 9;
+
+    private final Characters characters;
+
+    TurnApi(Characters characters) {
+        this.characters = characters;
+    }
+
+    /** @param pictures how many, evenly from end to end: 3 to 25 */
+    public record StripBody(PoseBody pose, int pictures) {}
+
+    /**
+     * The turn of a head.
+     *
+     * @param made whether there is a turn dial
+     * @param ball what it was made from, or would be; none without a head with a face on it
+     * @param yaw degrees the ball turns at the dial's end
+     * @param byHand how many poses, outlines and bands were shaped by hand since it was made
+     * @param strip the head from end to end in the pose asked for; none without a turn dial
+     * @param measured what is hidden and bald at places along the dial
+     * @param uneven where the halves differ most; none when they are alike
+     * @param offered dials around the head that could be made and are not there
+     */
+    public record TurnView(
+            int revision,
+            boolean made,
+            List<BallSetting> ball,
+            double yaw,
+            int byHand,
+            List<FrameSeries> strip,
+            List<TurnCheck.Position> measured,
+            List<Unevenness> uneven,
+            List<OfferedDial> offered) {}
+
+    /** A dial around the head that could be made. */
+    public record OfferedDial(HeadDial dial, String name) {}
+
+    @PostMapping("/turn")
+    TurnView turn(@PathVariable UUID id, @RequestBody StripBody body) {
+        Standing<Character> standing = characters.stand(id);
+        Character c = standing.state();
+        Optional<Dial> dial = c.dial(TurnMaker.DIAL);
+        Optional<BallSetting> ball = c.turn().map(TurnPlan::ball).or(() -> TurnMaker.fitted(c));
+        Evaluator evaluator = characters.evaluator(standing);
+        Pose pose = PoseBody.of(body.pose());
+        int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
+        return new TurnView(
+                standing.revision(),
+                dial.isPresent(),
+                ball.stream().toList(),
+                ball.map(b -> TurnMaker.yawAtFull(c, b)).orElse(0.0),
+                dial.isPresent() ? ball.map(b -> TurnMaker.keptByHand(c, b)).orElse(0) : 0,
+                dial.stream().map(d -> strip(evaluator, d, pose, n)).toList(),
+                dial.map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
+                        .orElse(List.of()),
+                dial.flatMap(d -> Unevenness.of(c, d)).stream().toList(),
+                Arrays.stream(HeadDial.values())
+                        .filter(h -> c.dial(h.id()).isEmpty() && h.addTo(c).isPresent())
+                        .map(h -> new OfferedDial(h, h.words()))
+                        .toList());
+    }
+
+    private static List<Double> places(Dial d, int n) {
+        List<Double> at = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            at.add(d.from() + (d.to() - d.from()) * i / (n - 1));
+        }
+        return at;
+    }
+
+    private static FrameSeries strip(Evaluator evaluator, Dial d, Pose pose, int n) {
+        List<Double> at = places(d, n);
+        List<Frame> frames =
+                at.stream().map(v -> evaluator.frame(pose.withDial(d.id(), v))).toList();
+        return FrameSeries.of(at, frames);
+    }
+
+    /**
+     * @param frames one way, 12 to 48
+     * @param exposure 1 on ones, 2 on twos
+     */
+    public record PlayBody(PoseBody pose, int frames, int exposure, boolean eased) {}
+
+    /** A dial played there and back over the rest of the pose, with what follows it later. */
+    @PostMapping("/dials/{dial}/play")
+    FrameSeries play(@PathVariable UUID id, @PathVariable String dial, @RequestBody PlayBody body) {
+        Standing<Character> c = characters.stand(id);
+        Dial d = c.state().dial(dial).orElseThrow(() -> Problem.notThere("dial"));
+        Evaluator evaluator = characters.evaluator(c);
+        List<Pose> poses;
+        try {
+            poses = TurnPlay.of(evaluator, d, PoseBody.of(body.pose()), body.frames(), body.exposure(), body.eased());
+        } catch (IllegalArgumentException e) {
+            throw Problem.refused("play-length", e.getMessage());
+        }
+        List<Double> at = new ArrayList<>();
+        for (int f = 0; f < poses.size(); f++) {
+            at.add((double) f);
+        }
+        return FrameSeries.of(at, poses.stream().map(evaluator::frame).toList());
+    }
+}

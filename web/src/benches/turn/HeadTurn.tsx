@@ -1,0 +1,130 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { CircleCheck, Plus, Rotate3d, TriangleAlert } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { api } from '../../api/client';
+import { shown } from '../../shelf/values';
+import { useDesk } from '../../state/desk';
+import { useSettled } from '../../state/settled';
+import { asMessage, useStudio } from '../../state/studio';
+import { BallCard } from './BallCard';
+import { PlayRow } from './PlayRow';
+import { Strip } from './Strip';
+import { TwoHalves } from './TwoHalves';
+
+const PICTURES = [7, 13, 25] as const;
+
+/** The whole turn at a glance: from end to end, both halves, what it is made from and what is wrong with it. */
+export function HeadTurn() {
+  const { view, edit } = useStudio();
+  const { character } = view;
+  const [pictures, setPictures] = useState<number>(7);
+  const dial = character.dials.find((d) => d.purpose === 'TURN');
+  const held = useSettled(
+    (s) => JSON.stringify({ dials: { ...s.dials, [dial?.id ?? '']: undefined }, looks: s.looks }),
+    300,
+  );
+  const pose = useMemo(() => {
+    const { dials, looks } = JSON.parse(held);
+    return { dials, looks };
+  }, [held]);
+  const turn = useQuery({
+    queryKey: ['turn', view.id, view.revision, held, pictures],
+    queryFn: () => api.turn(view.id, pose, pictures),
+    placeholderData: keepPreviousData,
+  });
+  if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).says}</p>;
+  if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
+  const { made, ball, yaw, byHand, strip, measured, uneven, offered } = turn.data;
+  if (ball.length === 0)
+    return (
+      <p className="mt-2 text-faint">
+        There is no head with a face on it yet. Name a layer “face skin”, or drag it onto its slot on the
+        Intake bench; then the head can turn.
+      </p>
+    );
+  if (!made || !dial)
+    return (
+      <div className="mt-3 rounded-xl border border-dashed border-line bg-paper p-4">
+        <p className="text-[13.5px]">
+          The face is laid on a ball, and the ball is turned: features move to the side, thin out, and go out
+          of sight behind the cheek. What comes of it are ordinary stops, which are then shaped by hand.
+        </p>
+        <button className="btn-do mt-2" onClick={() => void edit({ kind: 'make-turn' })}>
+          <Rotate3d size={15} aria-hidden /> Make the head turn
+        </button>
+      </div>
+    );
+  const bald = measured.filter((m) => m.says !== '');
+  const gone = new Map<string, number[]>();
+  for (const m of measured) for (const part of m.hidden) gone.set(part, [...(gone.get(part) ?? []), m.at]);
+  const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
+  return (
+    <>
+      <section className="mt-3" aria-label="From end to end">
+        <div className="flex items-center gap-1.5">
+          <h2 className="flex-1 text-[15px] font-semibold">From end to end</h2>
+          {PICTURES.map((n) => (
+            <button
+              key={n}
+              className="btn px-2 py-0.5 text-[12px]"
+              aria-pressed={pictures === n}
+              onClick={() => setPictures(n)}
+            >
+              {n}
+            </button>
+          ))}
+        </div>
+        {strip[0] && <Strip dial={dial} series={strip[0]} measured={measured} />}
+        <PlayRow dial={dial} />
+      </section>
+      {strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
+      <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} />
+      <section className="mt-3" aria-label="Hidden and uncovered">
+        <h2 className="text-[15px] font-semibold">Hidden and uncovered</h2>
+        {bald.length === 0 && (
+          <p className="mt-1 flex items-center gap-2 text-[13px]">
+            <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
+            Wherever the skull comes round the side there is hair on it.
+          </p>
+        )}
+        {bald.map((m) => (
+          <p
+            key={m.at}
+            className="mt-1 flex items-start gap-2 rounded-lg border border-wrong/40 bg-wrong-soft px-2.5 py-1.5 text-[13px]"
+          >
+            <TriangleAlert size={15} className="mt-0.5 shrink-0 text-wrong" aria-hidden />
+            <span className="flex-1">{m.says}</span>
+            <button className="btn" onClick={() => useDesk.getState().turn(dial.id, m.at)}>
+              Show
+            </button>
+          </p>
+        ))}
+        {gone.size > 0 && (
+          <p className="mt-1 text-[12.5px] text-faint">
+            Out of sight:{' '}
+            {[...gone]
+              .map(([part, at]) => `${name(part)} at ${at.map((v) => shown(dial, v)).join(', ')}`)
+              .join('; ')}
+            .
+          </p>
+        )}
+      </section>
+      {offered.length > 0 && (
+        <section className="mt-3 pb-3" aria-label="Around the head">
+          <h2 className="text-[15px] font-semibold">Around the head</h2>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            {offered.map((o) => (
+              <button
+                key={o.dial}
+                className="btn"
+                onClick={() => void edit({ kind: 'make-head-dial', dial: o.dial })}
+              >
+                <Plus size={14} aria-hidden /> {o.name}
+              </button>
+            ))}
+          </div>
+        </section>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,146 @@
+import { CircleDot, PenTool, Square } from 'lucide-react';
+import type { Dial } from '../../api/client';
+import { shown } from '../../shelf/values';
+import { useDesk } from '../../state/desk';
+import { recorded, valueOf } from '../../state/recording';
+import { useShown, useStudio } from '../../state/studio';
+import { DrawingThumb } from '../../ui/DrawingThumb';
+
+/** Record: what is posed on the stage from now on belongs to the stop where the dial stands. */
+export function RecordBar({ dial }: { dial: Dial }) {
+  const { dials } = useStudio().view.character;
+  const recording = useDesk((s) => s.recording);
+  const together = useDesk((s) => s.together);
+  const at = useDesk((s) => valueOf(s, dial));
+  const held = useDesk((s) => s.dials);
+  const away = dials.filter((d) => d.id !== dial.id && (held[d.id] ?? d.rest) !== d.rest);
+  const resting = at === dial.rest;
+  const with_ = dials.find((d) => d.id === together);
+  if (!recording)
+    return (
+      <div className="mt-2 flex items-center gap-2">
+        <button className="btn-do" onClick={() => useDesk.getState().record(true)}>
+          <CircleDot size={15} aria-hidden /> Record at {shown(dial, at)}
+        </button>
+        <span className="text-[12.5px] text-faint">
+          {resting ? 'Put the dial where the change belongs first.' : 'Then pose the face on the stage.'}
+        </span>
+      </div>
+    );
+  return (
+    <section
+      className="mt-2 rounded-xl border-2 border-doing bg-doing-soft px-3 py-2"
+      aria-label="Recording"
+      data-testid="recording"
+    >
+      <div className="flex items-center gap-2">
+        <CircleDot size={16} className="text-doing" aria-hidden />
+        <p className="flex-1 text-[13px]">
+          {resting ? (
+            <>
+              <b>{dial.name}</b> rests; move it to the stop that is to be recorded.
+            </>
+          ) : (
+            <>
+              Writing into <b>{dial.name}</b> at <b>{shown(dial, at)}</b>
+              {with_ && (
+                <>
+                  {' '}
+                  with <b>{with_.name}</b> at <b>{shown(with_, valueOf({ dials: held }, with_))}</b>
+                </>
+              )}
+              : drag parts, step them with the arrow keys, pick drawings.
+            </>
+          )}
+        </p>
+        <button className="btn" onClick={() => useDesk.getState().record(false)}>
+          <Square size={13} aria-hidden /> Stop
+        </button>
+      </div>
+      {away.length > 0 && (
+        <div className="mt-1.5 flex flex-wrap items-center gap-1 text-[12.5px]">
+          <span className="text-faint">as a correction only together with</span>
+          {away.map((d) => (
+            <button
+              key={d.id}
+              className="btn px-2 py-0.5 text-[12px]"
+              aria-pressed={together === d.id}
+              onClick={() => useDesk.getState().record(true, together === d.id ? null : d.id)}
+            >
+              {d.name}
+            </button>
+          ))}
+        </div>
+      )}
+      {!resting && <PartAtStop dial={dial} at={at} />}
+    </section>
+  );
+}
+
+/** What else of the chosen part can be recorded: its drawing, and the points of its outline. */
+function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
+  const { view, artwork, edit } = useStudio();
+  const { character } = view;
+  const id = useDesk((s) => s.part);
+  const shaping = useDesk((s) => s.shaping);
+  const alike = useDesk((s) => s.alike);
+  const part = character.parts.find((p) => p.id === id);
+  const shownNow = useShown(part?.id ?? '');
+  if (!part) return <p className="mt-1 text-[12.5px] text-faint">Click a part on the stage to choose it.</p>;
+  const choices = part.drawings.length === 0 ? [] : [...part.drawings.map((d) => d.id), 'nothing'];
+  return (
+    <div className="mt-1.5">
+      <div className="flex flex-wrap items-center gap-1.5 text-[12.5px]">
+        <b>{part.name}</b>
+        {shownNow !== 'nothing' && part.drawings.some((d) => d.id === shownNow) && (
+          <button
+            className="btn px-2 py-0.5 text-[12px]"
+            aria-pressed={shaping !== null}
+            onClick={() => useDesk.getState().shape(shaping ? null : shownNow)}
+          >
+            <PenTool size={12} aria-hidden /> Pull its points
+          </button>
+        )}
+        {shaping && (
+          <label className="flex items-center gap-1">
+            <input
+              type="checkbox"
+              checked={alike}
+              onChange={(e) => useDesk.setState({ alike: e.target.checked })}
+            />
+            both sides alike
+          </label>
+        )}
+      </div>
+      {choices.length > 1 && (
+        <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label={`Drawing of ${part.name}`}>
+          {choices.map((c) => {
+            const d = part.drawings.find((x) => x.id === c);
+            return (
+              <button
+                key={c}
+                title={d?.name ?? 'nothing'}
+                aria-label={`Show ${d?.name ?? 'nothing'} at ${shown(dial, at)}`}
+                aria-pressed={shownNow === c}
+                className={`rounded-md border bg-card ${shownNow === c ? 'border-doing ring-2 ring-doing' : 'border-line'}`}
+                onClick={() =>
+                  void edit(recorded({ kind: 'show', part: part.id, drawing: c }, character.dials))
+                }
+              >
+                {d ? (
+                  <DrawingThumb
+                    shapes={artwork[d.art as unknown as string] ?? []}
+                    label=""
+                    className="h-9 w-11 p-0.5"
+                  />
+                ) : (
+                  <span className="grid h-9 w-11 place-items-center text-faint">∅</span>
+                )}
+              </button>
+            );
+          })}
+        </div>
+      )}
+    </div>
+  );
+}

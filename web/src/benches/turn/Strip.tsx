@@ -1,0 +1,68 @@
+import { EyeOff, TriangleAlert } from 'lucide-react';
+import { useMemo } from 'react';
+import type { Dial, FrameSeries, TurnView } from '../../api/client';
+import { frameOf, nearest } from '../../stage/series';
+import { turnBox } from '../../stage/view';
+import { shown } from '../../shelf/values';
+import { useDesk } from '../../state/desk';
+import { useStudio } from '../../state/studio';
+import { FaceCrop } from '../../ui/FaceCrop';
+
+type Measured = TurnView['measured'][number];
+
+/** The head from one end of a dial to the other; each picture is a place to go to. */
+export function Strip({ dial, series, measured }: { dial: Dial; series: FrameSeries; measured: Measured[] }) {
+  const { view, artwork } = useStudio();
+  const { character } = view;
+  const value = useDesk((s) => s.dials[dial.id] ?? dial.rest);
+  const box = useMemo(() => turnBox(character, artwork), [character, artwork]);
+  const now = nearest(series.at, value);
+  const columns = series.at.length > 13 ? 9 : 7;
+  if (!box) return null;
+  const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
+  return (
+    <div
+      className="mt-1.5 grid gap-1"
+      style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
+      data-testid="film-strip"
+    >
+      {series.at.map((at, i) => {
+        const about = measured.find((m) => Math.abs(m.at - at) < 1e-6);
+        return (
+          <button
+            key={at}
+            className={`relative overflow-hidden rounded-lg border bg-card ${
+              i === now ? 'border-doing ring-2 ring-doing' : 'border-line hover:border-faint'
+            }`}
+            aria-pressed={i === now}
+            aria-label={`${dial.name} at ${shown(dial, at)}`}
+            onClick={() => useDesk.getState().turn(dial.id, at)}
+          >
+            <FaceCrop
+              character={character}
+              artwork={artwork}
+              frame={frameOf(series, i, character.order)}
+              box={box}
+              label=""
+              className="block aspect-square w-full bg-drawn"
+            />
+            <span className="block text-center text-[11px] leading-4 text-ink">{shown(dial, at)}</span>
+            {about && about.says !== '' && (
+              <span className="absolute top-0.5 left-0.5 rounded-full bg-wrong-soft p-0.5 text-wrong">
+                <TriangleAlert size={11} aria-label={about.says} />
+              </span>
+            )}
+            {about && about.hidden.length > 0 && (
+              <span
+                className="absolute top-0.5 right-0.5 rounded-full bg-card/80 p-0.5 text-faint"
+                title={`Out of sight: ${about.hidden.map(name).join(', ')}`}
+              >
+                <EyeOff size={11} aria-label={`Out of sight: ${about.hidden.map(name).join(', ')}`} />
+              </span>
+            )}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
