@@ -37,9 +37,11 @@ export function TurnBench() {
   return (
     <>
       <h1 className="text-2xl font-bold">Turn</h1>
-      <div role="tablist" aria-label="Dials" className="mt-2 flex flex-wrap gap-1">
-        {tab(null, 'The whole head')}
-        {listed.map((d) => tab(d, d.name))}
+      <div className="mt-2 flex flex-wrap gap-1">
+        <div role="tablist" aria-label="Dials" className="contents">
+          {tab(null, 'The whole head')}
+          {listed.map((d) => tab(d, d.name))}
+        </div>
         {units.length > 0 && (
           <button
             className="px-1 text-[12px] text-faint underline decoration-dotted"

@@ -54,7 +54,11 @@ export function NumberField({
         }}
         onKeyDown={(e) => {
           e.stopPropagation();
-          if (e.key === 'Enter') done();
+          if (e.key === 'Enter') {
+            // in a form it keeps the number and does not send the rest
+            e.preventDefault();
+            done();
+          }
           if (e.key === 'Escape') {
             setDraft(null);
             setWrong(false);

@@ -30,6 +30,10 @@ public record Corner(String a, double atA, String b, double atB, Map<String, Off
         return new Corner(a, atA, b, atB, more);
     }
 
+    public Corner withOffsets(Map<String, Offset> newOffsets) {
+        return new Corner(a, atA, b, atB, newOffsets);
+    }
+
     public Corner without(String part) {
         Map<String, Offset> left = new TreeMap<>(offsets);
         left.remove(part);

@@ -7,7 +7,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /** Another name or range for a dial; its stops and bands stay where they are. */
-public record ChangeDial(String dial, String name, double from, double to, double rest, String unit) implements Edit {
+public record ChangeDial(String dial, String name, double from, double to, double rest, String unit)
+        implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

@@ -5,7 +5,7 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** What one stop says, said at another value too. */
-public record CopyStop(String dial, double at, double to) implements Edit {
+public record CopyStop(String dial, double at, double to) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

@@ -5,7 +5,7 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a stop away; what lies between its neighbours goes evenly from one to the other. */
-public record DropStop(String dial, double at) implements Edit {
+public record DropStop(String dial, double at) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

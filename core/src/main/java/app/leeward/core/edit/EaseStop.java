@@ -7,7 +7,7 @@ import java.util.Objects;
 import java.util.Set;
 
 /** Says how a dial goes from the side of rest out to one of its stops. */
-public record EaseStop(String dial, double at, Ease ease) implements Edit {
+public record EaseStop(String dial, double at, Ease ease) implements Edit, ShapesDial {
     public EaseStop {
         Objects.requireNonNull(ease, "ease");
     }

@@ -28,8 +28,19 @@ public final class Edits {
         if (!(outcome instanceof Outcome.Done done)) {
             return outcome;
         }
-        Character after = tidied(Twins.follow(c, done.character()));
+        Character after = carried(c, tidied(Twins.follow(c, done.character())), edit);
         return new Outcome.Done(GazeField.outdated(c, after) ? GazeField.fitted(after) : after);
+    }
+
+    /** What shapes no dial by hand leaves no trace of a hand in the head turn, though it may change its numbers. */
+    private static Character carried(Character before, Character after, Edit edit) {
+        boolean same = before.turn().isEmpty()
+                || after.turn().isEmpty()
+                || !before.turn().get().made().equals(after.turn().get().made())
+                || before.dials() == after.dials();
+        return same || edit instanceof ShapesDial
+                ? after
+                : after.withTurn(after.turn().get().carried(before.dials(), after.dials()));
     }
 
     /** Without what was said about drawings that are gone: their keys, and the ways into and out of them. */

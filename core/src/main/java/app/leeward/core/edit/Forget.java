@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /** Takes one change back out of a stop. */
-public record Forget(String dial, double at, String part, Aspect aspect) implements Edit {
+public record Forget(String dial, double at, String part, Aspect aspect) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

@@ -8,7 +8,7 @@ import java.util.Set;
  * What one stop says, on the other side of rest for the other side of the face, drawings too. What stood there is replaced as
  * far as this stop speaks.
  */
-public record MirrorStop(String dial, double at) implements Edit {
+public record MirrorStop(String dial, double at) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

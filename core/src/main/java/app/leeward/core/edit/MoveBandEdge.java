@@ -6,7 +6,7 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Moves the edge of a band, and of the one that touches it there. */
-public record MoveBandEdge(String dial, String part, double edge, double to) implements Edit {
+public record MoveBandEdge(String dial, String part, double edge, double to) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

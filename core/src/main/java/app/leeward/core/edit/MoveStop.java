@@ -6,7 +6,7 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Moves a stop along its dial, with all it says; bands stay. */
-public record MoveStop(String dial, double at, double to) implements Edit {
+public record MoveStop(String dial, double at, double to) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

@@ -31,7 +31,7 @@ public record PullPoint(
         double dx,
         double dy,
         boolean mirrored)
-        implements Edit {
+        implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

@@ -13,7 +13,7 @@ import java.util.Set;
  * @param at the dial's value; a stop is made where none stands
  * @param pose a {@link Nudge}, a {@link Place}, or a {@link Show}
  */
-public record Record(String dial, double at, Edit pose) implements Edit {
+public record Record(String dial, double at, Edit pose) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Set;
 
 /** Puts a dial in place of the one with its id, or adds it. */
-public record SetDial(Dial dial) implements Edit {
+public record SetDial(Dial dial) implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial.id());

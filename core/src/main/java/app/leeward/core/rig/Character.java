@@ -334,7 +334,11 @@ public record Character(
     }
 
     public Character withTurn(TurnPlan plan) {
-        return with(d -> d.turn = Optional.of(plan));
+        return withTurn(Optional.of(plan));
+    }
+
+    public Character withTurn(Optional<TurnPlan> plan) {
+        return with(d -> d.turn = plan);
     }
 
     private Character with(Consumer<Draft> change) {

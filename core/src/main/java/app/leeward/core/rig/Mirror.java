@@ -300,6 +300,10 @@ public final class Mirror {
                 .toList();
         return c.withParts(parts)
                 .withDials(dials, c.pads())
+                .withTurn(c.turn().map(t -> t.withBall(t.ball().moved(-1, 1, 2 * axis, 0))))
+                .withCorners(c.corners().stream()
+                        .map(k -> k.withOffsets(mirrored(k.offsets())))
+                        .toList())
                 .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
     }
 
@@ -312,13 +316,17 @@ public final class Mirror {
         return was.contains("screen ") ? otherSide(was) : was;
     }
 
-    private static Stop reflected(Stop s) {
+    private static Map<String, Offset> mirrored(Map<String, Offset> all) {
         Map<String, Offset> offsets = new HashMap<>();
-        s.offsets().forEach((part, o) -> offsets.put(part, o.mirrored()));
+        all.forEach((part, o) -> offsets.put(part, o.mirrored()));
+        return offsets;
+    }
+
+    private static Stop reflected(Stop s) {
         Map<String, List<Reshape>> reshapes = new HashMap<>();
         s.reshapes()
                 .forEach((part, all) -> reshapes.put(
                         part, all.stream().map(r -> r.mirrored(r.drawing())).toList()));
-        return s.withOffsets(offsets).withReshapes(reshapes);
+        return s.withOffsets(mirrored(s.offsets())).withReshapes(reshapes);
     }
 }

@@ -28,6 +28,10 @@ public final class Scaling {
                         .map(l -> new ModelLine(l.name(), scale * l.y() + dy))
                         .toList());
         return c.withParts(parts)
+                .withTurn(c.turn().map(t -> t.withBall(t.ball().moved(scale, scale, dx, dy))))
+                .withCorners(c.corners().stream()
+                        .map(k -> k.withOffsets(scaled(k.offsets(), scale)))
+                        .toList())
                 .withDials(
                         c.dials().stream()
                                 .map(d -> d.withStops(d.stops().stream()
@@ -52,24 +56,27 @@ public final class Scaling {
                         m.a() * r.x(), m.a() * r.y(), r.rotation(), r.scaleX(), r.scaleY(), r.skewX(), r.opacity()));
     }
 
-    private static Stop stop(Stop s, double scale) {
+    private static Map<String, Offset> scaled(Map<String, Offset> all, double scale) {
         Map<String, Offset> offsets = new HashMap<>();
-        s.offsets()
-                .forEach((part, o) -> offsets.put(
-                        part,
-                        new Offset(
-                                scale * o.x(),
-                                scale * o.y(),
-                                o.rotation(),
-                                o.scaleX(),
-                                o.scaleY(),
-                                o.skewX(),
-                                o.opacity(),
-                                o.bend().times(scale))));
+        all.forEach((part, o) -> offsets.put(
+                part,
+                new Offset(
+                        scale * o.x(),
+                        scale * o.y(),
+                        o.rotation(),
+                        o.scaleX(),
+                        o.scaleY(),
+                        o.skewX(),
+                        o.opacity(),
+                        o.bend().times(scale))));
+        return offsets;
+    }
+
+    private static Stop stop(Stop s, double scale) {
         Map<String, List<Reshape>> reshapes = new HashMap<>();
         s.reshapes()
                 .forEach((part, all) ->
                         reshapes.put(part, all.stream().map(r -> r.times(scale)).toList()));
-        return s.withOffsets(offsets).withReshapes(reshapes);
+        return s.withOffsets(scaled(s.offsets(), scale)).withReshapes(reshapes);
     }
 }

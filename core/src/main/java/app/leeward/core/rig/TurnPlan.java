@@ -2,23 +2,48 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Point;
-import app.leeward.core.dial.Bands;
-import app.leeward.core.dial.Stop;
+import app.leeward.core.dial.Dial;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
- * The ball a head turn was made from, and what was made, so that making it again can tell what was shaped by hand since.
+ * The ball a head turn was made from, and fingerprints of what was made, so that making it again can tell what was shaped by
+ * hand since.
  *
  * @param ball what the rigger set
- * @param made the stops of the turn as they were made
- * @param madeBands its bands as they were made
- * @param nod the stops of the nod as they were made; empty when there is none
+ * @param made what the turn and the nod did as they were made, each thing by a name of its own
+ * @param nods whether there was a nod
  */
-public record TurnPlan(BallSetting ball, List<Stop> made, List<Bands> madeBands, List<Stop> nod) {
+public record TurnPlan(BallSetting ball, Map<String, Integer> made, boolean nods) {
     public TurnPlan {
-        made = List.copyOf(made);
-        madeBands = List.copyOf(madeBands);
-        nod = nod == null ? List.of() : List.copyOf(nod);
+        made = Collections.unmodifiableMap(new TreeMap<>(made));
+    }
+
+    /**
+     * The plan of a character whose dials were changed by something that shapes no dial, such as scaling it: what was as it was
+     * made then, is so now.
+     */
+    public TurnPlan carried(List<Dial> before, List<Dial> now) {
+        Map<String, Integer> was = new HashMap<>();
+        before.forEach(d -> was.putAll(Fingerprints.of(d)));
+        Map<String, Integer> is = new HashMap<>();
+        now.forEach(d -> is.putAll(Fingerprints.of(d)));
+        Map<String, Integer> kept = new HashMap<>(made);
+        kept.replaceAll((name, print) -> print.equals(was.get(name)) ? is.getOrDefault(name, print) : print);
+        return new TurnPlan(ball, kept, nods);
+    }
+
+    /** With the ball taken elsewhere as the art is. */
+    public TurnPlan withBall(BallSetting newBall) {
+        return new TurnPlan(newBall, made, nods);
+    }
+
+    /** The same ball; what was made from it is known to the keeper only. */
+    public TurnPlan ballOnly() {
+        return new TurnPlan(ball, Map.of(), nods);
     }
 
     /**
@@ -34,6 +59,18 @@ public record TurnPlan(BallSetting ball, List<Stop> made, List<Bands> madeBands,
      */
     public record BallSetting(
             Point centre, double rx, double ry, double depth, double noseLift, double earLift, double farEye) {
+        /** Where it is after scaling and shifting, sizes always positive. */
+        public BallSetting moved(double scaleX, double scaleY, double x, double y) {
+            return new BallSetting(
+                    new Point(scaleX * centre.x() + x, scaleY * centre.y() + y),
+                    Math.abs(scaleX) * rx,
+                    Math.abs(scaleY) * ry,
+                    depth,
+                    noseLift,
+                    earLift,
+                    farEye);
+        }
+
         public BallSetting {
             Numbers.finite("ball", rx + ry + depth + noseLift + earLift + farEye);
             if (!(rx > 0 && ry > 0)) {

@@ -7,6 +7,7 @@ import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Recorder;
 import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.rig.Fingerprints;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -16,19 +17,20 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /**
  * Makes a dial anew and keeps what was shaped by hand: whatever differs now from what was made then, part by part and stop by
- * stop. A stop or part taken away by hand stays away.
+ * stop. A stop or part taken away by hand stays away. What was made then is known by fingerprints, which are all it takes to
+ * tell whether something is still the same.
  */
 final class HandWork {
-    private final List<Stop> madeThen;
-    private final List<Bands> bandsThen;
+    private final Map<String, Integer> then;
     private int kept;
 
-    HandWork(List<Stop> madeThen, List<Bands> bandsThen) {
-        this.madeThen = madeThen;
-        this.bandsThen = bandsThen;
+    /** @param then fingerprints of the dial as it was made */
+    HandWork(Map<String, Integer> then) {
+        this.then = then;
     }
 
     /** How many poses, outlines and sets of bands were kept as they are. */
@@ -38,10 +40,10 @@ final class HandWork {
 
     Dial over(Dial now, Dial fresh) {
         Set<Double> places = new TreeSet<>();
-        List.of(madeThen, now.stops(), fresh.stops()).forEach(all -> all.forEach(s -> places.add(s.at())));
+        List.of(now.stops(), fresh.stops()).forEach(all -> all.forEach(s -> places.add(s.at())));
         Dial out = fresh.withStops(List.of());
         for (double at : places) {
-            Stop stop = merged(at, then(at), now.stop(at), fresh.stop(at));
+            Stop stop = merged(now, at, now.stop(at), fresh.stop(at));
             if (!stop.empty()) {
                 out = Recorder.with(out, stop);
             }
@@ -52,31 +54,27 @@ final class HandWork {
                 .withFollows(now.follows());
     }
 
-    private Optional<Stop> then(double at) {
-        return madeThen.stream().filter(s -> s.at() == at).findFirst();
-    }
-
-    private Stop merged(double at, Optional<Stop> then, Optional<Stop> now, Optional<Stop> fresh) {
+    private Stop merged(Dial dial, double at, Optional<Stop> now, Optional<Stop> fresh) {
         Map<String, Offset> offsets = merged(
-                then.map(Stop::offsets).orElse(Map.of()),
                 now.map(Stop::offsets).orElse(Map.of()),
-                fresh.map(Stop::offsets).orElse(Map.of()));
+                fresh.map(Stop::offsets).orElse(Map.of()),
+                part -> Fingerprints.pose(dial, at, part),
+                Fingerprints::of);
         Map<String, List<Reshape>> reshapes = merged(
-                then.map(Stop::reshapes).orElse(Map.of()),
                 now.map(Stop::reshapes).orElse(Map.of()),
-                fresh.map(Stop::reshapes).orElse(Map.of()));
+                fresh.map(Stop::reshapes).orElse(Map.of()),
+                part -> Fingerprints.outline(dial, at, part),
+                Fingerprints::of);
         return new Stop(at, offsets, now.or(() -> fresh).map(Stop::ease).orElse(Ease.EVEN), reshapes);
     }
 
-    private <T> Map<String, T> merged(Map<String, T> then, Map<String, T> now, Map<String, T> fresh) {
+    private <T> Map<String, T> merged(
+            Map<String, T> now, Map<String, T> fresh, Function<String, String> name, Function<T, Integer> print) {
         Set<String> parts = new LinkedHashSet<>(now.keySet());
         parts.addAll(fresh.keySet());
-        parts.addAll(then.keySet());
         Map<String, T> out = new HashMap<>();
         for (String part : parts) {
-            boolean byHand = !Objects.equals(then.get(part), now.get(part));
-            T chosen = byHand ? now.get(part) : fresh.get(part);
-            kept += byHand ? 1 : 0;
+            T chosen = byHand(name.apply(part), now.get(part), print) ? now.get(part) : fresh.get(part);
             if (chosen != null) {
                 out.put(part, chosen);
             }
@@ -84,15 +82,19 @@ final class HandWork {
         return out;
     }
 
+    private <T> boolean byHand(String name, T now, Function<T, Integer> print) {
+        boolean byHand = !Objects.equals(then.get(name), now == null ? null : print.apply(now));
+        kept += byHand ? 1 : 0;
+        return byHand;
+    }
+
     private List<Bands> bands(Dial now, Dial fresh) {
         Set<String> parts = new LinkedHashSet<>();
         List.of(now.bands(), fresh.bands()).forEach(all -> all.forEach(b -> parts.add(b.part())));
         List<Bands> out = new ArrayList<>();
         for (String part : parts) {
-            Optional<Bands> then = of(bandsThen, part);
             Optional<Bands> here = of(now.bands(), part);
-            boolean byHand = !then.equals(here);
-            kept += byHand ? 1 : 0;
+            boolean byHand = byHand(Fingerprints.drawings(now, part), here.orElse(null), Fingerprints::of);
             (byHand ? here : of(fresh.bands(), part)).ifPresent(out::add);
         }
         return out;

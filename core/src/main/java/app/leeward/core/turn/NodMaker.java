@@ -7,6 +7,7 @@ import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Fingerprints;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.TurnPlan;
@@ -31,15 +32,15 @@ public final class NodMaker {
 
     /** The character with a nod beside its turn; unchanged while it has no turn made by a ball. */
     public static Character addTo(Character c) {
-        return c.turn().isEmpty() ? c : made(c, List.of()).character();
+        return c.turn().isEmpty() ? c : made(c, Map.of()).character();
     }
 
-    /** Made anew when there was one, keeping what was shaped by hand. */
-    static TurnMaker.Made again(Character c, List<Stop> madeThen) {
-        return madeThen.isEmpty() || c.dial(DIAL).isEmpty() ? new TurnMaker.Made(c, 0) : made(c, madeThen);
-    }
-
-    private static TurnMaker.Made made(Character c, List<Stop> madeThen) {
+    /**
+     * Made anew where there was one, keeping what was shaped by hand.
+     *
+     * @param then fingerprints of what was made before
+     */
+    static TurnMaker.Made made(Character c, Map<String, Integer> then) {
         TurnPlan plan = c.turn().orElseThrow();
         Optional<Part> head = c.part(PartRole.HEAD);
         if (head.isEmpty()) {
@@ -52,7 +53,7 @@ public final class NodMaker {
         }
         Dial fresh = new Dial(DIAL, "Nod", Purpose.NOD, -FULL, FULL, 0, "°", stops, List.of());
         Optional<Dial> there = c.dial(DIAL);
-        HandWork hands = new HandWork(madeThen, List.of());
+        HandWork hands = new HandWork(then);
         Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
         List<Dial> dials = new ArrayList<>(c.dials());
         if (there.isPresent()) {
@@ -66,7 +67,9 @@ public final class NodMaker {
                 && c.dial(TurnMaker.DIAL).isPresent()) {
             pads.add(new Pad("Head", TurnMaker.DIAL, DIAL));
         }
-        TurnPlan noted = new TurnPlan(plan.ball(), plan.made(), plan.madeBands(), stops);
+        Map<String, Integer> made = new HashMap<>(plan.made());
+        made.putAll(Fingerprints.of(fresh));
+        TurnPlan noted = new TurnPlan(plan.ball(), made, true);
         return new TurnMaker.Made(c.withDials(dials, pads).withTurn(noted), hands.kept());
     }
 

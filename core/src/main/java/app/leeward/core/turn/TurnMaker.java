@@ -7,17 +7,20 @@ import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Fingerprints;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.rig.TurnPlan.BallSetting;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -104,8 +107,7 @@ public final class TurnMaker {
         Optional<TurnPlan> plan = ready.turn();
         // one made before plans were kept was never shaped by hand: there was no way to
         HandWork hands = new HandWork(
-                plan.map(TurnPlan::made).or(() -> there.map(Dial::stops)).orElse(List.of()),
-                plan.map(TurnPlan::madeBands).or(() -> there.map(Dial::bands)).orElse(List.of()));
+                plan.map(TurnPlan::made).or(() -> there.map(Fingerprints::of)).orElse(Map.of()));
         Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
         List<Dial> dials = new ArrayList<>(ready.dials());
         int place = there.map(dials::indexOf).orElse(0);
@@ -114,9 +116,11 @@ public final class TurnMaker {
         } else {
             dials.add(0, dial);
         }
-        TurnPlan made = new TurnPlan(ball, fresh.stops(), fresh.bands(), List.of());
+        TurnPlan made = new TurnPlan(ball, Fingerprints.of(fresh), false);
         Character turned = ready.withDials(dials, ready.pads()).withTurn(made);
-        Made nodded = NodMaker.again(turned, plan.map(TurnPlan::nod).orElse(List.of()));
+        boolean nods = plan.filter(TurnPlan::nods).isPresent()
+                && turned.dial(NodMaker.DIAL).isPresent();
+        Made nodded = nods ? NodMaker.made(turned, plan.get().made()) : new Made(turned, 0);
         return new Made(nodded.character, hands.kept() + nodded.kept);
     }
 
@@ -137,19 +141,15 @@ public final class TurnMaker {
     }
 
     private Stop stop(double at) {
-        Stop stop = new Stop(at, Map.of());
+        Map<String, Offset> offsets = new HashMap<>();
+        Map<String, List<Reshape>> reshapes = new HashMap<>();
         for (Part part : character.childrenOf(head.id())) {
-            Optional<Point> centre = Heads.centreOf(character, part);
-            if (centre.isPresent()) {
-                stop = stop.with(part.id(), offset(part, centre.get(), at));
-            }
+            Heads.centreOf(character, part).ifPresent(c -> offsets.put(part.id(), offset(part, c, at)));
             if (part.role() == PartRole.FACE) {
-                for (Reshape r : FaceTurn.reshapes(part, ball, at / full)) {
-                    stop = stop.with(part.id(), r);
-                }
+                reshapes.put(part.id(), FaceTurn.reshapes(part, ball, at / full));
             }
         }
-        return stop;
+        return new Stop(at, offsets, Ease.EVEN, reshapes);
     }
 
     private Offset offset(Part part, Point centre, double at) {

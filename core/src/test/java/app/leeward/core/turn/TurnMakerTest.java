@@ -19,7 +19,10 @@ import app.leeward.core.edit.ChangeDial;
 import app.leeward.core.edit.EaseStop;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Fit;
+import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.Forget;
+import app.leeward.core.edit.Hang;
 import app.leeward.core.edit.MakeHeadDial;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.Nudge;
@@ -292,5 +295,26 @@ class TurnMakerTest {
         }
         assertThatThrownBy(() -> TurnPlay.of(EVALUATOR, turn, Pose.REST, 5, 1, false))
                 .hasMessageContaining("12 to 48");
+    }
+
+    /** What shapes no dial by hand counts as nobody's hand, though it changes every number. */
+    @Test
+    void scalingFlippingAndHangingLeaveNoTraceOfAHand() {
+        Character shaped = done(FACE, new Record("turn", 60, new Nudge("nose", 7, 0)));
+        for (Edit e : java.util.List.<Edit>of(
+                new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)),
+                new Flip(),
+                new Hang(java.util.List.of("nose"), java.util.Optional.of("torso")))) {
+            Character after = done(shaped, e);
+            BallSetting ball = after.turn().orElseThrow().ball();
+            assertThat(TurnMaker.keptByHand(after, ball)).as("%s", e).isLessThanOrEqualTo(1);
+        }
+        Character fitted = done(shaped, new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)));
+        BallSetting ball = fitted.turn().orElseThrow().ball();
+        Box face = fitted.part("face-skin").orElseThrow().bounds().orElseThrow();
+        assertThat(ball.rx()).isCloseTo(face.width() / 2, within(1e-6));
+        assertThat(ball.centre().distance(face.centre())).isLessThan(1e-6);
+        Character again = done(fitted, new MakeTurn(null));
+        assertThat(offset(again, 60, "nose")).isEqualTo(offset(fitted, 60, "nose"));
     }
 }

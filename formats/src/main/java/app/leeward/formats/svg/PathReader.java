@@ -5,8 +5,6 @@ import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Reads SVG path data into absolute lines and cubics, after the grammar and formulas of SVG 1.1, chapter 8.3 and
@@ -43,14 +41,27 @@ public final class PathReader {
 
     /** Takes numbers, flags and command letters off the front of path data. */
     private static final class Scanner {
-        private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d+\\.?\\d*|\\.\\d+)([eE][+-]?\\d+)?");
+        private static final double[] POWERS_OF_TEN = {
+            1e0, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15, 1e16, 1e17, 1e18,
+            1e19, 1e20, 1e21, 1e22
+        };
+        /** As many digits as a double holds exactly. */
+        private static final int EXACT_DIGITS = 15;
+
         private final String data;
-        private final Matcher numbers;
         private int at;
 
         Scanner(String data) {
             this.data = data;
-            this.numbers = NUMBER.matcher(data);
+        }
+
+        private char look(int i) {
+            return i < data.length() ? data.charAt(i) : 0;
+        }
+
+        private boolean digit(int i) {
+            char c = look(i);
+            return c >= '0' && c <= '9';
         }
 
         private void blanks() {
@@ -85,24 +96,57 @@ public final class PathReader {
         boolean moreNumbers() {
             int before = at;
             separator();
-            boolean more = numbers.region(at, data.length()).lookingAt();
+            int from = look(at) == '+' || look(at) == '-' ? at + 1 : at;
+            boolean more = digit(from) || look(from) == '.' && digit(from + 1);
             if (!more) {
                 at = before;
             }
             return more;
         }
 
+        /**
+         * Large art is almost nothing but numbers. Most have few digits, and such a number is exactly its digits multiplied or
+         * divided by an exact power of ten (Clinger, How to read floating point numbers accurately, 1990); others go the long way.
+         */
         double number(boolean first) {
             if (!first) {
                 separator();
             }
-            if (!numbers.region(at, data.length()).lookingAt()) {
+            int from = at;
+            int i = look(from) == '+' || look(from) == '-' ? from + 1 : from;
+            long digits = 0;
+            int count = 0;
+            int point = 0;
+            int begun = i;
+            for (; digit(i); i++, count++) {
+                digits = count < EXACT_DIGITS ? 10 * digits + (data.charAt(i) - '0') : digits;
+            }
+            if (look(i) == '.' && (i > begun || digit(i + 1))) {
+                for (i++; digit(i); i++, count++, point++) {
+                    digits = count < EXACT_DIGITS ? 10 * digits + (data.charAt(i) - '0') : digits;
+                }
+            }
+            if (count == 0) {
                 throw wrong("a number is missing");
             }
-            at = numbers.end();
-            double v = Double.parseDouble(numbers.group());
+            boolean plain = true;
+            if (look(i) == 'e' || look(i) == 'E') {
+                int exponent = look(i + 1) == '+' || look(i + 1) == '-' ? i + 2 : i + 1;
+                if (digit(exponent)) {
+                    plain = false;
+                    for (i = exponent; digit(i); i++) {}
+                }
+            }
+            at = i;
+            double v;
+            if (plain && count <= EXACT_DIGITS) {
+                v = digits / POWERS_OF_TEN[point];
+                v = data.charAt(from) == '-' ? -v : v;
+            } else {
+                v = Double.parseDouble(data.substring(from, i));
+            }
             if (!(Math.abs(v) < 1e9)) {
-                throw wrong("the number " + numbers.group() + " is out of all bounds");
+                throw wrong("the number " + data.substring(from, i) + " is out of all bounds");
             }
             return v;
         }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -78,5 +79,30 @@ class PathReaderTest {
         assertThat(r.error()).contains("more than 20000");
         assertThat(r.path().segments()).hasSize(PathReader.MOST_SEGMENTS);
         assertThat(r.path().segments().get(0)).isInstanceOf(Segment.Move.class);
+    }
+
+    /** Outside reference: the platform's own reading of the same text. */
+    @Test
+    void numbersAreReadToTheLastBit() {
+        java.util.Random random = new java.util.Random(11);
+        for (int i = 0; i < 20_000; i++) {
+            String text =
+                    switch (i % 5) {
+                        case 0 -> String.format(java.util.Locale.ROOT, "%.4f", 4000 * random.nextGaussian());
+                        case 1 -> Double.toString(random.nextGaussian() * Math.pow(10, random.nextInt(12) - 8));
+                        case 2 -> "." + random.nextInt(1_000_000);
+                        case 3 -> random.nextInt(100_000) + ".";
+                        default -> (random.nextBoolean() ? "+" : "-") + "0.000" + random.nextInt(1 << 30) + "17531";
+                    };
+            PathReader.Result r = PathReader.read("M" + text + " 0");
+            assertThat(r.error()).as(text).isNull();
+            assertThat(((Segment.Move) r.path().segments().get(0)).to().x())
+                    .as("%s, seed 11, round %d", text, i)
+                    .isEqualTo(Double.parseDouble(text));
+        }
+        assertThat(PathReader.read("M1e2-3.5.5-1e-1").path().points())
+                .containsExactly(new Point(100, -3.5), new Point(0.5, -0.1));
+        assertThat(PathReader.read("M1 2L1e").error()).contains("character");
+        assertThat(PathReader.read("M1 .L").error()).contains("a number is missing");
     }
 }

@@ -58,10 +58,15 @@ class CharacterApi {
                     s.revision(),
                     s.canUndo(),
                     s.canRedo(),
-                    // only a newer file is ever held against it
-                    s.state().withSource(Optional.empty()),
+                    sent(s.state()),
                     servings(s.state().mouths()));
         }
+    }
+
+    /** Without what only the keeper needs: the file that newer ones are held against, and how the turn was when it was made. */
+    private static Character sent(Character c) {
+        Character less = c.withSource(Optional.empty());
+        return c.turn().map(t -> less.withTurn(t.ballOnly())).orElse(less);
     }
 
     /** Which mouth a class of sounds gets, and why. */

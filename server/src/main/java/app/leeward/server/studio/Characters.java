@@ -1,5 +1,6 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.art.Drawing;
 import app.leeward.core.edit.Adopt;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
@@ -55,7 +56,7 @@ public class Characters {
     Characters(Ledger ledger, StoredArt shelf, StoredImages images) {
         this.images = images;
         this.ledger = ledger;
-        this.keeping = new Keeping(LeewardJson.mapper(shelf));
+        this.keeping = new Keeping(LeewardJson.mapper(shelf), shelf);
     }
 
     /**
@@ -187,7 +188,7 @@ public class Characters {
         return turns.get(standing.id() + "/" + standing.revision(), k -> TurnCheck.of(standing.state(), at));
     }
 
-    private record Keeping(ObjectMapper json) implements Ledger.Keeper<Character, Edit> {
+    private record Keeping(ObjectMapper json, StoredArt shelf) implements Ledger.Keeper<Character, Edit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.CHARACTER;
@@ -215,6 +216,12 @@ public class Characters {
 
         @Override
         public String writeEdit(Edit edit) {
+            if (edit instanceof Adopt a) {
+                shelf.putAll(a.character().parts().stream()
+                        .flatMap(p -> p.drawings().stream())
+                        .map(Drawing::art)
+                        .toList());
+            }
             return JsonText.writeAs(json, Edit.class, edit);
         }
 

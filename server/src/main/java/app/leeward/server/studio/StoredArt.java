@@ -8,9 +8,11 @@ import app.leeward.server.store.Artworks;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -20,6 +22,8 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /** Artwork in the database, with what was used lately kept in memory: it never changes. */
 @Component
 public class StoredArt implements ArtShelf {
+    private static final int WORTH_SHARING = 50;
+
     private final Artworks artworks;
     private final Cache<String, Artwork> byHash =
             Caffeine.newBuilder().maximumSize(5_000).build();
@@ -63,15 +67,39 @@ public class StoredArt implements ArtShelf {
 
     @Override
     public void put(Artwork art, String hash, String json) {
+        put(new Written(art, hash, json, null));
+    }
+
+    /** Artwork written out, and as it reads back to the digits that are kept; null when nobody has read it back yet. */
+    private record Written(Artwork art, String hash, String json, Artwork readBack) {
+        static Written of(Artwork art) {
+            String json = LeewardJson.artwork(art);
+            return new Written(
+                    art, LeewardJson.sha256(json.getBytes(StandardCharsets.UTF_8)), json, LeewardJson.artwork(json));
+        }
+    }
+
+    /** Puts much new artwork at once: writing outlines and reading them back is shared among the processors. */
+    public void putAll(Collection<Artwork> arts) {
+        List<Artwork> fresh = arts.stream().filter(a -> known(a).isEmpty()).toList();
+        if (fresh.size() > WORTH_SHARING) {
+            fresh.parallelStream().map(Written::of).toList().forEach(this::put);
+        }
+    }
+
+    private void put(Written w) {
         Putting putting = putting().orElseGet(() -> {
             Putting begun = new Putting();
             TransactionSynchronizationManager.bindResource(this, begun);
             TransactionSynchronizationManager.registerSynchronization(begun);
             return begun;
         });
-        putting.known.put(art, hash);
-        if (byHash.getIfPresent(hash) == null) {
-            putting.shapes.put(hash, json);
+        putting.known.put(w.art, w.hash);
+        if (byHash.getIfPresent(w.hash) == null) {
+            putting.shapes.put(w.hash, w.json);
+            if (w.readBack != null) {
+                putting.readBack.put(w.hash, w.readBack);
+            }
         }
     }
 

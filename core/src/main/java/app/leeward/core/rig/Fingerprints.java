@@ -1,0 +1,80 @@
+package app.leeward.core.rig;
+
+import app.leeward.core.dial.Band;
+import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.Stop;
+import app.leeward.core.dial.Way;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** Short numbers that tell whether what a dial does is still the same. */
+public final class Fingerprints {
+    private static final int FNV_START = 0x811c9dc5;
+    private static final int FNV_TIMES = 0x01000193;
+
+    private Fingerprints() {}
+
+    /** A fingerprint of everything a dial does, each under a name of its own. */
+    public static Map<String, Integer> of(Dial d) {
+        Map<String, Integer> out = new TreeMap<>();
+        for (Stop s : d.stops()) {
+            s.offsets().forEach((part, o) -> out.put(pose(d, s.at(), part), of(o)));
+            s.reshapes().forEach((part, all) -> out.put(outline(d, s.at(), part), of(all)));
+        }
+        d.bands().forEach(b -> out.put(drawings(d, b.part()), of(b)));
+        return out;
+    }
+
+    public static String pose(Dial d, double at, String part) {
+        return d.id() + " " + at + " " + part;
+    }
+
+    public static String outline(Dial d, double at, String part) {
+        return pose(d, at, part) + " outline";
+    }
+
+    public static String drawings(Dial d, String part) {
+        return d.id() + " drawings " + part;
+    }
+
+    /** Fowler, Noll and Vo's hash (FNV-1a) over the bits of the numbers. */
+    private static int fnv(int hash, double number) {
+        long bits = Double.doubleToLongBits(number + 0.0);
+        int h = hash;
+        for (int i = 0; i < 8; i++) {
+            h = (h ^ (int) (bits >>> 8 * i & 0xff)) * FNV_TIMES;
+        }
+        return h;
+    }
+
+    public static int of(Offset o) {
+        int h = FNV_START;
+        for (double n : Way.numbers(o)) {
+            h = fnv(h, n);
+        }
+        return h;
+    }
+
+    public static int of(List<Reshape> all) {
+        int h = FNV_START;
+        for (Reshape r : all) {
+            h = fnv(h, r.shape());
+            for (var p : r.shifts()) {
+                h = fnv(fnv(h, p.x()), p.y());
+            }
+        }
+        return h;
+    }
+
+    public static int of(Bands bands) {
+        int h = FNV_START;
+        for (Band b : bands.bands()) {
+            h = fnv(fnv(fnv(h, b.from()), b.to()), b.drawing().hashCode());
+        }
+        return h;
+    }
+}
