@@ -77,9 +77,10 @@ class IntakeStoryTest extends Story {
     private void drop(String file, String type, String name) throws Exception {
         hand.drop(file, type, Files.readAllBytes(Path.of("src/test/resources/art", file)));
         clicks = 1;
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
-                .isVisible();
         // sixty large layers of pixels take their time on a busy machine
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
+                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                        .setTimeout(60_000));
         assertThat(page.getByLabel("Name of the character: " + name + ". Rename"))
                 .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
                         .setTimeout(60_000));
@@ -150,6 +151,18 @@ class IntakeStoryTest extends Story {
                         java.net.http.HttpResponse.BodyHandlers.ofByteArray())
                 .body());
         assertThat(svg).contains("<image").contains("data:image/png;base64,").contains("clipPath");
+        // and mirrored like drawn ones: the other ear is the same pixels, turned over
+        hand.bench("Parts").click();
+        page.getByLabel("Stacking order")
+                .getByTitle("left ear", new Locator.GetByTitleOptions().setExact(true))
+                .click();
+        button("Make the right one from it").or(button("Mirror again")).click();
+        Locator left =
+                page.locator("[data-testid=stage] [data-part=ear-left] image").first();
+        Locator right =
+                page.locator("[data-testid=stage] [data-part=ear-right] image").first();
+        assertThat(right).hasAttribute("transform", Pattern.compile("matrix\\(-.*"));
+        assertThat(right).hasAttribute("href", left.getAttribute("href"));
     }
 
     @Test

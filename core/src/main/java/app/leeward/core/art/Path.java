@@ -45,11 +45,18 @@ public record Path(List<Segment> segments) {
 
     /** Every point and handle, in the order of the path's numbers. */
     public List<Point> points() {
-        List<Point> all = new ArrayList<>();
-        map(p -> {
-            all.add(p);
-            return p;
-        });
+        List<Point> all = new ArrayList<>(3 * segments.size());
+        for (Segment s : segments) {
+            if (s instanceof Segment.Cubic c) {
+                all.add(c.c1());
+                all.add(c.c2());
+                all.add(c.to());
+            } else if (s instanceof Segment.Line l) {
+                all.add(l.to());
+            } else if (s instanceof Segment.Move m) {
+                all.add(m.to());
+            }
+        }
         return all;
     }
 

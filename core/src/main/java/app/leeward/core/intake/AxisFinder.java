@@ -33,6 +33,8 @@ public final class AxisFinder {
     private static final int STEP = 5;
     /** How many chords along the nearest one can have moved when the axis moves by a hair. */
     private static final int NEARBY = 10;
+    /** How many chords on either side of the last nearest one are looked at first. */
+    private static final int AROUND = 22;
     /** How closely curves are followed, as a share of the shape. */
     private static final double FINE = 5e-4;
 
@@ -140,11 +142,7 @@ public final class AxisFinder {
 
     /** The largest shapes of the picture at rest: the many small ones would not move the axis. */
     private static List<Sample> samples(Character c) {
-        record Found(Shape shape, Path path, Box box) {
-            double size() {
-                return Math.max(box.width(), box.height());
-            }
-        }
+        record Found(Shape shape, Path path, double size) {}
         List<Found> found = new ArrayList<>();
         Frame frame = new Evaluator(c).frame(Pose.REST);
         for (Frame.Placed p : frame.placed()) {
@@ -156,15 +154,30 @@ public final class AxisFinder {
                     .shapes()) {
                 Path path =
                         p.matrix().equals(Matrix.IDENTITY) ? s.path() : s.path().transform(p.matrix());
-                path.bounds().ifPresent(box -> found.add(new Found(s, path, box)));
+                found.add(new Found(s, path, roughSize(path)));
             }
         }
         found.sort(Comparator.comparingDouble(Found::size).reversed());
         return found.stream()
                 .limit(MOST_SHAPES)
                 .filter(f -> f.size() > 1e-6)
-                .map(f -> sample(f.shape, f.path, f.box))
+                .map(f -> sample(f.shape, f.path, f.path.bounds().orElseThrow()))
                 .toList();
+    }
+
+    /** The size of the box round points and handles: enough to tell large shapes from small ones, and much sooner told. */
+    private static double roughSize(Path path) {
+        double minX = Double.POSITIVE_INFINITY;
+        double minY = Double.POSITIVE_INFINITY;
+        double maxX = Double.NEGATIVE_INFINITY;
+        double maxY = Double.NEGATIVE_INFINITY;
+        for (Point p : path.points()) {
+            minX = Math.min(minX, p.x());
+            minY = Math.min(minY, p.y());
+            maxX = Math.max(maxX, p.x());
+            maxY = Math.max(maxY, p.y());
+        }
+        return Math.max(0, Math.max(maxX - minX, maxY - minY));
     }
 
     private static Sample sample(Shape s, Path path, Box box) {
@@ -240,8 +253,11 @@ public final class AxisFinder {
         int step = 2 * STEP;
         int measured = (a.x.length + step - 1) / step;
         double sum = 0;
+        int foot = -1;
         for (int k = 0; k < a.x.length; k += step) {
-            sum += nearest(b, 2 * axis - a.x[k], a.y[k]);
+            double x = 2 * axis - a.x[k];
+            foot = nearest(b, foot, x, a.y[k]);
+            sum += toChord(b, foot, x, a.y[k]);
             if (sum > most * measured) {
                 return Double.POSITIVE_INFINITY;
             }
@@ -249,22 +265,51 @@ public final class AxisFinder {
         return sum / measured;
     }
 
+    /**
+     * The chord of an outline nearest to a place. Points of one outline follow each other, and so do the chords nearest to them:
+     * those round the one before are looked at first, and all of them only when none between is nearest.
+     *
+     * @param before the chord nearest to the point before; -1 for none
+     */
+    private static int nearest(Sample s, int before, double x, double y) {
+        int n = s.x.length;
+        int reach = Math.min(AROUND, n / 2 - 1);
+        if (before >= 0 && reach > 0) {
+            int best = 0;
+            double least = Double.POSITIVE_INFINITY;
+            for (int i = -reach; i <= reach; i++) {
+                double d = toChord(s, Math.floorMod(before + i, n), x, y);
+                if (d < least) {
+                    least = d;
+                    best = i;
+                }
+            }
+            if (Math.abs(best) < reach) {
+                return Math.floorMod(before + best, n);
+            }
+        }
+        int best = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < n; i++) {
+            double d = toChord(s, i, x, y);
+            if (d < least) {
+                least = d;
+                best = i;
+            }
+        }
+        return best;
+    }
+
     /** The same for a vote, remembering which chord was nearest to each point measured. */
     private static double squared(Vote v, double axis, int[] feet) {
         double sum = 0;
         int measured = 0;
+        int foot = -1;
         for (int k = 0; k < v.a.x.length; k += STEP) {
             double x = 2 * axis - v.a.x[k];
-            double best = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < v.b.x.length; i++) {
-                double d = toChord(v.b, i, x, v.a.y[k]);
-                if (d < best) {
-                    best = d;
-                    feet[measured] = i;
-                }
-            }
-            sum += best;
-            measured++;
+            foot = nearest(v.b, foot, x, v.a.y[k]);
+            feet[measured++] = foot;
+            sum += toChord(v.b, foot, x, v.a.y[k]);
         }
         return sum / measured;
     }
@@ -302,20 +347,6 @@ public final class AxisFinder {
         double ex = ax + t * dx - x;
         double ey = ay + t * dy - y;
         return ex * ex + ey * ey;
-    }
-
-    /** Squared distance from a place to the nearest chord of an outline. */
-    private static double nearest(Sample s, double x, double y) {
-        double nearest = Double.POSITIVE_INFINITY;
-        int n = s.x.length;
-        double ax = s.x[n - 1];
-        double ay = s.y[n - 1];
-        for (int i = 0; i < n; i++) {
-            nearest = Math.min(nearest, toChord(ax, ay, s.x[i], s.y[i], x, y));
-            ax = s.x[i];
-            ay = s.y[i];
-        }
-        return nearest;
     }
 
     /** The votes within {@code width} of each other that weigh most; {@code votes} in rising order. */

@@ -22,6 +22,7 @@ import app.leeward.core.edit.DropLook;
 import app.leeward.core.edit.DropMood;
 import app.leeward.core.edit.EaseStop;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.FollowDial;
 import app.leeward.core.edit.ForgetCorner;
 import app.leeward.core.edit.JoinDials;
@@ -36,6 +37,7 @@ import app.leeward.core.edit.MendMouth;
 import app.leeward.core.edit.NameLook;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.OffsetPupil;
+import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.Pronounce;
 import app.leeward.core.edit.PullPoint;
 import app.leeward.core.edit.Record;
@@ -110,6 +112,37 @@ class LeewardJsonTest {
         assertThat(after).isEqualTo(before);
         assertThat(back.turn()).isEqualTo(maren().turn());
         assertThat(kept).as("each artwork once").hasSizeBetween(50, 70);
+    }
+
+    /** The keeper relies on it: what draws nothing new is the same after it was written and read. */
+    @Test
+    void whatDrawsNothingNewReadsBackAlike() throws Exception {
+        Character c = json.readValue(json.writeValueAsString(maren()), Character.class);
+        List<Edit> edits = List.of(
+                new Nudge("nose", 1.0 / 3, -2e-7),
+                new MakeHeadDial(HeadDial.NOD),
+                new MakeHeadDial(HeadDial.HAIR_DRAG),
+                new Record("turn", 60, new Nudge("nose", 0.1, 1e-9)),
+                new PullPoint("turn", 60, "face-skin", drawing(c), 0, 1, PathPoints.Hold.POINT, 1.0 / 7, 2, false),
+                new EaseStop("turn", 60, new Ease.Curve(1.0 / 3, 0, 0.4, 1.5)),
+                new RecordCorner("turn", 60, "nod", 20, new Nudge("nose", 1.0 / 9, 2)),
+                new MakeLooks(),
+                new MakeBrows(),
+                new MakeCues(),
+                new RestLids(0.2, 0.1),
+                new Rename("B"));
+        for (Edit e : edits) {
+            Outcome outcome = Edits.apply(c, e);
+            assertThat(outcome).as("%s: %s", e, outcome).isInstanceOf(Outcome.Done.class);
+            c = ((Outcome.Done) outcome).character();
+            assertThat(json.readValue(json.writeValueAsString(c), Character.class))
+                    .as("%s", e)
+                    .isEqualTo(c);
+        }
+    }
+
+    private static String drawing(Character c) {
+        return c.part("face-skin").orElseThrow().shown();
     }
 
     @Test

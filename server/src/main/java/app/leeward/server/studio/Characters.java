@@ -214,6 +214,12 @@ public class Characters {
             return JsonText.write(json, state);
         }
 
+        /** Only new outlines lose digits when they are kept. */
+        @Override
+        public boolean readsBackAlike(Character state) {
+            return !shelf.puts();
+        }
+
         @Override
         public String writeEdit(Edit edit) {
             if (edit instanceof Adopt a) {

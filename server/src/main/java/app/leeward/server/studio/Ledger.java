@@ -62,6 +62,11 @@ public class Ledger {
 
         String write(T state);
 
+        /** Whether reading what was just written would give the very same state, so that it need not be read. */
+        default boolean readsBackAlike(T state) {
+            return false;
+        }
+
         String writeEdit(E edit);
 
         E readEdit(String json);
@@ -115,11 +120,15 @@ public class Ledger {
     }
 
     private static <T, E> Standing<T> standing(Keeper<T, E> keeper, DocumentRow document, RevisionRow row) {
+        return standing(document, row, keeper.read(row.state()));
+    }
+
+    private static <T> Standing<T> standing(DocumentRow document, RevisionRow row, T state) {
         return new Standing<>(
                 document.getId(),
                 document.belongsTo(),
                 row.number(),
-                keeper.read(row.state()),
+                state,
                 row.cameFrom() != null,
                 !row.ahead().isEmpty());
     }
@@ -332,7 +341,8 @@ public class Ledger {
                 ahead);
         revisions.save(row);
         document.advance(row.number(), keeper.name(state), now);
-        return remembered(standing(keeper, document, row));
+        return remembered(
+                keeper.readsBackAlike(state) ? standing(document, row, state) : standing(keeper, document, row));
     }
 
     /** What was read back from what is written need not be read again, once it is certain to stay. */

@@ -65,6 +65,11 @@ public class StoredArt implements ArtShelf {
         return Optional.ofNullable((Putting) TransactionSynchronizationManager.getResource(this));
     }
 
+    /** Whether the transaction at hand has put new artwork here. */
+    boolean puts() {
+        return putting().isPresent();
+    }
+
     @Override
     public void put(Artwork art, String hash, String json) {
         put(new Written(art, hash, json, null));
