@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FrameSeries, Placed } from '../api/client';
-import { frameOf, nearest } from './series';
+import { frameOf, nearest, sampleOn, steadied } from './series';
 
 const at = (part: string, x: number): Placed => ({
   part,
@@ -12,6 +12,8 @@ const at = (part: string, x: number): Placed => ({
 
 const series: FrameSeries = {
   at: [-1, 0, 1],
+  edges: [],
+  trembling: 0,
   first: { placed: [at('hair', 0), at('nose', 0)] },
   changes: [
     { placed: [], gone: [] },
@@ -33,5 +35,28 @@ describe('frames of a series', () => {
   });
   it('finds the nearest sample and holds at the ends', () => {
     expect([-9, -0.4, 0.6, 9].map((v) => nearest(series.at, v))).toEqual([0, 1, 2, 2]);
+  });
+
+  it('keeps a drawing while a hand trembles about its edge, and lets go beyond', () => {
+    const edges = [-18, 18];
+    let last: number | null = null;
+    const hand = (value: number) => (last = steadied(edges, 2.4, last, value));
+    expect(hand(17)).toBe(17);
+    expect(hand(18.5)).toBeLessThan(18);
+    expect(hand(17.9)).toBe(17.9);
+    expect(hand(20)).toBeLessThan(18);
+    expect(hand(21)).toBe(21);
+    expect(hand(16.5)).toBe(18);
+    expect(hand(15)).toBe(15);
+    expect(hand(-60)).toBe(-60);
+    expect(steadied(edges, 2.4, null, 18.1)).toBe(18.1);
+  });
+
+  it('takes a sample on the value’s own side of an edge', () => {
+    const samples = [0, 10, 20, 30];
+    expect(sampleOn(samples, [20], 19.9)).toBe(1);
+    expect(sampleOn(samples, [20], 20)).toBe(2);
+    expect(sampleOn(samples, [14], 14)).toBe(2);
+    expect(sampleOn(samples, [], 19.9)).toBe(2);
   });
 });

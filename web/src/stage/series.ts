@@ -18,3 +18,30 @@ export function nearest(at: number[], value: number): number {
   const index = Math.round(((value - first) / (last - first)) * (at.length - 1));
   return Math.max(0, Math.min(at.length - 1, index));
 }
+
+/**
+ * Where a dial under a hand counts as standing: on the side of a drawing's edge it was on before, until it is further beyond
+ * the edge than a hand trembles.
+ *
+ * @param last where it counted as standing before; null when the hand has just come
+ */
+export function steadied(edges: number[], trembling: number, last: number | null, value: number): number {
+  if (last === null) return value;
+  let held = value;
+  for (const edge of edges) {
+    const crossed = last < edge !== value < edge;
+    if (crossed && Math.abs(value - edge) < trembling)
+      held = last < edge ? Math.min(held, edge - 1e-6) : Math.max(held, edge);
+  }
+  return held;
+}
+
+/** Index of the sample nearest to a value on its own side of every edge. */
+export function sampleOn(at: number[], edges: number[], value: number): number {
+  let i = nearest(at, value);
+  for (const edge of edges) {
+    while (value < edge && at[i]! >= edge && i > 0) i--;
+    while (value >= edge && at[i]! < edge && i < at.length - 1) i++;
+  }
+  return i;
+}

@@ -30,6 +30,8 @@ function server() {
         : Array.from({ length: body.to - body.from }, (_, i) => body.from + i).filter((f) => f < 100);
     const series: FrameSeries = {
       at: values,
+      edges: [],
+      trembling: 0,
       first: at(0),
       changes: values.map((v) => ({ placed: at(kind === 'sweep' ? v : turn + v / 1000).placed, gone: [] })),
     };

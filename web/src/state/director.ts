@@ -10,7 +10,7 @@ import type {
   Redrawn,
 } from '../api/client';
 import { api, Refusal } from '../api/client';
-import { frameOf, nearest } from '../stage/series';
+import { frameOf, sampleOn, steadied } from '../stage/series';
 import { useDesk } from './desk';
 import { Latest } from './loader';
 
@@ -29,7 +29,7 @@ const share = (d: Dial, value: number) => (value - d.from) / (d.to - d.from);
 export class Director {
   private readonly watchers = new Set<Watcher>();
   private frame: Frame | null = null;
-  private sweep: { dial: string; series: FrameSeries } | null = null;
+  private sweep: { dial: string; series: FrameSeries; last: number | null } | null = null;
   private grid: { across: Dial; down: Dial; series: FrameSeries } | null = null;
   private sweepAbort: AbortController | null = null;
   private readonly cache = new Map<number, Frame>();
@@ -137,7 +137,10 @@ export class Director {
     if (this.sweep) {
       const value = useDesk.getState().dials[this.sweep.dial];
       if (value !== undefined) {
-        this.put(frameOf(this.sweep.series, nearest(this.sweep.series.at, value), this.character.order));
+        const { series, last } = this.sweep;
+        const at = steadied(series.edges, series.trembling, last, value);
+        this.sweep.last = at;
+        this.put(frameOf(series, sampleOn(series.at, series.edges, at), this.character.order));
         if (this.jointWatchers.size === 0) return;
       }
     }
@@ -178,7 +181,7 @@ export class Director {
     try {
       const series = await api.sweep(this.id, this.moment(), dial, 121, abort.signal);
       if (!abort.signal.aborted) {
-        this.sweep = { dial, series };
+        this.sweep = { dial, series, last: null };
         this.refresh();
       }
     } catch (e) {

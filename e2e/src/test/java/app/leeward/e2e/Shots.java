@@ -28,6 +28,7 @@ class Shots {
             shot(day, server, "parts-why", "b=parts&d.turn=-42&d.blink=0.35&part=nose", "w");
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
             shot(night, server, "lines-dark", "b=lines&d.turn=-50&d.gaze-across=-0.8&f=30", "");
+            turn(day, server);
             mouths(day, server);
         }
     }
@@ -72,6 +73,28 @@ class Shots {
             hand.page.waitForTimeout(600);
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+    }
+
+    /** The head turn from end to end with the ball under it, then a stop of it being recorded. */
+    private static void turn(Browser hand, LeewardServer server) {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=turn&d.turn=-40");
+        hand.page.getByTestId("film-strip").waitFor();
+        hand.page.getByText("Nod", new Page.GetByTextOptions().setExact(true)).click();
+        hand.page.getByTestId("pad-head").waitFor();
+        hand.page.getByText("On the face").click();
+        hand.page.getByTestId("ball").waitFor();
+        hand.page.waitForTimeout(1500);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn.png")));
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=turn&dial=turn&d.turn=60&part=fringe");
+        hand.page.getByText("Record at").click();
+        hand.page.getByTestId("handles").waitFor();
+        hand.page.getByTestId("stop-60").locator("select").selectOption("curve");
+        hand.page.getByTestId("curve").waitFor();
+        hand.page.waitForTimeout(1200);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn-record.png")));
     }
 
     /** Seventeen mouths in three moods made from one, then one of them shaped by hand. */

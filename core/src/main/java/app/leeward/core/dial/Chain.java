@@ -35,6 +35,16 @@ final class Chain {
         slopes = !even && outwards.contains(Ease.SMOOTH) ? slopes() : null;
     }
 
+    /** Whether every stretch goes evenly, as most do. */
+    boolean even() {
+        return eases == null;
+    }
+
+    /** The numbers one behind the other, so that a pose reads along one array. */
+    double[] numbers() {
+        return numbers;
+    }
+
     /** The place at or before a value, -1 before the first. */
     int before(double value) {
         int next = 0;

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * A control with a range and a rest value that poses parts. Its value never depends on where it hangs, and outside its
@@ -34,6 +35,8 @@ public record Dial(
         Map<String, Integer> hinges,
         Travel travel,
         List<Follow> follows) {
+    private static final double TREMBLING = 0.02;
+
     public Dial {
         Numbers.finite("range", from + to + rest);
         if (!(from < to)) {
@@ -150,6 +153,25 @@ public record Dial(
     /** Whether some stop says anything about the part's place, size or turn. */
     public boolean poses(String part) {
         return stops.stream().anyMatch(s -> s.offsets().containsKey(part));
+    }
+
+    /**
+     * Values at which some drawing gives way to another, in rising order. While a hand is on the dial a drawing stays until the
+     * value is further than {@link #trembling()} beyond its edge, so that a trembling hand does not flicker.
+     */
+    public List<Double> edges() {
+        return bands.stream()
+                .flatMap(b -> b.bands().stream())
+                .flatMap(b -> Stream.of(b.from(), b.to()))
+                .filter(e -> e > from && e < to)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /** How far a hand may tremble about an edge: two hundredths of the range. */
+    public double trembling() {
+        return TREMBLING * (to - from);
     }
 
     /** How it gets from one keyed value to the next: what does nothing but exchange drawings has nothing to glide through. */

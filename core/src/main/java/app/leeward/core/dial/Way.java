@@ -115,15 +115,33 @@ public final class Way {
     public void addTo(double[] into, int from, double value) {
         int i = chain.before(value);
         double t = chain.share(i, value);
-        into[from] += chain.number(i, t, 0);
-        into[from + 1] += chain.number(i, t, 1);
-        into[from + 2] += chain.number(i, t, 2);
-        into[from + 3] *= chain.number(i, t, 3);
-        into[from + 4] *= chain.number(i, t, 4);
-        into[from + 5] += chain.number(i, t, 5);
-        into[from + 6] *= chain.number(i, t, 6);
-        into[from + 7] += chain.number(i, t, 7);
-        into[from + 8] += chain.number(i, t, 8);
-        into[from + 9] += chain.number(i, t, 9);
+        if (chain.even()) {
+            double[] all = chain.numbers();
+            int a = Math.max(0, i) * WIDTH;
+            int b = t == 0 ? a : a + WIDTH;
+            into[from] += between(all, a, b, t);
+            into[from + 1] += between(all, a + 1, b + 1, t);
+            into[from + 2] += between(all, a + 2, b + 2, t);
+            into[from + 3] *= between(all, a + 3, b + 3, t);
+            into[from + 4] *= between(all, a + 4, b + 4, t);
+            into[from + 5] += between(all, a + 5, b + 5, t);
+            into[from + 6] *= between(all, a + 6, b + 6, t);
+            into[from + 7] += between(all, a + 7, b + 7, t);
+            into[from + 8] += between(all, a + 8, b + 8, t);
+            into[from + 9] += between(all, a + 9, b + 9, t);
+            return;
+        }
+        for (int k = 0; k < WIDTH; k++) {
+            double n = chain.number(i, t, k);
+            if (k == 3 || k == 4 || k == 6) {
+                into[from + k] *= n;
+            } else {
+                into[from + k] += n;
+            }
+        }
+    }
+
+    private static double between(double[] all, int a, int b, double t) {
+        return all[a] + (all[b] - all[a]) * t;
     }
 }

@@ -49,6 +49,7 @@ public final class Evaluator {
     private final Settings settings;
     private final Corners corners;
     private final Reshaped reshaped;
+    private final boolean[] reshapes;
     private final List<LidEnd> lidEnds;
 
     /**
@@ -83,6 +84,10 @@ public final class Evaluator {
         settings = new Settings(character);
         corners = new Corners(character, settings, p -> indexOf.containsKey(p) ? groupOf[indexOf.get(p) + 1] - 1 : -1);
         reshaped = new Reshaped(character);
+        reshapes = new boolean[parts.length];
+        for (int i = 0; i < parts.length; i++) {
+            reshapes[i] = reshaped.touches(parts[i].id());
+        }
         lidEnds = lidEnds();
     }
 
@@ -243,12 +248,14 @@ public final class Evaluator {
             middle += values[v + 8];
             right += values[v + 9];
         }
-        Artwork drawn = parts[i].drawing(drawing).map(Drawing::art).orElse(null);
-        if (drawn == null) {
+        boolean straight = left == 0 && middle == 0 && right == 0;
+        // most parts are as they were drawn, and a drag asks for hundreds of poses
+        if (straight && !reshapes[i]) {
             return List.of();
         }
+        Artwork drawn = parts[i].drawing(drawing).map(Drawing::art).orElseThrow();
         Artwork art = reshaped.of(parts[i].id(), drawing, drawn, character, stand);
-        if (left != 0 || middle != 0 || right != 0) {
+        if (!straight) {
             return new Bend(left, middle, right).of(art);
         }
         return art == drawn ? List.of() : art.shapes().stream().map(Shape::path).toList();

@@ -23,6 +23,11 @@ final class Reshaped {
         }
     }
 
+    /** Whether any dial reshapes anything of a part. */
+    boolean touches(String part) {
+        return ofPart.containsKey(part);
+    }
+
     /** A drawing's art as the dials reshape it; the same art when none does. What no longer fits its outline does nothing. */
     Artwork of(String part, String drawing, Artwork art, Character c, double[] settings) {
         List<By> all = ofPart.get(part);

@@ -1,5 +1,6 @@
 package app.leeward.server.api;
 
+import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Frame;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,8 +13,10 @@ import java.util.Set;
  * Several frames, most of which share most of their parts: the first whole, each with what differs from the first.
  *
  * @param at what each frame is a picture of: the value of a dial, or the frame number
+ * @param edges values at which a drawing gives way to another; empty for what no hand drags
+ * @param trembling how far beyond such an edge a hand must be for the other drawing to show
  */
-public record FrameSeries(List<Double> at, Frame first, List<Change> changes) {
+public record FrameSeries(List<Double> at, Frame first, List<Change> changes, List<Double> edges, double trembling) {
     /**
      * @param placed parts that differ from the first frame, or are not in it
      * @param gone parts of the first frame that show nothing here
@@ -36,6 +39,11 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes) {
             }
             changes.add(new Change(differs, gone.stream().sorted().toList()));
         }
-        return new FrameSeries(at, first, changes);
+        return new FrameSeries(at, first, changes, List.of(), 0);
+    }
+
+    /** The same, to be dragged along by a hand on this dial. */
+    FrameSeries along(Dial dial) {
+        return new FrameSeries(at, first, changes, dial.edges(), dial.trembling());
     }
 }

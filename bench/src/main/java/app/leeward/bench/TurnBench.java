@@ -1,0 +1,73 @@
+package app.leeward.bench;
+
+import app.leeward.core.dial.Dial;
+import app.leeward.core.edit.MakeHeadDial;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.rig.Unevenness;
+import app.leeward.core.turn.HeadDial;
+import app.leeward.core.turn.TurnCheck;
+import app.leeward.core.turn.TurnMaker;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Maren's head turn made from the ball, its film strip of 25 pictures as frames, and what it hides and uncovers. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(1)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+public class TurnBench {
+    private static final int PICTURES = 25;
+
+    private final Character maren = Faces.after(Faces.maren(), List.of(new MakeHeadDial(HeadDial.NOD)));
+    private final Dial turn = maren.dial(TurnMaker.DIAL).orElseThrow();
+    private final BallSetting ball = maren.turn().orElseThrow().ball();
+
+    @Benchmark
+    public Character ballFittedAndTurnMade() {
+        return TurnMaker.make(maren, ball);
+    }
+
+    @Benchmark
+    public List<Frame> filmStrip() {
+        Evaluator evaluator = new Evaluator(maren);
+        return places().stream()
+                .map(at -> evaluator.frame(Pose.of(Map.of(turn.id(), at))))
+                .toList();
+    }
+
+    @Benchmark
+    public List<TurnCheck.Position> hiddenAndUncovered() {
+        return TurnCheck.of(maren, places());
+    }
+
+    @Benchmark
+    public Optional<Unevenness> halvesCompared() {
+        return Unevenness.of(maren, turn);
+    }
+
+    private List<Double> places() {
+        List<Double> at = new ArrayList<>();
+        for (int i = 0; i < PICTURES; i++) {
+            at.add(turn.from() + (turn.to() - turn.from()) * i / (PICTURES - 1));
+        }
+        return at;
+    }
+}
