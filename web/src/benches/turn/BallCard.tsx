@@ -34,7 +34,7 @@ export function BallCard({ ball, yaw, byHand }: { ball: BallSetting; yaw: number
           <RefreshCw size={14} aria-hidden /> Make anew
         </button>
       </div>
-      <div className="mt-2 grid grid-cols-4 gap-x-2 gap-y-1.5">
+      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-1.5">
         <NumberField
           label="depth"
           unit=" %"

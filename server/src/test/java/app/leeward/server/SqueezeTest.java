@@ -1,0 +1,75 @@
+package app.leeward.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Large answers in text come squeezed to whoever can take them, and are the same once they are unpacked. */
+@ServerTest
+class SqueezeTest {
+    @LocalServerPort
+    int port;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+    private String id;
+
+    @BeforeEach
+    void maren() {
+        id = new Client(port)
+                .upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
+                .json()
+                .get("id")
+                .asText();
+    }
+
+    private HttpResponse<byte[]> ask(HttpRequest.Builder request, String accepts) throws Exception {
+        return http.send(
+                (accepts.isEmpty() ? request : request.header("Accept-Encoding", accepts)).build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+    }
+
+    private HttpRequest.Builder to(String path) {
+        return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path));
+    }
+
+    @Test
+    void aLargeAnswerIsSqueezedAndTheSame() throws Exception {
+        String path = "/api/v1/characters/" + id + "/artwork";
+        HttpResponse<byte[]> plain = ask(to(path), "");
+        HttpResponse<byte[]> squeezed = ask(to(path), "br, gzip");
+        assertThat(plain.headers().firstValue("Content-Encoding")).isEmpty();
+        assertThat(squeezed.headers().firstValue("Content-Encoding")).contains("gzip");
+        assertThat(squeezed.body().length).isLessThan(plain.body().length * 6 / 10);
+        byte[] unpacked = new GZIPInputStream(new ByteArrayInputStream(squeezed.body())).readAllBytes();
+        assertThat(unpacked).isEqualTo(plain.body());
+    }
+
+    @Test
+    void smallAnswersProblemsAndPicturesAreSentAsTheyAre() throws Exception {
+        HttpResponse<byte[]> small = ask(to("/api/v1/characters?size=1"), "gzip");
+        assertThat(small.headers().firstValue("Content-Encoding")).isEmpty();
+        assertThat(new String(small.body())).startsWith("{");
+        HttpResponse<byte[]> problem = ask(to("/api/v1/characters/" + java.util.UUID.randomUUID()), "gzip");
+        assertThat(problem.statusCode()).isEqualTo(404);
+        assertThat(new String(problem.body())).contains("detail");
+        HttpResponse<byte[]> png = ask(
+                to("/api/v1/characters/" + id + "/picture")
+                        .header("Content-Type", "application/json")
+                        .POST(HttpRequest.BodyPublishers.ofString("{\"pose\":{},\"format\":\"png\",\"width\":900}")),
+                "gzip");
+        assertThat(png.headers().firstValue("Content-Encoding")).isEmpty();
+        assertThat(png.body().length).isGreaterThan(12_288);
+        assertThat(png.headers().firstValueAsLong("Content-Length")).hasValue(png.body().length);
+        assertThat(png.body()).startsWith((byte) 0x89, 'P', 'N', 'G');
+    }
+}

@@ -1,0 +1,145 @@
+package app.leeward.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The head turn and dials stop by stop over HTTP: made, recorded, refused in words. */
+@ServerTest
+class TurnApiTest {
+    @LocalServerPort
+    int port;
+
+    private Client client;
+    private String at;
+    private int base = 1;
+
+    @BeforeEach
+    void maren() {
+        client = new Client(port);
+        at = "/api/v1/characters/"
+                + client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
+                        .json()
+                        .get("id")
+                        .asText();
+    }
+
+    private Client.Answer edit(String edit) {
+        Client.Answer answer = client.post(at + "/edits", "{\"base\":" + base + ",\"edit\":" + edit + "}");
+        base += answer.status() == 200 ? 1 : 0;
+        return answer;
+    }
+
+    private JsonNode turn(int pictures) {
+        Client.Answer answer = client.post(at + "/turn", "{\"pose\":{},\"pictures\":" + pictures + "}");
+        assertThat(answer.status()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private JsonNode dial(String id) {
+        return client.post(at + "/dials/" + id, "{}").json();
+    }
+
+    @Test
+    void theStripTheBallAndWhatIsOfferedComeInOneAnswer() {
+        JsonNode t = turn(7);
+        assertThat(t.get("made").asBoolean()).isTrue();
+        assertThat(t.at("/ball/0/farEye").asDouble()).isEqualTo(0.78);
+        assertThat(t.get("yaw").asDouble()).isBetween(15.0, 30.0);
+        assertThat(t.at("/strip/0/at")).hasSize(7);
+        assertThat(t.at("/strip/0/at/0").asDouble()).isEqualTo(-60);
+        assertThat(t.at("/strip/0/at/6").asDouble()).isEqualTo(60);
+        assertThat(t.get("measured")).hasSize(9).allSatisfy(m -> assertThat(
+                        m.get("says").asText())
+                .as("Maren has hair all round")
+                .isEmpty());
+        assertThat(t.get("uneven")).as("both halves are alike").isEmpty();
+        assertThat(t.get("offered")).extracting(o -> o.get("dial").asText()).contains("NOD", "TILT", "HAIR_DRAG");
+        assertThat(turn(1000).at("/strip/0/at")).as("so many are not drawn").hasSize(25);
+        assertThat(turn(-1).at("/strip/0/at")).hasSize(3);
+    }
+
+    @Test
+    void whatIsRecordedIsToldForgottenAndKeptWhenTheTurnIsMadeAnew() {
+        assertThat(
+                        edit("{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60,\"pose\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":5,\"dy\":0}}")
+                                .status())
+                .isEqualTo(200);
+        assertThat(turn(7).get("byHand").asInt()).isEqualTo(1);
+        assertThat(turn(7).at("/uneven/0/part").asText()).isEqualTo("nose");
+        assertThat(turn(7).at("/uneven/0/by").asDouble()).isBetween(4.9, 5.1);
+        Client.Answer again = edit("{\"kind\":\"make-turn\",\"ball\":{\"centre\":[500,390],\"rx\":150,\"ry\":170,"
+                + "\"depth\":0.9,\"noseLift\":0.4,\"earLift\":0,\"farEye\":0.7}}");
+        assertThat(again.status()).isEqualTo(200);
+        assertThat(client.get(at + "/history").json().at("/steps/0/says").asText())
+                .isEqualTo("Made the head turn anew, keeping 1 thing shaped by hand");
+        assertThat(dial("turn").get("changes"))
+                .filteredOn(c -> c.get("part").asText().equals("nose")
+                        && c.get("at").asDouble() == 60
+                        && c.get("aspect").asText().equals("PLACE"))
+                .hasSize(1);
+        edit("{\"kind\":\"forget\",\"dial\":\"turn\",\"at\":60,\"part\":\"nose\",\"aspect\":\"PLACE\"}");
+        assertThat(dial("turn").get("changes"))
+                .noneMatch(c -> c.get("part").asText().equals("nose")
+                        && c.get("at").asDouble() == 60
+                        && c.get("aspect").asText().equals("PLACE"));
+    }
+
+    @Test
+    void aTurnIsPlayedWithWhatDragsBehind() {
+        edit("{\"kind\":\"make-head-dial\",\"dial\":\"HAIR_DRAG\"}");
+        JsonNode played = client.post(
+                        at + "/dials/turn/play", "{\"pose\":{},\"frames\":12,\"exposure\":1,\"eased\":false}")
+                .json();
+        assertThat(played.get("at")).hasSize(2 * (12 + 8));
+        assertThat(slant(played, 0)).as("still").isZero();
+        assertThat(Math.abs(slant(played, 6))).as("on the way").isGreaterThan(0.005);
+        assertThat(slant(played, 19)).as("arrived").isZero();
+    }
+
+    /** How far the back hair leans at a frame of a series. */
+    private static double slant(JsonNode series, int frame) {
+        for (JsonNode p : series.at("/changes/" + frame + "/placed")) {
+            if (p.get("part").asText().equals("back-hair")) {
+                return p.at("/matrix/2").asDouble();
+            }
+        }
+        return 0;
+    }
+
+    @Test
+    void nonsenseIsRefusedInWords() {
+        assertThat(client.post(at + "/dials/gone", "{}").status()).isEqualTo(404);
+        Client.Answer endless = client.post(at + "/dials/turn/play", "{\"frames\":4000,\"exposure\":1,\"eased\":true}");
+        assertThat(endless.status()).isEqualTo(422);
+        assertThat(endless.json().get("detail").asText()).contains("12 to 48 frames, not 4000");
+        for (String bad : new String[] {
+            "{\"kind\":\"new-dial\",\"name\":\"X\",\"from\":1,\"to\":1,\"rest\":1,\"unit\":\"\"}",
+            "{\"kind\":\"new-dial\",\"name\":\"X\",\"from\":0,\"to\":1,\"rest\":5,\"unit\":\"\"}",
+            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":11,\"ease\":{\"kind\":\"smooth\"}}",
+            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":60,\"ease\":{\"kind\":\"curve\",\"x1\":7,\"y1\":0,\"x2\":0,\"y2\":0}}",
+            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":60}",
+            "{\"kind\":\"follow-dial\",\"dial\":\"turn\",\"follow\":{\"leader\":\"turn\",\"below\":0,\"above\":1,\"later\":0}}",
+            "{\"kind\":\"follow-dial\",\"dial\":\"turn\",\"follow\":{\"leader\":\"blink\",\"below\":0,\"above\":1,\"later\":99}}",
+            "{\"kind\":\"follow-dial\",\"dial\":\"turn\"}",
+            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60,\"pose\":{\"kind\":\"rename\",\"name\":\"A\"}}",
+            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60,\"pose\":{\"kind\":\"nudge\",\"part\":\"gone\",\"dx\":1,\"dy\":1}}",
+            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60}",
+            "{\"kind\":\"record-corner\",\"a\":\"turn\",\"atA\":60,\"b\":\"gone\",\"atB\":1,\"pose\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1,\"dy\":1}}",
+            "{\"kind\":\"pull-point\",\"dial\":\"turn\",\"at\":60,\"part\":\"nose\",\"drawing\":\"gone\",\"shape\":0,\"segment\":0,\"hold\":\"POINT\",\"dx\":1,\"dy\":1,\"mirrored\":false}",
+            "{\"kind\":\"make-turn\",\"ball\":{\"centre\":[0,0],\"rx\":-5,\"ry\":1,\"depth\":1,\"noseLift\":0,\"earLift\":0,\"farEye\":0.78}}",
+            "{\"kind\":\"make-head-dial\"}"
+        }) {
+            Client.Answer answer = edit(bad);
+            assertThat(answer.status()).as(bad).isBetween(400, 422);
+            assertThat(answer.json().get("detail").asText()).as(bad).isNotBlank();
+            assertThat(answer.code()).as(bad).isNotBlank();
+        }
+        assertThat(client.get(at).json().get("revision").asInt()).isEqualTo(1);
+    }
+}
