@@ -102,6 +102,22 @@ class TurnApiTest {
         assertThat(slant(played, 19)).as("arrived").isZero();
     }
 
+    @Test
+    void aDroppedTurnIsMadeInOneStepAndTravelIsSaidOrLeftToTheDial() {
+        edit("{\"kind\":\"drop-dial\",\"dial\":\"turn\"}");
+        assertThat(turn(7).get("made").asBoolean()).isFalse();
+        assertThat(edit("{\"kind\":\"make-turn\"}").status()).isEqualTo(200);
+        assertThat(turn(7).get("made").asBoolean()).isTrue();
+        assertThat(turn(7).get("byHand").asInt()).isZero();
+        assertThat(edit("{\"kind\":\"travel-by\",\"dial\":\"turn\",\"travel\":\"STRAIGHT\"}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(edit("{\"kind\":\"travel-by\",\"dial\":\"turn\"}").status()).isEqualTo(200);
+        assertThat(edit("{\"kind\":\"travel-by\",\"dial\":\"turn\",\"travel\":\"FLY\"}")
+                        .status())
+                .isEqualTo(400);
+    }
+
     /** How far the back hair leans at a frame of a series. */
     private static double slant(JsonNode series, int frame) {
         for (JsonNode p : series.at("/changes/" + frame + "/placed")) {

@@ -9,9 +9,13 @@ import java.util.Set;
 /**
  * Makes the head turn from a ball, and the nod where there is one. What was shaped by hand since it was last made is kept.
  *
- * @param ball null for the one that fills the face, or the one it was made from before
+ * @param ball empty for the one it was made from before, or else the one that fills the face
  */
-public record MakeTurn(BallSetting ball) implements Edit {
+public record MakeTurn(Optional<BallSetting> ball) implements Edit {
+    public MakeTurn {
+        ball = ball == null ? Optional.empty() : ball;
+    }
+
     @Override
     public Set<String> touches() {
         return Set.of("dial " + TurnMaker.DIAL, "dials");
@@ -28,7 +32,7 @@ public record MakeTurn(BallSetting ball) implements Edit {
     }
 
     private Optional<BallSetting> wanted(Character c) {
-        return Optional.ofNullable(ball).or(() -> c.turn().map(t -> t.ball())).or(() -> TurnMaker.fitted(c));
+        return ball.or(() -> c.turn().map(t -> t.ball())).or(() -> TurnMaker.fitted(c));
     }
 
     @Override

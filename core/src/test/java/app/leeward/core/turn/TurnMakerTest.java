@@ -127,8 +127,8 @@ class TurnMakerTest {
 
     @Test
     void madeAgainFromTheSameBallItIsTheSame() {
-        assertThat(done(FACE, new MakeTurn(null)).dials()).isEqualTo(FACE.dials());
-        assertThat(new MakeTurn(null).describe(FACE)).isEqualTo("Made the head turn anew");
+        assertThat(done(FACE, new MakeTurn(java.util.Optional.empty())).dials()).isEqualTo(FACE.dials());
+        assertThat(new MakeTurn(java.util.Optional.empty()).describe(FACE)).isEqualTo("Made the head turn anew");
     }
 
     @Test
@@ -137,7 +137,7 @@ class TurnMakerTest {
         shaped = done(shaped, new Forget("turn", 30, "mouth", Aspect.PLACE));
         shaped = done(shaped, new EaseStop("turn", 60, Ease.SMOOTH));
         assertThat(TurnMaker.keptByHand(shaped, farEye(0.7))).isEqualTo(2);
-        Character again = done(shaped, new MakeTurn(farEye(0.7)));
+        Character again = done(shaped, new MakeTurn(java.util.Optional.of(farEye(0.7))));
         assertThat(offset(again, 60, "nose")).isEqualTo(offset(shaped, 60, "nose"));
         assertThat(offset(again, 30, "mouth")).isEqualTo(offset(shaped, 30, "mouth"));
         assertThat(again.dial("turn").orElseThrow().stop(60).orElseThrow().ease())
@@ -150,17 +150,18 @@ class TurnMakerTest {
                         .matrix()
                         .a())
                 .isCloseTo(0.7, within(1e-6));
-        assertThat(new MakeTurn(farEye(0.7)).describe(shaped)).contains("keeping 2 things shaped by hand");
+        assertThat(new MakeTurn(java.util.Optional.of(farEye(0.7))).describe(shaped))
+                .contains("keeping 2 things shaped by hand");
     }
 
     @Test
     void aStopOfOnesOwnAndARangeOfOnesOwnAreKept() {
         Character own = done(FACE, new Record("turn", 45, new Nudge("nose", 3, 1)));
-        Character again = done(own, new MakeTurn(farEye(0.7)));
+        Character again = done(own, new MakeTurn(java.util.Optional.of(farEye(0.7))));
         assertThat(again.dial("turn").orElseThrow().stop(45))
                 .isEqualTo(own.dial("turn").orElseThrow().stop(45));
         Character named = done(FACE, new ChangeDial("turn", "Head", -70, 70, 0, "°"));
-        Character wide = done(named, new MakeTurn(farEye(0.7)));
+        Character wide = done(named, new MakeTurn(java.util.Optional.of(farEye(0.7))));
         assertThat(wide.dial("turn").orElseThrow().name()).isEqualTo("Head");
         assertThat(wide.dial("turn").orElseThrow().to()).isEqualTo(70);
     }
@@ -226,7 +227,7 @@ class TurnMakerTest {
         }
         Character nudged = done(c, new Record("nod", 20, new Nudge("nose", 0, 2)));
         assertThat(TurnMaker.keptByHand(nudged, farEye(0.7))).isEqualTo(1);
-        assertThat(done(nudged, new MakeTurn(farEye(0.7)))
+        assertThat(done(nudged, new MakeTurn(java.util.Optional.of(farEye(0.7))))
                         .dial("nod")
                         .orElseThrow()
                         .stop(20)
@@ -314,7 +315,7 @@ class TurnMakerTest {
         Box face = fitted.part("face-skin").orElseThrow().bounds().orElseThrow();
         assertThat(ball.rx()).isCloseTo(face.width() / 2, within(1e-6));
         assertThat(ball.centre().distance(face.centre())).isLessThan(1e-6);
-        Character again = done(fitted, new MakeTurn(null));
+        Character again = done(fitted, new MakeTurn(java.util.Optional.empty()));
         assertThat(offset(again, 60, "nose")).isEqualTo(offset(fitted, 60, "nose"));
     }
 }
