@@ -12,7 +12,11 @@ const WORDS: Record<string, string> = {
   SCALE_Y: 'height',
   SKEW_X: 'slant',
   OPACITY: 'opacity',
+  BEND_LEFT: 'bent down at its left end',
+  BEND_MIDDLE: 'bent down in its middle',
+  BEND_RIGHT: 'bent down at its right end',
   DRAWING: 'drawing',
+  OUTLINE: 'outline',
 };
 
 /** Why the chosen part looks as it does: who set each channel, who was overruled, and what can be done about it. */
@@ -54,7 +58,20 @@ export function WhyCard() {
                     <span aria-hidden className="text-doing">
                       ●
                     </span>
-                    {v.says}
+                    {v.kind === 'DIAL' || v.kind === 'CORNER' ? (
+                      <button
+                        className="text-left underline decoration-dotted underline-offset-2"
+                        title="Go to this dial"
+                        onClick={() => {
+                          desk.go('turn');
+                          desk.openDial(v.by);
+                        }}
+                      >
+                        {v.says}
+                      </button>
+                    ) : (
+                      v.says
+                    )}
                   </li>
                 ))}
                 {r.overruled.map((v) => (

@@ -1,9 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Trash2, TriangleAlert } from 'lucide-react';
-import { api, type Dial } from '../../api/client';
+import { useMemo } from 'react';
+import { api, type Artwork, type Character, type Dial } from '../../api/client';
+import { boundsOf, type ViewBox } from '../../stage/view';
 import { Ruler } from '../../shelf/Ruler';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
+import { useSettled } from '../../state/settled';
 import { asMessage, useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
 import { NumberField } from '../../ui/NumberField';
@@ -12,6 +15,10 @@ import { Followed } from './Followed';
 import { PlayRow } from './PlayRow';
 import { RecordBar } from './RecordBar';
 import { StopCard } from './StopCard';
+import { Strip } from './Strip';
+
+/** How many pictures of the face along a dial. */
+const PICTURES = 7;
 
 /** One dial: its range, its stops and what each does, the drawings it shows, and what it has to do with others. */
 export function DialCard({ dial }: { dial: Dial }) {
@@ -75,6 +82,7 @@ export function DialCard({ dial }: { dial: Dial }) {
       <div className="mt-2 rounded-xl border border-line bg-paper px-3 py-1">
         <Ruler dial={dial} />
       </div>
+      <Along dial={dial} />
       <RecordBar dial={dial} />
       {about.error && <p className="mt-2 text-wrong">{asMessage(about.error).says}</p>}
       {about.data?.findings.map((f) => (
@@ -118,4 +126,43 @@ export function DialCard({ dial }: { dial: Dial }) {
       <Followed dial={dial} />
     </div>
   );
+}
+
+/** The face along the dial, the rest of the pose staying as it is. */
+function Along({ dial }: { dial: Dial }) {
+  const { view, artwork } = useStudio();
+  const held = useSettled(
+    (s) =>
+      JSON.stringify({
+        dials: { ...s.dials, [dial.id]: undefined },
+        picks: s.picks,
+        pins: s.pins,
+        looks: s.looks,
+      }),
+    300,
+  );
+  const along = useQuery({
+    queryKey: ['along', view.id, view.revision, dial.id, held],
+    queryFn: () => api.sweep(view.id, { pose: JSON.parse(held) }, dial.id, PICTURES),
+    placeholderData: keepPreviousData,
+  });
+  const around = useMemo(() => awayFromHead(dial, view.character, artwork), [dial, view.character, artwork]);
+  return along.data ? <Strip dial={dial} series={along.data} measured={[]} around={around} /> : null;
+}
+
+/** Where a dial poses nothing of the head, what it does pose, with air round it; null for a dial of the head. */
+function awayFromHead(dial: Dial, character: Character, artwork: Artwork): ViewBox | null {
+  const posed = [
+    ...dial.stops.flatMap((s) => [...Object.keys(s.offsets), ...Object.keys(s.reshapes)]),
+    ...dial.bands.map((b) => b.part),
+  ];
+  const parent = new Map(character.parts.map((p) => [p.id, p.parent]));
+  const head = character.parts.find((p) => p.role === 'HEAD')?.id;
+  const follows = (part: string | undefined): boolean =>
+    part !== undefined && (part === head || follows(parent.get(part)));
+  if (posed.length === 0 || posed.some(follows)) return null;
+  const b = boundsOf(character, artwork, posed, true);
+  if (!b) return null;
+  const side = Math.max(b.w, b.h) * 1.8;
+  return { x: b.x + b.w / 2 - side / 2, y: b.y + b.h / 2 - side / 2, w: side, h: side };
 }

@@ -54,7 +54,13 @@ export function HeadTurn() {
         </button>
       </div>
     );
-  const bald = measured.filter((m) => m.says !== '');
+  // of each side the worst: the others are the same patch on its way
+  const bald = [-1, 1].flatMap((side) =>
+    measured
+      .filter((m) => m.says !== '' && Math.sign(m.at - dial.rest) === side)
+      .sort((a, b) => b.bald - a.bald)
+      .slice(0, 1),
+  );
   const gone = new Map<string, number[]>();
   for (const m of measured) for (const part of m.hidden) gone.set(part, [...(gone.get(part) ?? []), m.at]);
   const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;

@@ -2,7 +2,7 @@ import { EyeOff, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Dial, FrameSeries, TurnView } from '../../api/client';
 import { frameOf, nearest } from '../../stage/series';
-import { turnBox } from '../../stage/view';
+import { turnBox, type ViewBox } from '../../stage/view';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
@@ -11,11 +11,23 @@ import { FaceCrop } from '../../ui/FaceCrop';
 type Measured = TurnView['measured'][number];
 
 /** The head from one end of a dial to the other; each picture is a place to go to. */
-export function Strip({ dial, series, measured }: { dial: Dial; series: FrameSeries; measured: Measured[] }) {
+export function Strip({
+  dial,
+  series,
+  measured,
+  around = null,
+}: {
+  dial: Dial;
+  series: FrameSeries;
+  measured: Measured[];
+  /** What is to be seen in each picture; the head when nothing is said. */
+  around?: ViewBox | null;
+}) {
   const { view, artwork } = useStudio();
   const { character } = view;
   const value = useDesk((s) => s.dials[dial.id] ?? dial.rest);
-  const box = useMemo(() => turnBox(character, artwork), [character, artwork]);
+  const head = useMemo(() => turnBox(character, artwork), [character, artwork]);
+  const box = around ?? head;
   const now = nearest(series.at, value);
   const columns = series.at.length > 13 ? 9 : 7;
   if (!box) return null;

@@ -35,6 +35,20 @@ class DragFigures {
                                         middle(pad)[0] + 40 * Math.sin(i / 9.0),
                                         middle(pad)[1] + 30 * Math.cos(i / 7.0)));
             }
+            hand.bench("Turn").click();
+            page.getByTestId("film-strip").waitFor();
+            page.waitForTimeout(1500);
+            BoundingBox turn = page.getByTestId("ruler-turn").first().boundingBox();
+            for (int run = 1; run <= 3; run++) {
+                drag(
+                        page,
+                        "turn ruler dragged",
+                        "[data-testid=stage] [data-part=nose]",
+                        "transform",
+                        middle(turn),
+                        i -> page.mouse()
+                                .move(middle(turn)[0] + 0.45 * turn.width * Math.sin(i / 12.0), middle(turn)[1]));
+            }
             wall(hand, page);
             BoundingBox jaw = page.getByLabel("Jaw").first().boundingBox();
             for (int run = 1; run <= 3; run++) {

@@ -12,7 +12,9 @@ public enum Channel {
     BEND_LEFT("bent down at its left end"),
     BEND_MIDDLE("bent down in its middle"),
     BEND_RIGHT("bent down at its right end"),
-    DRAWING("drawing");
+    DRAWING("drawing"),
+    /** The points of the outlines of what it shows. */
+    OUTLINE("outline");
 
     private final String words;
 

@@ -7,6 +7,7 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Corner;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
@@ -229,7 +230,49 @@ public final class Mirror {
 
     private static Character mirrorDials(Character c, Map<String, String> twins) {
         List<Dial> dials = c.dials().stream().map(d -> mirrorDial(d, twins)).toList();
-        return c.withDials(dials, c.pads());
+        return c.withDials(dials, c.pads()).withCorners(mirrorCorners(c, twins));
+    }
+
+    /** Corrections of one side become those of the other, where each dial stands opposite if it goes to both sides. */
+    private static List<Corner> mirrorCorners(Character c, Map<String, String> twins) {
+        List<Corner> out = new ArrayList<>();
+        for (Corner k : c.corners()) {
+            Map<String, Offset> own = new HashMap<>(k.offsets());
+            own.keySet().removeAll(twins.values());
+            add(out, k.withOffsets(own));
+        }
+        for (Corner k : c.corners()) {
+            Map<String, Offset> other = new HashMap<>();
+            twins.forEach((from, to) -> {
+                if (k.offsets().containsKey(from)) {
+                    other.put(to, k.offsets().get(from).mirrored());
+                }
+            });
+            add(out, new Corner(k.a(), across(c, k.a(), k.atA()), k.b(), across(c, k.b(), k.atB()), other));
+        }
+        return out;
+    }
+
+    private static void add(List<Corner> corners, Corner more) {
+        Corner there = corners.stream()
+                .filter(k -> k.at(more.a(), more.atA(), more.b(), more.atB()))
+                .findFirst()
+                .orElse(null);
+        Map<String, Offset> all = new HashMap<>(more.offsets());
+        if (there != null) {
+            all.putAll(there.offsets());
+            corners.remove(there);
+        }
+        if (!all.isEmpty()) {
+            corners.add(more.withOffsets(all));
+        }
+    }
+
+    private static double across(Character c, String dial, double at) {
+        return c.dial(dial)
+                .filter(Mirror::opposite)
+                .map(d -> d.hold(2 * d.rest() - at))
+                .orElse(at);
     }
 
     private static boolean opposite(Dial d) {

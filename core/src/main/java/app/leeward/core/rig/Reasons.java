@@ -5,6 +5,7 @@ import app.leeward.core.dial.Corner;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Follow;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Reshaping;
 import app.leeward.core.dial.Way;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -46,7 +47,7 @@ final class Reasons {
             reasons.add(drawing());
         }
         for (Channel c : Channel.values()) {
-            if (c != Channel.DRAWING) {
+            if (c != Channel.DRAWING && c != Channel.OUTLINE) {
                 Reason reason = number(c);
                 // what nothing bends need not be said
                 if (!c.bends() || reason.heard().size() > 1) {
@@ -54,7 +55,27 @@ final class Reasons {
                 }
             }
         }
+        List<Reason.Voice> pulled = reshaping();
+        if (!pulled.isEmpty()) {
+            reasons.add(new Reason(Channel.OUTLINE, "reshaped", pulled, List.of()));
+        }
         return reasons;
+    }
+
+    /** The dials that take points of what is shown elsewhere. */
+    private List<Reason.Voice> reshaping() {
+        List<Reason.Voice> heard = new ArrayList<>();
+        for (Dial dial : character.dials()) {
+            double value = held(dial);
+            boolean pulls = value != dial.rest()
+                    && Reshaping.of(dial).stream()
+                            .anyMatch(r ->
+                                    r.part().equals(part.id()) && r.drawing().equals(shown));
+            if (pulls) {
+                heard.add(new Reason.Voice(Reason.Kind.DIAL, dial.id(), at(dial, value) + " pulls its points"));
+            }
+        }
+        return heard;
     }
 
     private Reason number(Channel channel) {
@@ -198,7 +219,7 @@ final class Reasons {
             case SKEW_X -> p.skewX();
             case OPACITY -> p.opacity();
             case BEND_LEFT, BEND_MIDDLE, BEND_RIGHT -> 0;
-            case DRAWING -> throw new IllegalArgumentException("a drawing is not a number");
+            case DRAWING, OUTLINE -> throw new IllegalArgumentException("a drawing is not a number");
         };
     }
 

@@ -40,14 +40,10 @@ public final class TurnCheck {
     /** From which height on, as a share of half the ball's height below its middle, a head needs no hair at its sides. */
     private static final double HAIRLINE = 0.2;
 
-    private static final Set<PartRole> HAIR = Set.of(
-            PartRole.BACK_HAIR,
-            PartRole.FRINGE,
-            PartRole.SIDE_HAIR,
-            PartRole.EXTRA_HAIR,
-            PartRole.CAP,
-            PartRole.EAR,
-            PartRole.OTHER);
+    private static final Set<PartRole> HAIR =
+            Set.of(PartRole.BACK_HAIR, PartRole.FRINGE, PartRole.SIDE_HAIR, PartRole.EXTRA_HAIR);
+
+    private static final Set<PartRole> COVERS_TOO = Set.of(PartRole.CAP, PartRole.EAR, PartRole.OTHER);
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
@@ -188,15 +184,17 @@ public final class TurnCheck {
      */
     private Geometry bald(Frame frame, double at) {
         Geometry area = cameRound((at - dial.rest()) / Math.max(dial.to() - dial.rest(), 1e-9) * yawAtFull);
-        if (area.isEmpty()) {
-            return area;
+        // a head without any hair, such as a gull's, is not bald on one side
+        boolean hairless = character.parts().stream().noneMatch(p -> HAIR.contains(p.role()));
+        if (area.isEmpty() || hairless) {
+            return FACTORY.createPolygon();
         }
         List<Geometry> hair = new ArrayList<>();
         for (Frame.Placed p : frame.placed()) {
             boolean covers = character
                     .part(p.part())
                     .map(Part::role)
-                    .filter(HAIR::contains)
+                    .filter(r -> HAIR.contains(r) || COVERS_TOO.contains(r))
                     .isPresent();
             if (covers && ofHead(p.part())) {
                 hair.add(cut(frame, p));

@@ -11,6 +11,7 @@ import app.leeward.core.art.PathPoints.Hold;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
 import app.leeward.core.dial.Aspect;
+import app.leeward.core.rig.Channel;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
@@ -92,6 +93,11 @@ class PullPointTest {
                     assertThat(s.aspect()).isEqualTo(Aspect.SHAPE);
                     assertThat(s.says()).contains("outline");
                 });
+        assertThat(new Evaluator(c).why("face-skin", Pose.of(Map.of("puff", 1.0))))
+                .filteredOn(r -> r.channel() == Channel.OUTLINE)
+                .singleElement()
+                .satisfies(r -> assertThat(r.heard().get(0).says()).isEqualTo("Puff at 1 pulls its points"));
+        assertThat(new Evaluator(c).why("face-skin", Pose.REST)).noneMatch(r -> r.channel() == Channel.OUTLINE);
         Character without = done(c, new Forget("puff", 1, "face-skin", Aspect.SHAPE));
         assertThat(without).isEqualTo(FACE);
     }

@@ -37,10 +37,11 @@ class TurnCheckTest {
      */
     @Test
     void withoutHairAllThatCameRoundIsBald() {
-        Character shaved = FACE;
-        for (String id : List.of("back-hair", "ear-left", "ear-right")) {
-            shaved = shaved.withoutPart(id);
-        }
+        Character shaved = FACE.withoutPart("ear-left")
+                .withoutPart("ear-right")
+                .withPart(
+                        "back-hair",
+                        p -> p.withDrawings(List.of(Rigs.drawing("wisp", Rigs.box(490, 700, 20, 20))), "wisp"));
         BallSetting ball = TurnMaker.fitted(shaved).orElseThrow();
         double cos = Math.cos(Math.toRadians(TurnMaker.yawAtFull(shaved, ball)));
         double h = 0.2;
@@ -50,6 +51,9 @@ class TurnCheckTest {
         assertThat(at(shaved, -60).bald()).isCloseTo(area, within(area * 0.01));
         assertThat(at(shaved, 0).bald()).isZero();
         assertThat(at(shaved, 60).says()).contains("screen's left").contains("Draw an extra piece");
+        assertThat(at(shaved.withoutPart("back-hair"), 60).bald())
+                .as("a head without any hair is not bald on one side")
+                .isZero();
         assertThat(at(shaved, 60).share()).isCloseTo(at(shaved, 60).bald() / (Math.PI * 100 * 120), within(1e-12));
     }
 

@@ -25,9 +25,11 @@ import app.leeward.core.edit.Forget;
 import app.leeward.core.edit.Hang;
 import app.leeward.core.edit.MakeHeadDial;
 import app.leeward.core.edit.MakeTurn;
+import app.leeward.core.edit.MirrorSide;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.Record;
+import app.leeward.core.edit.RecordCorner;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
@@ -317,5 +319,19 @@ class TurnMakerTest {
         assertThat(ball.centre().distance(face.centre())).isLessThan(1e-6);
         Character again = done(fitted, new MakeTurn(java.util.Optional.empty()));
         assertThat(offset(again, 60, "nose")).isEqualTo(offset(fitted, 60, "nose"));
+    }
+
+    /** A correction of one eye at a turn to one side is, mirrored, one of the other eye at the turn to the other side. */
+    @Test
+    void correctionsAreMirroredWithTheirSide() {
+        Character c = done(FACE, new RecordCorner("turn", 60, "gaze-down", 1, new Nudge("brow-left", 3, -2)));
+        c = done(c, new MirrorSide("brow-left"));
+        assertThat(c.corners()).hasSize(2);
+        assertThat(c.corners()).anySatisfy(k -> {
+            assertThat(k.at("turn", -60, "gaze-down", 1)).isTrue();
+            assertThat(k.offsets()).containsOnlyKeys("brow-right");
+            assertThat(k.offsets().get("brow-right")).isEqualTo(Offset.shift(-3, -2));
+        });
+        assertThat(done(c, new MirrorSide("brow-left")).corners()).containsExactlyInAnyOrderElementsOf(c.corners());
     }
 }
