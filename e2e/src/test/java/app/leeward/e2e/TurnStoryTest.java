@@ -35,6 +35,7 @@ class TurnStoryTest extends Story {
     }
 
     private void pull(Locator handle, double dx, double dy) {
+        handle.scrollIntoViewIfNeeded();
         BoundingBox b = handle.boundingBox();
         double x = b.x + b.width / 2;
         double y = b.y + b.height / 2;
