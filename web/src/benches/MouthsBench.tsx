@@ -13,6 +13,7 @@ import { MouthCard } from './mouths/MouthCard';
 import { cellKey, usePreview } from './mouths/preview';
 import { AS_ASKED, MANNERS, Rulers } from './mouths/Rulers';
 import { SayIt } from './mouths/SayIt';
+import { WallCanvas } from './mouths/WallCanvas';
 import { type Placing, WallFace } from './mouths/WallFace';
 import { ShapeList } from './parts/ShapeList';
 
@@ -101,6 +102,10 @@ export function MouthsBench() {
   };
   const previewed = (mood: string, cell: WallView['rows'][number]['cells'][number]) =>
     cell.own && cell.origin === 'MADE' && cell.drawing !== w.start ? cellKey(mood, cell.viseme) : null;
+  const madeShapes = (key: string): Shape[] | null => {
+    for (const r of w.rows) for (const c of r.cells) if (previewed(r.mood, c) === key) return art(c.drawing);
+    return null;
+  };
   const choose = (mood: string, viseme: string, drawing: string) => {
     const same = at?.mood === mood && at.viseme === viseme;
     setAt(same ? null : { mood, viseme });
@@ -253,7 +258,14 @@ export function MouthsBench() {
               </label>
             )}
           </div>
-          <Rulers key={one ?? ''} value={rulers} turning={(r) => preview.ask(...asked(r))} keep={keep} />
+          <Rulers
+            key={one ?? ''}
+            value={rulers}
+            turning={(r, which, most) =>
+              preview.turn(which, r[which] ?? 0, most, (v) => asked({ ...r, [which]: v }))
+            }
+            keep={keep}
+          />
         </section>
       )}
       <SayIt mood={at?.mood ?? ''} jump={jump} />
@@ -270,7 +282,8 @@ export function MouthsBench() {
           placing={placing}
         />
       )}
-      <div data-testid="mouth-wall">
+      <div data-testid="mouth-wall" className="relative">
+        {placing && <WallCanvas preview={preview} placing={placing} shapesOf={madeShapes} />}
         {w.rows.map((r) => (
           <section key={r.mood} aria-label={r.mood ? `Mouths in the mood ${r.name}` : 'Neutral mouths'}>
             {r.mood ? <MoodHead key={r.mood + r.name} row={r} /> : <h2 className="sr-only">Neutral</h2>}
@@ -341,7 +354,7 @@ export function MouthsBench() {
                       )}
                     </span>
                     {faults.length > 0 && (
-                      <span className="absolute top-1 right-1 rounded-full bg-wrong-soft p-0.5 text-wrong">
+                      <span className="absolute top-1 right-1 z-20 rounded-full bg-wrong-soft p-0.5 text-wrong">
                         <TriangleAlert size={11} aria-hidden />
                       </span>
                     )}

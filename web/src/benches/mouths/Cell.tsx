@@ -13,6 +13,7 @@ export const MouthPicture = memo(function MouthPicture({
   placing,
   preview,
   previewed,
+  live = false,
   className = '',
 }: {
   shapes: Shape[];
@@ -22,6 +23,8 @@ export const MouthPicture = memo(function MouthPicture({
   preview?: Preview;
   /** Which mouth of the preview it is; none for one that is kept. */
   previewed?: string | null;
+  /** Whether it is told of every step of a ruler; the wall paints those itself. */
+  live?: boolean;
   className?: string;
 }) {
   const g = useRef<SVGGElement>(null);
@@ -30,13 +33,14 @@ export const MouthPicture = memo(function MouthPicture({
   useLayoutEffect(() => paintDrawing(over.current!, ghost ?? []), [ghost]);
   useEffect(() => {
     if (!preview || !previewed) return;
-    return preview.watch(previewed, (outlines) => {
+    const shows = (outlines: string[] | null) => {
       if (!outlines || !reshapeDrawing(g.current!, outlines)) paintDrawing(g.current!, shapes);
-    });
-  }, [preview, previewed, shapes]);
+    };
+    return preview.watch(previewed, shows, live);
+  }, [preview, previewed, shapes, live]);
   const mouth = placing.clips.reduceRight(
     (inner, clip) => <g clipPath={clip}>{inner}</g>,
-    <g transform={placing.matrix}>
+    <g transform={`matrix(${placing.matrix.join(' ')})`}>
       <g ref={g} data-testid="mouth" />
       <g ref={over} opacity={0.35} />
     </g>,
@@ -44,7 +48,7 @@ export const MouthPicture = memo(function MouthPicture({
   const { box } = placing;
   const layer = 'pointer-events-none absolute inset-0 h-full w-full object-cover';
   return (
-    <span className={`relative block overflow-hidden ${className}`} aria-hidden>
+    <span className={`relative block overflow-hidden ${className}`} data-mouth={previewed} aria-hidden>
       {placing.behind && <img src={placing.behind} alt="" className={layer} />}
       <svg
         viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}

@@ -108,6 +108,7 @@ export function MouthCard({
           placing={placing}
           preview={preview}
           previewed={shown === cell.drawing ? previewed : null}
+          live
           className="h-[118px] w-[152px] rounded-lg bg-drawn"
         />
       </div>

@@ -30,15 +30,17 @@ export function Rulers({
   keep,
 }: {
   value: MouthRulers;
-  turning: (r: MouthRulers) => void;
+  /** @param which the ruler that is being turned, and how far it goes */
+  turning: (r: MouthRulers, which: keyof MouthRulers, most: number) => void;
   keep: (r: MouthRulers) => Promise<unknown>;
 }) {
   // while they are turned nothing but the rulers themselves and the mouths is drawn anew
   const [turned, setTurned] = useState<MouthRulers | null>(null);
   const value = turned ?? kept;
-  const turn = (r: MouthRulers) => {
+  const turn = (which: keyof MouthRulers, to: number, most: number) => {
+    const r = { ...value, [which]: to };
     setTurned(r);
-    turning(r);
+    turning(r, which, most);
   };
   const settle = (r: MouthRulers | null) => {
     if (r) void keep(r).then(() => setTurned(null));
@@ -56,7 +58,7 @@ export function Rulers({
             step={0.01}
             value={value[r.id]}
             aria-valuetext={`${Math.round(value[r.id] * 100)} %: from ${r.low} to ${r.high}`}
-            onChange={(e) => turn({ ...value, [r.id]: Number(e.target.value) })}
+            onChange={(e) => turn(r.id, Number(e.target.value), r.most)}
             onPointerUp={() => settle(turned)}
             onKeyUp={() => settle(turned)}
             onBlur={() => settle(turned)}

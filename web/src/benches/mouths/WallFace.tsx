@@ -5,7 +5,8 @@ import type { ViewBox } from '../../stage/view';
 
 /** How a mouth lies in the face of the wall: its place, its windows, and pictures of what is behind and before it. */
 export interface Placing {
-  matrix: string;
+  /** From the mouth's coordinates to the canvas. */
+  matrix: number[];
   clips: string[];
   box: ViewBox;
   behind: string;
@@ -79,7 +80,7 @@ export function WallFace({
     front.show(frame);
     front.view(character.order.slice(0, at + 1), []);
     const p = frame.placed.find((x) => x.part === mouth);
-    const matrix = `matrix(${(p?.matrix ?? [1, 0, 0, 1, 0, 0]).join(' ')})`;
+    const matrix = p?.matrix ?? [1, 0, 0, 1, 0, 0];
     void Promise.all([pictureOf(behind.current!, box), pictureOf(before.current!, box)])
       .catch(() => ['', ''] as const)
       .then(([b, f]) => {

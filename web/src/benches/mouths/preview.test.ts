@@ -49,3 +49,61 @@ describe('what the wall shows while rulers are turned', () => {
     await vi.waitFor(() => expect(failed).toHaveBeenCalledOnce());
   });
 });
+
+describe('a ruler that is turned', () => {
+  const turning = (preview: Preview, jaw: number) =>
+    preview.turn('jaw', jaw, 2, (v) => [{ ...AS_ASKED, jaw: v }, {}]);
+
+  it('paints the blend of the places it stands between, then what is really made where it rests', async () => {
+    vi.spyOn(api, 'previewMouths').mockImplementation((_, r) =>
+      // a maker that is no straight line, so that a blend and an answer differ
+      Promise.resolve(answer(`M${(r.jaw ?? 0) ** 2} 0`)),
+    );
+    const preview = new Preview('c', () => {});
+    const painted: string[] = [];
+    const shown: (string[] | null)[] = [];
+    let done = 0;
+    preview.watch(cellKey('happy', 'AH'), (o) => shown.push(o));
+    preview.blended(
+      (blend) => painted.push(...(blend(cellKey('happy', 'AH')) ?? [])),
+      () => done++,
+    );
+    turning(preview, 1.125);
+    // places lie a quarter apart: 1.125 is halfway between 1 and 1.25
+    const middle = (1 + 1.25 ** 2) / 2;
+    await vi.waitFor(() => expect(painted.at(-1)).toBe(`M${Math.round(middle * 100) / 100} 0`));
+    expect(shown).toEqual([]);
+    await vi.waitFor(() => expect(shown).toEqual([['M1.265625 0']]));
+    expect(done).toBe(1);
+  });
+
+  it('asks for every place once, the nearest first', async () => {
+    const ask = vi.spyOn(api, 'previewMouths').mockResolvedValue(answer('M0 0'));
+    const preview = new Preview('c', () => {});
+    turning(preview, 0.5);
+    turning(preview, 0.51);
+    await vi.waitFor(() => expect(ask.mock.calls.length).toBeGreaterThanOrEqual(9));
+    const jaws = ask.mock.calls.map((c) => c[1].jaw!);
+    expect(jaws[0]).toBeCloseTo(0.5);
+    expect(Math.abs(jaws[1]! - 0.5)).toBeCloseTo(1 / 4);
+    const places = new Set(jaws.map((j) => Math.round(j * 4)));
+    expect(places.size).toBe(9);
+    preview.forget();
+  });
+
+  it('leaves the last blend in sight when it is let go', async () => {
+    vi.spyOn(api, 'previewMouths').mockImplementation((_, r) => Promise.resolve(answer(`M${r.jaw} 0`)));
+    const preview = new Preview('c', () => {});
+    const shown: (string[] | null)[] = [];
+    let painted = 0;
+    preview.watch(cellKey('happy', 'AH'), (o) => shown.push(o));
+    preview.blended(
+      () => painted++,
+      () => {},
+    );
+    turning(preview, 1.2);
+    await vi.waitFor(() => expect(painted).toBeGreaterThan(0));
+    preview.settle();
+    expect(shown).toEqual([['M1.2 0']]);
+  });
+});

@@ -50,17 +50,40 @@ class DragFigures {
                                 .move(middle(turn)[0] + 0.45 * turn.width * Math.sin(i / 12.0), middle(turn)[1]));
             }
             wall(hand, page);
-            BoundingBox jaw = page.getByLabel("Jaw").first().boundingBox();
             for (int run = 1; run <= 3; run++) {
-                drag(
-                        page,
-                        "jaw ruler dragged, 51 mouths on the wall",
-                        "[data-testid=mouth-sad-AH] [data-testid=mouth] path[fill]",
-                        "d",
-                        middle(jaw),
-                        i -> page.mouse().move(middle(jaw)[0] + 0.4 * jaw.width * Math.sin(i / 12.0), middle(jaw)[1]));
+                jaw(page);
             }
         }
+    }
+
+    /**
+     * Turns the jaw's ruler a little on every frame, from inside the page: movements sent from outside come at the rate the
+     * page answers them, which is slower than it paints. Counted is how often the wall's canvas was painted anew.
+     */
+    private static void jaw(Page page) {
+        Object rates = page.evaluate(
+                "seconds => new Promise(done => {"
+                        + "const ruler = [...document.querySelectorAll('label')].find(l => l.innerText.startsWith('Jaw'))"
+                        + "  .querySelector('input');"
+                        + "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;"
+                        + "const clear = CanvasRenderingContext2D.prototype.clearRect; let walls = 0, frames = 0;"
+                        + "CanvasRenderingContext2D.prototype.clearRect = function (...a) { walls++; return clear.apply(this, a); };"
+                        + "const from = performance.now();"
+                        + "const turn = () => { const t = performance.now() - from;"
+                        + "  if (t > seconds * 1000) { CanvasRenderingContext2D.prototype.clearRect = clear;"
+                        + "    done([frames * 1000 / t, walls * 1000 / t]); return; }"
+                        + "  frames++; set.call(ruler, String(1 + 0.8 * Math.sin(t / 300)));"
+                        + "  ruler.dispatchEvent(new Event('input', { bubbles: true }));"
+                        + "  requestAnimationFrame(() => setTimeout(turn)); };"
+                        + "turn(); })",
+                SECONDS);
+        page.waitForTimeout(800);
+        List<?> two = (List<?>) rates;
+        System.out.printf(
+                Locale.ROOT,
+                "jaw ruler turned, 51 mouths on the wall: %.0f frames painted a second, the mouths others in %.0f of them%n",
+                ((Number) two.get(0)).doubleValue(),
+                ((Number) two.get(1)).doubleValue());
     }
 
     /** Seventeen mouths in three moods. */

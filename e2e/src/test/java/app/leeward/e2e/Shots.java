@@ -118,6 +118,11 @@ class Shots {
         hand.page.getByLabel("Mouths said").waitFor();
         hand.page.waitForTimeout(600);
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths.png")));
+        // the page to print, as the browser shows it
+        Page page = hand.page.context().newPage();
+        page.navigate(server.url() + "/api/v1/characters/" + id + "/mouths/chart.svg");
+        page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths-chart.png")));
+        page.close();
         hand.page.getByTestId("mouth-happy-AH").click();
         hand.page.getByText("Shape it").click();
         hand.page.getByTestId("point-2").click();

@@ -21,7 +21,7 @@ public record FitGaze() implements Edit {
         Character made = GazeMaker.addTo(before);
         return made == before
                 ? new Outcome.Refused(
-                        "no-pupil", "No eye has a pupil inside a white, so there is nothing to look with.")
+                        "no-pupil", "No eye has a pupil inside a white, or is a dot, so there is nothing to look with.")
                 : new Outcome.Done(made);
     }
 }

@@ -15,16 +15,29 @@ import java.util.Optional;
 final class EyeMoves {
     private static final double NARROW = 0.5;
     private static final double WIDE = 1.14;
-    /** Share of the white's width. */
+    /** Share of the width of the white, or of a dot. */
     private static final double INWARDS = 0.16;
 
     private EyeMoves() {}
 
     static void squint(Character c, Moves moves) {
         for (EyePieces eye : EyePieces.of(c)) {
-            Optional<Box> white = eye.piece(PartRole.WHITE).flatMap(Part::bounds);
-            white.ifPresent(box -> squint(eye, box, moves));
+            if (eye.dot()) {
+                squintDot(eye, moves);
+            } else {
+                eye.measure().flatMap(Part::bounds).ifPresent(box -> squint(eye, box, moves));
+            }
         }
+    }
+
+    /** A dot has nothing to close over it: it flattens and grows itself. */
+    private static void squintDot(EyePieces eye, Moves moves) {
+        Part dot = eye.pupil().orElseThrow();
+        dot.bounds().ifPresent(box -> {
+            double middle = box.centre().y();
+            moves.most(dot.id(), grown(dot.pivot(), middle, 1, NARROW));
+            moves.least(dot.id(), grown(dot.pivot(), middle, WIDE, WIDE));
+        });
     }
 
     private static void squint(EyePieces eye, Box white, Moves moves) {
@@ -59,7 +72,7 @@ final class EyeMoves {
 
     static void convergence(Character c, Moves moves) {
         for (EyePieces eye : EyePieces.of(c)) {
-            Optional<Box> white = eye.piece(PartRole.WHITE).flatMap(Part::bounds);
+            Optional<Box> white = eye.measure().flatMap(Part::bounds);
             int inwards =
                     switch (eye.eye().side()) {
                         case LEFT -> -1;

@@ -21,6 +21,19 @@ record EyePieces(Part eye, List<Part> pieces) {
                 .isEmpty());
     }
 
+    /** Whether the eye is its pupil alone, drawn straight on the face. */
+    boolean dot() {
+        return pupil().isPresent()
+                && pieces.stream()
+                        .filter(p -> p.role() == PartRole.WHITE || p.role() == PartRole.EYE_OUTLINE)
+                        .allMatch(p -> p.drawings().isEmpty());
+    }
+
+    /** What says how large the eye is: its white, or the pupil of a dot. */
+    Optional<Part> measure() {
+        return piece(PartRole.WHITE).filter(p -> !p.drawings().isEmpty()).or(() -> dot() ? pupil() : Optional.empty());
+    }
+
     /** Whether the eye shuts by a set of lid drawings, which needs no lower lid. */
     boolean drawnLids() {
         return piece(PartRole.UPPER_LID).filter(p -> p.drawings().size() > 1).isPresent();

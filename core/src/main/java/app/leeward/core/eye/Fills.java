@@ -10,9 +10,13 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.util.AffineTransformation;
 
 /** The fills of drawings as areas, each worked out once, and where a frame puts them on the canvas. */
 final class Fills {
+    /** A dot's white, were it drawn, as a multiple of the dot; by eye, no source. */
+    private static final double SOCKET = 1.6;
+
     private final Character character;
     private final Map<String, Geometry> own = new HashMap<>();
 
@@ -45,6 +49,16 @@ final class Fills {
                 .map(Drawing::art)
                 .orElseThrow();
         return Regions.ofFills(p.shown(drawn).windowShapes());
+    }
+
+    /**
+     * Where an eye that is a dot may go: it has no white to stay in, so as far as a white of {@link #SOCKET} times its own
+     * size would let it.
+     */
+    static Geometry socket(Geometry dot) {
+        var middle = dot.getEnvelopeInternal().centre();
+        return AffineTransformation.scaleInstance(SOCKET, SOCKET, middle.x, middle.y)
+                .transform(dot);
     }
 
     /** What every window of a part leaves of it to be seen; empty when nothing masks it. */

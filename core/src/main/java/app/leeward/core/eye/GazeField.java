@@ -106,7 +106,9 @@ public final class GazeField {
             for (EyePieces eye : EyePieces.of(free.character())) {
                 Optional<Part> pupil = eye.pupil();
                 Optional<Geometry> seen = pupil.flatMap(p -> fills.in(frame, p.id()));
-                Optional<Geometry> window = pupil.flatMap(p -> fills.window(frame, p.id()));
+                // a dot's face is no window to look out of: its edge comes near only in a turn
+                Optional<Geometry> window =
+                        eye.dot() ? seen.map(Fills::socket) : pupil.flatMap(p -> fills.window(frame, p.id()));
                 if (seen.isPresent() && window.isPresent() && seen.get().getArea() > 0) {
                     String id = pupil.get().id();
                     out.add(new Sight(

@@ -21,7 +21,8 @@ import org.locationtech.jts.geom.Geometry;
 
 /**
  * Makes the gaze pad: two dials from -1 to 1 that move iris, pupil and highlight of both eyes together. Full throw is
- * as far as the pupil keeps enough of itself inside the white; the pad's edge is the {@link GazeField}.
+ * as far as the pupil keeps enough of itself inside the white, or a dot inside its socket; the pad's edge is the
+ * {@link GazeField}.
  */
 public final class GazeMaker {
     public static final String ACROSS = "gaze-across";
@@ -31,7 +32,7 @@ public final class GazeMaker {
 
     private GazeMaker() {}
 
-    /** The character with a gaze pad; unchanged when no eye has a white with a pupil or iris. */
+    /** The character with a gaze pad; unchanged when no eye is a dot or has a white with a pupil or iris. */
     public static Character addTo(Character c) {
         double across = Double.POSITIVE_INFINITY;
         double down = Double.POSITIVE_INFINITY;
@@ -40,14 +41,13 @@ public final class GazeMaker {
         Frame rest = evaluator.frame(Pose.REST);
         Fills fills = new Fills(c);
         for (EyePieces eye : EyePieces.of(c)) {
-            Optional<Part> white =
-                    eye.piece(PartRole.WHITE).filter(p -> !p.drawings().isEmpty());
+            Optional<Part> measure = eye.measure();
             Optional<Part> pupil = eye.pupil();
-            if (white.isEmpty() || pupil.isEmpty()) {
+            if (measure.isEmpty() || pupil.isEmpty()) {
                 continue;
             }
             Optional<Geometry> round = fills.in(rest, pupil.get().id());
-            Optional<Geometry> seen = fills.in(rest, white.get().id());
+            Optional<Geometry> seen = fills.in(rest, measure.get().id()).map(g -> eye.dot() ? Fills.socket(g) : g);
             if (round.isEmpty() || seen.isEmpty()) {
                 continue;
             }

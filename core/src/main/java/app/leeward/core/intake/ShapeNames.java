@@ -11,8 +11,14 @@ import java.util.stream.Stream;
 final class ShapeNames {
     private ShapeNames() {}
 
+    /** Places whose lines lie by the mouth and are no part of its opening: they follow the jaw as they are. */
+    private static final List<String> BESIDE = List.of("chin", "cheek", "cheeks", "jaw", "dimple", "dimples", "crease");
+
     static Optional<ShapeRole> read(String name) {
         List<String> w = PartNames.words(name);
+        if (BESIDE.stream().anyMatch(w::contains)) {
+            return Optional.of(ShapeRole.OTHER);
+        }
         boolean teeth = w.contains("teeth") || w.contains("tooth");
         if (teeth) {
             boolean lower = w.contains("lower") || w.contains("bottom");

@@ -93,7 +93,8 @@ record MouthStart(
                 .filter(s -> closes(s.path()) || first(art, ShapeRole.WINDOW).isEmpty());
         Optional<Shape> found = line.or(() -> first(art, ShapeRole.WINDOW)).or(() -> art.shapes().stream()
                 .filter(s -> !s.role().behindWindow() && s.role() != ShapeRole.LIPS)
-                .max(longest));
+                // a long fold of the cheek is no mouth while something closed is there
+                .max(Comparator.<Shape, Boolean>comparing(s -> closes(s.path())).thenComparing(longest)));
         return found.orElseThrow(
                 () -> new MouthProblem("mouth-no-outline", "The starting mouth has no outline to make mouths from."));
     }

@@ -273,4 +273,37 @@ class MouthMakerTest {
                     .isTrue();
         }
     }
+
+    @Test
+    void linesOfChinAndCheekAreNoOutlineAndGoWithTheJawAndTheCorners() {
+        Shape chin = Shape.filled("chin line", path("M470 590 C490 600 510 600 530 590"), "#802030")
+                .painted("#802030", "#201018", 3);
+        // longer than the mouth itself
+        Shape cheek = Shape.filled("cheek line", path("M420 440 C400 520 400 560 420 640"), "#802030")
+                .painted("#802030", "#201018", 3);
+        Shape mouth = line("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z")
+                .withRole(ShapeRole.OTHER, false);
+        MouthMaker maker = new MouthMaker(new Artwork(List.of(cheek, chin, mouth)));
+        Artwork shut = maker.make(Viseme.PBM, MouthRulers.AS_ASKED, 0, 0);
+        Artwork open = maker.make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        double dropped = opening(open).maxY() - opening(shut).maxY();
+        assertThat(dropped).isGreaterThan(10);
+        assertThat(detail(open, "chin line").maxY() - detail(shut, "chin line").maxY())
+                .isCloseTo(dropped, within(0.25 * dropped));
+        assertThat(detail(open, "cheek line").maxY()
+                        - detail(shut, "cheek line").maxY())
+                .as("beside the mouth, so it goes with the corner")
+                .isLessThan(0.5 * dropped);
+        assertThat(of(open, ShapeRole.OUTLINE).path().bounds().orElseThrow().width())
+                .isLessThan(120);
+    }
+
+    private static Box detail(Artwork art, String name) {
+        return art.shapes().stream()
+                .filter(s -> s.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .bounds()
+                .orElseThrow();
+    }
 }

@@ -1,0 +1,118 @@
+package app.leeward.core.eye;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.Rigs;
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Point;
+import app.leeward.core.dial.Purpose;
+import app.leeward.core.edit.BuildEyes;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.intake.Layer;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Eyes that are not two almonds apart: dots without a white, and whites that overlap each other. */
+class OddEyesTest {
+    private static final double R = 9;
+
+    private static Character faceWith(Layer... eyes) {
+        return Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("torso", Rigs.box(400, 640, 200, 200)),
+                Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.group("eyes", eyes),
+                Rigs.layer("Nose", Rigs.ellipse(500, 520, 10, 14)),
+                Rigs.group("mouth", Rigs.layer("rest", Rigs.box(480, 559, 40, 2)))));
+    }
+
+    private static Layer dot(String side, double x) {
+        return Rigs.group("eye " + side, Rigs.layer("pupil " + side, Rigs.ellipse(x, 490, R, R)));
+    }
+
+    private static final Character DOTS = faceWith(dot("left", 540), dot("right", 460));
+
+    private static Point middle(Character c, String part, Pose pose) {
+        Box box = c.part(part).flatMap(Part::bounds).orElseThrow();
+        return new Evaluator(c).frame(pose).of(part).orElseThrow().matrix().apply(box.centre());
+    }
+
+    /** Area two circles share at a distance, by the closed form of the lens (Weisstein, "Circle-Circle Intersection"). */
+    private static double lens(double r, double big, double d) {
+        if (d <= big - r) {
+            return Math.PI * r * r;
+        }
+        double a = r * r * Math.acos((d * d + r * r - big * big) / (2 * d * r));
+        double b = big * big * Math.acos((d * d + big * big - r * r) / (2 * d * big));
+        return a + b - 0.5 * Math.sqrt((-d + r + big) * (d + r - big) * (d - r + big) * (d + r + big));
+    }
+
+    @Test
+    void dotsLookRoundAndKeepAsMuchInTheirSocketAsAPupilInItsWhite() {
+        for (double angle = 0; angle < 2 * Math.PI; angle += Math.PI / 7) {
+            // far beyond the pad's edge, which holds it
+            Pose look = Pose.of(Map.of("gaze-across", Math.cos(angle), "gaze-down", Math.sin(angle)));
+            Point went = middle(DOTS, "pupil-left", look).minus(middle(DOTS, "pupil-left", Pose.REST));
+            double kept = lens(R, 1.6 * R, Math.hypot(went.x(), went.y())) / (Math.PI * R * R);
+            assertThat(kept).as("at %.2f", angle).isCloseTo(GazeField.KEPT, within(0.015));
+        }
+        assertThat(GazeField.of(DOTS, Pose.REST)).hasSize(72);
+    }
+
+    @Test
+    void dotsBlinkTurnSquintAndFindNothingWrong() {
+        Evaluator rest = new Evaluator(DOTS);
+        double shut = rest.frame(Pose.of(Map.of("blink", 1.0)))
+                .of("pupil-left")
+                .orElseThrow()
+                .matrix()
+                .d();
+        assertThat(shut).as("squashed flat").isBetween(0.01, 0.1);
+        assertThat(DOTS.notes()).anyMatch(n -> n.code().equals("blink-squashed"));
+        assertThat(middle(DOTS, "pupil-left", Pose.of(Map.of("turn", 40.0))).x())
+                .isNotCloseTo(540, within(5.0));
+        assertThat(EyeCheck.of(DOTS)).isEmpty();
+
+        Character squinting = ReadyMade.SQUINT.addTo(DOTS).orElseThrow();
+        var narrow = new Evaluator(squinting)
+                .frame(Pose.of(Map.of("squint", 1.0)))
+                .of("pupil-left")
+                .orElseThrow()
+                .matrix();
+        assertThat(narrow.d()).isCloseTo(0.5, within(1e-9));
+        assertThat(narrow.apply(new Point(540, 490)).y()).as("about its middle").isCloseTo(490, within(1e-9));
+
+        Character crossed = ReadyMade.CONVERGENCE.addTo(DOTS).orElseThrow();
+        Pose in = Pose.of(Map.of("convergence", 1.0));
+        assertThat(middle(crossed, "pupil-left", in).x()).isLessThan(540);
+        assertThat(middle(crossed, "pupil-right", in).x()).isGreaterThan(460);
+    }
+
+    @Test
+    void eyesThatTouchLookAndShutWithoutAFinding() {
+        List<Layer> eyes = List.of(touching("left", 522), touching("right", 478));
+        Character drawn = faceWith(eyes.toArray(Layer[]::new));
+        Outcome built = new BuildEyes().on(drawn);
+        assertThat(built).isInstanceOf(Outcome.Done.class);
+        Character c = ((Outcome.Done) built).character();
+        assertThat(EyeCheck.of(c)).isEmpty();
+        assertThat(c.dials()).anyMatch(d -> d.purpose() == Purpose.GAZE_ACROSS);
+        Point ahead = middle(c, "pupil-left", Pose.REST);
+        Point looks = middle(c, "pupil-left", Pose.of(Map.of("gaze-across", 1.0)));
+        assertThat(looks.x() - ahead.x()).isGreaterThan(10);
+    }
+
+    /** 24 wide each side of its middle, 44 apart: they overlap by 4. */
+    private static Layer touching(String side, double x) {
+        return Rigs.group(
+                "eye " + side,
+                Rigs.layer("white " + side, Rigs.ellipse(x, 490, 24, 26)),
+                Rigs.layer("pupil " + side, Rigs.ellipse(x, 490, 6, 6)));
+    }
+}
