@@ -103,25 +103,26 @@ public record Path(List<Segment> segments) {
 
     /** SVG path data with absolute commands. */
     public String toSvg() {
-        StringBuilder out = new StringBuilder();
+        PathText out = new PathText();
         for (Segment s : segments) {
             if (s instanceof Segment.Move m) {
-                pair(out.append('M'), m.to());
+                out.letter('M');
+                out.pair(m.to());
             } else if (s instanceof Segment.Line l) {
-                pair(out.append('L'), l.to());
+                out.letter('L');
+                out.pair(l.to());
             } else if (s instanceof Segment.Cubic c) {
-                pair(out.append('C'), c.c1());
-                pair(out.append(' '), c.c2());
-                pair(out.append(' '), c.to());
+                out.letter('C');
+                out.pair(c.c1());
+                out.letter(' ');
+                out.pair(c.c2());
+                out.letter(' ');
+                out.pair(c.to());
             } else {
-                out.append('Z');
+                out.letter('Z');
             }
         }
         return out.toString();
-    }
-
-    private static void pair(StringBuilder out, Point p) {
-        out.append(Numbers.text(p.x())).append(' ').append(Numbers.text(p.y()));
     }
 
     /** Told of every drawn step in order, with where the pen stands. */

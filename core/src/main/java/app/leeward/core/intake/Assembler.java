@@ -30,6 +30,9 @@ import java.util.Set;
 public final class Assembler {
     private final LayerReading reading;
     private final List<Note> notes = new ArrayList<>();
+    /** Where face, ears and fringe lie; null until somebody asks. */
+    private Optional<Box> aboutTheHead;
+
     private final Map<LayerReading.Found, String> ids = new LinkedHashMap<>();
 
     private Assembler(LayerReading reading) {
@@ -173,12 +176,15 @@ public final class Assembler {
 
     /** An earring, a scar: what lies on the face or the hair goes where the head goes. */
     private Optional<LayerReading.Found> onTheHead(LayerReading.Found f) {
+        if (aboutTheHead == null) {
+            aboutTheHead = reading.found.stream()
+                    .filter(o -> o.role == PartRole.FACE || o.role == PartRole.EAR || o.role == PartRole.FRINGE)
+                    .flatMap(o -> boundsOf(o).stream())
+                    .reduce(Box::union);
+        }
         Optional<Point> at = boundsOf(f).map(Box::centre);
-        Optional<Box> head = reading.found.stream()
-                .filter(o -> o.role == PartRole.FACE || o.role == PartRole.EAR || o.role == PartRole.FRINGE)
-                .flatMap(o -> boundsOf(o).stream())
-                .reduce(Box::union);
-        boolean inside = at.isPresent() && head.isPresent() && head.get().contains(at.get());
+        boolean inside = at.isPresent()
+                && aboutTheHead.filter(head -> head.contains(at.get())).isPresent();
         return inside ? find(PartRole.HEAD, Side.NONE) : Optional.empty();
     }
 

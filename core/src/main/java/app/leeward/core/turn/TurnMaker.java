@@ -53,6 +53,8 @@ public final class TurnMaker {
     private final Ball ball;
     private final double yawAtFull;
     private final double full;
+    /** Measuring large art once for every stop takes longer than all the rest. */
+    private final Map<String, Optional<Point>> centres = new HashMap<>();
 
     private TurnMaker(Character character, Part head, BallSetting setting) {
         this.character = character;
@@ -140,11 +142,15 @@ public final class TurnMaker {
         return new Dial(DIAL, "Turn", Purpose.TURN, -full, full, 0, "°", stops, bands());
     }
 
+    private Optional<Point> centreOf(Part part) {
+        return centres.computeIfAbsent(part.id(), id -> Heads.centreOf(character, part));
+    }
+
     private Stop stop(double at) {
         Map<String, Offset> offsets = new HashMap<>();
         Map<String, List<Reshape>> reshapes = new HashMap<>();
         for (Part part : character.childrenOf(head.id())) {
-            Heads.centreOf(character, part).ifPresent(c -> offsets.put(part.id(), offset(part, c, at)));
+            centreOf(part).ifPresent(c -> offsets.put(part.id(), offset(part, c, at)));
             if (part.role() == PartRole.FACE) {
                 reshapes.put(part.id(), FaceTurn.reshapes(part, ball, at / full));
             }
@@ -232,9 +238,7 @@ public final class TurnMaker {
     /** Extra hair covers the near side of the skull, so it shows when the face turns away from its side of the screen. */
     private Bands extraHairBand(Part part) {
         String drawing = part.drawings().get(0).id();
-        boolean screenRight = Heads.centreOf(character, part)
-                .map(p -> p.x() > ball.centre().x())
-                .orElse(false);
+        boolean screenRight = centreOf(part).map(p -> p.x() > ball.centre().x()).orElse(false);
         Band band = screenRight ? new Band(-full, -EXCHANGE * full, drawing) : new Band(EXCHANGE * full, full, drawing);
         return new Bands(part.id(), List.of(band));
     }

@@ -32,4 +32,15 @@ class NumbersTest {
         assertThat(Numbers.text(1e20)).isEqualTo("100000000000000000000");
         assertThatThrownBy(() -> Numbers.finite("x", Double.NaN)).hasMessageContaining("x");
     }
+
+    @Property
+    void pathDataHoldsTheSameNumbers(
+            @ForAll @DoubleRange(min = -1e4, max = 1e4) double x,
+            @ForAll @DoubleRange(min = -1e17, max = 1e17) double y) {
+        Path path = Path.of(new Segment.Move(new Point(x, y)), new Segment.Line(new Point(y, x)), new Segment.Close());
+        String[] data = path.toSvg().split("[MLZ ]");
+        assertThat(new BigDecimal(data[1])).isEqualByComparingTo(BigDecimal.valueOf(Math.rint(x * 1e4) / 1e4));
+        assertThat(data[3]).isEqualTo(Numbers.text(y));
+        assertThat(data[4]).isEqualTo(Numbers.text(x));
+    }
 }

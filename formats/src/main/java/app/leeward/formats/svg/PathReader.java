@@ -48,15 +48,20 @@ public final class PathReader {
         /** As many digits as a double holds exactly. */
         private static final int EXACT_DIGITS = 15;
 
-        private final String data;
+        /** With a 0 behind its end, so that looking one further needs no question. */
+        private final char[] data;
+
+        private final int end;
         private int at;
 
         Scanner(String data) {
-            this.data = data;
+            this.end = data.length();
+            this.data = new char[end + 2];
+            data.getChars(0, end, this.data, 0);
         }
 
         private char look(int i) {
-            return i < data.length() ? data.charAt(i) : 0;
+            return data[i];
         }
 
         private boolean digit(int i) {
@@ -64,15 +69,19 @@ public final class PathReader {
             return c >= '0' && c <= '9';
         }
 
+        private static boolean blank(char c) {
+            return c == ' ' || c == '\n' || c == '\t' || c == '\r' || c == '\f';
+        }
+
         private void blanks() {
-            while (at < data.length() && " \t\r\n\f".indexOf(data.charAt(at)) >= 0) {
+            while (blank(data[at])) {
                 at++;
             }
         }
 
         private void separator() {
             blanks();
-            if (at < data.length() && data.charAt(at) == ',') {
+            if (data[at] == ',') {
                 at++;
                 blanks();
             }
@@ -81,10 +90,10 @@ public final class PathReader {
         /** The next command letter; 0 at the end. */
         char command() {
             blanks();
-            if (at == data.length()) {
+            if (at == end) {
                 return 0;
             }
-            char c = data.charAt(at);
+            char c = data[at];
             if ("MmZzLlHhVvCcSsQqTtAa".indexOf(c) < 0) {
                 throw wrong("'" + c + "' is no path command");
             }
@@ -119,11 +128,11 @@ public final class PathReader {
             int point = 0;
             int begun = i;
             for (; digit(i); i++, count++) {
-                digits = count < EXACT_DIGITS ? 10 * digits + (data.charAt(i) - '0') : digits;
+                digits = count < EXACT_DIGITS ? 10 * digits + (data[i] - '0') : digits;
             }
             if (look(i) == '.' && (i > begun || digit(i + 1))) {
                 for (i++; digit(i); i++, count++, point++) {
-                    digits = count < EXACT_DIGITS ? 10 * digits + (data.charAt(i) - '0') : digits;
+                    digits = count < EXACT_DIGITS ? 10 * digits + (data[i] - '0') : digits;
                 }
             }
             if (count == 0) {
@@ -141,22 +150,22 @@ public final class PathReader {
             double v;
             if (plain && count <= EXACT_DIGITS) {
                 v = digits / POWERS_OF_TEN[point];
-                v = data.charAt(from) == '-' ? -v : v;
+                v = data[from] == '-' ? -v : v;
             } else {
-                v = Double.parseDouble(data.substring(from, i));
+                v = Double.parseDouble(new String(data, from, i - from));
             }
             if (!(Math.abs(v) < 1e9)) {
-                throw wrong("the number " + data.substring(from, i) + " is out of all bounds");
+                throw wrong("the number " + new String(data, from, i - from) + " is out of all bounds");
             }
             return v;
         }
 
         boolean flag() {
             separator();
-            if (at == data.length() || (data.charAt(at) != '0' && data.charAt(at) != '1')) {
+            if (at == end || (data[at] != '0' && data[at] != '1')) {
                 throw wrong("an arc's flag must be 0 or 1");
             }
-            return data.charAt(at++) == '1';
+            return data[at++] == '1';
         }
 
         private IllegalArgumentException wrong(String what) {

@@ -9,10 +9,12 @@ import app.leeward.core.intake.NewVersion;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
+import app.leeward.server.config.Squeeze;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Standing;
 import app.leeward.server.studio.StoredArt;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
@@ -195,7 +197,9 @@ class CharacterApi {
 
     /** The shapes of all drawings, by the hash of their artwork. */
     @GetMapping("/{id}/artwork")
-    Map<String, List<Shape>> artwork(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
+    Map<String, List<Shape>> artwork(
+            @PathVariable UUID id, @RequestParam(required = false) Integer revision, HttpServletRequest request) {
+        Squeeze.onlyForTheWire(request);
         Map<String, List<Shape>> out = new TreeMap<>();
         Character c = (revision == null ? characters.stand(id) : characters.stand(id, revision)).state();
         c.parts().forEach(p -> p.drawings()

@@ -15,8 +15,6 @@ import java.io.PrintWriter;
 import java.nio.charset.Charset;
 import java.util.List;
 import java.util.Locale;
-import java.util.zip.Deflater;
-import java.util.zip.GZIPOutputStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -26,12 +24,30 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * outlines of a large file take four times as long to squeeze as to write.
  */
 @Component
-class Squeeze extends OncePerRequestFilter {
+public class Squeeze extends OncePerRequestFilter {
     /** A single frame is sooner sent than squeezed. */
     private static final int LEAST = 12_288;
 
     private static final List<String> TEXTS =
             List.of("text/", "application/json", "application/problem+json", "application/javascript", "image/svg+xml");
+
+    private static final String PLAIN = Squeeze.class.getName() + ".plain";
+
+    /**
+     * Leaves a long answer plain when it is sent to a browser on this machine, where squeezing it takes longer than it saves;
+     * what is handed on by another server goes over a wire.
+     */
+    public static void onlyForTheWire(HttpServletRequest request) {
+        if (local(request.getRemoteAddr())
+                && request.getHeader("Forwarded") == null
+                && request.getHeader("X-Forwarded-For") == null) {
+            request.setAttribute(PLAIN, true);
+        }
+    }
+
+    private static boolean local(String address) {
+        return address.startsWith("127.") || address.equals("::1") || address.equals("0:0:0:0:0:0:0:1");
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -41,26 +57,21 @@ class Squeeze extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Answer answer = new Answer(response);
+        Answer answer = new Answer(request, response);
         chain.doFilter(request, answer);
         answer.finish();
-    }
-
-    private static final class Fast extends GZIPOutputStream {
-        Fast(OutputStream out) throws IOException {
-            super(out, 16_384);
-            def.setLevel(Deflater.BEST_SPEED);
-        }
     }
 
     /** Holds the beginning of an answer back until it is known whether it is worth squeezing. */
     private static final class Answer extends HttpServletResponseWrapper {
         private final Held out = new Held();
+        private final HttpServletRequest request;
         private PrintWriter writer;
         private long length = -1;
 
-        Answer(HttpServletResponse response) {
+        Answer(HttpServletRequest request, HttpServletResponse response) {
             super(response);
+            this.request = request;
         }
 
         @Override
@@ -128,6 +139,7 @@ class Squeeze extends OncePerRequestFilter {
         private boolean squeezable() {
             String type = getContentType();
             return type != null
+                    && request.getAttribute(PLAIN) == null
                     && getHeader(HttpHeaders.CONTENT_ENCODING) == null
                     && TEXTS.stream().anyMatch(type.toLowerCase(Locale.ROOT)::startsWith);
         }
@@ -138,7 +150,7 @@ class Squeeze extends OncePerRequestFilter {
             }
             out.begin(false);
             out.to.flush();
-            if (out.to instanceof GZIPOutputStream squeezed) {
+            if (out.to instanceof SharedGzip squeezed) {
                 squeezed.finish();
             }
         }
@@ -161,7 +173,7 @@ class Squeeze extends OncePerRequestFilter {
                 if (long_ && squeezable()) {
                     Answer.super.setHeader(HttpHeaders.CONTENT_ENCODING, "gzip");
                     Answer.super.addHeader(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
-                    to = new Fast(getResponse().getOutputStream());
+                    to = new SharedGzip(getResponse().getOutputStream());
                 } else {
                     if (length >= 0) {
                         getResponse().setContentLengthLong(length);
