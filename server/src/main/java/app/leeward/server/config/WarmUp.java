@@ -14,12 +14,16 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Once the server answers: loads the acoustic model in the background, and the demo when asked to. */
+/** Once the server answers: loads the acoustic model in the background, and the demo when asked to, and
+ * practises reading a large file. */
 @Component
 class WarmUp {
     private static final Logger LOG = LoggerFactory.getLogger(WarmUp.class);
     /** Fixed, so that links into the demo work on every machine and loading it twice changes nothing. */
     private static final UUID MAREN = named("maren");
+
+    /** As often as the Java machine wants to see code before it translates it well. */
+    private static final int PRACTICES = 3;
 
     private static final UUID PILCHARD = named("pilchard");
 
@@ -50,6 +54,8 @@ class WarmUp {
     void ready() {
         Thread thread = new Thread(this::work, "warm-up");
         thread.setDaemon(true);
+        // whoever is waiting for an answer comes first
+        thread.setPriority(Thread.MIN_PRIORITY);
         thread.start();
     }
 
@@ -70,8 +76,11 @@ class WarmUp {
                     LOG.info("Maren has learned '{}'", line.name());
                 }
             }
+            for (int i = 0; i < PRACTICES; i++) {
+                characters.practise(Practice.file());
+            }
         } catch (RuntimeException e) {
-            LOG.error("Warming up failed; speech will be loaded with the first line", e);
+            LOG.error("Warming up failed; the first line and the first large file will take longer", e);
         }
     }
 }

@@ -86,6 +86,15 @@ public class Characters {
         return ledger.edit(keeping, id, base, edit, author);
     }
 
+    /** Reads a file and keeps nothing of it, so that the Java machine has translated what reading takes before somebody waits. */
+    public void practise(byte[] file) {
+        keeping.shelf()
+                .practise(hung(file, "practice").parts().stream()
+                        .flatMap(p -> p.drawings().stream())
+                        .map(Drawing::art)
+                        .toList());
+    }
+
     /** A file's layers hung together as a character of their own; its pictures are kept, its drawings not yet. */
     private Character hung(byte[] file, String fileName) {
         LayeredArt art = layered(file);
