@@ -1,11 +1,10 @@
 package app.leeward.core.art;
 
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 
 /**
- * Writes path data. Large art is mostly coordinates, and they are written several times on their way: bytes put down one
+ * Writes path data. Large art is mostly coordinates, and they are written several times on their way: characters put down one
  * after the other take a quarter of the time of a string for each.
  */
 final class PathText {
@@ -14,12 +13,12 @@ final class PathText {
     /** Below this a number's ten thousandths are counted exactly. */
     private static final double COUNTED = 1e15;
 
-    private byte[] out = new byte[LONGEST];
+    private char[] out = new char[LONGEST];
     private int size;
 
     void letter(char c) {
         room(1);
-        out[size++] = (byte) c;
+        out[size++] = c;
     }
 
     void pair(Point p) {
@@ -46,7 +45,7 @@ final class PathText {
         if (left != 0) {
             out[size++] = '.';
             for (int digit = 1000; left != 0; left %= digit, digit /= 10) {
-                out[size++] = (byte) ('0' + left / digit);
+                out[size++] = (char) ('0' + left / digit);
             }
         }
     }
@@ -66,7 +65,7 @@ final class PathText {
             count++;
         }
         for (int i = size + count - 1; i >= size; i--, n /= 10) {
-            out[i] = (byte) ('0' + n % 10);
+            out[i] = (char) ('0' + n % 10);
         }
         size += count;
     }
@@ -79,6 +78,6 @@ final class PathText {
 
     @Override
     public String toString() {
-        return new String(out, 0, size, StandardCharsets.ISO_8859_1);
+        return new String(out, 0, size);
     }
 }

@@ -37,6 +37,11 @@ public record MakeTurn(Optional<BallSetting> ball) implements Edit {
 
     @Override
     public Outcome on(Character before) {
+        if (before.views().isPresent()) {
+            return new Outcome.Refused(
+                    "turn-by-views",
+                    "This head turns by exchanging its views; to move pieces on the way, record them at a stop.");
+        }
         if (TurnMaker.fitted(before).isEmpty()) {
             return new Outcome.Refused(
                     "no-head", "There is no head with a face on it yet; say on Parts which part is which.");

@@ -28,7 +28,7 @@ public record BrowView(String id, String name, Side side, Point inner, Point mid
     /** Every brow that shows a drawing with a fill, as they stand on the screen, from left to right. */
     public static List<BrowView> of(Character c, Pose pose) {
         Frame now = new Evaluator(c).frame(pose);
-        Frame rest = new Evaluator(c).frame(Pose.REST);
+        Frame rest = new Evaluator(c).frame(c.resting(pose));
         Fills fills = new Fills(c);
         List<BrowView> out = new ArrayList<>();
         for (Part p : c.parts()) {

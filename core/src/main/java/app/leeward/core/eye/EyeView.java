@@ -51,7 +51,7 @@ public record EyeView(
     /** Every eye that has something drawn, as they stand on the screen, from left to right. */
     public static List<EyeView> of(Character c, Pose pose) {
         Evaluator evaluator = new Evaluator(c);
-        Frame rest = evaluator.frame(Pose.REST);
+        Frame rest = evaluator.frame(c.resting(pose));
         Frame now = evaluator.frame(pose);
         Fills fills = new Fills(c);
         List<Point> field = GazeField.of(c, pose);

@@ -11,6 +11,7 @@ import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.ViewBand;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -41,6 +42,9 @@ public final class GazeField {
 
     /** Least change of a field along another dial that is worth keeping, as a share of the whole throw. */
     private static final double CHANGE = 0.01;
+
+    /** How near to the edge of a view's band its field is measured, as a share of the band. */
+    private static final double EDGE = 1e-6;
 
     private GazeField() {}
 
@@ -198,7 +202,8 @@ public final class GazeField {
     public static boolean outdated(Character before, Character after) {
         boolean measured = after.pads().stream().anyMatch(p -> !p.field().isEmpty());
         return measured
-                && !(before.windows().equals(after.windows())
+                && !(before.views().equals(after.views())
+                        && before.windows().equals(after.windows())
                         && eyes(before).equals(eyes(after))
                         && dial(before, Purpose.GAZE_ACROSS).equals(dial(after, Purpose.GAZE_ACROSS))
                         && dial(before, Purpose.GAZE_DOWN).equals(dial(after, Purpose.GAZE_DOWN))
@@ -257,6 +262,7 @@ public final class GazeField {
     private static List<FieldAt> elsewhere(Measure eyes) {
         List<Point> rest = eyes.beside(Pose.REST);
         List<FieldAt> out = new ArrayList<>();
+        out.addAll(views(eyes));
         for (Dial d : narrowing(eyes.free().character())) {
             for (double end : new double[] {d.from(), d.to()}) {
                 if (end == d.rest()) {
@@ -270,6 +276,23 @@ public final class GazeField {
                 }
             }
         }
+        return out;
+    }
+
+    /** At both ends of every band of views: from one to the next the field changes at once. */
+    private static List<FieldAt> views(Measure eyes) {
+        List<FieldAt> out = new ArrayList<>();
+        eyes.free().character().views().ifPresent(v -> {
+            for (ViewBand b : v.bands()) {
+                List<Point> there = eyes.beside(Pose.of(Map.of(v.dial(), b.middle())));
+                double hair = EDGE * (b.to() - b.from());
+                // a view without eyes holds nothing
+                if (!there.isEmpty()) {
+                    out.add(new FieldAt(v.dial(), b.from() + hair, there));
+                    out.add(new FieldAt(v.dial(), b.to() - hair, there));
+                }
+            }
+        });
         return out;
     }
 

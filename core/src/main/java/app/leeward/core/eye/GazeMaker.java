@@ -11,7 +11,6 @@ import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
-import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -38,7 +37,6 @@ public final class GazeMaker {
         double down = Double.POSITIVE_INFINITY;
         Map<String, Double> shares = new HashMap<>();
         Evaluator evaluator = new Evaluator(c);
-        Frame rest = evaluator.frame(Pose.REST);
         Fills fills = new Fills(c);
         for (EyePieces eye : EyePieces.of(c)) {
             Optional<Part> measure = eye.measure();
@@ -46,6 +44,7 @@ public final class GazeMaker {
             if (measure.isEmpty() || pupil.isEmpty()) {
                 continue;
             }
+            Frame rest = evaluator.frame(c.showing(pupil.get().id()));
             Optional<Geometry> round = fills.in(rest, pupil.get().id());
             Optional<Geometry> seen = fills.in(rest, measure.get().id()).map(g -> eye.dot() ? Fills.socket(g) : g);
             if (round.isEmpty() || seen.isEmpty()) {

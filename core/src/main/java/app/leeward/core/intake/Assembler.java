@@ -67,6 +67,7 @@ public final class Assembler {
         }
         parts = Pivots.place(parts);
         List<String> order = parts.stream().map(Part::id).toList();
+        parts = mainFirst(parts);
         Character c = new Character(
                 name,
                 canvas,
@@ -80,7 +81,7 @@ public final class Assembler {
                 chart(parts),
                 Lexicon.EMPTY,
                 notes);
-        return new IntakeResult.Hung(Roles.withDials(stood(c)));
+        return new IntakeResult.Hung(Roles.withDials(stood(Views.addTo(c))));
     }
 
     /** With the axis found in the art, or the middle of the face, and the model lines read off it. */
@@ -107,37 +108,69 @@ public final class Assembler {
         if (reading.found.stream().noneMatch(f -> f.role == PartRole.HEAD)) {
             reading.found.add(0, new LayerReading.Found(PartRole.HEAD, Side.NONE, "head", Optional.empty()));
         }
-        Set<Side> missing = new java.util.LinkedHashSet<>();
+        record Missing(Side side, Optional<LayerReading.Found> view) {}
+        Set<Missing> missing = new java.util.LinkedHashSet<>();
         for (LayerReading.Found f : reading.found) {
             boolean piece = f.role.follows().equals(Optional.of(PartRole.EYE));
-            if (piece && find(PartRole.EYE, f.side).isEmpty()) {
-                missing.add(f.side);
+            if (piece && find(PartRole.EYE, f.side, f.view).isEmpty()) {
+                missing.add(new Missing(f.side, f.view));
             }
         }
-        for (Side side : missing) {
-            reading.found.add(1, new LayerReading.Found(PartRole.EYE, side, side.prefix() + "eye", Optional.empty()));
+        for (Missing m : missing) {
+            LayerReading.Found eye =
+                    new LayerReading.Found(PartRole.EYE, m.side, m.side.prefix() + "eye", Optional.empty(), m.view);
+            // a group stands before what it holds
+            reading.found.add(m.view.map(v -> reading.found.indexOf(v) + 1).orElse(1), eye);
         }
     }
 
-    private Optional<LayerReading.Found> find(PartRole role, Side side) {
+    private Optional<LayerReading.Found> find(PartRole role, Side side, Optional<LayerReading.Found> view) {
         return reading.found.stream()
-                .filter(f -> f.role == role && f.side == side)
+                .filter(f -> f.role == role && f.side == side && f.view.equals(view))
                 .findFirst();
+    }
+
+    /** The body and the view that stands for all, then the other views: who asks for "the mouth" means the first. */
+    private List<Part> mainFirst(List<Part> parts) {
+        Set<String> later = new HashSet<>();
+        ids.forEach((f, id) -> {
+            if (!ofMainView(f)) {
+                later.add(id);
+            }
+        });
+        List<Part> out = new ArrayList<>(
+                parts.stream().filter(p -> !later.contains(p.id())).toList());
+        parts.stream().filter(p -> later.contains(p.id())).forEach(out::add);
+        return out;
+    }
+
+    private boolean ofMainView(LayerReading.Found f) {
+        Optional<LayerReading.Found> view = f.role == PartRole.VIEW ? Optional.of(f) : f.view;
+        return view.isEmpty() || view.equals(reading.mainView());
+    }
+
+    /** What tells the pieces of one view from those of another; nothing for the view that stands for all. */
+    private String viewPrefix(LayerReading.Found f) {
+        return f.view.filter(v -> !ofMainView(f)).map(v -> v.name + " ").orElse("");
     }
 
     private void nameParts() {
         Set<String> taken = new HashSet<>();
         for (LayerReading.Found f : reading.found) {
             String base =
-                    f.role == PartRole.OTHER ? f.name : f.role.words() + " " + (f.side == Side.NONE ? "" : f.side);
+                    viewPrefix(f) + (ownName(f) ? f.name : f.role.words() + " " + (f.side == Side.NONE ? "" : f.side));
             String id = Ids.unused(base, taken);
             taken.add(id);
             ids.put(f, id);
         }
     }
 
+    private static boolean ownName(LayerReading.Found f) {
+        return f.role == PartRole.OTHER || f.role == PartRole.VIEW;
+    }
+
     private Part part(LayerReading.Found f) {
-        String name = f.role == PartRole.OTHER ? f.name : f.side.prefix() + f.role.words();
+        String name = viewPrefix(f) + (ownName(f) ? f.name : f.side.prefix() + f.role.words());
         String shown = f.firstVisible != null ? f.firstVisible : Part.NOTHING;
         if (f.role == PartRole.EXTRA_HAIR) {
             // only the turned head needs it
@@ -162,16 +195,20 @@ public final class Assembler {
         }
         Optional<PartRole> wanted = f.role.follows();
         while (wanted.isPresent()) {
-            Optional<LayerReading.Found> parent = find(wanted.get(), f.side);
+            if (wanted.get() == PartRole.HEAD && f.view.isPresent()) {
+                return f.view;
+            }
+            Optional<LayerReading.Found> parent = find(wanted.get(), f.side, f.view);
             if (parent.isEmpty()) {
-                parent = find(wanted.get(), Side.NONE);
+                parent = find(wanted.get(), Side.NONE, f.view);
             }
             if (parent.isPresent() && parent.get() != f) {
                 return parent;
             }
             wanted = wanted.get().follows();
         }
-        return Optional.empty();
+        // what a view has no other place for hangs on the view itself
+        return f.view;
     }
 
     /** An earring, a scar: what lies on the face or the hair goes where the head goes. */
@@ -185,7 +222,7 @@ public final class Assembler {
         Optional<Point> at = boundsOf(f).map(Box::centre);
         boolean inside = at.isPresent()
                 && aboutTheHead.filter(head -> head.contains(at.get())).isPresent();
-        return inside ? find(PartRole.HEAD, Side.NONE) : Optional.empty();
+        return inside ? find(PartRole.HEAD, Side.NONE, Optional.empty()) : Optional.empty();
     }
 
     private void listUnrecognised() {

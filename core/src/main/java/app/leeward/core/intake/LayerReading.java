@@ -20,12 +20,25 @@ final class LayerReading {
         final PartRole role;
         final String name;
         final Optional<Found> within;
+        /** The view of the head it belongs to; none for the body and for a head that has one view only. */
+        final Optional<Found> view;
+
         Side side;
         final List<Drawing> drawings = new ArrayList<>();
         boolean allHidden = true;
         String firstVisible;
 
+        /** Itself, when it is a view, or the view it belongs to. */
+        private Optional<Found> asView() {
+            return role == PartRole.VIEW ? Optional.of(this) : view;
+        }
+
         Found(PartRole role, Side side, String name, Optional<Found> within) {
+            this(role, side, name, within, within.flatMap(Found::asView));
+        }
+
+        Found(PartRole role, Side side, String name, Optional<Found> within, Optional<Found> view) {
+            this.view = view;
             this.role = role;
             this.side = side;
             this.name = name;
@@ -38,11 +51,38 @@ final class LayerReading {
 
     final List<Note> notes = new ArrayList<>();
     private final Map<String, Found> sets = new LinkedHashMap<>();
+    /** A single group called "front view" is the whole character, not one of its views. */
+    private final boolean views;
+
+    private LayerReading(boolean views) {
+        this.views = views;
+    }
 
     static LayerReading of(Layer root) {
-        LayerReading reading = new LayerReading();
+        LayerReading reading = new LayerReading(viewsIn(root) > 1);
         reading.children(root, Optional.empty());
         return reading;
+    }
+
+    /** The view the others are compared with: the front, or the first there is; empty without views. */
+    Optional<Found> mainView() {
+        List<Found> all = found.stream().filter(f -> f.role == PartRole.VIEW).toList();
+        return all.stream()
+                .filter(f -> PartNames.words(f.name).contains("front"))
+                .findFirst()
+                .or(() -> all.stream().findFirst());
+    }
+
+    private static int viewsIn(Layer layer) {
+        boolean here = PartNames.read(layer.name())
+                .filter(n -> n.role() == PartRole.VIEW)
+                .isPresent();
+        return (here ? 1 : 0)
+                + layer.layers().stream().mapToInt(LayerReading::viewsIn).sum();
+    }
+
+    private Optional<PartName> read(String name) {
+        return PartNames.read(name).filter(n -> views || n.role() != PartRole.VIEW);
     }
 
     private void children(Layer layer, Optional<Found> within) {
@@ -75,7 +115,7 @@ final class LayerReading {
             }
             return;
         }
-        Optional<PartName> name = PartNames.read(layer.name());
+        Optional<PartName> name = read(layer.name());
         boolean holdsParts = layer.layers().stream().anyMatch(l -> isPartIn(l, name)) || isLooseEye(layer, name);
         if (holdsParts) {
             Optional<Found> group = name.map(n -> group(n, layer, within));
@@ -118,7 +158,8 @@ final class LayerReading {
                 ? name.side()
                 : within.map(w -> w.side).orElse(Side.NONE);
         boolean shared = !name.rest().isEmpty() || name.role() == PartRole.MOUTH;
-        String key = name.role() + " " + side;
+        String view = within.flatMap(Found::asView).map(v -> v.name).orElse("");
+        String key = view + " " + name.role() + " " + side;
         Found f = shared ? sets.get(key) : null;
         if (f == null) {
             f = new Found(name.role(), side, partName(name, side), within);

@@ -70,6 +70,24 @@ final class PartNames {
                 "head shape",
                 "face base",
                 "head base");
+        add(
+                all,
+                PartRole.VIEW,
+                "three quarter view",
+                "three quarters view",
+                "view three quarter",
+                "3 4 view",
+                "view 3 4",
+                "front view",
+                "view front",
+                "side view",
+                "view side",
+                "profile view",
+                "view profile",
+                "back view",
+                "view back",
+                "rear view",
+                "view rear");
         add(all, PartRole.HEAD, "head", "head group", "face group");
         add(all, PartRole.EXTRA_HAIR, "extra hair", "hair extra", "turn hair", "hair turned");
         add(all, PartRole.BACK_HAIR, "back hair", "hair back", "rear hair", "hair behind", "hair rear");

@@ -4,8 +4,12 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.ViewSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Puts pivots where the trade puts them: a brow at its outer corner, an eye at its bottom, a head at the neck. */
 public final class Pivots {
@@ -18,7 +22,8 @@ public final class Pivots {
     }
 
     /** Where a part of this role is best turned about. */
-    public static Point placeFor(Part p, List<Part> parts) {
+    public static Point placeFor(Part p, List<Part> all) {
+        List<Part> parts = beside(p, all);
         double middle = parts.stream()
                 .filter(o -> o.role() == PartRole.FACE || o.role() == PartRole.HEAD)
                 .flatMap(o -> o.bounds().stream())
@@ -26,6 +31,19 @@ public final class Pivots {
                 .map(b -> b.centre().x())
                 .orElse(0.0);
         return pivot(p, parts, middle);
+    }
+
+    /** The parts of the same view, for one that belongs to a view. */
+    private static List<Part> beside(Part p, List<Part> all) {
+        Set<String> roots = all.stream()
+                .filter(o -> o.role() == PartRole.VIEW)
+                .map(Part::id)
+                .collect(Collectors.toSet());
+        Map<String, String> views = ViewSet.membership(all, roots);
+        String own = views.get(p.id());
+        return own == null
+                ? all
+                : all.stream().filter(o -> own.equals(views.get(o.id()))).toList();
     }
 
     private static Point pivot(Part p, List<Part> parts, double middle) {
@@ -40,6 +58,8 @@ public final class Pivots {
             case BROW -> new Point(onScreenRight ? b.maxX() : b.minX(), c.y());
             case EYE, WHITE, EYE_OUTLINE -> eyeBottom(p, parts).orElse(new Point(c.x(), b.maxY()));
             case HEAD -> new Point(middle, faceBottom(parts).orElse(b.maxY()));
+            case VIEW ->
+                new Point(neckMiddle(parts).orElse(c.x()), neckBottom(parts).orElse(b.maxY()));
             case NECK, TORSO -> new Point(c.x(), b.maxY());
             case UPPER_ARM, FOREARM -> new Point(c.x(), b.minY() + 0.08 * b.height());
             case HAND -> new Point(c.x(), b.minY());
@@ -63,6 +83,21 @@ public final class Pivots {
                 .flatMap(o -> o.bounds().stream())
                 .findFirst()
                 .map(Box::maxY);
+    }
+
+    private static Optional<Box> neck(List<Part> parts) {
+        return parts.stream()
+                .filter(o -> o.role() == PartRole.NECK)
+                .flatMap(o -> o.bounds().stream())
+                .findFirst();
+    }
+
+    private static Optional<Double> neckMiddle(List<Part> parts) {
+        return neck(parts).map(b -> b.centre().x());
+    }
+
+    private static Optional<Double> neckBottom(List<Part> parts) {
+        return neck(parts).map(Box::maxY).or(() -> faceBottom(parts));
     }
 
     /** Own bounds, or those of everything that follows it. */

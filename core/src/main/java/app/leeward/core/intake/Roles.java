@@ -7,11 +7,15 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.ViewSet;
 import app.leeward.core.rig.Window;
 import app.leeward.core.turn.TurnMaker;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What follows from a part's role: what it follows, what masks it, and the ready-made dials of the whole head. */
 public final class Roles {
@@ -50,9 +54,17 @@ public final class Roles {
     /** The windows that follow from the roles of all parts. */
     static List<Window> windows(List<Part> parts) {
         List<Window> windows = new ArrayList<>();
+        Map<String, String> views = ViewSet.membership(
+                parts,
+                parts.stream()
+                        .filter(p -> p.role() == PartRole.VIEW)
+                        .map(Part::id)
+                        .collect(Collectors.toSet()));
         for (Part p : parts) {
-            List<String> masked =
-                    parts.stream().filter(o -> masks(p, o)).map(Part::id).toList();
+            List<String> masked = parts.stream()
+                    .filter(o -> masks(p, o) && Objects.equals(views.get(p.id()), views.get(o.id())))
+                    .map(Part::id)
+                    .toList();
             if (!masked.isEmpty() && !p.drawings().isEmpty()) {
                 windows.add(new Window(p.id(), masked));
             }
@@ -62,6 +74,6 @@ public final class Roles {
 
     /** Turn, blink and gaze made anew from the art as it is hung now. */
     public static Character withDials(Character c) {
-        return GazeMaker.addTo(BlinkMaker.addTo(TurnMaker.addTo(c)));
+        return GazeMaker.addTo(BlinkMaker.addTo(TurnMaker.addTo(Views.addTo(c))));
     }
 }

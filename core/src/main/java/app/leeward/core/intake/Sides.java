@@ -14,8 +14,14 @@ final class Sides {
     private Sides() {}
 
     static void settle(List<LayerReading.Found> found, List<Note> notes) {
-        twins(found);
-        if (leftMinusRight(found) < 0) {
+        found.stream()
+                .map(f -> f.view)
+                .distinct()
+                .forEach(view ->
+                        twins(found.stream().filter(f -> f.view.equals(view)).toList(), fromBehind(view)));
+        List<LayerReading.Found> facing =
+                found.stream().filter(f -> !fromBehind(f.view)).toList();
+        if (leftMinusRight(facing) < 0) {
             // the character faces us, so its own left lies on the right of the screen
             found.forEach(f -> f.side = f.side.mirrored());
             notes.add(new Note(
@@ -25,12 +31,24 @@ final class Sides {
         }
     }
 
+    /** Seen from behind, the character's left lies on the left of the screen. */
+    private static boolean fromBehind(Optional<LayerReading.Found> view) {
+        return view.filter(v -> {
+                    List<String> words = PartNames.words(v.name);
+                    return words.contains("back") || words.contains("rear");
+                })
+                .isPresent();
+    }
+
     /** Sum over sided pairs of how far the "left" one lies to the right of the "right" one, user units. */
     private static double leftMinusRight(List<LayerReading.Found> found) {
         double sum = 0;
         for (LayerReading.Found left : found) {
             for (LayerReading.Found right : found) {
-                if (left.side == Side.LEFT && right.side == Side.RIGHT && left.role == right.role) {
+                if (left.side == Side.LEFT
+                        && right.side == Side.RIGHT
+                        && left.role == right.role
+                        && left.view.equals(right.view)) {
                     Optional<Box> l = Assembler.boundsOf(left);
                     Optional<Box> r = Assembler.boundsOf(right);
                     if (l.isPresent() && r.isPresent()) {
@@ -50,7 +68,7 @@ final class Sides {
         return overlap <= Math.min(a.width(), b.width()) / 4;
     }
 
-    private static void twins(List<LayerReading.Found> found) {
+    private static void twins(List<LayerReading.Found> found, boolean behind) {
         for (PartRole role : PartRole.values()) {
             List<LayerReading.Found> sideless = new ArrayList<>(found.stream()
                     .filter(f -> f.role == role
@@ -62,8 +80,8 @@ final class Sides {
             if (sideless.size() == 2 && !sidedToo && besideEachOther(sideless)) {
                 sideless.sort(Comparator.comparingDouble(
                         f -> Assembler.boundsOf(f).orElseThrow().centre().x()));
-                sideless.get(0).side = Side.RIGHT;
-                sideless.get(1).side = Side.LEFT;
+                sideless.get(0).side = behind ? Side.LEFT : Side.RIGHT;
+                sideless.get(1).side = behind ? Side.RIGHT : Side.LEFT;
             }
         }
     }

@@ -35,6 +35,7 @@ import java.util.stream.Stream;
  * @param keys which keys show which drawings; no key twice
  * @param corners corrections at pairs of dial values
  * @param turn how the head turn was made from the art, when it was
+ * @param views whole sub-faces that a dial exchanges, when it has such
  */
 public record Character(
         String name,
@@ -56,7 +57,8 @@ public record Character(
         List<Cue> cues,
         List<DrawingKey> keys,
         List<Corner> corners,
-        Optional<TurnPlan> turn) {
+        Optional<TurnPlan> turn,
+        Optional<ViewSet> views) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -74,6 +76,7 @@ public record Character(
         keys = keys == null ? List.of() : List.copyOf(keys);
         corners = corners == null ? List.of() : List.copyOf(corners);
         turn = turn == null ? Optional.empty() : turn;
+        views = views == null ? Optional.empty() : views;
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -117,6 +120,7 @@ public record Character(
                 List.of(),
                 List.of(),
                 List.of(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -179,6 +183,22 @@ public record Character(
 
     public Optional<Cue> cue(String id) {
         return cues.stream().filter(q -> q.id().equals(id)).findFirst();
+    }
+
+    /** Everything at rest, but the view shown that a part belongs to. */
+    public Pose showing(String part) {
+        return views.flatMap(v -> Optional.ofNullable(v.membership(parts).get(part))
+                        .filter(root -> !root.equals(v.main().root()))
+                        .flatMap(v::shown)
+                        .map(b -> Pose.of(Map.of(v.dial(), b.middle()))))
+                .orElse(Pose.REST);
+    }
+
+    /** Everything at rest, but the view shown that is shown in a pose. */
+    public Pose resting(Pose pose) {
+        return views.flatMap(
+                        v -> Optional.ofNullable(pose.dials().get(v.dial())).map(at -> Pose.of(Map.of(v.dial(), at))))
+                .orElse(Pose.REST);
     }
 
     public List<Part> childrenOf(String id) {
@@ -305,6 +325,7 @@ public record Character(
                 .toList();
         boolean mouth = mouths.part().equals(Optional.of(id));
         return withDials(left, pads)
+                .withViews(views.flatMap(v -> v.view(id).isPresent() ? v.without(id) : Optional.of(v)))
                 .withWindows(open)
                 .withLinks(links.stream().filter(l -> !l.joins(id)).toList())
                 .withMouths(mouth ? MouthChart.EMPTY : mouths)
@@ -341,6 +362,10 @@ public record Character(
         return with(d -> d.turn = plan);
     }
 
+    public Character withViews(Optional<ViewSet> set) {
+        return with(d -> d.views = set);
+    }
+
     private Character with(Consumer<Draft> change) {
         Draft draft = new Draft(this);
         change.accept(draft);
@@ -369,6 +394,7 @@ public record Character(
         private List<DrawingKey> keys;
         private List<Corner> corners;
         private Optional<TurnPlan> turn;
+        private Optional<ViewSet> views;
 
         Draft(Character c) {
             name = c.name;
@@ -391,12 +417,13 @@ public record Character(
             keys = c.keys;
             corners = c.corners;
             turn = c.turn;
+            views = c.views;
         }
 
         Character done() {
             return new Character(
                     name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys, corners, turn);
+                    links, source, looks, cues, keys, corners, turn, views);
         }
     }
 }

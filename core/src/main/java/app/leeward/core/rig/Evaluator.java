@@ -27,7 +27,7 @@ import java.util.Set;
  * <p>The value of a channel is rest ⊕ dials: added for shifts, turns, skews and bends, multiplied for scales and opacity.
  * Looks and cues speak through dials: what they ask is added to where the dial stands, and the sum is held in its range, so
  * that a blink over a sleepy look shuts the eye and no more. A lid is held where the blink that shuts it ends. A drawing is
- * decided by the first that speaks of pin, look, speech, dial away from rest, pick, default.
+ * decided by the first that speaks of pin, look, speech, dial away from rest, pick, default. Of a head with views only the view at the dial's value shows.
  */
 public final class Evaluator {
     private static final int WIDTH = Way.WIDTH;
@@ -51,6 +51,7 @@ public final class Evaluator {
     private final Reshaped reshaped;
     private final boolean[] reshapes;
     private final List<LidEnd> lidEnds;
+    private final ViewsShown views;
 
     /**
      * Where a lid's way ends: there the blink has shut the eye, and whatever else lowers the lid takes it no further.
@@ -89,6 +90,7 @@ public final class Evaluator {
             reshapes[i] = reshaped.touches(parts[i].id());
         }
         lidEnds = lidEnds();
+        views = new ViewsShown(character, settings, indexOf);
     }
 
     private List<LidEnd> lidEnds() {
@@ -192,8 +194,9 @@ public final class Evaluator {
 
     /** The joints of every part in a pose, in the order of the parts. */
     public List<Joint> joints(Pose pose) {
-        double[] values = values(settings.of(pose));
-        Matrix[] matrices = matrices(values);
+        double[] stand = settings.of(pose);
+        double[] values = values(stand);
+        Matrix[] matrices = matrices(values, views.at(stand));
         List<Joint> joints = new ArrayList<>(parts.length);
         for (int i = 0; i < parts.length; i++) {
             Matrix within = parentOf[i] < 0 ? Matrix.IDENTITY : matrices[parentOf[i]];
@@ -204,10 +207,14 @@ public final class Evaluator {
         return joints;
     }
 
-    private Matrix[] matrices(double[] values) {
+    private Matrix[] matrices(double[] values, ViewBand shown) {
         Matrix[] matrices = new Matrix[parts.length];
+        int flipped = views.flippedRoot(shown);
         for (int i : parentsFirst) {
             Matrix own = own(i, values);
+            if (i == flipped) {
+                own = views.mirror(atRest(parts[i].parent())).times(own);
+            }
             matrices[i] = parentOf[i] < 0 ? own : matrices[parentOf[i]].times(own);
         }
         return matrices;
@@ -216,7 +223,8 @@ public final class Evaluator {
     public Frame frame(Pose pose) {
         double[] stand = settings.of(pose);
         double[] values = values(stand);
-        Matrix[] matrices = matrices(values);
+        ViewBand shown = views.at(stand);
+        Matrix[] matrices = matrices(values, shown);
         double[] opacity = new double[parts.length];
         for (int i : parentsFirst) {
             double o = Math.max(0, Math.min(1, opacity(i, values)));
@@ -334,11 +342,17 @@ public final class Evaluator {
 
     private double[] values(double[] stand) {
         double[] values = Arrays.copyOf(rest, rest.length);
+        ViewBand shown = views.at(stand);
         for (int i = 0; i < dials.length; i++) {
             DialWays d = dials[i];
             if (stand[i] != d.dial.rest()) {
+                boolean turns = shown != null && shown.flipped() && d.dial.purpose() == Purpose.GAZE_ACROSS;
                 for (int k = 0; k < d.wayGroup.length; k++) {
-                    d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, stand[i]);
+                    // an eye shown as its mirror image looks the other way to look the same way
+                    double at = turns && views.flips(indexOf.get(d.ways[k].part()), shown)
+                            ? 2 * d.dial.rest() - stand[i]
+                            : stand[i];
+                    d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, at);
                 }
             }
         }
@@ -379,14 +393,20 @@ public final class Evaluator {
                 && looked.isEmpty()
                 && pose.speech().isEmpty()
                 && pose.picks().isEmpty());
+        ViewBand shown = views.at(stand);
         for (int i = 0; i < parts.length; i++) {
+            if (views.hides(i, shown)) {
+                chosen[i] = null;
+                continue;
+            }
             String id = parts[i].id();
             String byHand = asked
                     ? firstOffered(
                             i,
                             pose.pins().get(id),
                             looked.get(id),
-                            pose.speech().get(id))
+                            pose.speech().get(id),
+                            views.spoken(id, pose.speech()::get))
                     : null;
             if (byHand != null) {
                 chosen[i] = byHand;
@@ -442,7 +462,9 @@ public final class Evaluator {
                         stand,
                         corners.felt(partId, stand),
                         totals(index, values(stand)),
-                        drawings(pose, stand)[index])
+                        drawings(pose, stand)[index],
+                        views,
+                        index)
                 .all();
     }
 

@@ -6,6 +6,8 @@ public enum PartRole {
     NECK("neck", TORSO),
     COLLAR("collar", TORSO),
     HEAD("head", NECK),
+    /** A whole sub-face: its pieces follow it, and only one view of a head is shown at a time. */
+    VIEW("view", HEAD),
     FACE("face skin", HEAD),
     EAR("ear", HEAD),
     CHEEK("cheek", HEAD),

@@ -25,6 +25,7 @@ public record Reason(Channel channel, String value, List<Voice> heard, List<Voic
 
     /** Who can speak, the strongest first. */
     public enum Kind {
+        VIEW,
         PIN,
         LOOK,
         SPEECH,

@@ -22,6 +22,8 @@ final class Reasons {
     private final Map<Corner, Double> corners;
     private final double[] values;
     private final String shown;
+    private final ViewsShown views;
+    private final int index;
 
     /** @param stand where each dial stands */
     Reasons(
@@ -31,7 +33,9 @@ final class Reasons {
             double[] stand,
             Map<Corner, Double> corners,
             double[] values,
-            String shown) {
+            String shown,
+            ViewsShown views,
+            int index) {
         this.character = character;
         this.part = part;
         this.pose = pose;
@@ -39,6 +43,8 @@ final class Reasons {
         this.corners = corners;
         this.values = values;
         this.shown = shown;
+        this.views = views;
+        this.index = index;
     }
 
     List<Reason> all() {
@@ -112,6 +118,13 @@ final class Reasons {
     private Reason drawing() {
         List<Reason.Voice> voices = new ArrayList<>();
         List<Reason.Voice> weak = new ArrayList<>();
+        views.instead(index, stand).ifPresent(name -> {
+            String by = views.dial().orElse("");
+            voices.add(new Reason.Voice(
+                    Reason.Kind.VIEW,
+                    by,
+                    character.dial(by).map(d -> at(d, held(d))).orElse(by) + " shows the view " + name));
+        });
         speak(voices, Reason.Kind.PIN, "", pose.pins().get(part.id()), "pinned by hand to ");
         for (Look look : character.looks()) {
             String wanted = look.drawings().get(part.id());
@@ -129,6 +142,12 @@ final class Reasons {
             }
         }
         speak(voices, Reason.Kind.SPEECH, "", pose.speech().get(part.id()), "the line being spoken asks for ");
+        speak(
+                voices,
+                Reason.Kind.SPEECH,
+                "",
+                views.spoken(part.id(), pose.speech()::get),
+                "the line being spoken, in this view: ");
         // strongest dial first: furthest from rest, then the later in the list
         List<Dial> strongest = new ArrayList<>(character.dials());
         java.util.Collections.reverse(strongest);

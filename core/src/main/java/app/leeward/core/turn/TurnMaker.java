@@ -82,6 +82,10 @@ public final class TurnMaker {
 
     /** The character with a turn dial, made by the ball it was made by before; unchanged when it has no head with a face on it. */
     public static Character addTo(Character c) {
+        if (c.views().isPresent()) {
+            // its views turn it
+            return c;
+        }
         Optional<BallSetting> ball = c.turn().map(TurnPlan::ball).or(() -> fitted(c));
         return ball.map(b -> make(c, b)).orElse(c);
     }

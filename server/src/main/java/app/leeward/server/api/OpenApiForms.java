@@ -63,6 +63,8 @@ class OpenApiForms {
             "EditTravelBy.travel",
             "EditMakeTurn.ball",
             "Character.turn",
+            "Character.views",
+            "Edge.mends",
             "EditHang.parent",
             "EditStack.above",
             "IntakeReport.axis",

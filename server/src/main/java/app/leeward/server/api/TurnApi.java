@@ -12,6 +12,7 @@ import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
 import app.leeward.core.turn.TurnPlay;
+import app.leeward.core.turn.ViewCheck;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Standing;
@@ -57,6 +58,7 @@ class TurnApi {
      * @param measured what is hidden and bald at places along the dial
      * @param uneven where the halves differ most; none when they are alike
      * @param offered dials around the head that could be made and are not there
+     * @param edges what jumps where one view of the head gives way to the next; none for a head that slides
      */
     public record TurnView(
             int revision,
@@ -67,7 +69,8 @@ class TurnApi {
             List<FrameSeries> strip,
             List<TurnCheck.Position> measured,
             List<Unevenness> uneven,
-            List<OfferedDial> offered) {}
+            List<OfferedDial> offered,
+            List<ViewCheck.Edge> edges) {}
 
     /** A dial around the head that could be made. */
     public record OfferedDial(HeadDial dial, String name) {}
@@ -77,7 +80,9 @@ class TurnApi {
         Standing<Character> standing = characters.stand(id);
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
-        Optional<BallSetting> ball = c.turn().map(TurnPlan::ball).or(() -> TurnMaker.fitted(c));
+        boolean slides = c.views().isEmpty();
+        Optional<BallSetting> ball =
+                !slides ? Optional.empty() : c.turn().map(TurnPlan::ball).or(() -> TurnMaker.fitted(c));
         Evaluator evaluator = characters.evaluator(standing);
         Pose pose = PoseBody.of(body.pose());
         int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
@@ -88,13 +93,16 @@ class TurnApi {
                 ball.map(b -> TurnMaker.yawAtFull(c, b)).orElse(0.0),
                 dial.isPresent() ? ball.map(b -> TurnMaker.keptByHand(c, b)).orElse(0) : 0,
                 dial.stream().map(d -> strip(evaluator, d, pose, n)).toList(),
-                dial.map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
+                dial.filter(d -> slides)
+                        .map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
                         .orElse(List.of()),
-                dial.flatMap(d -> Unevenness.of(c, d)).stream().toList(),
+                dial.filter(d -> slides).flatMap(d -> Unevenness.of(c, d)).stream()
+                        .toList(),
                 Arrays.stream(HeadDial.values())
                         .filter(h -> c.dial(h.id()).isEmpty() && h.addTo(c).isPresent())
                         .map(h -> new OfferedDial(h, h.words()))
-                        .toList());
+                        .toList(),
+                ViewCheck.of(c));
     }
 
     private static List<Double> places(Dial d, int n) {

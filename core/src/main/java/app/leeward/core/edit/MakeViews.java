@@ -1,0 +1,30 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.intake.Views;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.PartRole;
+import java.util.Optional;
+import java.util.Set;
+
+/** Puts every part that is a view on the dial of the head turn, each at the angle its name tells. */
+public record MakeViews() implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("views", "dials");
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Put the views of the head on its turn";
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.parts().stream().filter(p -> p.role() == PartRole.VIEW).count() < 2) {
+            return new Outcome.Refused(
+                    "views-few",
+                    "A head is exchanged from two views on: make groups of pieces views on the Parts bench.");
+        }
+        return new Outcome.Done(Views.addTo(before.withViews(Optional.empty())));
+    }
+}

@@ -1,0 +1,48 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.HeadView;
+import app.leeward.core.turn.ViewMender;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Moves and scales views until neck and heights agree with the main one's.
+ *
+ * @param view root of the view; all of them when empty
+ */
+public record RegisterViews(String view) implements Edit {
+    public RegisterViews {
+        view = view == null ? "" : view;
+    }
+
+    @Override
+    public Set<String> touches() {
+        return view.isEmpty() ? Set.of("views") : Set.of("views", "place of " + view);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return before.views()
+                .flatMap(v -> v.view(view))
+                .map(HeadView::name)
+                .map(n -> "Registered " + n + " to the other views")
+                .orElse("Registered the views to each other");
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.views().isEmpty()) {
+            return new Outcome.Refused("views-none", "This head has no views to register.");
+        }
+        Optional<Character> mended =
+                view.isEmpty() ? Optional.of(ViewMender.all(before)) : ViewMender.registered(before, view);
+        if (mended.isEmpty()) {
+            return new Outcome.Refused(
+                    "view-main", "The others are registered to this view, so it stays; move one of the others.");
+        }
+        return mended.get().equals(before)
+                ? new Outcome.Refused("views-registered", "Necks and heights agree already.")
+                : new Outcome.Done(mended.get());
+    }
+}

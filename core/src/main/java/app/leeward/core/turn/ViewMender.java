@@ -1,0 +1,102 @@
+package app.leeward.core.turn;
+
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.HeadView;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.ViewBand;
+import app.leeward.core.rig.ViewSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Registers a view to the main one: scaled about its neck until its eyes (else its chin) are as far over the neck's end as the
+ * main view's, and moved until the necks end in the same place. Only the view's placement changes; its art stays.
+ */
+public final class ViewMender {
+    /** Heights that differ by less are left as they were drawn, a share. */
+    private static final double AS_LARGE = 1e-6;
+
+    private ViewMender() {}
+
+    /** Every view but the main one. */
+    public static Character all(Character c) {
+        Character now = c;
+        for (HeadView view : c.views().map(ViewSet::views).orElse(List.of())) {
+            now = registered(now, view.root()).orElse(now);
+        }
+        return now;
+    }
+
+    /** Empty for the main view itself and for one that no band shows. */
+    public static Optional<Character> registered(Character c, String root) {
+        Optional<ViewSet> views = c.views();
+        if (views.isEmpty() || views.get().main().root().equals(root)) {
+            return Optional.empty();
+        }
+        ViewSet set = views.get();
+        Optional<ViewBand> main = set.shown(set.main().root());
+        Optional<ViewBand> own = set.shown(root);
+        Optional<Part> part = c.part(root);
+        if (main.isEmpty() || own.isEmpty() || part.isEmpty()) {
+            return Optional.empty();
+        }
+        Evaluator evaluator = new Evaluator(c);
+        ViewMarks wanted = ViewMarks.of(c, evaluator, at(set, main.get()));
+        ViewMarks is = ViewMarks.of(c, evaluator, at(set, own.get()));
+        double grown = grown(wanted, is);
+        // where the mirrored picture's neck should be, the drawn one's mirror image is
+        Point from = own.get().flipped() ? mirrored(c, is.neck()) : is.neck();
+        Point to = own.get().flipped() ? mirrored(c, wanted.neck()) : wanted.neck();
+        Matrix parent = evaluator.atRest(part.get().parent());
+        Matrix moved = Matrix.translate(to.x(), to.y())
+                .times(new Matrix(grown, 0, 0, grown, 0, 0))
+                .times(Matrix.translate(-from.x(), -from.y()));
+        // the same change in the coordinates of what the view follows
+        Matrix within = parent.inverse().times(moved).times(parent);
+        Placement rest = part.get().rest();
+        Point pivot = part.get().pivot();
+        Point stands = within.apply(pivot.plus(new Point(rest.x(), rest.y())));
+        Placement placed = new Placement(
+                stands.x() - pivot.x(),
+                stands.y() - pivot.y(),
+                rest.rotation(),
+                rest.scaleX() * grown,
+                rest.scaleY() * grown,
+                rest.skewX(),
+                rest.opacity());
+        return Optional.of(c.withPart(root, p -> p.withRest(placed)));
+    }
+
+    private static double grown(ViewMarks wanted, ViewMarks is) {
+        Optional<Double> a = over(wanted, wanted.eyes(), is.eyes());
+        Optional<Double> b = over(is, is.eyes(), wanted.eyes());
+        if (a.isEmpty() || b.isEmpty()) {
+            a = over(wanted, wanted.chin(), is.chin());
+            b = over(is, is.chin(), wanted.chin());
+        }
+        if (a.isEmpty() || b.isEmpty()) {
+            return 1;
+        }
+        double s = a.get() / b.get();
+        return s > 0.05 && s < 20 && Math.abs(s - 1) > AS_LARGE ? s : 1;
+    }
+
+    /** How high a mark is over the neck's end, when both views have it. */
+    private static Optional<Double> over(ViewMarks of, Optional<Double> own, Optional<Double> other) {
+        return other.isPresent() ? own.map(y -> of.neck().y() - y).filter(h -> h > 1e-3) : Optional.empty();
+    }
+
+    private static Point mirrored(Character c, Point p) {
+        return new Point(2 * c.model().axis() - p.x(), p.y());
+    }
+
+    private static Pose at(ViewSet set, ViewBand b) {
+        return Pose.of(Map.of(set.dial(), b.middle()));
+    }
+}
