@@ -40,6 +40,7 @@ export type SaidView = Schemas['SaidView'];
 export type VersionView = Schemas['VersionView'];
 export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
+export type ViewSet = Schemas['ViewSet'];
 export type TurnView = Schemas['TurnView'];
 export type DialView = Schemas['DialView'];
 export type Ease = Schemas['Ease'];

@@ -7,6 +7,7 @@ export type Side = Part['side'];
 export const ROLES: [Role, string][] = [
   ['OTHER', 'no role'],
   ['HEAD', 'head'],
+  ['VIEW', 'view of the head'],
   ['FACE', 'face skin'],
   ['NOSE', 'nose'],
   ['MOUTH', 'mouth'],

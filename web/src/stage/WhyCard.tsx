@@ -58,7 +58,7 @@ export function WhyCard() {
                     <span aria-hidden className="text-doing">
                       ●
                     </span>
-                    {v.kind === 'DIAL' || v.kind === 'CORNER' ? (
+                    {v.kind === 'DIAL' || v.kind === 'VIEW' || v.kind === 'CORNER' ? (
                       <button
                         className="text-left underline decoration-dotted underline-offset-2"
                         title="Go to this dial"

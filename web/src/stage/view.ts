@@ -46,11 +46,18 @@ function union(a: ViewBox | null, b: ViewBox): ViewBox {
   return { x, y, w: Math.max(a.x + a.w, b.x + b.w) - x, h: Math.max(a.y + a.h, b.y + b.h) - y };
 }
 
+/** What hangs on the head, or on one of its views. */
+function onHead(character: Character): string[] {
+  const head = character.parts.find((p) => p.role === 'HEAD');
+  const roots = new Set([head?.id, ...(character.views?.views.map((v) => v.root) ?? [])]);
+  return character.parts
+    .filter((p) => roots.has(p.parent) && p.role !== 'OTHER' && p.role !== 'VIEW')
+    .map((p) => p.id);
+}
+
 /** The head with some air and the shoulders under it: what the stage shows until somebody zooms. */
 export function headView(character: Character, artwork: Artwork): ViewBox {
-  const head = character.parts.find((p) => p.role === 'HEAD');
-  const onHead = character.parts.filter((p) => p.parent === head?.id && p.role !== 'OTHER').map((p) => p.id);
-  const box = boundsOf(character, artwork, onHead);
+  const box = boundsOf(character, artwork, onHead(character));
   if (!box) return { x: 0, y: 0, w: character.canvas.width, h: character.canvas.height };
   const h = box.h * 1.34;
   return { x: box.x - box.w * 0.22, y: box.y - box.h * 0.06, w: box.w * 1.44, h };
@@ -82,9 +89,14 @@ export function faceBox(character: Character, artwork: Artwork): ViewBox | null 
 
 /** The head from the brim to the chin, square: wide enough for what a turn brings round the sides. */
 export function turnBox(character: Character, artwork: Artwork): ViewBox | null {
-  const head = character.parts.find((p) => p.role === 'HEAD');
-  const ids = character.parts.filter((p) => p.parent === head?.id && p.role !== 'OTHER').map((p) => p.id);
-  const b = boundsOf(character, artwork, ids);
+  const drawn = boundsOf(character, artwork, onHead(character));
+  // views are shown as their mirror images too
+  const axis = character.model.axis;
+  const b = drawn && character.views ? union(drawn, { ...drawn, x: 2 * axis - drawn.x - drawn.w }) : drawn;
+  if (b && character.views) {
+    const whole = 1.05 * Math.max(b.w, b.h);
+    return { x: axis - whole / 2, y: b.y + b.h / 2 - whole / 2, w: whole, h: whole };
+  }
   const face = faceBox(character, artwork);
   if (!b || !face) return b;
   const side = Math.max(Math.min(b.w, b.h), face.w) * 1.02;

@@ -10,6 +10,7 @@ import { BallCard } from './BallCard';
 import { PlayRow } from './PlayRow';
 import { Strip } from './Strip';
 import { TwoHalves } from './TwoHalves';
+import { ViewsCard } from './ViewsCard';
 
 const PICTURES = [7, 13, 25] as const;
 
@@ -34,8 +35,22 @@ export function HeadTurn() {
   });
   if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).says}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
-  const { made, ball, yaw, byHand, strip, measured, uneven, offered } = turn.data;
-  if (ball.length === 0)
+  const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges } = turn.data;
+  const { views } = character;
+  const several = character.parts.filter((p) => p.role === 'VIEW').length > 1;
+  if (!views && several)
+    return (
+      <div className="mt-3 rounded-xl border border-dashed border-line bg-paper p-4">
+        <p className="text-[13.5px]">
+          This head has several views. On its turn each stands at the angle its name tells; where only one
+          side is drawn, its mirror image takes the other.
+        </p>
+        <button className="btn-do mt-2" onClick={() => void edit({ kind: 'make-views' })}>
+          <Rotate3d size={15} aria-hidden /> Put the views on the turn
+        </button>
+      </div>
+    );
+  if (ball.length === 0 && !views)
     return (
       <p className="mt-2 text-faint">
         There is no head with a face on it yet. Name a layer “face skin”, or drag it onto its slot on the
@@ -83,38 +98,41 @@ export function HeadTurn() {
         {strip[0] && <Strip dial={dial} series={strip[0]} measured={measured} />}
         <PlayRow dial={dial} />
       </section>
-      {strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
-      <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} />
-      <section className="mt-3" aria-label="Hidden and uncovered">
-        <h2 className="text-[15px] font-semibold">Hidden and uncovered</h2>
-        {bald.length === 0 && (
-          <p className="mt-1 flex items-center gap-2 text-[13px]">
-            <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
-            Wherever the skull comes round the side there is hair on it.
-          </p>
-        )}
-        {bald.map((m) => (
-          <p
-            key={m.at}
-            className="mt-1 flex items-start gap-2 rounded-lg border border-wrong/40 bg-wrong-soft px-2.5 py-1.5 text-[13px]"
-          >
-            <TriangleAlert size={15} className="mt-0.5 shrink-0 text-wrong" aria-hidden />
-            <span className="flex-1">{m.says}</span>
-            <button className="btn" onClick={() => useDesk.getState().turn(dial.id, m.at)}>
-              Show
-            </button>
-          </p>
-        ))}
-        {gone.size > 0 && (
-          <p className="mt-1 text-[12.5px] text-faint">
-            Out of sight:{' '}
-            {[...gone]
-              .map(([part, at]) => `${name(part)} at ${at.map((v) => shown(dial, v)).join(', ')}`)
-              .join('; ')}
-            .
-          </p>
-        )}
-      </section>
+      {views && strip[0] && <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} />}
+      {!views && strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
+      {!views && <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} />}
+      {!views && (
+        <section className="mt-3" aria-label="Hidden and uncovered">
+          <h2 className="text-[15px] font-semibold">Hidden and uncovered</h2>
+          {bald.length === 0 && (
+            <p className="mt-1 flex items-center gap-2 text-[13px]">
+              <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
+              Wherever the skull comes round the side there is hair on it.
+            </p>
+          )}
+          {bald.map((m) => (
+            <p
+              key={m.at}
+              className="mt-1 flex items-start gap-2 rounded-lg border border-wrong/40 bg-wrong-soft px-2.5 py-1.5 text-[13px]"
+            >
+              <TriangleAlert size={15} className="mt-0.5 shrink-0 text-wrong" aria-hidden />
+              <span className="flex-1">{m.says}</span>
+              <button className="btn" onClick={() => useDesk.getState().turn(dial.id, m.at)}>
+                Show
+              </button>
+            </p>
+          ))}
+          {gone.size > 0 && (
+            <p className="mt-1 text-[12.5px] text-faint">
+              Out of sight:{' '}
+              {[...gone]
+                .map(([part, at]) => `${name(part)} at ${at.map((v) => shown(dial, v)).join(', ')}`)
+                .join('; ')}
+              .
+            </p>
+          )}
+        </section>
+      )}
       {offered.length > 0 && (
         <section className="mt-3 pb-3" aria-label="Around the head">
           <h2 className="text-[15px] font-semibold">Around the head</h2>

@@ -23,7 +23,12 @@ public final class DemoFiles {
         return bytes("pilchard.svg");
     }
 
-    /** Her lines, in the order she says them. */
+    /** Barnaby Wick, who keeps the harbour light: drawn from the front, from three quarters and from the side. */
+    public static byte[] wick() {
+        return bytes("wick.svg");
+    }
+
+    /** Maren's lines, in the order she says them. */
     public static List<Line> lines() {
         return List.of(line("Boat to Sorrel", 1), line("Mind the ropes", 2));
     }

@@ -19,6 +19,9 @@ import java.util.Optional;
  * @param neck the neck's lower end, or where the view hangs when it has no neck of its own
  */
 record ViewMarks(Point neck, Optional<Double> eyes, Optional<Double> mouth, Optional<Double> chin) {
+    /** How much of a neck is its end, as a share of its height. */
+    private static final double END = 0.02;
+
     /** Of the view a character with views shows in a pose. */
     static ViewMarks of(Character c, Evaluator evaluator, Pose pose) {
         ViewSet set = c.views().orElseThrow();
@@ -27,19 +30,43 @@ record ViewMarks(Point neck, Optional<Double> eyes, Optional<Double> mouth, Opti
         Frame frame = evaluator.frame(pose);
         List<Part> pieces =
                 c.parts().stream().filter(p -> root.equals(views.get(p.id()))).toList();
-        Optional<Box> neck = box(frame, pieces, PartRole.NECK);
+        Optional<Point> neck = neck(frame, pieces);
         Point hangs = evaluator.joints(pose).stream()
                 .filter(j -> j.part().equals(root))
                 .findFirst()
                 .orElseThrow()
                 .at();
         return new ViewMarks(
-                neck.map(b -> new Point(b.centre().x(), b.maxY())).orElse(hangs),
+                neck.orElse(hangs),
                 box(frame, pieces, PartRole.WHITE)
                         .or(() -> box(frame, pieces, PartRole.PUPIL))
                         .map(b -> b.centre().y()),
                 box(frame, pieces, PartRole.MOUTH).map(b -> b.centre().y()),
                 box(frame, pieces, PartRole.FACE).map(Box::maxY));
+    }
+
+    /** The middle of a neck's lower end: necks lean, so their boxes' middles say nothing. */
+    private static Optional<Point> neck(Frame frame, List<Part> pieces) {
+        List<Point> outline = pieces.stream()
+                .filter(p -> p.role() == PartRole.NECK)
+                .flatMap(p -> frame.of(p.id()).stream().flatMap(at -> p.drawing(at.drawing()).stream()
+                        .flatMap(d -> d.art().transform(at.matrix()).shapes().stream())))
+                .flatMap(s -> s.path().points().stream())
+                .toList();
+        double top = outline.stream().mapToDouble(Point::y).min().orElse(0);
+        double bottom = outline.stream().mapToDouble(Point::y).max().orElse(0);
+        double from = bottom - END * (bottom - top);
+        List<Point> end = outline.stream().filter(p -> p.y() >= from).toList();
+        return end.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Point(
+                        (end.stream().mapToDouble(Point::x).min().orElseThrow()
+                                        + end.stream()
+                                                .mapToDouble(Point::x)
+                                                .max()
+                                                .orElseThrow())
+                                / 2,
+                        bottom));
     }
 
     private static Optional<Box> box(Frame frame, List<Part> pieces, PartRole role) {

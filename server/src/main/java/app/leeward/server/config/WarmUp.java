@@ -27,6 +27,8 @@ class WarmUp {
 
     private static final UUID PILCHARD = named("pilchard");
 
+    private static final UUID WICK = named("wick");
+
     private final Documents documents;
     private final Characters characters;
     private final Lines lines;
@@ -67,6 +69,9 @@ class WarmUp {
             }
             if (demo && !documents.existsById(PILCHARD)) {
                 characters.read(PILCHARD, DemoFiles.pilchard(), "pilchard.svg", "Leeward");
+            }
+            if (demo && !documents.existsById(WICK)) {
+                characters.read(WICK, DemoFiles.wick(), "wick.svg", "Leeward");
             }
             reader.warmUp();
             for (DemoFiles.Line line : demo ? DemoFiles.lines() : java.util.List.<DemoFiles.Line>of()) {
