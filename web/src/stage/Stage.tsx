@@ -121,7 +121,8 @@ export function Stage() {
     <main aria-label="Stage" className="relative min-h-0 overflow-hidden border-r border-line graticule">
       <svg
         ref={svg}
-        className={`absolute inset-0 h-full w-full ${whyMode ? 'cursor-help' : ''}`}
+        // a layer of its own: what is posed sixty times a second is painted without what lies around it
+        className={`absolute inset-0 h-full w-full will-change-transform ${whyMode ? 'cursor-help' : ''}`}
         viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
         preserveAspectRatio="xMidYMid meet"
         onClick={choose}
