@@ -86,12 +86,33 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
   const alike = useDesk((s) => s.alike);
   const part = character.parts.find((p) => p.id === id);
   const shownNow = useShown(part?.id ?? '');
-  if (!part) return <p className="mt-1 text-[12.5px] text-faint">Click a part on the stage to choose it.</p>;
+  // the stage is for the pointer; who works by keyboard chooses here
+  const chooser = (
+    <select
+      className="field min-w-0 py-0.5 text-[12.5px]"
+      aria-label="Part to record"
+      value={part?.id ?? ''}
+      onChange={(e) => useDesk.getState().select(e.target.value || null)}
+    >
+      <option value="">a part …</option>
+      {character.parts.map((p) => (
+        <option key={p.id} value={p.id}>
+          {p.name}
+        </option>
+      ))}
+    </select>
+  );
+  if (!part)
+    return (
+      <p className="mt-1 flex items-center gap-2 text-[12.5px] text-faint">
+        Click a part on the stage, or choose {chooser}
+      </p>
+    );
   const choices = part.drawings.length === 0 ? [] : [...part.drawings.map((d) => d.id), 'nothing'];
   return (
     <div className="mt-1.5">
       <div className="flex flex-wrap items-center gap-1.5 text-[12.5px]">
-        <b>{part.name}</b>
+        {chooser}
         {shownNow !== 'nothing' && part.drawings.some((d) => d.id === shownNow) && (
           <button
             className="btn px-2 py-0.5 text-[12px]"

@@ -1,8 +1,11 @@
 package app.leeward.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -29,6 +32,7 @@ class Shots {
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
             shot(night, server, "lines-dark", "b=lines&d.turn=-50&d.gaze-across=-0.8&f=30", "");
             turn(day, server);
+            views(day, server);
             mouths(day, server);
         }
     }
@@ -73,6 +77,17 @@ class Shots {
             hand.page.waitForTimeout(600);
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+    }
+
+    /** A head of several views, one of them shown mirrored. */
+    private static void views(Browser hand, LeewardServer server) {
+        String id = UUID.nameUUIDFromBytes("leeward demo wick".getBytes(StandardCharsets.UTF_8))
+                .toString();
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=turn&d.gaze-across=0.5");
+        hand.page.getByTestId("view-bands").getByRole(AriaRole.BUTTON).nth(3).click();
+        hand.page.waitForTimeout(1500);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("views.png")));
     }
 
     /** The head turn from end to end with the ball under it, then a stop of it being recorded. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -62,6 +63,38 @@ class TurnApiTest {
         assertThat(t.get("offered")).extracting(o -> o.get("dial").asText()).contains("NOD", "TILT", "HAIR_DRAG");
         assertThat(turn(1000).at("/strip/0/at")).as("so many are not drawn").hasSize(25);
         assertThat(turn(-1).at("/strip/0/at")).hasSize(3);
+    }
+
+    @Test
+    void viewsAreMeasuredMendedAndRefusedInWords() {
+        String drawn = new String(DemoFiles.wick(), StandardCharsets.UTF_8)
+                .replace("<g id=\"side view\">", "<g id=\"side view\" transform=\"translate(9 -6)\">");
+        at = "/api/v1/characters/"
+                + client.upload(
+                                "/api/v1/characters",
+                                "file",
+                                "wick.svg",
+                                drawn.getBytes(StandardCharsets.UTF_8),
+                                Map.of())
+                        .json()
+                        .get("id")
+                        .asText();
+        JsonNode t = turn(7);
+        assertThat(t.get("ball")).isEmpty();
+        assertThat(t.get("edges")).hasSize(4);
+        assertThat(t.at("/edges/3/jumps/NECK").asDouble()).isBetween(10.5, 11.0);
+        assertThat(t.at("/edges/3/mends").asText()).isEqualTo("side-view");
+        assertThat(t.at("/edges/1/mends").isMissingNode()
+                        || t.at("/edges/1/mends").isNull())
+                .isTrue();
+        assertThat(edit("{\"kind\":\"register-views\",\"view\":\"side-view\"}").status())
+                .isEqualTo(200);
+        assertThat(turn(7).get("edges"))
+                .allSatisfy(e -> assertThat(e.get("says").asText()).isEmpty());
+        Client.Answer far = edit("{\"kind\":\"move-view-edge\",\"after\":2,\"at\":400}");
+        assertThat(far.status()).isEqualTo(422);
+        assertThat(far.json().get("detail").asText()).contains("no room");
+        assertThat(edit("{\"kind\":\"make-turn\"}").status()).isEqualTo(422);
     }
 
     @Test

@@ -2,6 +2,7 @@ package app.leeward.core.edit;
 
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Mirror;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -16,7 +17,12 @@ public record MirrorStop(String dial, double at) implements Edit, ShapesDial {
 
     @Override
     public String describe(Character before) {
-        return "Mirrored " + OnDial.at(before, dial, at);
+        List<String> out =
+                before.dial(dial).map(d -> Mirror.leftOut(before, d, at)).orElse(List.of());
+        String but = out.isEmpty()
+                ? ""
+                : ", but not the outline of " + String.join(", ", out) + ", which is not drawn alike on both sides";
+        return "Mirrored " + OnDial.at(before, dial, at) + but;
     }
 
     @Override

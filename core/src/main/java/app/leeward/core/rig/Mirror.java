@@ -183,6 +183,18 @@ public final class Mirror {
         return out;
     }
 
+    /** Names of parts whose reshaped outlines cannot be mirrored: not drawn point for point alike on both sides. */
+    public static List<String> leftOut(Character c, Dial d, double at) {
+        List<String> names = new ArrayList<>();
+        d.stop(at).ifPresent(s -> s.reshapes().forEach((part, all) -> {
+            Stop none = new Stop(2 * d.rest() - at, Map.of());
+            if (all.stream().anyMatch(r -> mirrored(c, part, r, none).equals(none))) {
+                names.add(c.part(part).map(Part::name).orElse(part));
+            }
+        }));
+        return names;
+    }
+
     /** The same reshaping on the other side: of the twin point by point, of a part on the axis by its own opposite points. */
     private static Stop mirrored(Character c, String part, Reshape r, Stop to) {
         String other = otherPart(c, part);

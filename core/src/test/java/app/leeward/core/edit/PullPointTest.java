@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.PathPoints.Hold;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
+import app.leeward.core.art.Segment;
+import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Aspect;
 import app.leeward.core.rig.Channel;
 import app.leeward.core.rig.Character;
@@ -168,5 +172,25 @@ class PullPointTest {
         assertThat(refused(FACE, new PullPoint("puff", 1, "face-skin", DRAWING, 9, 3, Hold.POINT, 1, 1, false)))
                 .contains("no such outline");
         assertThat(Regions.of(drawn(FACE)).getArea()).isCloseTo(Math.PI * 100 * 120, within(40.0));
+    }
+
+    @Test
+    void anOutlineThatIsNotAlikeOnBothSidesIsNamedWhenItsStopIsMirrored() {
+        // a fifth point on one side only
+        Path lopsided = new Path(List.of(
+                new Segment.Move(new Point(400, 500)),
+                new Segment.Line(new Point(460, 380)),
+                new Segment.Line(new Point(610, 470)),
+                new Segment.Line(new Point(500, 620)),
+                new Segment.Close()));
+        Character odd = FACE.withPart(
+                "face-skin",
+                f -> f.withDrawings(
+                        List.of(new Drawing(DRAWING, DRAWING, Artwork.of(Shape.filled("", lopsided, "#884422")))),
+                        DRAWING));
+        Character pulled = done(odd, pull(1, 1, 6, -4));
+        MirrorStop mirror = new MirrorStop("puff", 1);
+        assertThat(mirror.describe(pulled)).contains("but not the outline of face skin");
+        assertThat(mirror.describe(done(FACE, pull(1, 1, 6, -4)))).doesNotContain("but not");
     }
 }

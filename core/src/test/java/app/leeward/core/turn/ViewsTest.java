@@ -312,4 +312,32 @@ class ViewsTest {
         assertThat(c.parts()).noneMatch(p -> p.role() == PartRole.VIEW);
         assertThat(c.turn()).isPresent();
     }
+
+    @Test
+    void fourDrawnViewsBecomeSevenAndTheBackKnowsItsSides() {
+        Matrix none = Matrix.IDENTITY;
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("torso", Rigs.box(400, 640, 200, 200)),
+                view("front view", 500, none, eye("left", 540, none), eye("right", 460, none)),
+                view("three-quarter view", 545, none, eye("left", 570, none), eye("right", 500, none)),
+                view("profile view", 590, none, eye("", 560, none)),
+                Rigs.group(
+                        "back view",
+                        Rigs.layer("neck", Rigs.box(480, 600, 40, 60)),
+                        Rigs.layer("ear", Rigs.ellipse(395, 500, 12, 20)),
+                        Rigs.layer("ear", Rigs.ellipse(605, 500, 12, 20)),
+                        Rigs.layer("back hair", Rigs.ellipse(500, 490, 110, 130)))));
+        ViewSet set = c.views().orElseThrow();
+        assertThat(set.bands().stream().map(ViewBand::from))
+                .containsExactly(-180.0, -135.0, -67.5, -22.5, 22.5, 67.5, 135.0);
+        assertThat(c.dial("turn").orElseThrow().to()).isEqualTo(180);
+        assertThat(set.bands().get(0).flipped()).isTrue();
+        assertThat(set.bands().get(6).flipped()).isFalse();
+        Part leftEar = in(c, "back view", PartRole.EAR, Side.LEFT);
+        assertThat(leftEar.bounds().orElseThrow().centre().x())
+                .as("seen from behind, her left ear is on the left")
+                .isEqualTo(395);
+        assertThat(ViewCheck.of(c)).allMatch(e -> e.says().isEmpty());
+    }
 }
