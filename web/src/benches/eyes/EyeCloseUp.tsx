@@ -63,10 +63,14 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | nul
         </g>
         {shut ? <LidLine eye={eye} px={px} /> : <PupilGrip eye={eye} px={px} />}
       </svg>
-      <figcaption className="flex justify-between bg-paper px-2.5 py-1 text-[12px] whitespace-nowrap">
-        <b>{eye.name}</b>
+      <figcaption className="flex justify-between gap-2 bg-paper px-2.5 py-1 text-[12px] whitespace-nowrap">
+        <b className="truncate" title={eye.name}>
+          {eye.name}
+        </b>
         {eye.reach.length > 0 && (
-          <span className="text-faint tabular-nums">pupil {Math.round(eye.kept * 100)} % in its window</span>
+          <span className="shrink-0 text-faint tabular-nums">
+            pupil {Math.round(eye.kept * 100)} % in its window
+          </span>
         )}
       </figcaption>
     </figure>

@@ -84,6 +84,8 @@ function Place({ slot }: { slot: Slot }) {
   const { character } = view;
   const parts = slot.parts.flatMap((id) => character.parts.find((p) => p.id === id) ?? []);
 
+  const views = slot.role === 'VIEW';
+
   /** The side a drop means: by the half of the slot it fell on, as the character faces us. */
   const sideAt = (e: React.DragEvent): Side => {
     if (!slot.paired) return 'NONE';
@@ -98,11 +100,12 @@ function Place({ slot }: { slot: Slot }) {
     e.stopPropagation();
     const side = sideAt(e);
     const there = parts.find((p) => p.side === side);
-    if (there) void edit({ kind: 'join-set', part: id, into: there.id });
+    // views stand beside each other; drawings of one part replace each other
+    if (there && !views) void edit({ kind: 'join-set', part: id, into: there.id });
     else void edit({ kind: 'read-as', offers: [{ part: id, role: slot.role, side }] });
   };
 
-  const most = Math.max(0, ...parts.map((p) => p.drawings.length));
+  const most = views ? parts.length : Math.max(0, ...parts.map((p) => p.drawings.length));
   return (
     <button
       onClick={() => parts[0] && useDesk.getState().select(parts[0].id)}
@@ -128,9 +131,13 @@ function Place({ slot }: { slot: Slot }) {
       }`}
     >
       <span className="flex h-10 items-center justify-center gap-1 rounded bg-drawn p-0.5">
-        {parts.slice(0, 2).map((p) => (
-          <Thumb key={p.id} part={p} className="h-9 w-1/2" />
-        ))}
+        {views && parts.length > 0 ? (
+          <span className="line-clamp-2 px-0.5 text-[10.5px] leading-[13px] text-[#3f545b]">
+            {parts.map((p) => p.name.replace(/ view$/i, '')).join(', ')}
+          </span>
+        ) : (
+          parts.slice(0, 2).map((p) => <Thumb key={p.id} part={p} className="h-9 w-1/2" />)
+        )}
         {parts.length === 0 && (
           <span className="text-[12px] text-[#3f545b]">
             {over ? (over === 'NONE' ? 'here' : over === 'LEFT' ? 'its left' : 'its right') : '–'}

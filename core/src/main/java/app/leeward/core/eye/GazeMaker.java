@@ -38,6 +38,8 @@ public final class GazeMaker {
         Map<String, Double> shares = new HashMap<>();
         Evaluator evaluator = new Evaluator(c);
         Fills fills = new Fills(c);
+        List<Part> leading =
+                c.mainParts().stream().filter(p -> p.role() == PartRole.EYE).toList();
         for (EyePieces eye : EyePieces.of(c)) {
             Optional<Part> measure = eye.measure();
             Optional<Part> pupil = eye.pupil();
@@ -53,8 +55,11 @@ public final class GazeMaker {
             double[] reach = reach(seen.get(), round.get());
             // the dial moves the pupil in the coordinates of what it follows
             Matrix within = evaluator.atRest(pupil.get().parent());
-            across = Math.min(across, reach[0] / Math.max(1e-6, Math.hypot(within.a(), within.b())));
-            down = Math.min(down, reach[1] / Math.max(1e-6, Math.hypot(within.c(), within.d())));
+            // a view with narrower eyes holds the look back where it shows, by the pad's edge there, and nowhere else
+            if (leading.isEmpty() || leading.contains(eye.eye())) {
+                across = Math.min(across, reach[0] / Math.max(1e-6, Math.hypot(within.a(), within.b())));
+                down = Math.min(down, reach[1] / Math.max(1e-6, Math.hypot(within.c(), within.d())));
+            }
             eye.piece(PartRole.PUPIL).ifPresent(p -> shares.put(p.id(), 1.0));
             eye.piece(PartRole.IRIS).ifPresent(p -> shares.put(p.id(), 1.0));
             eye.piece(PartRole.HIGHLIGHT).ifPresent(p -> shares.put(p.id(), HIGHLIGHT_SHARE));

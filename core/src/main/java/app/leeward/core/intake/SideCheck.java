@@ -26,7 +26,8 @@ public record SideCheck(int asNamed, int turned, Map<String, Side> right) {
         Map<String, Side> right = new LinkedHashMap<>();
         int asNamed = 0;
         int turned = 0;
-        for (Part p : c.parts()) {
+        // a face seen from the side has its left eye wherever it looks
+        for (Part p : c.mainParts()) {
             Optional<Box> box = c.boundsWithFollowers(p.id());
             if (box.isEmpty()) {
                 continue;

@@ -36,7 +36,8 @@ public final class SlotBoard {
                             one(PartRole.MOUTH, "mouth", "the character cannot talk"),
                             pair(PartRole.EAR, "ear", ""),
                             pair(PartRole.CHEEK, "cheek", ""),
-                            one(PartRole.FRECKLES, "freckles", ""))),
+                            one(PartRole.FRECKLES, "freckles", ""),
+                            one(PartRole.VIEW, "views", ""))),
             new Shelf(
                     "Eyes and brows",
                     List.of(
@@ -73,17 +74,22 @@ public final class SlotBoard {
     }
 
     private static Slot slot(Character c, Place place) {
-        List<String> parts = c.parts().stream()
-                .filter(p -> p.role() == place.role && !p.drawings().isEmpty())
-                .sorted(Comparator.comparingInt(p -> switch (p.side()) {
-                    case RIGHT -> 0;
-                    case NONE -> 1;
-                    case LEFT -> 2;
-                }))
-                .map(Part::id)
-                .toList();
+        boolean views = place.role == PartRole.VIEW;
+        List<String> parts = (views ? c.parts() : c.mainParts())
+                .stream()
+                        .filter(p -> p.role() == place.role
+                                && (views || !p.drawings().isEmpty()))
+                        .sorted(Comparator.comparingInt(p -> switch (p.side()) {
+                            case RIGHT -> 0;
+                            case NONE -> 1;
+                            case LEFT -> 2;
+                        }))
+                        .map(Part::id)
+                        .toList();
         int wanted = place.paired ? 2 : 1;
-        String missing = place.cost.isEmpty() || parts.size() >= wanted
+        // a head that is exchanged brings its own hair with every view
+        boolean needless = place.role == PartRole.EXTRA_HAIR && c.views().isPresent();
+        String missing = needless || place.cost.isEmpty() || parts.size() >= wanted
                 ? ""
                 : parts.isEmpty() ? place.cost : "on one side only: " + place.cost + " there";
         return new Slot(place.role, place.name, place.cost, place.paired, parts, missing);

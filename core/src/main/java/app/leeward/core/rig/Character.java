@@ -201,6 +201,18 @@ public record Character(
                 .orElse(Pose.REST);
     }
 
+    /** The body and the view that stands for all; every part of a character without views. */
+    public List<Part> mainParts() {
+        return views.map(v -> {
+                    Map<String, String> of = v.membership(parts);
+                    String main = v.main().root();
+                    return parts.stream()
+                            .filter(p -> of.getOrDefault(p.id(), main).equals(main))
+                            .toList();
+                })
+                .orElse(parts);
+    }
+
     public List<Part> childrenOf(String id) {
         return parts.stream().filter(p -> p.parent().equals(Optional.of(id))).toList();
     }

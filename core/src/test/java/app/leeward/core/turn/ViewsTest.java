@@ -340,4 +340,35 @@ class ViewsTest {
                 .isEqualTo(395);
         assertThat(ViewCheck.of(c)).allMatch(e -> e.says().isEmpty());
     }
+
+    @Test
+    void aNarrowEyeOfOneViewHoldsTheLookBackOnlyThere() {
+        Matrix none = Matrix.IDENTITY;
+        Layer slit = Rigs.group(
+                "eye",
+                Rigs.layer("white", Rigs.ellipse(560, 490, 7, 20)),
+                Rigs.layer("pupil", Rigs.ellipse(560, 490, 5, 5)));
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("torso", Rigs.box(400, 640, 200, 200)),
+                view("front view", 500, none, eye("left", 540, none), eye("right", 460, none)),
+                view("side view", 590, none, slit)));
+        assertThat(went(c, "front view", Side.LEFT, 0)).isCloseTo(went(HEAD, "front view", Side.LEFT, 0), within(1e-6));
+        // 7 wide with a pupil of 5: it may go 2 within, and on until 60 % of it are left
+        assertThat(went(c, "side view", Side.NONE, 90)).isBetween(2.0, 7.0);
+    }
+
+    /** How far a pupil goes at full throw to the right, on the canvas. */
+    private static double went(Character c, String view, Side side, double turn) {
+        Part pupil = in(c, view, PartRole.PUPIL, side);
+        Point middle = pupil.bounds().orElseThrow().centre();
+        Frame looks = new Evaluator(c).frame(Pose.of(Map.of("turn", turn, "gaze-across", 1.0)));
+        return looks.of(pupil.id()).orElseThrow().matrix().apply(middle).x()
+                - at(c, turn)
+                        .of(pupil.id())
+                        .orElseThrow()
+                        .matrix()
+                        .apply(middle)
+                        .x();
+    }
 }
