@@ -3,7 +3,13 @@ import { useState } from 'react';
 import type { Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useShown, useStudio } from '../../state/studio';
+import { DrawingKeyField } from '../../ui/DrawingKeyField';
 import { DrawingThumb } from '../../ui/DrawingThumb';
+
+/** When the wheel last stepped on: a notch is one drawing, however many events it comes as. */
+let wheeled = 0;
+/** From how many drawings on they are found by typing. */
+const MANY = 5;
 
 /** What a part can show: picked for this pose, pinned over every dial, or made the default. */
 export function Drawings({ part }: { part: Part }) {
@@ -13,16 +19,63 @@ export function Drawings({ part }: { part: Part }) {
   const picks = useDesk((s) => s.picks);
   const pins = useDesk((s) => s.pins);
   const dials = useDesk((s) => s.dials);
+  const [wanted, setWanted] = useState('');
   const pin = pins[part.id];
   // only the server decides; this says no more than that some dial away from rest has bands for the part
   const held = character.dials.find(
     (d) => d.bands.some((b) => b.part === part.id) && (dials[d.id] ?? d.rest) !== d.rest,
   );
   if (part.drawings.length === 0) return null;
-  const choices = [...part.drawings.map((d) => d.id), 'nothing'];
+  const all = [...part.drawings.map((d) => d.id), 'nothing'];
+  const nameOf = (id: string) => part.drawings.find((d) => d.id === id)?.name ?? 'nothing';
+  const choices = all.filter((id) => nameOf(id).toLowerCase().includes(wanted.trim().toLowerCase()));
+  /** The next drawing of the set is picked, or the one before. */
+  const stepBy = (by: number) => {
+    const at = all.indexOf(shown ?? 'nothing');
+    const next = all[(at + by + all.length) % all.length]!;
+    useDesk.getState().pick(part.id, next);
+  };
   return (
     <>
-      <h2 className="mt-3 text-[15px] font-semibold">Drawings</h2>
+      <div className="mt-3 flex items-center gap-2">
+        <h2 className="text-[15px] font-semibold">Drawings</h2>
+        <span
+          role="spinbutton"
+          tabIndex={0}
+          aria-label={`Drawing of ${part.name}`}
+          aria-valuenow={Math.max(0, all.indexOf(shown ?? 'nothing')) + 1}
+          aria-valuemin={1}
+          aria-valuemax={all.length}
+          aria-valuetext={nameOf(shown ?? 'nothing')}
+          title="The wheel steps through them; so do the arrow keys up and down"
+          className="min-w-0 flex-1 cursor-ns-resize truncate rounded-md border border-line bg-card px-2 py-0.5 text-[12.5px]"
+          onWheel={(e) => {
+            const now = performance.now();
+            if (now - wheeled < 120) return;
+            wheeled = now;
+            stepBy(e.deltaY > 0 ? 1 : -1);
+          }}
+          onKeyDown={(e) => {
+            const by = { ArrowDown: 1, ArrowUp: -1 }[e.key];
+            if (!by) return;
+            e.preventDefault();
+            e.stopPropagation();
+            stepBy(by);
+          }}
+        >
+          {nameOf(shown ?? 'nothing')}
+        </span>
+        {all.length > MANY && (
+          <input
+            type="search"
+            className="field w-28 py-0.5 text-[12.5px]"
+            placeholder="find …"
+            aria-label={`Find a drawing of ${part.name}`}
+            value={wanted}
+            onChange={(e) => setWanted(e.target.value)}
+          />
+        )}
+      </div>
       <p className="text-[12.5px] text-faint">
         {held
           ? `${held.name} decides at the moment. Pin a drawing to win over it.`
@@ -57,6 +110,12 @@ export function Drawings({ part }: { part: Part }) {
                 )}
                 <span className="block truncate text-[11.5px]">{name}</span>
               </button>
+              <DrawingKeyField
+                part={part.id}
+                drawing={id}
+                name={`${name} of ${part.name}`}
+                className="mx-auto mb-1 block w-[92%] border-transparent bg-transparent text-faint"
+              />
               <button
                 className={`absolute top-0.5 left-0.5 rounded p-0.5 ${part.shown === id ? 'text-doing' : 'text-line hover:text-faint'}`}
                 aria-label={part.shown === id ? `${name} is the default` : `Make ${name} the default`}

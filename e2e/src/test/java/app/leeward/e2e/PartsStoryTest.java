@@ -298,4 +298,51 @@ class PartsStoryTest extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("has to lie above");
         undoUntilClean();
     }
+
+    private void waitForDrawing(String part, boolean shows) {
+        page.waitForFunction(
+                "([part, shows]) => !!document.querySelector(`[data-testid=stage] [data-part=${part}] g:not([style*=none])`) === shows",
+                java.util.List.of(part, shows));
+    }
+
+    @Test
+    void theCapComesOffWithOneKeyAndHandsAreFoundByTyping() {
+        choose("cap");
+        page.getByLabel("Key for nothing of cap").click();
+        page.keyboard().press("c");
+        assertThat(page.getByLabel("Key for nothing of cap")).hasValue("key c");
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("c");
+        waitForDrawing("cap", false);
+        page.keyboard().press("c");
+        waitForDrawing("cap", true);
+        page.reload();
+        page.getByTestId("rigging").waitFor();
+        page.waitForTimeout(300);
+        page.keyboard().press("c");
+        waitForDrawing("cap", false);
+        page.keyboard().press("c");
+        waitForDrawing("cap", true);
+
+        choose("left hand");
+        Locator set = page.getByRole(AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName("Drawing of left hand"));
+        assertThat(set).hasAttribute("aria-valuetext", "relaxed");
+        assertThat(set).hasAttribute("aria-valuemax", "9");
+        set.hover();
+        page.mouse().wheel(0, 100);
+        assertThat(set).hasAttribute("aria-valuetext", "point");
+        set.press("ArrowDown");
+        assertThat(set).hasAttribute("aria-valuetext", "fist");
+        set.press("ArrowUp");
+        set.press("ArrowUp");
+        set.press("ArrowUp");
+        assertThat(set).hasAttribute("aria-valuetext", "nothing");
+        waitForDrawing("hand-left", false);
+        page.getByLabel("Find a drawing of left hand").fill("thu");
+        assertThat(page.getByLabel(Pattern.compile("^Pick "))).hasCount(1);
+        page.getByLabel("Pick thumb up").click();
+        assertThat(set).hasAttribute("aria-valuetext", "thumb up");
+        waitForDrawing("hand-left", true);
+        undoUntilClean();
+    }
 }

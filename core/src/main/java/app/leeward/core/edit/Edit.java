@@ -86,6 +86,8 @@ public sealed interface Edit
                 MakeViews,
                 MoveViewEdge,
                 RegisterViews,
+                RegisterHand,
+                SetWrist,
                 FollowDial,
                 Unfollow,
                 RecordCorner,

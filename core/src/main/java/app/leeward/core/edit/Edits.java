@@ -46,9 +46,15 @@ public final class Edits {
     /** Without what was said about drawings that are gone: their keys, and the ways into and out of them. */
     private static Character tidied(Character c) {
         Character out = c;
-        if (!c.keys().stream().allMatch(k -> has(c, k.part(), k.drawing()))) {
-            out = out.withKeys(
-                    c.keys().stream().filter(k -> has(c, k.part(), k.drawing())).toList());
+        if (!c.wrists().stream().allMatch(w -> has(c, w.part(), w.drawing()))) {
+            out = out.withWrists(c.wrists().stream()
+                    .filter(w -> has(c, w.part(), w.drawing()))
+                    .toList());
+        }
+        if (!c.keys().stream().allMatch(k -> offers(c, k.part(), k.drawing()))) {
+            out = out.withKeys(c.keys().stream()
+                    .filter(k -> offers(c, k.part(), k.drawing()))
+                    .toList());
         }
         String mouth = c.mouths().part().orElse("");
         Map<String, MouthChart.Between> ways = new HashMap<>(c.mouths().betweens());
@@ -58,6 +64,10 @@ public final class Edits {
         return ways.size() == c.mouths().betweens().size()
                 ? out
                 : out.withMouths(c.mouths().withBetweens(ways));
+    }
+
+    private static boolean offers(Character c, String part, String drawing) {
+        return c.part(part).filter(p -> p.offers(drawing)).isPresent();
     }
 
     private static boolean has(Character c, String part, String drawing) {

@@ -120,6 +120,9 @@ final class Redrawing {
 
     /** How a drawing is called in a sentence. */
     static String name(Character c, String part, String drawing) {
+        if (Part.NOTHING.equals(drawing)) {
+            return "nothing of " + Edits.nameOf(c, part);
+        }
         String of =
                 c.part(part).flatMap(p -> p.drawing(drawing)).map(Drawing::name).orElse(drawing);
         return "drawing " + of + " of " + Edits.nameOf(c, part);

@@ -1,6 +1,5 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.art.Drawing;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawingKey;
 import java.util.ArrayList;
@@ -9,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Gives a drawing a key, or takes it away. A key that showed another drawing shows this one from now on.
+ * Gives a drawing of a part a key, or the choice of nothing, or takes the key away. A key that showed another drawing shows this one from now on.
  *
  * @param key as in {@link DrawingKey}; empty for none
  */
@@ -40,8 +39,10 @@ public record SetKey(String part, String drawing, String key) implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        Optional<Drawing> shown = before.part(part).flatMap(p -> p.drawing(drawing));
-        if (shown.isEmpty()) {
+        boolean there = before.part(part)
+                .filter(p -> !p.drawings().isEmpty() && p.offers(drawing))
+                .isPresent();
+        if (!there) {
             return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
         }
         if (!key.isEmpty() && !DrawingKey.fits(key)) {

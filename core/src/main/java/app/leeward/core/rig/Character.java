@@ -36,6 +36,7 @@ import java.util.stream.Stream;
  * @param corners corrections at pairs of dial values
  * @param turn how the head turn was made from the art, when it was
  * @param views whole sub-faces that a dial exchanges, when it has such
+ * @param wrists where hand drawings meet their arm, as far as somebody said so or brought them there
  */
 public record Character(
         String name,
@@ -58,7 +59,8 @@ public record Character(
         List<DrawingKey> keys,
         List<Corner> corners,
         Optional<TurnPlan> turn,
-        Optional<ViewSet> views) {
+        Optional<ViewSet> views,
+        List<DrawnWrist> wrists) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -77,6 +79,7 @@ public record Character(
         corners = corners == null ? List.of() : List.copyOf(corners);
         turn = turn == null ? Optional.empty() : turn;
         views = views == null ? Optional.empty() : views;
+        wrists = wrists == null ? List.of() : List.copyOf(wrists);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -121,7 +124,8 @@ public record Character(
                 List.of(),
                 List.of(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                List.of());
     }
 
     private static void requireSoundTree(List<Part> parts, List<String> order) {
@@ -342,6 +346,7 @@ public record Character(
                 .withLinks(links.stream().filter(l -> !l.joins(id)).toList())
                 .withMouths(mouth ? MouthChart.EMPTY : mouths)
                 .withKeys(keys.stream().filter(k -> !k.part().equals(id)).toList())
+                .withWrists(wrists.stream().filter(w -> !w.part().equals(id)).toList())
                 .withCorners(corners.stream()
                         .map(k -> k.without(id))
                         .filter(k -> !k.offsets().isEmpty())
@@ -378,6 +383,10 @@ public record Character(
         return with(d -> d.views = set);
     }
 
+    public Character withWrists(List<DrawnWrist> newWrists) {
+        return with(d -> d.wrists = newWrists);
+    }
+
     private Character with(Consumer<Draft> change) {
         Draft draft = new Draft(this);
         change.accept(draft);
@@ -407,6 +416,7 @@ public record Character(
         private List<Corner> corners;
         private Optional<TurnPlan> turn;
         private Optional<ViewSet> views;
+        private List<DrawnWrist> wrists;
 
         Draft(Character c) {
             name = c.name;
@@ -430,12 +440,13 @@ public record Character(
             corners = c.corners;
             turn = c.turn;
             views = c.views;
+            wrists = c.wrists;
         }
 
         Character done() {
             return new Character(
                     name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys, corners, turn, views);
+                    links, source, looks, cues, keys, corners, turn, views, wrists);
         }
     }
 }

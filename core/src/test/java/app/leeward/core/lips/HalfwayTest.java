@@ -166,6 +166,20 @@ class HalfwayTest {
         assertThat(done(two, new SetKey(part, oh, "")).keys()).isEmpty();
     }
 
+    @Test
+    void aKeyCanShowNothingAndStaysWhileThePartIsThere() {
+        String part = MouthSet.part(MADE).orElseThrow().id();
+        SetKey off = new SetKey(part, Part.NOTHING, "c");
+        assertThat(off.describe(MADE)).isEqualTo("Key c shows nothing of mouth");
+        Character keyed = done(MADE, off);
+        assertThat(keyed.keys()).containsExactly(new DrawingKey("c", part, Part.NOTHING));
+        assertThat(done(keyed, new CopyDrawing(part, id(MADE, Viseme.OH), "other oh"))
+                        .keys())
+                .isEqualTo(keyed.keys());
+        assertThat(((Outcome.Refused) Edits.apply(MADE, new SetKey("head", Part.NOTHING, "c"))).code())
+                .isEqualTo("no-drawing");
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"w", "0", "A", "ab", " ", "é", "?"})
     void aKeyThatDoesSomethingElseOrIsNoneIsRefused(String key) {

@@ -1,8 +1,19 @@
 import { useState } from 'react';
-import { useStudio } from '../../state/studio';
+import { useStudio } from '../state/studio';
 
 /** The key that shows a drawing: press it here to give it, Backspace to take it away. */
-export function DrawingKeyField({ part, drawing, name }: { part: string; drawing: string; name: string }) {
+export function DrawingKeyField({
+  part,
+  drawing,
+  name,
+  className = 'w-[4.3rem]',
+}: {
+  part: string;
+  /** Of one of its drawings, or nothing. */
+  drawing: string;
+  name: string;
+  className?: string;
+}) {
   const { view, edit } = useStudio();
   const [asking, setAsking] = useState(false);
   const key = view.character.keys.find((k) => k.part === part && k.drawing === drawing)?.key ?? '';
@@ -11,7 +22,7 @@ export function DrawingKeyField({ part, drawing, name }: { part: string; drawing
   };
   return (
     <input
-      className="field w-[4.3rem] px-1.5 py-0 text-center text-[12px]"
+      className={`field px-1.5 py-0 text-center text-[12px] ${className}`}
       aria-label={`Key for ${name}`}
       title="Click, then press a letter or a digit: from then on that key shows this drawing"
       readOnly

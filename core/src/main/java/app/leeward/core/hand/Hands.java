@@ -1,0 +1,258 @@
+package app.leeward.core.hand;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
+import app.leeward.core.art.Shape;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnWrist;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Wrist;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.AffineTransformation;
+
+/**
+ * Every drawing of a hand measured at the wrist, and brought onto it. The wrist all are brought to is the default drawing's: it
+ * is the one the designer drew on the arm.
+ */
+public final class Hands {
+    /** How far an arm swings when what opens at the wrist is measured, degrees. */
+    public static final double SWING = 60;
+    /** What may differ unseen: widths as a share, places in units, gaps in units. */
+    private static final double AS_WIDE = 0.08;
+
+    private static final double THERE = 1;
+    private static final double GAP = 2;
+    private static final int CIRCLE = 16;
+    private static final GeometryFactory JTS = new GeometryFactory();
+
+    private Hands() {}
+
+    /**
+     * One drawing at the wrist, in the coordinates of its part.
+     *
+     * @param off how far its wrist's middle lies from where all should meet, units
+     * @param ratio its wrist's width over that of the wrist all should have
+     * @param turned by how much its wrist's line is turned against it, degrees
+     * @param bend largest angle between its outline and the arm's where they meet, degrees; 0 without an arm
+     * @param gap widest place that opens at the wrist while the arm swings, units; 0 without an arm
+     * @param says what is wrong, in words; empty when nothing is
+     */
+    public record AtWrist(
+            String drawing,
+            String name,
+            Optional<Wrist> wrist,
+            double off,
+            double ratio,
+            double turned,
+            double bend,
+            double gap,
+            String says) {}
+
+    /**
+     * A hand.
+     *
+     * @param arm id of the part it hangs on, when that draws something
+     * @param wrist where all drawings should meet the arm, in the hand's coordinates; empty when no drawing has an area
+     */
+    public record Hand(String part, String name, Optional<String> arm, Optional<Wrist> wrist, List<AtWrist> drawings) {}
+
+    /** Every hand with drawings. */
+    public static List<Hand> of(Character c) {
+        return c.parts().stream()
+                .filter(p -> p.role() == PartRole.HAND && !p.drawings().isEmpty())
+                .map(p -> hand(c, p))
+                .toList();
+    }
+
+    private static Hand hand(Character c, Part hand) {
+        Optional<Arm> arm = arm(c, hand);
+        Optional<Wrist> wanted = wanted(c, hand);
+        List<AtWrist> drawings = hand.drawings().stream()
+                .map(d -> measured(c, hand, d, arm, wanted))
+                .toList();
+        return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), wanted, drawings);
+    }
+
+    /** The forearm in the coordinates of the hand. */
+    private record Arm(String part, Artwork art) {}
+
+    private static Optional<Arm> arm(Character c, Part hand) {
+        Evaluator rest = new Evaluator(c);
+        Matrix toHand = rest.atRest(Optional.of(hand.id())).inverse();
+        return hand.parent().flatMap(c::part).flatMap(p -> p.drawing(p.shown())
+                .map(d -> new Arm(p.id(), d.art().transform(toHand.times(rest.atRest(Optional.of(p.id())))))));
+    }
+
+    /** Where a drawing's wrist is: where somebody put it, or where it is found. */
+    public static Optional<Wrist> wrist(Character c, Part hand, Drawing d) {
+        return c.wrists().stream()
+                .filter(w -> w.part().equals(hand.id()) && w.drawing().equals(d.id()))
+                .map(DrawnWrist::wrist)
+                .findFirst()
+                .or(() -> WristFinder.of(d.art(), armSide(c, hand), true).map(WristFinder.End::wrist));
+    }
+
+    /** Which way the arm lies: its middle, or up the body when it draws nothing. */
+    private static Point armSide(Character c, Part hand) {
+        return arm(c, hand).flatMap(a -> a.art.bounds()).map(Box::centre).orElseGet(() -> hand.pivot()
+                .minus(new Point(0, 1e4)));
+    }
+
+    private static Optional<Wrist> wanted(Character c, Part hand) {
+        return hand.drawing(hand.shown())
+                .or(() -> hand.drawings().stream().findFirst())
+                .flatMap(d -> wrist(c, hand, d));
+    }
+
+    private static AtWrist measured(Character c, Part hand, Drawing d, Optional<Arm> arm, Optional<Wrist> wanted) {
+        Optional<Wrist> own = wrist(c, hand, d);
+        if (own.isEmpty() || wanted.isEmpty()) {
+            return new AtWrist(
+                    d.id(),
+                    d.name(),
+                    own,
+                    0,
+                    1,
+                    0,
+                    0,
+                    0,
+                    "It has no area, so no wrist is found; put its two points there.");
+        }
+        Wrist w = own.get();
+        Wrist to = wanted.get();
+        double off = w.middle().distance(to.middle());
+        double ratio = w.width() / to.width();
+        double turned = turned(to, w);
+        double gap = arm.map(a -> gap(d.art(), a.art, to)).orElse(0.0);
+        double bend = arm.map(a -> bend(d.art(), a.art)).orElse(0.0);
+        List<String> told = new ArrayList<>();
+        if (off > THERE) {
+            told.add(say("its wrist lies %.1f beside the others'", off));
+        }
+        if (Math.abs(turned) > 2) {
+            told.add(say("it is turned by %.0f°", turned));
+        }
+        if (Math.abs(ratio - 1) > AS_WIDE) {
+            told.add(say("its wrist is %.0f %% as wide", 100 * ratio));
+        }
+        if (told.isEmpty() && gap > GAP) {
+            told.add(say("a gap of %.1f opens when the arm swings", gap));
+        }
+        return new AtWrist(d.id(), d.name(), own, off, ratio, turned, bend, gap, String.join(", ", told));
+    }
+
+    private static String say(String words, double number) {
+        return String.format(Locale.ROOT, words, number);
+    }
+
+    /** Degrees from one wrist's line to another's, -180 to 180. */
+    private static double turned(Wrist from, Wrist to) {
+        Point a = from.second().minus(from.first());
+        Point b = to.second().minus(to.first());
+        return Math.toDegrees(Math.atan2(a.x() * b.y() - a.y() * b.x(), a.x() * b.x() + a.y() * b.y()));
+    }
+
+    /** Both outlines where they meet: how far from straight on they go, the larger of the two sides. */
+    private static double bend(Artwork hand, Artwork arm) {
+        Optional<Point> middle = hand.bounds().map(Box::centre);
+        Optional<Point> elbow = arm.bounds().map(Box::centre);
+        if (middle.isEmpty() || elbow.isEmpty()) {
+            return 0;
+        }
+        Optional<WristFinder.End> h = WristFinder.of(hand, elbow.get(), true);
+        Optional<WristFinder.End> a = WristFinder.of(arm, middle.get(), false);
+        if (h.isEmpty() || a.isEmpty()) {
+            return 0;
+        }
+        return Math.max(
+                beyond(h.get().firstGoes(), a.get().firstGoes()),
+                beyond(h.get().secondGoes(), a.get().secondGoes()));
+    }
+
+    /** How far two ways out of one point are from opposite each other, degrees. */
+    private static double beyond(Point a, Point b) {
+        return 180 - Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, a.x() * b.x() + a.y() * b.y()))));
+    }
+
+    /**
+     * The widest place inside the joint, the circle over the wrist, that neither hand nor arm covers when the hand is turned
+     * about the wrist's middle to either side.
+     */
+    static double gap(Artwork hand, Artwork arm, Wrist at) {
+        Point m = at.middle();
+        Geometry joint = JTS.createPoint(new Coordinate(m.x(), m.y())).buffer(at.width() / 2, CIRCLE);
+        Geometry still = Regions.ofFills(filled(arm));
+        Geometry moving = Regions.ofFills(filled(hand));
+        double widest = 0;
+        for (double by : new double[] {-SWING, SWING}) {
+            Geometry turned = AffineTransformation.rotationInstance(Math.toRadians(by), m.x(), m.y())
+                    .transform(moving);
+            Geometry open = joint.difference(still.union(turned));
+            for (int i = 0; i < open.getNumGeometries(); i++) {
+                if (open.getGeometryN(i) instanceof Polygon p && p.getArea() > 1e-3) {
+                    widest = Math.max(
+                            widest,
+                            2 * MaximumInscribedCircle.getRadiusLine(p, 0.02).getLength());
+                }
+            }
+        }
+        return widest;
+    }
+
+    private static List<Shape> filled(Artwork art) {
+        return art.shapes().stream()
+                .filter(s -> !(s.fill() instanceof app.leeward.core.art.Paint.None))
+                .toList();
+    }
+
+    /**
+     * A drawing brought onto the wrist of the default one: its art turned, scaled and moved.
+     *
+     * @param keepSize its size stays as it was drawn
+     * @return empty when part, drawing or wrist is not there
+     */
+    public static Optional<Character> registered(Character c, String part, String drawing, boolean keepSize) {
+        Optional<Part> hand = c.part(part);
+        Optional<Drawing> d = hand.flatMap(p -> p.drawing(drawing));
+        if (d.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Wrist> own = wrist(c, hand.get(), d.get());
+        Optional<Wrist> to = wanted(c, hand.get());
+        if (own.isEmpty() || to.isEmpty()) {
+            return Optional.empty();
+        }
+        Matrix m = own.get().onto(to.get(), keepSize);
+        Wrist there = own.get().transform(m);
+        List<Drawing> drawings = hand.get().drawings().stream()
+                .map(x -> x.id().equals(drawing)
+                        ? new Drawing(x.id(), x.name(), x.art().transform(m))
+                        : x)
+                .toList();
+        // where it is found again depends on the outline's new place; it is known now
+        return Optional.of(c.withPart(part, p -> p.withDrawings(drawings, p.shown()))
+                .withWrists(with(c.wrists(), new DrawnWrist(part, drawing, there))));
+    }
+
+    /** A list of wrists with one put or replaced. */
+    public static List<DrawnWrist> with(List<DrawnWrist> all, DrawnWrist one) {
+        List<DrawnWrist> out = new ArrayList<>(all);
+        out.removeIf(w -> w.part().equals(one.part()) && w.drawing().equals(one.drawing()));
+        out.add(one);
+        return out;
+    }
+}

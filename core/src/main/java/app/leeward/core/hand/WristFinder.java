@@ -1,0 +1,157 @@
+package app.leeward.core.hand;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
+import app.leeward.core.art.Segment;
+import app.leeward.core.art.Shape;
+import app.leeward.core.rig.Wrist;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/**
+ * Finds the end of a drawing that lies towards a point: the two ends of an outline left open there, or else the chord across it
+ * a little inside its end.
+ */
+final class WristFinder {
+    /** How far inside the end the chord lies, and where the outline's way is read, as shares of the drawing's length. */
+    private static final double INSIDE = 0.06;
+
+    private static final double FURTHER = 0.18;
+    private static final GeometryFactory JTS = new GeometryFactory();
+
+    private WristFinder() {}
+
+    /**
+     * Where a drawing ends.
+     *
+     * @param firstGoes unit vector along the outline from the wrist's first point into the drawing
+     * @param secondGoes the same from its second
+     */
+    record End(Wrist wrist, Point firstGoes, Point secondGoes) {}
+
+    /**
+     * @param towards where the other piece lies
+     * @param fingers whether the drawing is the hand, and the other piece its arm; else the other way round
+     * @return empty for a drawing without an area
+     */
+    static Optional<End> of(Artwork art, Point towards, boolean fingers) {
+        Optional<Shape> outline = art.shapes().stream()
+                .filter(s -> s.path().bounds().isPresent())
+                .max(Comparator.comparingDouble(s -> Regions.of(s.path()).getArea()));
+        if (outline.isEmpty()) {
+            return Optional.empty();
+        }
+        Geometry area = Regions.of(outline.get().path());
+        if (area.getArea() < 1e-6) {
+            return Optional.empty();
+        }
+        Coordinate middle = area.getCentroid().getCoordinate();
+        double dx = towards.x() - middle.x;
+        double dy = towards.y() - middle.y;
+        double far = Math.hypot(dx, dy);
+        if (far < 1e-9) {
+            return Optional.empty();
+        }
+        Point way = new Point(dx / far, dy / far);
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (Coordinate c : area.getCoordinates()) {
+            double at = c.x * way.x() + c.y * way.y();
+            least = Math.min(least, at);
+            most = Math.max(most, at);
+        }
+        Optional<Point[]> inner = chord(area, way, most - FURTHER * (most - least));
+        Optional<Point[]> ends = openEnds(outline.get().path(), way, (least + most) / 2)
+                .or(() -> chord(area, way, most(area, way) - INSIDE * length(area, way)));
+        if (ends.isEmpty() || inner.isEmpty()) {
+            return Optional.empty();
+        }
+        // seen from the arm the fingers lie ahead: the first point is the left one
+        Point ahead = fingers ? new Point(-way.x(), -way.y()) : way;
+        Point[] e = ordered(ends.get(), ahead);
+        Point[] i = ordered(inner.get(), ahead);
+        if (e[0].distance(e[1]) < 1e-6) {
+            return Optional.empty();
+        }
+        return Optional.of(new End(new Wrist(e[0], e[1]), unit(e[0], i[0], way), unit(e[1], i[1], way)));
+    }
+
+    private static double most(Geometry area, Point way) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (Coordinate c : area.getCoordinates()) {
+            most = Math.max(most, c.x * way.x() + c.y * way.y());
+        }
+        return most;
+    }
+
+    private static double length(Geometry area, Point way) {
+        return most(area, way) + most(area, new Point(-way.x(), -way.y()));
+    }
+
+    private static Point unit(Point from, Point to, Point way) {
+        Point by = to.minus(from);
+        double far = Math.hypot(by.x(), by.y());
+        return far < 1e-9 ? new Point(-way.x(), -way.y()) : new Point(by.x() / far, by.y() / far);
+    }
+
+    /** So that going ahead the first lies to the left, where down is positive. */
+    private static Point[] ordered(Point[] two, Point ahead) {
+        Point across = two[1].minus(two[0]);
+        boolean right = ahead.x() * across.y() - ahead.y() * across.x() > 0;
+        return right ? two : new Point[] {two[1], two[0]};
+    }
+
+    /** The ends of an outline that is not closed, when it is open on that side. */
+    private static Optional<Point[]> openEnds(Path path, Point way, double half) {
+        List<Segment> s = path.segments();
+        boolean closed = s.stream().anyMatch(Segment.Close.class::isInstance);
+        long moves = s.stream().filter(Segment.Move.class::isInstance).count();
+        if (closed || moves != 1 || s.size() < 3) {
+            return Optional.empty();
+        }
+        Segment last = s.get(s.size() - 1);
+        Point from = ((Segment.Move) s.get(0)).to();
+        Point to = last instanceof Segment.Cubic c ? c.to() : ((Segment.Line) last).to();
+        boolean there = at(from, way) > half && at(to, way) > half && from.distance(to) > 1e-3;
+        return there ? Optional.of(new Point[] {from, to}) : Optional.empty();
+    }
+
+    private static double at(Point p, Point way) {
+        return p.x() * way.x() + p.y() * way.y();
+    }
+
+    /** The outermost points of an area on the line across a way, at a place along it. */
+    private static Optional<Point[]> chord(Geometry area, Point way, double at) {
+        double reach = 2 * area.getEnvelopeInternal().getDiameter() + 1;
+        Coordinate middle = area.getEnvelopeInternal().centre();
+        double shift = at - (middle.x * way.x() + middle.y * way.y());
+        double x = middle.x + shift * way.x();
+        double y = middle.y + shift * way.y();
+        Geometry cut = area.intersection(JTS.createLineString(new Coordinate[] {
+            new Coordinate(x + reach * way.y(), y - reach * way.x()),
+            new Coordinate(x - reach * way.y(), y + reach * way.x())
+        }));
+        Point first = null;
+        Point last = null;
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (Coordinate c : cut.getCoordinates()) {
+            double across = c.y * way.x() - c.x * way.y();
+            if (across < low) {
+                low = across;
+                first = new Point(c.x, c.y);
+            }
+            if (across > high) {
+                high = across;
+                last = new Point(c.x, c.y);
+            }
+        }
+        return first == null || high - low < 1e-9 ? Optional.empty() : Optional.of(new Point[] {first, last});
+    }
+}
