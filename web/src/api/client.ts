@@ -41,6 +41,8 @@ export type VersionView = Schemas['VersionView'];
 export type ChangeView = Schemas['ChangeView'];
 export type Swatch = Schemas['Swatch'];
 export type ViewSet = Schemas['ViewSet'];
+export type HandsView = Schemas['HandsView'];
+export type Wrist = Schemas['Wrist'];
 export type TurnView = Schemas['TurnView'];
 export type DialView = Schemas['DialView'];
 export type Ease = Schemas['Ease'];
@@ -170,6 +172,7 @@ export const api = {
     post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose, aloud }),
   chartUrl: (id: string, mood: string, kind: 'svg' | 'pdf') =>
     `/api/v1/characters/${id}/mouths/chart.${kind}${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
+  hands: (id: string) => get<HandsView>(`/characters/${id}/hands`),
   turn: (id: string, pose: PoseBody, pictures: number) =>
     post<TurnView>(`/characters/${id}/turn`, { pose, pictures }),
   dial: (id: string, dial: string) =>

@@ -13,6 +13,7 @@ const NAMES: Record<Bench, string> = {
   eyes: 'Eyes',
   mouths: 'Mouths',
   brows: 'Brows',
+  hands: 'Hands',
   turn: 'Turn',
   lines: 'Lines',
   'hand-over': 'Hand over',
@@ -32,6 +33,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     eyes: eyesFact(view.character),
     mouths: mouthsFact(view),
     brows: browsFact(view.character),
+    hands: handsFact(view.character),
     turn: turnFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',
@@ -129,6 +131,11 @@ export function Rail({ characters }: { characters: Item[] }) {
       </div>
     </nav>
   );
+}
+
+function handsFact(character: CharacterView['character']): string {
+  const sizes = character.parts.filter((p) => p.role === 'HAND').map((p) => p.drawings.length);
+  return sizes.length === 0 ? 'no hands yet' : `${sizes.join(' and ')} drawings`;
 }
 
 function browsFact(c: CharacterView['character']): string {

@@ -3,6 +3,7 @@ import { isTall, useDesk } from '../state/desk';
 import { BrowsBench } from './BrowsBench';
 import { EyesBench } from './EyesBench';
 import { HandOverBench } from './HandOverBench';
+import { HandsBench } from './HandsBench';
 import { IntakeBench } from './IntakeBench';
 import { LinesBench } from './LinesBench';
 import { MouthsBench } from './MouthsBench';
@@ -26,6 +27,7 @@ export function Bench() {
       {bench === 'eyes' && <EyesBench />}
       {bench === 'mouths' && <MouthsBench />}
       {bench === 'brows' && <BrowsBench />}
+      {bench === 'hands' && <HandsBench />}
       {bench === 'turn' && <TurnBench />}
       {bench === 'lines' && <LinesBench />}
       {bench === 'hand-over' && <HandOverBench />}

@@ -1,6 +1,16 @@
 import { create } from 'zustand';
 
-export const BENCHES = ['intake', 'parts', 'eyes', 'mouths', 'brows', 'turn', 'lines', 'hand-over'] as const;
+export const BENCHES = [
+  'intake',
+  'parts',
+  'eyes',
+  'mouths',
+  'brows',
+  'hands',
+  'turn',
+  'lines',
+  'hand-over',
+] as const;
 export type Bench = (typeof BENCHES)[number];
 /** Benches that need the whole height beside the face; the line keeps to the face's side there. */
 export const isTall = (bench: Bench) => bench !== 'lines' && bench !== 'hand-over';

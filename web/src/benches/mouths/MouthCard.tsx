@@ -5,6 +5,7 @@ import { useDesk } from '../../state/desk';
 import { asMessage, useStudio } from '../../state/studio';
 import { AS_ASKED } from './Rulers';
 import { DrawingKeyField } from '../../ui/DrawingKeyField';
+import { useWheelSteps } from '../../ui/wheel';
 import { MouthPicture } from './Cell';
 import { sayOnStage } from './aloud';
 import type { Preview } from './preview';
@@ -13,9 +14,6 @@ import type { Placing } from './WallFace';
 
 type Row = WallView['rows'][number];
 type CellOf = Row['cells'][number];
-
-/** When the wheel last stepped on: a notch is one mouth, however many events it comes as. */
-let wheeled = 0;
 
 const ORIGIN = {
   DRAWN: 'drawn by hand; kept when the set is made',
@@ -56,6 +54,7 @@ export function MouthCard({
   const [ways, setWays] = useState(false);
   const [playing, setPlaying] = useState<string | null>(null);
   const film = useRef(0);
+  const picture = useWheelSteps(stepBy);
   useEffect(() => () => window.clearInterval(film.current), []);
   const play = (drawings: string[]) => {
     window.clearInterval(film.current);
@@ -92,16 +91,7 @@ export function MouthCard({
   };
   return (
     <section className="mt-2 flex gap-3 rounded-xl border border-doing bg-paper p-2" aria-label="This mouth">
-      <div
-        className="shrink-0"
-        title="The wheel steps through the row"
-        onWheel={(e) => {
-          const now = performance.now();
-          if (now - wheeled < 120) return;
-          wheeled = now;
-          stepBy(e.deltaY > 0 ? 1 : -1);
-        }}
-      >
+      <div ref={picture} className="shrink-0" title="The wheel steps through the row">
         <MouthPicture
           shapes={art(shown)}
           ghost={ghost && shown !== other ? art(other) : undefined}

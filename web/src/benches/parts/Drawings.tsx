@@ -5,9 +5,8 @@ import { useDesk } from '../../state/desk';
 import { useShown, useStudio } from '../../state/studio';
 import { DrawingKeyField } from '../../ui/DrawingKeyField';
 import { DrawingThumb } from '../../ui/DrawingThumb';
+import { useWheelSteps } from '../../ui/wheel';
 
-/** When the wheel last stepped on: a notch is one drawing, however many events it comes as. */
-let wheeled = 0;
 /** From how many drawings on they are found by typing. */
 const MANY = 5;
 
@@ -25,7 +24,6 @@ export function Drawings({ part }: { part: Part }) {
   const held = character.dials.find(
     (d) => d.bands.some((b) => b.part === part.id) && (dials[d.id] ?? d.rest) !== d.rest,
   );
-  if (part.drawings.length === 0) return null;
   const all = [...part.drawings.map((d) => d.id), 'nothing'];
   const nameOf = (id: string) => part.drawings.find((d) => d.id === id)?.name ?? 'nothing';
   const choices = all.filter((id) => nameOf(id).toLowerCase().includes(wanted.trim().toLowerCase()));
@@ -35,11 +33,14 @@ export function Drawings({ part }: { part: Part }) {
     const next = all[(at + by + all.length) % all.length]!;
     useDesk.getState().pick(part.id, next);
   };
+  const stepper = useWheelSteps(stepBy);
+  if (part.drawings.length === 0) return null;
   return (
     <>
       <div className="mt-3 flex items-center gap-2">
         <h2 className="text-[15px] font-semibold">Drawings</h2>
         <span
+          ref={stepper}
           role="spinbutton"
           tabIndex={0}
           aria-label={`Drawing of ${part.name}`}
@@ -49,12 +50,6 @@ export function Drawings({ part }: { part: Part }) {
           aria-valuetext={nameOf(shown ?? 'nothing')}
           title="The wheel steps through them; so do the arrow keys up and down"
           className="min-w-0 flex-1 cursor-ns-resize truncate rounded-md border border-line bg-card px-2 py-0.5 text-[12.5px]"
-          onWheel={(e) => {
-            const now = performance.now();
-            if (now - wheeled < 120) return;
-            wheeled = now;
-            stepBy(e.deltaY > 0 ? 1 : -1);
-          }}
           onKeyDown={(e) => {
             const by = { ArrowDown: 1, ArrowUp: -1 }[e.key];
             if (!by) return;

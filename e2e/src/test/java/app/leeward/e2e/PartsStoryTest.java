@@ -318,7 +318,8 @@ class PartsStoryTest extends Story {
         waitForDrawing("cap", true);
         page.reload();
         page.getByTestId("rigging").waitFor();
-        page.waitForTimeout(300);
+        waitForDrawing("cap", true);
+        page.waitForTimeout(1500);
         page.keyboard().press("c");
         waitForDrawing("cap", false);
         page.keyboard().press("c");

@@ -2,7 +2,6 @@ package app.leeward.e2e;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.UUID;
@@ -17,8 +16,7 @@ class Shots {
     @Test
     void take() throws Exception {
         try (LeewardServer server = LeewardServer.start("shots");
-                Browser day = new Browser();
-                Browser night = new Browser(ColorScheme.DARK)) {
+                Browser day = new Browser()) {
             shot(day, server, "lines", "b=lines&d.turn=34&d.gaze-across=0.35&f=64", "blinks");
             shot(day, server, "intake", "b=intake&d.gaze-across=-0.5&d.gaze-down=-0.4", "");
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
@@ -30,7 +28,7 @@ class Shots {
             finding(day, server);
             shot(day, server, "parts-why", "b=parts&d.turn=-42&d.blink=0.35&part=nose", "w");
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
-            shot(night, server, "lines-dark", "b=lines&d.turn=-50&d.gaze-across=-0.8&f=30", "");
+            hands(day, server);
             turn(day, server);
             views(day, server);
             mouths(day, server);
@@ -77,6 +75,17 @@ class Shots {
             hand.page.waitForTimeout(600);
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+    }
+
+    /** A hand's drawings on the arm, swung, with a fist shining through. */
+    private static void hands(Browser hand, LeewardServer server) {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=hands&p.cap=nothing");
+        hand.page.getByTestId("hand-sheet").waitFor();
+        hand.page.getByLabel("Swing").fill("18");
+        hand.page.waitForTimeout(1200);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("hands.png")));
     }
 
     /** A head of several views, one of them shown mirrored. */

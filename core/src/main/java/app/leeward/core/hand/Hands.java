@@ -31,11 +31,15 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 public final class Hands {
     /** How far an arm swings when what opens at the wrist is measured, degrees. */
     public static final double SWING = 60;
-    /** What may differ unseen: widths as a share, places in units, gaps in units. */
+    /** What may differ unseen: widths, and places as shares of the wrist's width; by eye, no source. */
     private static final double AS_WIDE = 0.08;
 
-    private static final double THERE = 1;
-    private static final double GAP = 2;
+    private static final double THERE = 0.04;
+    /** Degrees a wrist's line may be turned unseen. */
+    private static final double STRAIGHT = 6;
+    /** What may open: two flat ends that only touch open by a third of their width. */
+    private static final double GAP = 0.25;
+
     private static final int CIRCLE = 16;
     private static final GeometryFactory JTS = new GeometryFactory();
 
@@ -66,9 +70,16 @@ public final class Hands {
      * A hand.
      *
      * @param arm id of the part it hangs on, when that draws something
+     * @param place from the arm's coordinates to the hand's
      * @param wrist where all drawings should meet the arm, in the hand's coordinates; empty when no drawing has an area
      */
-    public record Hand(String part, String name, Optional<String> arm, Optional<Wrist> wrist, List<AtWrist> drawings) {}
+    public record Hand(
+            String part,
+            String name,
+            Optional<String> arm,
+            Optional<Matrix> place,
+            Optional<Wrist> wrist,
+            List<AtWrist> drawings) {}
 
     /** Every hand with drawings. */
     public static List<Hand> of(Character c) {
@@ -84,17 +95,19 @@ public final class Hands {
         List<AtWrist> drawings = hand.drawings().stream()
                 .map(d -> measured(c, hand, d, arm, wanted))
                 .toList();
-        return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), wanted, drawings);
+        return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
 
     /** The forearm in the coordinates of the hand. */
-    private record Arm(String part, Artwork art) {}
+    private record Arm(String part, Matrix place, Artwork art) {}
 
     private static Optional<Arm> arm(Character c, Part hand) {
         Evaluator rest = new Evaluator(c);
         Matrix toHand = rest.atRest(Optional.of(hand.id())).inverse();
-        return hand.parent().flatMap(c::part).flatMap(p -> p.drawing(p.shown())
-                .map(d -> new Arm(p.id(), d.art().transform(toHand.times(rest.atRest(Optional.of(p.id())))))));
+        return hand.parent().flatMap(c::part).flatMap(p -> p.drawing(p.shown()).map(d -> {
+            Matrix place = toHand.times(rest.atRest(Optional.of(p.id())));
+            return new Arm(p.id(), place, d.art().transform(place));
+        }));
     }
 
     /** Where a drawing's wrist is: where somebody put it, or where it is found. */
@@ -140,16 +153,16 @@ public final class Hands {
         double gap = arm.map(a -> gap(d.art(), a.art, to)).orElse(0.0);
         double bend = arm.map(a -> bend(d.art(), a.art)).orElse(0.0);
         List<String> told = new ArrayList<>();
-        if (off > THERE) {
+        if (off > THERE * to.width()) {
             told.add(say("its wrist lies %.1f beside the others'", off));
         }
-        if (Math.abs(turned) > 2) {
+        if (Math.abs(turned) > STRAIGHT) {
             told.add(say("it is turned by %.0f°", turned));
         }
         if (Math.abs(ratio - 1) > AS_WIDE) {
             told.add(say("its wrist is %.0f %% as wide", 100 * ratio));
         }
-        if (told.isEmpty() && gap > GAP) {
+        if (told.isEmpty() && gap > GAP * to.width()) {
             told.add(say("a gap of %.1f opens when the arm swings", gap));
         }
         return new AtWrist(d.id(), d.name(), own, off, ratio, turned, bend, gap, String.join(", ", told));

@@ -19,8 +19,10 @@ import org.locationtech.jts.geom.GeometryFactory;
  * a little inside its end.
  */
 final class WristFinder {
-    /** How far inside the end the chord lies, and where the outline's way is read, as shares of the drawing's length. */
-    private static final double INSIDE = 0.06;
+    /** How far inside the end the chord lies, as a share of its width: fingers of any length leave it where it is. */
+    private static final double INSIDE = 0.15;
+    /** Where the width is read, and further in where the outline's way is, as shares of the drawing's length. */
+    private static final double NEAR = 0.1;
 
     private static final double FURTHER = 0.18;
     private static final GeometryFactory JTS = new GeometryFactory();
@@ -67,8 +69,8 @@ final class WristFinder {
             most = Math.max(most, at);
         }
         Optional<Point[]> inner = chord(area, way, most - FURTHER * (most - least));
-        Optional<Point[]> ends = openEnds(outline.get().path(), way, (least + most) / 2)
-                .or(() -> chord(area, way, most(area, way) - INSIDE * length(area, way)));
+        Optional<Point[]> ends =
+                openEnds(outline.get().path(), way, (least + most) / 2).or(() -> nearEnd(area, way));
         if (ends.isEmpty() || inner.isEmpty()) {
             return Optional.empty();
         }
@@ -80,6 +82,13 @@ final class WristFinder {
             return Optional.empty();
         }
         return Optional.of(new End(new Wrist(e[0], e[1]), unit(e[0], i[0], way), unit(e[1], i[1], way)));
+    }
+
+    private static Optional<Point[]> nearEnd(Geometry area, Point way) {
+        double end = most(area, way);
+        return chord(area, way, end - NEAR * length(area, way))
+                .map(two -> two[0].distance(two[1]))
+                .flatMap(width -> chord(area, way, end - INSIDE * width));
     }
 
     private static double most(Geometry area, Point way) {

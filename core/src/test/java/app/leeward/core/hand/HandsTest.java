@@ -112,12 +112,14 @@ class HandsTest {
         Wrist w = WristFinder.of(art(hand()), new Point(600, 500), true)
                 .orElseThrow()
                 .wrist();
-        // 100 long, so the chord lies 6 inside its end; its edges open by 10 in 60
-        assertThat(w.first().x()).isCloseTo(494, within(1e-6));
-        assertThat(w.second().x()).isCloseTo(494, within(1e-6));
+        // 40 wide at its end, its edges open by 10 in 60: 10 inside it is 43.33 wide, and the chord lies 0.15 of that
+        // inside
+        double inside = 0.15 * (40 + 2 * 10 / 6.0);
+        assertThat(w.first().x()).isCloseTo(500 - inside, within(1e-6));
+        assertThat(w.second().x()).isCloseTo(500 - inside, within(1e-6));
         // going left, towards the fingers, the left hand side is below
-        assertThat(w.first().y()).isCloseTo(521, within(1e-6));
-        assertThat(w.second().y()).isCloseTo(479, within(1e-6));
+        assertThat(w.first().y()).isCloseTo(520 + inside / 6, within(1e-6));
+        assertThat(w.second().y()).isCloseTo(480 - inside / 6, within(1e-6));
     }
 
     @Test

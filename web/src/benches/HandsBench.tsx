@@ -1,0 +1,226 @@
+import { useQuery, keepPreviousData } from '@tanstack/react-query';
+import { CircleCheck } from 'lucide-react';
+import { useState } from 'react';
+import { api, type Shape } from '../api/client';
+import { useDesk } from '../state/desk';
+import { asMessage, useStudio } from '../state/studio';
+import { HandPicture } from './hands/HandPicture';
+
+const NONE: Shape[] = [];
+
+/** Every drawing of a hand on its forearm: aligned on the wrist, swung, laid over each other, measured and mended. */
+export function HandsBench() {
+  const { view, artwork, edit } = useStudio();
+  const { character } = view;
+  const hands = useQuery({
+    queryKey: ['hands', view.id, view.revision],
+    queryFn: () => api.hands(view.id),
+    placeholderData: keepPreviousData,
+  });
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [swing, setSwing] = useState(0);
+  const [under, setUnder] = useState('');
+  const [keepSize, setKeepSize] = useState(false);
+  const [putting, setPutting] = useState<string | null>(null);
+  const picks = useDesk((s) => s.picks);
+  const head = <h1 className="text-2xl font-bold">Hands</h1>;
+  if (hands.error)
+    return (
+      <>
+        {head}
+        <p className="mt-2 text-wrong">{asMessage(hands.error).says}</p>
+      </>
+    );
+  if (!hands.data) return head;
+  const hand = hands.data.hands.find((h) => h.part === chosen) ?? hands.data.hands[0];
+  const part = character.parts.find((p) => p.id === hand?.part);
+  if (!hand || !part)
+    return (
+      <>
+        {head}
+        <p className="mt-2 rounded-lg border border-dashed border-line p-4 text-faint">
+          This character has no hands yet. Name layers “hand L fist”, “hand L open” …, or drag a drawing onto
+          the hand’s slot on the Intake bench; all of them become one set.
+        </p>
+      </>
+    );
+  const shapesOf = (id: string | undefined, drawing: string | undefined): Shape[] => {
+    const d = character.parts.find((p) => p.id === id)?.drawings.find((x) => x.id === drawing);
+    return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
+  };
+  const arm = character.parts.find((p) => p.id === hand.arm);
+  const armOver = arm ? character.order.indexOf(arm.id) > character.order.indexOf(part.id) : false;
+  const off = hand.drawings.filter((d) => d.says !== '');
+  const mendable = hand.drawings.filter(
+    (d) => d.off > 0.01 || Math.abs(d.ratio - 1) > 1e-6 || d.turned !== 0,
+  );
+  return (
+    <>
+      <header className="flex items-baseline gap-3">
+        {head}
+        <span className="min-w-0 flex-1 truncate text-[13px] text-faint">
+          {hand.drawings.length} drawings ·{' '}
+          {off.length === 0 ? 'all on the wrist' : `${off.length} off the wrist`}
+        </span>
+      </header>
+      <div className="mt-2 flex flex-wrap items-center gap-1.5">
+        <div role="tablist" aria-label="Hands" className="contents">
+          {hands.data.hands.map((h) => (
+            <button
+              key={h.part}
+              role="tab"
+              aria-selected={h.part === hand.part}
+              className={`rounded-full border px-2.5 py-0.5 text-[12.5px] ${
+                h.part === hand.part
+                  ? 'border-ink bg-ink text-paper'
+                  : 'border-line bg-card hover:border-faint'
+              }`}
+              onClick={() => {
+                setChosen(h.part);
+                setUnder('');
+                setPutting(null);
+              }}
+            >
+              {h.name}
+            </button>
+          ))}
+        </div>
+        <label className="ml-auto flex items-center gap-1.5 text-[12.5px]">
+          laid over
+          <select
+            className="field py-0.5"
+            aria-label="Laid over"
+            value={under}
+            onChange={(e) => setUnder(e.target.value)}
+          >
+            <option value="">nothing</option>
+            {hand.drawings.map((d) => (
+              <option key={d.drawing} value={d.drawing}>
+                {d.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <label className="mt-2 flex items-center gap-2 rounded-xl border border-line bg-paper px-3 py-2 text-[13px]">
+        <span className="font-display font-semibold">Swing</span>
+        <input
+          type="range"
+          className="min-w-0 flex-1 accent-(--doing)"
+          min={-60}
+          max={60}
+          step={1}
+          value={swing}
+          aria-valuetext={`${swing}°`}
+          onChange={(e) => setSwing(Number(e.target.value))}
+          onDoubleClick={() => setSwing(0)}
+        />
+        <span className="w-10 text-right text-faint tabular-nums">{swing}°</span>
+      </label>
+      <div className="mt-2 grid grid-cols-3 gap-1.5" data-testid="hand-sheet">
+        {hand.drawings.map((d) => {
+          const isDefault = d.drawing === part.shown;
+          return (
+            <figure
+              key={d.drawing}
+              className={`overflow-hidden rounded-lg border bg-card ${
+                putting === d.drawing
+                  ? 'border-doing ring-2 ring-doing'
+                  : d.says
+                    ? 'border-wrong/60'
+                    : 'border-line'
+              }`}
+              data-testid={`hand-${d.drawing}`}
+            >
+              <button
+                className="block w-full"
+                aria-label={`Pick ${d.name}`}
+                aria-pressed={picks[part.id] === d.drawing}
+                disabled={putting === d.drawing}
+                onClick={() =>
+                  useDesk.getState().pick(part.id, picks[part.id] === d.drawing ? null : d.drawing)
+                }
+              >
+                <HandPicture
+                  hand={shapesOf(part.id, d.drawing)}
+                  arm={shapesOf(arm?.id, arm?.shown)}
+                  place={hand.place ?? [1, 0, 0, 1, 0, 0]}
+                  armOver={armOver}
+                  wanted={hand.wrist}
+                  own={d.wrist}
+                  swing={swing}
+                  under={under && under !== d.drawing ? shapesOf(part.id, under) : undefined}
+                  put={
+                    putting === d.drawing
+                      ? (first, second) =>
+                          void edit({ kind: 'set-wrist', part: part.id, drawing: d.drawing, first, second })
+                      : undefined
+                  }
+                />
+              </button>
+              <figcaption className="px-1.5 pt-1 pb-1.5 text-[12px] leading-4">
+                <span className="flex items-baseline gap-1">
+                  <b className="min-w-0 flex-1 truncate">{d.name}</b>
+                  <span
+                    className="text-faint tabular-nums"
+                    title="The widest place that opens at the wrist when the arm swings by 60°"
+                  >
+                    gap {d.gap.toFixed(1)}
+                  </span>
+                </span>
+                <span className={`block min-h-8 text-[11.5px] ${d.says ? 'text-wrong' : 'text-faint'}`}>
+                  {d.says || (isDefault ? 'the default: all others go by it' : 'on the wrist')}
+                </span>
+                <span className="flex gap-1">
+                  <button
+                    className="btn px-1.5 py-0 text-[11.5px]"
+                    aria-pressed={putting === d.drawing}
+                    title="Drag the two points of its wrist, or move them with the arrow keys; the drawing stays"
+                    onClick={() => setPutting(putting === d.drawing ? null : d.drawing)}
+                  >
+                    Wrist
+                  </button>
+                  {!isDefault && (d.says !== '' || d.off > 0.01) && (
+                    <button
+                      className="btn px-1.5 py-0 text-[11.5px]"
+                      title="Turns, scales and moves the drawing until its wrist is the others'"
+                      onClick={() =>
+                        void edit({ kind: 'register-hand', part: part.id, drawing: d.drawing, keepSize })
+                      }
+                    >
+                      Mend
+                    </button>
+                  )}
+                </span>
+              </figcaption>
+            </figure>
+          );
+        })}
+      </div>
+      <div className="mt-2.5 flex flex-wrap items-center gap-2 pb-3 text-[13px]">
+        {off.length === 0 ? (
+          <span className="flex flex-1 items-center gap-2">
+            <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
+            Every drawing meets the arm at one wrist.
+          </span>
+        ) : (
+          <span className="flex-1">{off.length} of them do not meet the arm where the default one does.</span>
+        )}
+        {mendable.length > 0 && hand.drawings.length > 1 && (
+          <>
+            <label className="flex items-center gap-1 text-[12.5px]">
+              <input type="checkbox" checked={keepSize} onChange={(e) => setKeepSize(e.target.checked)} />{' '}
+              keep their size
+            </label>
+            <button
+              className={off.length > 0 ? 'btn-do' : 'btn'}
+              onClick={() => void edit({ kind: 'register-hand', part: part.id, drawing: '', keepSize })}
+            >
+              Bring all onto the wrist
+            </button>
+          </>
+        )}
+      </div>
+    </>
+  );
+}
