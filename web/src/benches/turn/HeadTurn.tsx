@@ -19,6 +19,7 @@ export function HeadTurn() {
   const { view, edit } = useStudio();
   const { character } = view;
   const [pictures, setPictures] = useState<number>(7);
+  const [onion, setOnion] = useState(false);
   const dial = character.dials.find((d) => d.purpose === 'TURN');
   const held = useSettled(
     (s) => JSON.stringify({ dials: { ...s.dials, [dial?.id ?? '']: undefined }, looks: s.looks }),
@@ -84,6 +85,14 @@ export function HeadTurn() {
       <section className="mt-3" aria-label="From end to end">
         <div className="flex items-center gap-1.5">
           <h2 className="flex-1 text-[15px] font-semibold">From end to end</h2>
+          <button
+            className="btn px-2 py-0.5 text-[12px]"
+            aria-pressed={onion}
+            title="Each picture lets the one before it shine through"
+            onClick={() => setOnion(!onion)}
+          >
+            Onion skin
+          </button>
           {PICTURES.map((n) => (
             <button
               key={n}
@@ -95,7 +104,7 @@ export function HeadTurn() {
             </button>
           ))}
         </div>
-        {strip[0] && <Strip dial={dial} series={strip[0]} measured={measured} />}
+        {strip[0] && <Strip dial={dial} series={strip[0]} measured={measured} onion={onion} />}
         <PlayRow dial={dial} />
       </section>
       {views && strip[0] && <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} />}

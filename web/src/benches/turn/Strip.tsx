@@ -16,12 +16,15 @@ export function Strip({
   series,
   measured,
   around = null,
+  onion = false,
 }: {
   dial: Dial;
   series: FrameSeries;
   measured: Measured[];
   /** What is to be seen in each picture; the head when nothing is said. */
   around?: ViewBox | null;
+  /** Whether each picture lets the one before it, on the way from rest, shine through. */
+  onion?: boolean;
 }) {
   const { view, artwork } = useStudio();
   const { character } = view;
@@ -31,6 +34,8 @@ export function Strip({
   const now = nearest(series.at, value);
   const columns = series.at.length > 13 ? 9 : 7;
   if (!box) return null;
+  const resting = nearest(series.at, dial.rest);
+  const before = (i: number) => i + Math.sign(resting - i);
   const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
   return (
     <div
@@ -58,6 +63,16 @@ export function Strip({
               label=""
               className="block aspect-square w-full bg-drawn"
             />
+            {onion && i !== resting && (
+              <FaceCrop
+                character={character}
+                artwork={artwork}
+                frame={frameOf(series, before(i), character.order)}
+                box={box}
+                label=""
+                className="absolute inset-x-0 top-0 block aspect-square w-full opacity-35"
+              />
+            )}
             <span className="block text-center text-[11px] leading-4 text-ink">{shown(dial, at)}</span>
             {about && about.says !== '' && (
               <span className="absolute top-0.5 left-0.5 rounded-full bg-wrong-soft p-0.5 text-wrong">

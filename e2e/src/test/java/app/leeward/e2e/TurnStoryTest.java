@@ -66,6 +66,11 @@ class TurnStoryTest extends Story {
         assertThat(page.getByLabel("Turn, value").first()).hasValue("60°");
         page.waitForFunction("() => document.querySelector('[data-testid=stage] [data-part=nose]')"
                 + ".getAttribute('transform').includes('0.9')");
+        assertThat(strip.first().locator("svg")).hasCount(1);
+        button("Onion skin").click();
+        assertThat(strip.first().locator("svg")).hasCount(2);
+        assertThat(strip.nth(3).locator("svg")).hasCount(1);
+        button("Onion skin").click();
         button("25").click();
         assertThat(strip).hasCount(25);
         assertThat(page.getByText("Both halves are alike")).isVisible();

@@ -66,6 +66,31 @@ class TurnApiTest {
     }
 
     @Test
+    void handsAreMeasuredBroughtOntoTheWristAndRefusedInWords() {
+        JsonNode hands = client.get(at + "/hands").json().get("hands");
+        assertThat(hands).hasSize(2);
+        assertThat(hands.get(0).get("arm").asText()).isEqualTo("forearm-left");
+        assertThat(hands.get(0).get("drawings"))
+                .hasSize(8)
+                .allSatisfy(d -> assertThat(d.get("says").asText()).isEmpty());
+        assertThat(edit("{\"kind\":\"register-hand\",\"part\":\"hand-left\",\"drawing\":\"\",\"keepSize\":false}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(client.get(at + "/hands").json().at("/hands/0/drawings"))
+                .allSatisfy(d -> assertThat(d.get("off").asDouble()).isLessThan(1e-6));
+        Client.Answer gone = edit(
+                "{\"kind\":\"set-wrist\",\"part\":\"hand-left\",\"drawing\":\"gone\",\"first\":[0,0],\"second\":[1,1]}");
+        assertThat(gone.status()).isEqualTo(422);
+        assertThat(edit("{\"kind\":\"set-wrist\",\"part\":\"hand-left\",\"drawing\":\"fist\",\"first\":[3,3]}")
+                        .status())
+                .as("half a wrist")
+                .isBetween(400, 422);
+        assertThat(edit("{\"kind\":\"set-key\",\"part\":\"cap\",\"drawing\":\"nothing\",\"key\":\"c\"}")
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
     void viewsAreMeasuredMendedAndRefusedInWords() {
         String drawn = new String(DemoFiles.wick(), StandardCharsets.UTF_8)
                 .replace("<g id=\"side view\">", "<g id=\"side view\" transform=\"translate(9 -6)\">");
