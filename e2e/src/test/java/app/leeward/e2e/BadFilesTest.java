@@ -50,8 +50,8 @@ class BadFilesTest extends Story {
                     .hasCount(1);
         }
         assertThat(server.body("/api/v1/characters").split("\"id\""))
-                .as("Maren and Pilchard, and nobody else")
-                .hasSize(3);
+                .as("Maren, Pilchard and Barnaby, and nobody else")
+                .hasSize(4);
     }
 
     @Test
