@@ -21,7 +21,7 @@ public record RegisterHand(String part, String drawing, boolean keepSize) implem
 
     @Override
     public Set<String> touches() {
-        return Set.of("art of " + part);
+        return Set.of("art of " + part + (drawing.isEmpty() ? "" : "/" + drawing));
     }
 
     @Override

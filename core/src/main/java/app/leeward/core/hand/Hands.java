@@ -4,6 +4,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
 import app.leeward.core.art.Shape;
@@ -91,9 +92,10 @@ public final class Hands {
 
     private static Hand hand(Character c, Part hand) {
         Optional<Arm> arm = arm(c, hand);
-        Optional<Wrist> wanted = wanted(c, hand);
+        Point side = armSide(hand, arm);
+        Optional<Wrist> wanted = wanted(c, hand, side);
         List<AtWrist> drawings = hand.drawings().stream()
-                .map(d -> measured(c, hand, d, arm, wanted))
+                .map(d -> measured(d, wrist(c, hand, d, side), arm, wanted))
                 .toList();
         return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
@@ -111,28 +113,27 @@ public final class Hands {
     }
 
     /** Where a drawing's wrist is: where somebody put it, or where it is found. */
-    public static Optional<Wrist> wrist(Character c, Part hand, Drawing d) {
+    private static Optional<Wrist> wrist(Character c, Part hand, Drawing d, Point side) {
         return c.wrists().stream()
                 .filter(w -> w.part().equals(hand.id()) && w.drawing().equals(d.id()))
                 .map(DrawnWrist::wrist)
                 .findFirst()
-                .or(() -> WristFinder.of(d.art(), armSide(c, hand), true).map(WristFinder.End::wrist));
+                .or(() -> WristFinder.of(d.art(), side, true).map(WristFinder.End::wrist));
     }
 
     /** Which way the arm lies: its middle, or up the body when it draws nothing. */
-    private static Point armSide(Character c, Part hand) {
-        return arm(c, hand).flatMap(a -> a.art.bounds()).map(Box::centre).orElseGet(() -> hand.pivot()
+    private static Point armSide(Part hand, Optional<Arm> arm) {
+        return arm.flatMap(a -> a.art.bounds()).map(Box::centre).orElseGet(() -> hand.pivot()
                 .minus(new Point(0, 1e4)));
     }
 
-    private static Optional<Wrist> wanted(Character c, Part hand) {
+    private static Optional<Wrist> wanted(Character c, Part hand, Point side) {
         return hand.drawing(hand.shown())
                 .or(() -> hand.drawings().stream().findFirst())
-                .flatMap(d -> wrist(c, hand, d));
+                .flatMap(d -> wrist(c, hand, d, side));
     }
 
-    private static AtWrist measured(Character c, Part hand, Drawing d, Optional<Arm> arm, Optional<Wrist> wanted) {
-        Optional<Wrist> own = wrist(c, hand, d);
+    private static AtWrist measured(Drawing d, Optional<Wrist> own, Optional<Arm> arm, Optional<Wrist> wanted) {
         if (own.isEmpty() || wanted.isEmpty()) {
             return new AtWrist(
                     d.id(),
@@ -228,7 +229,7 @@ public final class Hands {
 
     private static List<Shape> filled(Artwork art) {
         return art.shapes().stream()
-                .filter(s -> !(s.fill() instanceof app.leeward.core.art.Paint.None))
+                .filter(s -> !(s.fill() instanceof Paint.None))
                 .toList();
     }
 
@@ -244,8 +245,9 @@ public final class Hands {
         if (d.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Wrist> own = wrist(c, hand.get(), d.get());
-        Optional<Wrist> to = wanted(c, hand.get());
+        Point side = armSide(hand.get(), arm(c, hand.get()));
+        Optional<Wrist> own = wrist(c, hand.get(), d.get(), side);
+        Optional<Wrist> to = wanted(c, hand.get(), side);
         if (own.isEmpty() || to.isEmpty()) {
             return Optional.empty();
         }

@@ -61,16 +61,11 @@ final class WristFinder {
             return Optional.empty();
         }
         Point way = new Point(dx / far, dy / far);
-        double least = Double.POSITIVE_INFINITY;
-        double most = Double.NEGATIVE_INFINITY;
-        for (Coordinate c : area.getCoordinates()) {
-            double at = c.x * way.x() + c.y * way.y();
-            least = Math.min(least, at);
-            most = Math.max(most, at);
-        }
-        Optional<Point[]> inner = chord(area, way, most - FURTHER * (most - least));
+        double most = most(area, way);
+        double length = length(area, way);
+        Optional<Point[]> inner = chord(area, way, most - FURTHER * length);
         Optional<Point[]> ends =
-                openEnds(outline.get().path(), way, (least + most) / 2).or(() -> nearEnd(area, way));
+                openEnds(outline.get().path(), way, most - length / 2).or(() -> nearEnd(area, way));
         if (ends.isEmpty() || inner.isEmpty()) {
             return Optional.empty();
         }
