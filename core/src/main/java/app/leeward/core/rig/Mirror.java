@@ -359,6 +359,10 @@ public final class Mirror {
                 .withCorners(c.corners().stream()
                         .map(k -> k.withOffsets(mirrored(k.offsets())))
                         .toList())
+                .withWrists(c.wrists().stream()
+                        .map(w ->
+                                new DrawnWrist(w.part(), w.drawing(), w.wrist().mirrored(axis)))
+                        .toList())
                 .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
     }
 

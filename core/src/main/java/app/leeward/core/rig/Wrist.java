@@ -28,6 +28,12 @@ public record Wrist(Point first, Point second) {
         return new Wrist(m.apply(first), m.apply(second));
     }
 
+    /** Of the drawing's mirror image: what was the left point is the right one. */
+    public Wrist mirrored(double axis) {
+        Matrix m = Matrix.mirror(axis);
+        return new Wrist(m.apply(second), m.apply(first));
+    }
+
     /**
      * The similarity (rotation, even scale, shift) that takes this wrist onto another: multiplication by the quotient of the two
      * as complex numbers, then a shift.

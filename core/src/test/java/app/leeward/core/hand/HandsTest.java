@@ -15,6 +15,7 @@ import app.leeward.core.edit.CopyDrawing;
 import app.leeward.core.edit.DropDrawing;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterHand;
 import app.leeward.core.edit.SetWrist;
@@ -213,5 +214,16 @@ class HandsTest {
                 .hasMessageContaining("apart");
         assertThat(Hands.with(List.of(), new DrawnWrist("a", "b", new Wrist(p, new Point(4, 4)))))
                 .hasSize(1);
+    }
+
+    @Test
+    void aFlippedCharacterKeepsItsHandsOnTheWrist() {
+        Matrix off = Matrix.translate(40, -30).times(Matrix.scale(0.7, 0.7));
+        Character on = done(rig(off), new RegisterHand("hand-left", "", false));
+        Hands.AtWrist before = only(on).drawings().get(1);
+        Hands.AtWrist flipped = only(done(on, new Flip())).drawings().get(1);
+        assertThat(flipped.off()).isCloseTo(before.off(), within(1e-9));
+        assertThat(flipped.turned()).isCloseTo(0, within(1e-6));
+        assertThat(flipped.says()).isEqualTo(before.says());
     }
 }

@@ -9,6 +9,7 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
 import app.leeward.core.edit.MoveViewEdge;
@@ -370,5 +371,25 @@ class ViewsTest {
                         .matrix()
                         .apply(middle)
                         .x();
+    }
+
+    @Test
+    void aFlippedCharacterShowsTheMirrorImageAtEveryTurn() {
+        Character flipped = done(HEAD, new Flip());
+        double axis = HEAD.model().axis();
+        for (double turn : new double[] {-90, -45, 0, 45, 90}) {
+            Frame now = at(flipped, turn);
+            for (Frame.Placed p : at(HEAD, turn).placed()) {
+                Part was = HEAD.part(p.part()).orElseThrow();
+                Point a = p.matrix().apply(was.bounds().orElseThrow().centre());
+                Part is = flipped.part(p.part()).orElseThrow();
+                Point b = now.of(p.part())
+                        .orElseThrow()
+                        .matrix()
+                        .apply(is.bounds().orElseThrow().centre());
+                assertThat(b.x()).as("%s at %s", was.name(), turn).isCloseTo(2 * axis - a.x(), within(1e-6));
+                assertThat(b.y()).isCloseTo(a.y(), within(1e-6));
+            }
+        }
     }
 }
