@@ -68,7 +68,7 @@ server_command() {
     java -Djarmode=tools -jar "$jar" extract --destination "$app" >/dev/null
     touch "$app/unpacked"
   fi
-  SERVER=(java -XX:+UseSerialGC -Xmx2g -Xshare:auto)
+  SERVER=(java -XX:+UseParallelGC -Xms1g -Xmx2g -Xshare:auto)
   if [ -f "$app/classes.jsa" ]; then
     SERVER+=("-XX:SharedArchiveFile=$app/classes.jsa")
   else

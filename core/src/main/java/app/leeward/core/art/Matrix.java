@@ -13,6 +13,11 @@ package app.leeward.core.art;
 public record Matrix(double a, double b, double c, double d, double e, double f) {
     public static final Matrix IDENTITY = new Matrix(1, 0, 0, 1, 0, 0);
 
+    /** Whether every point stays where it is. */
+    boolean changesNothing() {
+        return a == 1 && b == 0 && c == 0 && d == 1 && e == 0 && f == 0;
+    }
+
     public Matrix {
         // one sum is enough: a single NaN or infinity makes it non-finite (opposite infinities give NaN)
         if (!Double.isFinite(a + b + c + d + e + f)) {

@@ -23,7 +23,7 @@ public record Path(List<Segment> segments) {
     }
 
     public Path transform(Matrix m) {
-        return map(m::apply);
+        return m.changesNothing() ? this : map(m::apply);
     }
 
     /** Every point and handle taken elsewhere; the commands stay. */

@@ -18,6 +18,8 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Finds the vertical axis about which a front view is drawn alike on both sides, from the art alone. Shapes of one colour
@@ -112,11 +114,12 @@ public final class AxisFinder {
             double places = 0;
             double squares = 0;
             pairs = 0;
-            double[] off = new double[votes.size()];
-            for (int i = 0; i < off.length; i++) {
-                Vote v = votes.get(i);
-                off[i] = round == 0 ? squared(v, x, feet[i]) : near(v, x, feet[i]);
-            }
+            double at = x;
+            boolean first = round == 0;
+            double[] off = IntStream.range(0, votes.size())
+                    .parallel()
+                    .mapToDouble(i -> first ? squared(votes.get(i), at, feet[i]) : near(votes.get(i), at, feet[i]))
+                    .toArray();
             double usual = usual(off, floor);
             for (int i = 0; i < off.length; i++) {
                 Vote v = votes.get(i);
@@ -142,8 +145,9 @@ public final class AxisFinder {
 
     /** The largest shapes of the picture at rest: the many small ones would not move the axis. */
     private static List<Sample> samples(Character c) {
+        record Drawn(Shape shape, Matrix place) {}
         record Found(Shape shape, Path path, double size) {}
-        List<Found> found = new ArrayList<>();
+        List<Drawn> drawn = new ArrayList<>();
         Frame frame = new Evaluator(c).frame(Pose.REST);
         for (Frame.Placed p : frame.placed()) {
             for (Shape s : c.part(p.part())
@@ -152,15 +156,21 @@ public final class AxisFinder {
                     .orElseThrow()
                     .art()
                     .shapes()) {
-                Path path =
-                        p.matrix().equals(Matrix.IDENTITY) ? s.path() : s.path().transform(p.matrix());
-                found.add(new Found(s, path, roughSize(path)));
+                drawn.add(new Drawn(s, p.matrix()));
             }
         }
-        found.sort(Comparator.comparingDouble(Found::size).reversed());
-        return found.stream()
+        List<Found> largest = drawn.parallelStream()
+                .map(d -> {
+                    Path path = d.place().equals(Matrix.IDENTITY)
+                            ? d.shape().path()
+                            : d.shape().path().transform(d.place());
+                    return new Found(d.shape(), path, roughSize(path));
+                })
+                .sorted(Comparator.comparingDouble(Found::size).reversed())
                 .limit(MOST_SHAPES)
                 .filter(f -> f.size() > 1e-6)
+                .toList();
+        return largest.parallelStream()
                 .map(f -> sample(f.shape, f.path, f.path.bounds().orElseThrow()))
                 .toList();
     }
@@ -206,22 +216,25 @@ public final class AxisFinder {
     private static List<Vote> votes(List<Sample> samples) {
         List<Sample> rising = new ArrayList<>(samples);
         rising.sort(Comparator.comparingDouble(Sample::height));
-        List<Vote> votes = new ArrayList<>();
+        record Pair(Sample a, Sample b) {}
+        List<Pair> pairs = new ArrayList<>();
         int left = MOST_PAIRS;
         for (int i = 0; i < rising.size(); i++) {
             Sample a = rising.get(i);
             if (twins(a, a)) {
-                vote(a, a, votes);
+                pairs.add(new Pair(a, a));
             }
             for (int k = i + 1; k < rising.size() && left > 0 && sameHeight(a, rising.get(k)); k++) {
                 Sample b = rising.get(k);
                 if (a.paint.near(b.paint) && twins(a, b)) {
                     left--;
-                    vote(a, b, votes);
+                    pairs.add(new Pair(a, b));
                 }
             }
         }
-        return votes;
+        return pairs.parallelStream()
+                .flatMap(p -> vote(p.a(), p.b()).stream())
+                .collect(Collectors.toCollection(ArrayList::new));
     }
 
     private static boolean sameHeight(Sample a, Sample b) {
@@ -235,13 +248,13 @@ public final class AxisFinder {
                 && Math.abs(a.lean + b.lean) <= ALIKE * size;
     }
 
-    private static void vote(Sample a, Sample b, List<Vote> votes) {
+    private static Optional<Vote> vote(Sample a, Sample b) {
         double size = Math.max(a.size(), b.size());
         double x = (a.middle.x() + b.middle.x()) / 2;
         double most = ALIKE * size;
-        if (squared(a, b, x, most * most) <= most * most) {
-            votes.add(new Vote(x, (a == b ? 1 : 2) * size, a, b));
-        }
+        return squared(a, b, x, most * most) <= most * most
+                ? Optional.of(new Vote(x, (a == b ? 1 : 2) * size, a, b))
+                : Optional.empty();
     }
 
     /**

@@ -16,14 +16,23 @@ public final class Pivots {
     private Pivots() {}
 
     static List<Part> place(List<Part> parts) {
-        return parts.stream()
-                .map(p -> p.withPivot(placeFor(p, parts), List.of()))
+        Map<String, String> views = views(parts);
+        // measuring the outlines of large art is most of the work
+        return parts.parallelStream()
+                .map(p -> p.withPivot(placeFor(p, parts, views), List.of()))
                 .toList();
     }
 
     /** Where a part of this role is best turned about. */
     public static Point placeFor(Part p, List<Part> all) {
-        List<Part> parts = beside(p, all);
+        return placeFor(p, all, views(all));
+    }
+
+    private static Point placeFor(Part p, List<Part> all, Map<String, String> views) {
+        String own = views.get(p.id());
+        List<Part> parts = own == null
+                ? all
+                : all.stream().filter(o -> own.equals(views.get(o.id()))).toList();
         double middle = parts.stream()
                 .filter(o -> o.role() == PartRole.FACE || o.role() == PartRole.HEAD)
                 .flatMap(o -> o.bounds().stream())
@@ -33,17 +42,13 @@ public final class Pivots {
         return pivot(p, parts, middle);
     }
 
-    /** The parts of the same view, for one that belongs to a view. */
-    private static List<Part> beside(Part p, List<Part> all) {
+    /** Which view each part that belongs to one belongs to. */
+    private static Map<String, String> views(List<Part> all) {
         Set<String> roots = all.stream()
                 .filter(o -> o.role() == PartRole.VIEW)
                 .map(Part::id)
                 .collect(Collectors.toSet());
-        Map<String, String> views = ViewSet.membership(all, roots);
-        String own = views.get(p.id());
-        return own == null
-                ? all
-                : all.stream().filter(o -> own.equals(views.get(o.id()))).toList();
+        return ViewSet.membership(all, roots);
     }
 
     private static Point pivot(Part p, List<Part> parts, double middle) {

@@ -6,6 +6,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
@@ -34,6 +35,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
@@ -207,6 +209,37 @@ public final class LeewardJson {
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("stored artwork cannot be read", e);
         }
+    }
+
+    /**
+     * What {@link #artwork(String)} makes of the text {@code json} of {@code art}. Plain shapes lose nothing but digits, and
+     * are rounded instead of being read.
+     */
+    public static Artwork readBack(Artwork art, String json) {
+        List<Shape> kept = new ArrayList<>(art.shapes().size());
+        for (Shape s : art.shapes()) {
+            if (!s.clips().isEmpty() || !plain(s.fill()) || !plain(s.stroke().paint()) || !rounds(s.path())) {
+                return artwork(json);
+            }
+            kept.add(s.withPath(s.path().map(p -> new Point(round(p.x(), 1e4), round(p.y(), 1e4)))));
+        }
+        return new Artwork(kept);
+    }
+
+    private static boolean plain(Paint paint) {
+        return paint instanceof Paint.None || paint instanceof Paint.Flat;
+    }
+
+    /** Whether every coordinate has its ten thousandths counted exactly, and no line goes on from a closed sub-path. */
+    private static boolean rounds(Path path) {
+        Segment before = null;
+        for (Segment s : path.segments()) {
+            if (before instanceof Segment.Close && !(s instanceof Segment.Move)) {
+                return false;
+            }
+            before = s;
+        }
+        return path.points().stream().allMatch(p -> Math.abs(p.x()) < 1e11 && Math.abs(p.y()) < 1e11);
     }
 
     public static String sha256(byte[] bytes) {

@@ -19,6 +19,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -54,8 +55,8 @@ final class Colours {
         return named;
     }
 
-    /** @param box of the shape to be filled, for gradients; null where only one colour can be used */
-    Paint paint(String css, double opacity, String current, Box box) {
+    /** @param box of the shape to be filled, for gradients; gives null where only one colour can be used */
+    Paint paint(String css, double opacity, String current, Supplier<Box> box) {
         String v = css.toLowerCase(Locale.ROOT);
         if (v.equals("none") || v.equals("transparent")) {
             return Paint.NONE;
@@ -126,9 +127,9 @@ final class Colours {
      * A gradient as a paint of the shape it fills. Attributes missing on it come from the one it refers to (SVG 1.1,
      * 13.2.2).
      *
-     * @param box bounds of the shape in its own coordinates; null for a line, which shows the middle colour
+     * @param boxOf bounds of the shape in its own coordinates; gives null for a line, which shows the middle colour
      */
-    private Paint gradient(String id, String fallback, double opacity, Box box) {
+    private Paint gradient(String id, String fallback, double opacity, Supplier<Box> boxOf) {
         List<XmlNode> chain = new ArrayList<>();
         for (XmlNode n = byId.get(id); n != null && chain.size() < 8 && !chain.contains(n); ) {
             chain.add(n);
@@ -141,9 +142,11 @@ final class Colours {
                 .orElse(List.of());
         if (stops.isEmpty()) {
             note("paint-missing", id, "The paint '" + id + "' is not in the file or is a pattern; it is left out.");
-            return fallback.isEmpty() ? Paint.NONE : paint(fallback, opacity, "black", box);
+            return fallback.isEmpty() ? Paint.NONE : paint(fallback, opacity, "black", boxOf);
         }
-        if (stops.size() > 1 && box != null) {
+        // most paints are one colour, and measuring a large outline takes long
+        Box box = stops.size() > 1 ? boxOf.get() : null;
+        if (box != null) {
             Optional<Matrix> place = place(chain, box);
             if (place.isPresent()) {
                 Paint.Spread spread =
@@ -172,7 +175,7 @@ final class Colours {
                 css.putAll(StyleSheet.declarations(stop.get("style", "")));
                 double a = Math.max(0, Math.min(1, Lengths.parse(css.get("stop-opacity"), 1)));
                 last = Math.max(last, Math.max(0, Math.min(1, share(css.get("offset"), 0))));
-                Paint colour = paint(css.getOrDefault("stop-color", "black").strip(), opacity * a, "black", null);
+                Paint colour = paint(css.getOrDefault("stop-color", "black").strip(), opacity * a, "black", () -> null);
                 stops.add(
                         colour instanceof Paint.Flat f
                                 ? new GradientStop(last, f.colour(), f.opacity())

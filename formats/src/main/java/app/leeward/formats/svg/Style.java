@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /** What is inherited down the file while it is walked. Group opacity is multiplied into the shapes. */
 record Style(
@@ -148,11 +149,11 @@ record Style(
         }
     }
 
-    Paint fillPaint(Colours colours, Box box) {
+    Paint fillPaint(Colours colours, Supplier<Box> box) {
         return colours.paint(fill, fillOpacity, colour, box);
     }
 
-    Stroke strokeOf(Colours colours, Box box) {
+    Stroke strokeOf(Colours colours, Supplier<Box> box) {
         Paint paint = colours.paint(stroke, strokeOpacity, colour, box);
         return paint instanceof Paint.None || strokeWidth == 0
                 ? Stroke.NONE

@@ -16,10 +16,12 @@ import app.leeward.formats.xml.XmlNode;
 import app.leeward.formats.xml.XmlReader;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /**
  * Reads a layered SVG file: every group becomes a layer, every transform is resolved into the coordinates, fills and
@@ -48,11 +50,14 @@ public final class SvgReader {
             "sodipodi:namedview",
             "RDF");
     private static final int DEEPEST_USE = 12;
+    /** Path data worth handing to another processor, letters. */
+    private static final int LONG = 500;
 
     private final List<Note> notes = new ArrayList<>();
     private final XmlReader nodes = new XmlReader("svg", "SVG drawing");
     private final Pixels pixels = new Pixels();
     private final StyleSheet sheet = new StyleSheet();
+    private final Map<XmlNode, PathReader.Result> outlines = new IdentityHashMap<>();
     private Colours colours;
     private ClipPaths clipPaths;
     private int shapes;
@@ -79,6 +84,7 @@ public final class SvgReader {
         notes.addAll(nodes.notes());
         colours = new Colours(nodes.byId(), notes);
         collectStyles(root);
+        readOutlines(root);
         clipPaths = new ClipPaths(nodes.byId(), sheet, notes);
         double[] box = viewBox(root);
         Matrix place = box == null ? Matrix.IDENTITY : Matrix.translate(-box[0], -box[1]);
@@ -89,6 +95,29 @@ public final class SvgReader {
                 .filter(t -> !t.isEmpty())
                 .findFirst();
         return new LayeredArt(title, canvas(box, layer), layer, notes, pixels.images(), true);
+    }
+
+    /** Path data is nearly all of a large file, and reading one takes nothing from another. */
+    private void readOutlines(XmlNode root) {
+        List<XmlNode> drawn = new ArrayList<>();
+        collect(root, drawn);
+        List<PathReader.Result> read =
+                drawn.parallelStream().map(n -> PathReader.read(n.get("d"))).toList();
+        for (int i = 0; i < drawn.size(); i++) {
+            outlines.put(drawn.get(i), read.get(i));
+        }
+    }
+
+    private static void collect(XmlNode node, List<XmlNode> drawn) {
+        if (node.name.equals("path") && node.get("d", "").length() > LONG) {
+            drawn.add(node);
+        }
+        node.children.forEach(c -> collect(c, drawn));
+    }
+
+    private PathReader.Result outline(XmlNode node) {
+        PathReader.Result read = outlines.get(node);
+        return read != null ? read : PathReader.read(BasicShapes.data(node).orElse(""));
     }
 
     private void collectStyles(XmlNode node) {
@@ -267,7 +296,7 @@ public final class SvgReader {
         }
         Map<String, String> css = sheet.of(node);
         Style style = cut(node, css, inherited.with(css), m);
-        PathReader.Result read = PathReader.read(BasicShapes.data(node).orElse(""));
+        PathReader.Result read = outline(node);
         if (read.error() != null) {
             notes.add(new Note(
                     "path-broken",
@@ -278,7 +307,7 @@ public final class SvgReader {
         if (hidden || !BasicShapes.drawable(read.path())) {
             return Optional.empty();
         }
-        Box box = read.path().bounds().orElse(null);
+        Supplier<Box> box = () -> read.path().bounds().orElse(null);
         Paint fill = node.name.equals("line")
                 ? Paint.NONE
                 : style.fillPaint(colours, box).transform(m);

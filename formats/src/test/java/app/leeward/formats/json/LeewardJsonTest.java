@@ -4,7 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
+import app.leeward.core.art.Shape;
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.Key;
@@ -72,10 +77,12 @@ import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.TurnMaker;
 import app.leeward.demo.DemoFiles;
 import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.svg.PathReader;
 import app.leeward.formats.svg.SvgReader;
 import app.leeward.formats.svg.SvgWriter;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -99,6 +106,29 @@ class LeewardJsonTest {
         LayeredArt art = SvgReader.read(DemoFiles.maren());
         IntakeResult result = Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes());
         return ((IntakeResult.Hung) result).character();
+    }
+
+    @Test
+    void artworkIsRoundedToJustWhatReadingItBackGives() {
+        Matrix odd = new Matrix(0.7312345678, 0.2187654321, -0.318273645, 1.2345678901, -1234.56789, 1e-7);
+        Path closed = PathReader.read("M1 2L3.00005 4.00015Z").path();
+        List<Segment> goesOn = new ArrayList<>(closed.segments());
+        goesOn.add(new Segment.Line(new Point(-0.00001, 9.123456789)));
+        Path far = Path.of(new Segment.Move(new Point(123456789012345.678, -1)), new Segment.Line(new Point(1, 1e-9)));
+        List<Artwork> arts = new ArrayList<>(List.of(
+                Artwork.of(Shape.filled("goes on", new Path(goesOn), "#102030")),
+                Artwork.of(Shape.filled("far out", far, "#102030")),
+                Artwork.of(Shape.filled("nothing", Path.of(), "#102030"))));
+        for (byte[] file : List.of(DemoFiles.maren(), DemoFiles.pilchard(), DemoFiles.wick())) {
+            LayeredArt art = SvgReader.read(file);
+            Character c = ((IntakeResult.Hung) Assembler.assemble("any", art.canvas(), 24, art.root(), art.notes()))
+                    .character();
+            c.parts().forEach(p -> p.drawings().forEach(d -> arts.add(d.art().transform(odd))));
+        }
+        assertThat(arts).hasSizeGreaterThan(100).allSatisfy(art -> {
+            String text = LeewardJson.artwork(art);
+            assertThat(LeewardJson.readBack(art, text)).isEqualTo(LeewardJson.artwork(text));
+        });
     }
 
     @Test

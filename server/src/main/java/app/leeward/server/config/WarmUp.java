@@ -13,6 +13,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Once the server answers: loads the acoustic model in the background, and the demo when asked to, and
  * practises reading a large file. */
@@ -33,6 +35,7 @@ class WarmUp {
     private final Characters characters;
     private final Lines lines;
     private final LineReader reader;
+    private final TransactionTemplate practice;
     private final boolean demo;
 
     WarmUp(
@@ -40,11 +43,13 @@ class WarmUp {
             Characters characters,
             Lines lines,
             LineReader reader,
+            PlatformTransactionManager transactions,
             @Value("${leeward.demo}") boolean demo) {
         this.documents = documents;
         this.characters = characters;
         this.lines = lines;
         this.reader = reader;
+        this.practice = new TransactionTemplate(transactions);
         this.demo = demo;
     }
 
@@ -82,7 +87,10 @@ class WarmUp {
                 }
             }
             for (int i = 0; i < PRACTICES; i++) {
-                characters.practise(Practice.file());
+                practice.executeWithoutResult(t -> {
+                    t.setRollbackOnly();
+                    characters.practise(Practice.file());
+                });
             }
         } catch (RuntimeException e) {
             LOG.error("Warming up failed; the first line and the first large file will take longer", e);

@@ -1,5 +1,6 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.edit.Adopt;
 import app.leeward.core.edit.Edit;
@@ -86,13 +87,20 @@ public class Characters {
         return ledger.edit(keeping, id, base, edit, author);
     }
 
-    /** Reads a file and keeps nothing of it, so that the Java machine has translated what reading takes before somebody waits. */
+    /**
+     * Begins a character up to the last statement, so that the Java machine has translated what that takes before somebody waits.
+     * The transaction it is called in has to be taken back.
+     */
     public void practise(byte[] file) {
-        keeping.shelf()
-                .practise(hung(file, "practice").parts().stream()
-                        .flatMap(p -> p.drawings().stream())
-                        .map(Drawing::art)
-                        .toList());
+        read(UUID.randomUUID(), file, "practice.svg", "practice");
+        keeping.shelf().practise();
+    }
+
+    private static List<Artwork> arts(Character c) {
+        return c.parts().stream()
+                .flatMap(p -> p.drawings().stream())
+                .map(Drawing::art)
+                .toList();
     }
 
     /** A file's layers hung together as a character of their own; its pictures are kept, its drawings not yet. */
@@ -232,10 +240,7 @@ public class Characters {
         @Override
         public String writeEdit(Edit edit) {
             if (edit instanceof Adopt a) {
-                shelf.putAll(a.character().parts().stream()
-                        .flatMap(p -> p.drawings().stream())
-                        .map(Drawing::art)
-                        .toList());
+                shelf.putAll(arts(a.character()));
             }
             return JsonText.writeAs(json, Edit.class, edit);
         }

@@ -80,7 +80,10 @@ public class StoredArt implements ArtShelf {
         static Written of(Artwork art) {
             String json = LeewardJson.artwork(art);
             return new Written(
-                    art, LeewardJson.sha256(json.getBytes(StandardCharsets.UTF_8)), json, LeewardJson.artwork(json));
+                    art,
+                    LeewardJson.sha256(json.getBytes(StandardCharsets.UTF_8)),
+                    json,
+                    LeewardJson.readBack(art, json));
         }
     }
 
@@ -92,9 +95,10 @@ public class StoredArt implements ArtShelf {
         }
     }
 
-    /** Writes artwork out and reads it back as if it were kept. */
-    void practise(Collection<Artwork> arts) {
-        arts.parallelStream().map(Written::of).forEach(w -> {});
+    /** Sends what the transaction at hand has put here to the database at once, for one that will be taken back. */
+    void practise() {
+        putting().ifPresent(p -> artworks.keepAll(p.shapes));
+        artworks.flush();
     }
 
     private void put(Written w) {
