@@ -4,6 +4,7 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { GazePad } from './GazePad';
 import { Ruler } from './Ruler';
+import { upwards } from './values';
 
 /** Every dial, on every bench, under the face. */
 export function Shelf() {
@@ -18,9 +19,12 @@ export function Shelf() {
   );
   const [withUnits, setWithUnits] = useState(false);
   const units = character.dials.filter((d) => d.purpose === 'ACTION_UNIT');
-  const rulers = character.dials.filter(
-    (d) => !onPads.has(d.id) && (withUnits || d.purpose !== 'ACTION_UNIT'),
-  );
+  const selected = useDesk((s) => s.part);
+  const near = selected ? upwards(character.parts, selected) : [];
+  const here = (id: string | undefined) => id !== undefined && near.includes(id);
+  const rulers = character.dials
+    .filter((d) => !onPads.has(d.id) && (withUnits || here(d.hangsOn) || d.purpose !== 'ACTION_UNIT'))
+    .sort((a, b) => Number(here(b.hangsOn)) - Number(here(a.hangsOn)));
   return (
     <section
       aria-label="Dials"
@@ -42,7 +46,9 @@ export function Shelf() {
           </p>
         )}
         {rulers.map((d) => (
-          <Ruler key={d.id} dial={d} />
+          <div key={d.id} className={here(d.hangsOn) ? '-ml-1.5 rounded border-l-2 border-doing pl-1' : ''}>
+            <Ruler dial={d} />
+          </div>
         ))}
         {units.length > 0 && (
           <button

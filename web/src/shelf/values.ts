@@ -1,4 +1,4 @@
-import type { Dial } from '../api/client';
+import type { Dial, Part } from '../api/client';
 
 /** Where a wheel notch can come to rest: stops, rest, ends, and the middle of each band. In rising order. */
 export function notches(dial: Dial): number[] {
@@ -82,4 +82,14 @@ export function typed(text: string): number | null {
   };
   const value = sum();
   return i === tokens.length && Number.isFinite(value) ? value : null;
+}
+
+/** A part and what it follows, all the way up. */
+export function upwards(parts: Part[], id: string): string[] {
+  const up: string[] = [];
+  for (let at: string | undefined = id; at && !up.includes(at);) {
+    up.push(at);
+    at = parts.find((p) => p.id === at)?.parent;
+  }
+  return up;
 }

@@ -79,6 +79,28 @@ export function DialCard({ dial }: { dial: Dial }) {
         <NumberField label="rest" unit={dial.unit} value={dial.rest} keep={(rest) => void ranged({ rest })} />
         <NumberField label="to" unit={dial.unit} value={dial.to} keep={(to) => void ranged({ to })} />
       </div>
+      <label className="mt-1.5 flex items-center gap-2 text-[12.5px] text-faint">
+        offered with
+        <select
+          className="field flex-1 text-ink"
+          title="Select this part or what follows it, and the dial comes first under the face"
+          value={dial.hangsOn ?? ''}
+          onChange={(e) =>
+            void edit({
+              kind: 'hang-dial',
+              dial: dial.id,
+              ...(e.target.value ? { part: e.target.value } : {}),
+            })
+          }
+        >
+          <option value="">no part in particular</option>
+          {view.character.parts.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
+      </label>
       <div className="mt-2 rounded-xl border border-line bg-paper px-3 py-1">
         <Ruler dial={dial} />
       </div>

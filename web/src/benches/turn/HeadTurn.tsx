@@ -36,7 +36,7 @@ export function HeadTurn() {
   });
   if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).says}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
-  const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges } = turn.data;
+  const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges, offModel } = turn.data;
   const { views } = character;
   const several = character.parts.filter((p) => p.role === 'VIEW').length > 1;
   if (!views && several)
@@ -107,7 +107,9 @@ export function HeadTurn() {
         {strip[0] && <Strip dial={dial} series={strip[0]} measured={measured} onion={onion} />}
         <PlayRow dial={dial} />
       </section>
-      {views && strip[0] && <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} />}
+      {views && strip[0] && (
+        <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} offModel={offModel} />
+      )}
       {!views && strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
       {!views && <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} />}
       {!views && (

@@ -18,11 +18,13 @@ export function ViewsCard({
   views,
   series,
   edges,
+  offModel,
 }: {
   dial: Dial;
   views: ViewSet;
   series: FrameSeries;
   edges: TurnView['edges'];
+  offModel: string | undefined;
 }) {
   const { view, artwork, edit } = useStudio();
   const { character } = view;
@@ -172,6 +174,19 @@ export function ViewsCard({
           ))}
         </tbody>
       </table>
+      {offModel && (
+        <p className="mt-1.5 flex items-center gap-2 text-[13px]">
+          <TriangleAlert size={15} className="shrink-0 text-wrong" aria-hidden />
+          <span className="flex-1">{offModel}</span>
+          <button
+            className="btn"
+            title="Grows every view about its neck until its height agrees"
+            onClick={() => void edit({ kind: 'register-views', view: '' })}
+          >
+            Stand all on the lines
+          </button>
+        </p>
+      )}
       {jumping.length === 0 ? (
         <p className="mt-1.5 flex items-center gap-2 text-[13px]">
           <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />

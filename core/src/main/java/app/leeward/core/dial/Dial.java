@@ -21,6 +21,7 @@ import java.util.stream.Stream;
  *     the pivot they have now
  * @param travel how it gets from one keyed value to the next, when somebody said so; null when it goes by what it does
  * @param follows which other dials add to where it stands; none twice equally late
+ * @param hangsOn id of the part it is offered with; says nothing of what it does
  */
 public record Dial(
         String id,
@@ -34,7 +35,8 @@ public record Dial(
         List<Bands> bands,
         Map<String, Integer> hinges,
         Travel travel,
-        List<Follow> follows) {
+        List<Follow> follows,
+        Optional<String> hangsOn) {
     private static final double TREMBLING = 0.02;
 
     public Dial {
@@ -64,6 +66,7 @@ public record Dial(
             throw new IllegalArgumentException("dial '" + name + "' exchanges one part's drawings twice");
         }
         follows = follows == null ? List.of() : List.copyOf(follows);
+        hangsOn = hangsOn == null ? Optional.empty() : hangsOn;
         if (follows.stream().map(f -> f.leader() + " " + f.later()).distinct().count() != follows.size()) {
             throw new IllegalArgumentException("dial '" + name + "' follows one dial twice at the same time");
         }
@@ -80,7 +83,7 @@ public record Dial(
             String unit,
             List<Stop> stops,
             List<Bands> bands) {
-        this(id, name, purpose, from, to, rest, unit, stops, bands, Map.of(), null, List.of());
+        this(id, name, purpose, from, to, rest, unit, stops, bands, Map.of(), null, List.of(), Optional.empty());
     }
 
     /** One that follows no other. */
@@ -95,32 +98,37 @@ public record Dial(
             List<Stop> stops,
             List<Bands> bands,
             Map<String, Integer> hinges) {
-        this(id, name, purpose, from, to, rest, unit, stops, bands, hinges, null, List.of());
+        this(id, name, purpose, from, to, rest, unit, stops, bands, hinges, null, List.of(), Optional.empty());
     }
 
     public Dial withStops(List<Stop> newStops) {
-        return new Dial(id, name, purpose, from, to, rest, unit, newStops, bands, hinges, travel, follows);
+        return new Dial(id, name, purpose, from, to, rest, unit, newStops, bands, hinges, travel, follows, hangsOn);
     }
 
     public Dial withBands(List<Bands> newBands) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, newBands, hinges, travel, follows);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, newBands, hinges, travel, follows, hangsOn);
     }
 
     public Dial withHinges(Map<String, Integer> newHinges) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges, travel, follows);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges, travel, follows, hangsOn);
     }
 
     public Dial withTravel(Travel newTravel) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, newTravel, follows);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, newTravel, follows, hangsOn);
+    }
+
+    public Dial hangingOn(Optional<String> part) {
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, part);
     }
 
     public Dial withFollows(List<Follow> newFollows) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows, hangsOn);
     }
 
     /** With another name or range; stops and bands stay at their values. */
     public Dial ranged(String newName, double newFrom, double newTo, double newRest, String newUnit) {
-        return new Dial(id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges, travel, follows);
+        return new Dial(
+                id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges, travel, follows, hangsOn);
     }
 
     public Optional<Stop> stop(double at) {

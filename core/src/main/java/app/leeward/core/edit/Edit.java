@@ -19,6 +19,7 @@ public sealed interface Edit
                 Place,
                 MovePivot,
                 Hang,
+                HangDial,
                 AddGroup,
                 Stack,
                 StackByRole,

@@ -39,7 +39,9 @@ public record RegisterViews(String view) implements Edit {
                 view.isEmpty() ? Optional.of(ViewMender.all(before)) : ViewMender.registered(before, view);
         if (mended.isEmpty()) {
             return new Outcome.Refused(
-                    "view-main", "The others are registered to this view, so it stays; move one of the others.");
+                    "view-main",
+                    "The others are registered to this view, and it stands on the model lines: move one of the others, or the"
+                            + " chin line.");
         }
         return mended.get().equals(before)
                 ? new Outcome.Refused("views-registered", "Necks and heights agree already.")

@@ -331,7 +331,9 @@ public record Character(
                 .map(d -> d.withStops(d.stops().stream().map(s -> s.without(id)).toList())
                         .withBands(d.bands().stream()
                                 .filter(b -> !b.part().equals(id))
-                                .toList()))
+                                .toList())
+                        // what hung on it is found where it hung itself
+                        .hangingOn(d.hangsOn().equals(Optional.of(id)) ? part(id).flatMap(Part::parent) : d.hangsOn()))
                 .toList();
         List<Window> open = windows.stream()
                 .filter(w -> !w.by().equals(id))
@@ -354,6 +356,13 @@ public record Character(
                 .only(
                         parts.stream().filter(p -> !p.id().equals(id)).toList(),
                         order.stream().filter(o -> !o.equals(id)).toList());
+    }
+
+    /** Values at which a dial exchanges some drawing or the whole head, in rising order. */
+    public List<Double> exchanges(Dial dial) {
+        Stream<Double> heads = views.filter(v -> v.dial().equals(dial.id())).stream()
+                .flatMap(v -> v.bands().stream().skip(1).map(ViewBand::from));
+        return Stream.concat(dial.edges().stream(), heads).distinct().sorted().toList();
     }
 
     private Character only(List<Part> keptParts, List<String> keptOrder) {

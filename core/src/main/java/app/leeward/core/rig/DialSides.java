@@ -28,9 +28,26 @@ public final class DialSides {
 
     /** Whether every part the dial poses has a side, and both sides are among them. */
     public static boolean canSplit(Character c, Dial d) {
-        List<Side> sides =
-                parts(d).map(p -> c.part(p).map(Part::side).orElse(Side.NONE)).toList();
+        List<Side> sides = parts(d).map(p -> sideOf(c, p)).toList();
         return sides.contains(Side.LEFT) && sides.contains(Side.RIGHT) && !sides.contains(Side.NONE);
+    }
+
+    /**
+     * The side of the character a part is on. A view from the side shows one eye and need not say which: of a head that looks to
+     * the screen's right the right side is seen.
+     */
+    private static Side sideOf(Character c, String part) {
+        Side said = c.part(part).map(Part::side).orElse(Side.NONE);
+        if (said != Side.NONE || c.views().isEmpty()) {
+            return said;
+        }
+        ViewSet set = c.views().get();
+        double rest = c.dial(set.dial()).map(Dial::rest).orElse(0.0);
+        return Optional.ofNullable(set.membership(c.parts()).get(part))
+                .flatMap(set::shown)
+                .filter(b -> !b.flipped() && (b.middle() - rest) != 0)
+                .map(b -> b.middle() > rest ? Side.RIGHT : Side.LEFT)
+                .orElse(Side.NONE);
     }
 
     private static Stream<String> parts(Dial d) {
@@ -69,7 +86,8 @@ public final class DialSides {
                 d.bands().stream().filter(b -> on(c, b.part(), side)).toList();
         return new Dial(id, name, d.purpose(), d.from(), d.to(), d.rest(), d.unit(), stops, bands, d.hinges())
                 .withTravel(d.travel())
-                .withFollows(d.follows());
+                .withFollows(d.follows())
+                .hangingOn(d.hangsOn());
     }
 
     private static <T> Map<String, T> onSide(Character c, Map<String, T> byPart, Side side) {
@@ -79,7 +97,7 @@ public final class DialSides {
     }
 
     private static boolean on(Character c, String part, Side side) {
-        return c.part(part).filter(p -> p.side() == side).isPresent();
+        return sideOf(c, part) == side;
     }
 
     /** @throws IllegalArgumentException when the dial is not one half of two alike in range and rest */
@@ -103,7 +121,17 @@ public final class DialSides {
         List<Stop> both = List.copyOf(stops.values());
         String name = left.name().replaceAll(", left$", "");
         Dial whole = new Dial(
-                stem, name, left.purpose(), left.from(), left.to(), left.rest(), left.unit(), both, bands, hinges);
+                        stem,
+                        name,
+                        left.purpose(),
+                        left.from(),
+                        left.to(),
+                        left.rest(),
+                        left.unit(),
+                        both,
+                        bands,
+                        hinges)
+                .hangingOn(left.hangsOn());
         List<Dial> dials = new ArrayList<>(c.dials());
         dials.set(dials.indexOf(left), whole);
         dials.remove(right);

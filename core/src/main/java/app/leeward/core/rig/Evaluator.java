@@ -52,6 +52,8 @@ public final class Evaluator {
     private final boolean[] reshapes;
     private final List<LidEnd> lidEnds;
     private final ViewsShown views;
+    /** For each dial the one that does the same on the other side; -1 for none. */
+    private final int[] otherHalf;
 
     /**
      * Where a lid's way ends: there the blink has shut the eye, and whatever else lowers the lid takes it no further.
@@ -91,6 +93,11 @@ public final class Evaluator {
         }
         lidEnds = lidEnds();
         views = new ViewsShown(character, settings, indexOf);
+        otherHalf = character.dials().stream()
+                .mapToInt(d -> DialSides.otherHalf(character, d.id())
+                        .map(settings::indexOf)
+                        .orElse(-1))
+                .toArray();
     }
 
     private List<LidEnd> lidEnds() {
@@ -345,14 +352,14 @@ public final class Evaluator {
         ViewBand shown = views.at(stand);
         for (int i = 0; i < dials.length; i++) {
             DialWays d = dials[i];
-            if (stand[i] != d.dial.rest()) {
-                boolean turns = shown != null && shown.flipped() && d.dial.purpose() == Purpose.GAZE_ACROSS;
+            double mirrored = mirrored(i, stand, shown);
+            if (stand[i] != d.dial.rest() || mirrored != d.dial.rest()) {
+                boolean differs = mirrored != stand[i];
                 for (int k = 0; k < d.wayGroup.length; k++) {
-                    // an eye shown as its mirror image looks the other way to look the same way
-                    double at = turns && views.flips(indexOf.get(d.ways[k].part()), shown)
-                            ? 2 * d.dial.rest() - stand[i]
-                            : stand[i];
-                    d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, at);
+                    double at = differs && views.flips(indexOf.get(d.ways[k].part()), shown) ? mirrored : stand[i];
+                    if (at != d.dial.rest()) {
+                        d.ways[k].addTo(values, d.wayGroup[k] * WIDTH, at);
+                    }
                 }
             }
         }
@@ -364,19 +371,33 @@ public final class Evaluator {
         return values;
     }
 
+    /**
+     * Where a dial stands for a view shown as its mirror image: the eye drawn as the left one is the right one there, and looks
+     * the other way to look the same way.
+     */
+    private double mirrored(int dial, double[] stand, ViewBand shown) {
+        if (shown == null || !shown.flipped()) {
+            return stand[dial];
+        }
+        double at = stand[otherHalf[dial] < 0 ? dial : otherHalf[dial]];
+        return dials[dial].dial.purpose() == Purpose.GAZE_ACROSS ? 2 * dials[dial].dial.rest() - at : at;
+    }
+
     /** The drawing each part shows, null for none. */
     private String[] drawings(Pose pose, double[] stand) {
         String[] chosen = new String[parts.length];
         double[] share = new double[parts.length];
+        ViewBand shown = views.at(stand);
         for (int i = 0; i < dials.length; i++) {
             DialWays d = dials[i];
             if (d.bandsPart.length > 0) {
-                double value = stand[i];
-                double away = d.dial.share(value);
-                for (int k = 0; away > 0 && k < d.bandsPart.length; k++) {
+                double mirrored = mirrored(i, stand, shown);
+                for (int k = 0; k < d.bandsPart.length; k++) {
                     int part = d.bandsPart[k];
+                    double value = mirrored != stand[i] && part >= 0 && views.flips(part, shown) ? mirrored : stand[i];
+                    double away = d.dial.share(value);
                     // of two dials the one further from rest wins, then the later in the list
-                    if (part >= 0 && away >= share[part]) {
+                    if (part >= 0 && away > 0 && away >= share[part]) {
                         String drawing = offered(
                                 part,
                                 d.dial.bands().get(k).at(value, d.dial.to()).orElse(null));
@@ -393,7 +414,6 @@ public final class Evaluator {
                 && looked.isEmpty()
                 && pose.speech().isEmpty()
                 && pose.picks().isEmpty());
-        ViewBand shown = views.at(stand);
         for (int i = 0; i < parts.length; i++) {
             if (views.hides(i, shown)) {
                 chosen[i] = null;

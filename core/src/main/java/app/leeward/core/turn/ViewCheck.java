@@ -4,6 +4,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.HeadView;
+import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.ViewBand;
 import app.leeward.core.rig.ViewSet;
@@ -64,6 +65,27 @@ public final class ViewCheck {
             out.add(edge(set, i, marks.get(i), marks.get(i + 1)));
         }
         return out;
+    }
+
+    /** How far the main view's chin lies off the model's chin line, in words; empty where it is on it. */
+    public static Optional<String> offModel(Character c) {
+        Optional<Double> line = c.model().line(ModelLine.CHIN);
+        Optional<ViewBand> band = c.views().flatMap(v -> v.shown(v.main().root()));
+        if (line.isEmpty() || band.isEmpty()) {
+            return Optional.empty();
+        }
+        ViewSet set = c.views().orElseThrow();
+        Pose pose = Pose.of(Map.of(set.dial(), band.get().middle()));
+        return ViewMarks.of(c, new Evaluator(c), pose)
+                .chin()
+                .map(y -> y - line.get())
+                .filter(by -> Math.abs(by) > STILL)
+                .map(by -> String.format(
+                        Locale.ROOT,
+                        "The chin of %s lies %.1f %s the model's chin line.",
+                        set.main().name(),
+                        Math.abs(by),
+                        by > 0 ? "under" : "over"));
     }
 
     private static Edge edge(ViewSet set, int i, ViewMarks a, ViewMarks b) {

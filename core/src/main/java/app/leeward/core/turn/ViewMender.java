@@ -5,6 +5,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.HeadView;
+import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
@@ -16,28 +17,34 @@ import java.util.Optional;
 
 /**
  * Registers a view to the main one: scaled about its neck until its eyes (else its chin) are as far over the neck's end as the
- * main view's, and moved until the necks end in the same place. Only the view's placement changes; its art stays.
+ * main view's, and moved until the necks end in the same place. The main view itself is grown until its chin is on the model's
+ * chin line, so that every view stands to it. Only the view's placement changes; its art stays.
  */
 public final class ViewMender {
     /** Heights that differ by less are left as they were drawn, a share. */
     private static final double AS_LARGE = 1e-6;
+    /** Model lines are dragged by hand: what is this close to one is on it, a share. */
+    private static final double STANDS = 1e-3;
 
     private ViewMender() {}
 
-    /** Every view but the main one. */
+    /** The main view stood to the model lines, then every other registered to it. */
     public static Character all(Character c) {
-        Character now = c;
+        Character now = stood(c).orElse(c);
         for (HeadView view : c.views().map(ViewSet::views).orElse(List.of())) {
             now = registered(now, view.root()).orElse(now);
         }
         return now;
     }
 
-    /** Empty for the main view itself and for one that no band shows. */
+    /** Empty for one that no band shows, and for the main view where it stands on the model lines. */
     public static Optional<Character> registered(Character c, String root) {
         Optional<ViewSet> views = c.views();
-        if (views.isEmpty() || views.get().main().root().equals(root)) {
+        if (views.isEmpty()) {
             return Optional.empty();
+        }
+        if (views.get().main().root().equals(root)) {
+            return stood(c);
         }
         ViewSet set = views.get();
         Optional<ViewBand> main = set.shown(set.main().root());
@@ -49,18 +56,45 @@ public final class ViewMender {
         Evaluator evaluator = new Evaluator(c);
         ViewMarks wanted = ViewMarks.of(c, evaluator, at(set, main.get()));
         ViewMarks is = ViewMarks.of(c, evaluator, at(set, own.get()));
-        double grown = grown(wanted, is);
+        return Optional.of(placed(c, part.get(), own.get(), evaluator, is, wanted.neck(), grown(wanted, is)));
+    }
+
+    /** The main view grown about its neck until its chin is on the chin line; empty where there is nothing to go by. */
+    private static Optional<Character> stood(Character c) {
+        ViewSet set = c.views().orElse(null);
+        ViewBand band = set == null ? null : set.shown(set.main().root()).orElse(null);
+        Part part = set == null ? null : c.part(set.main().root()).orElse(null);
+        if (band == null || part == null) {
+            return Optional.empty();
+        }
+        Evaluator evaluator = new Evaluator(c);
+        ViewMarks is = ViewMarks.of(c, evaluator, at(set, band));
+        Optional<Double> line = c.model().line(ModelLine.CHIN);
+        if (line.isEmpty() || is.chin().isEmpty()) {
+            return Optional.empty();
+        }
+        double high = is.neck().y() - is.chin().get();
+        double wanted = is.neck().y() - line.get();
+        double by = high > 1e-3 && wanted > 1e-3 ? wanted / high : 1;
+        return by > 0.05 && by < 20 && Math.abs(by - 1) > STANDS
+                ? Optional.of(placed(c, part, band, evaluator, is, is.neck(), by))
+                : Optional.empty();
+    }
+
+    /** A view's root placed so that its neck ends in {@code neck} and it is {@code grown} times as large. */
+    private static Character placed(
+            Character c, Part part, ViewBand own, Evaluator evaluator, ViewMarks is, Point neck, double grown) {
         // where the mirrored picture's neck should be, the drawn one's mirror image is
-        Point from = own.get().flipped() ? mirrored(c, is.neck()) : is.neck();
-        Point to = own.get().flipped() ? mirrored(c, wanted.neck()) : wanted.neck();
-        Matrix parent = evaluator.atRest(part.get().parent());
+        Point from = own.flipped() ? mirrored(c, is.neck()) : is.neck();
+        Point to = own.flipped() ? mirrored(c, neck) : neck;
+        Matrix parent = evaluator.atRest(part.parent());
         Matrix moved = Matrix.translate(to.x(), to.y())
                 .times(new Matrix(grown, 0, 0, grown, 0, 0))
                 .times(Matrix.translate(-from.x(), -from.y()));
         // the same change in the coordinates of what the view follows
         Matrix within = parent.inverse().times(moved).times(parent);
-        Placement rest = part.get().rest();
-        Point pivot = part.get().pivot();
+        Placement rest = part.rest();
+        Point pivot = part.pivot();
         Point stands = within.apply(pivot.plus(new Point(rest.x(), rest.y())));
         Placement placed = new Placement(
                 stands.x() - pivot.x(),
@@ -70,7 +104,7 @@ public final class ViewMender {
                 rest.scaleY() * grown,
                 rest.skewX(),
                 rest.opacity());
-        return Optional.of(c.withPart(root, p -> p.withRest(placed)));
+        return c.withPart(part.id(), p -> p.withRest(placed));
     }
 
     private static double grown(ViewMarks wanted, ViewMarks is) {

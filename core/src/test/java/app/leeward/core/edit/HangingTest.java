@@ -174,6 +174,37 @@ class HangingTest {
         }
     }
 
+    @Property(tries = 200)
+    void whereADialHangsChangesNoPicture(@ForAll long seed, @ForAll @IntRange(min = 0, max = 5) int part) {
+        Random r = new Random(seed);
+        Character before = rig(r);
+        Character c = before;
+        for (Dial d : before.dials()) {
+            c = done(c, new HangDial(d.id(), Optional.of("p" + part)));
+            assertThat(c.dial(d.id()).orElseThrow().hangingOn(Optional.empty())).isEqualTo(d);
+        }
+        for (int k = 0; k < 4; k++) {
+            samePicture(before, c, pose(r));
+        }
+    }
+
+    @Test
+    void aDialWhosePartGoesHangsWhereThePartHung() {
+        Character c = Rigs.hung(Rigs.face());
+        String dial = c.dials().get(0).id();
+        Part leaf = c.parts().stream()
+                .filter(p -> p.parent().isPresent()
+                        && c.parts().stream().noneMatch(o -> o.parent().equals(Optional.of(p.id()))))
+                .findFirst()
+                .orElseThrow();
+        Character hung = done(c, new HangDial(dial, Optional.of(leaf.id())));
+        assertThat(hung.withoutPart(leaf.id()).dial(dial).orElseThrow().hangsOn())
+                .isEqualTo(leaf.parent());
+        assertThat(done(hung, new HangDial(dial, Optional.empty()))).isEqualTo(c);
+        assertThat(Edits.apply(c, new HangDial(dial, Optional.of("gone")))).isInstanceOf(Outcome.Refused.class);
+        assertThat(Edits.apply(c, new HangDial("gone", Optional.of(leaf.id())))).isInstanceOf(Outcome.Refused.class);
+    }
+
     @Property(tries = 100)
     void aGroupBetweenChangesNothing(@ForAll long seed) {
         Random r = new Random(seed);

@@ -12,14 +12,17 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
+import app.leeward.core.edit.MoveModelLine;
 import app.leeward.core.edit.MoveViewEdge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterViews;
+import app.leeward.core.edit.SplitDial;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
@@ -283,6 +286,73 @@ class ViewsTest {
         Character one = Rigs.hung(Rigs.face());
         assertThat(new MakeViews().on(one)).isInstanceOf(Outcome.Refused.class);
         assertThat(new RegisterViews("").on(one)).isInstanceOf(Outcome.Refused.class);
+    }
+
+    @Test
+    void aWinkStaysWithTheCharactersOwnEyeWhenItsViewIsMirrored() {
+        Character winking = done(HEAD, new SplitDial(List.of("blink")));
+        for (double turn : new double[] {-45, 0, 45}) {
+            String view = turn == 0 ? "front view" : "3/4 view";
+            Frame left = new Evaluator(winking).frame(Pose.of(Map.of("turn", turn, "blink-left", 1.0)));
+            // the head looks at us: its own left is the screen's right, wherever the pieces were drawn
+            Part one = in(winking, view, PartRole.WHITE, Side.LEFT);
+            Part other = in(winking, view, PartRole.WHITE, Side.RIGHT);
+            boolean oneIsLeft = middle(winking, left, one) > middle(winking, left, other);
+            assertThat(oneIsLeft).isEqualTo(turn >= 0);
+            assertThat(uncovered(winking, left, view, oneIsLeft ? Side.LEFT : Side.RIGHT))
+                    .as("the left eye at %s", turn)
+                    .isLessThan(0.5);
+            assertThat(uncovered(winking, left, view, oneIsLeft ? Side.RIGHT : Side.LEFT))
+                    .as("the right eye at %s", turn)
+                    .isGreaterThan(500);
+        }
+        // from the side one eye is seen: the right one of a head that looks to the screen's right, the left one
+        // mirrored
+        for (double turn : new double[] {-90, 90}) {
+            Frame left = new Evaluator(winking).frame(Pose.of(Map.of("turn", turn, "blink-left", 1.0)));
+            double seen = uncovered(winking, left, "side view", Side.NONE);
+            if (turn < 0) {
+                assertThat(seen).isLessThan(0.5);
+            } else {
+                assertThat(seen).isGreaterThan(500);
+            }
+        }
+    }
+
+    private static double middle(Character c, Frame f, Part p) {
+        return fill(c, f, p).getCentroid().getX();
+    }
+
+    private static double uncovered(Character c, Frame f, String view, Side side) {
+        Geometry lids = fill(c, f, in(c, view, PartRole.UPPER_LID, side))
+                .union(fill(c, f, in(c, view, PartRole.LOWER_LID, side)));
+        return fill(c, f, in(c, view, PartRole.WHITE, side)).difference(lids).getArea();
+    }
+
+    @Test
+    void everyViewStandsToTheChinLine() {
+        assertThat(ViewCheck.offModel(HEAD)).isEmpty();
+        // the chin is drawn at 620, the necks end at 660: 40 become 60
+        Character asked = done(HEAD, new MoveModelLine(ModelLine.CHIN, 600));
+        assertThat(ViewCheck.offModel(asked).orElseThrow()).contains("20.0 under");
+        Character stood = done(asked, new RegisterViews(""));
+        assertThat(ViewCheck.offModel(stood)).isEmpty();
+        for (double turn : new double[] {-90, -45, 0, 45, 90}) {
+            String view = Math.abs(turn) == 90 ? "side view" : turn == 0 ? "front view" : "3/4 view";
+            Geometry face = fill(stood, at(stood, turn), in(stood, view, PartRole.FACE, Side.NONE));
+            assertThat(face.getEnvelopeInternal().getMaxY())
+                    .as("chin at %s", turn)
+                    .isCloseTo(600, within(0.01));
+        }
+        assertThat(stood.parts().stream().map(Part::drawings))
+                .isEqualTo(asked.parts().stream().map(Part::drawings).toList());
+        assertThat(ViewCheck.of(stood)).allMatch(e -> e.says().isEmpty());
+    }
+
+    @Test
+    void aHandOnTheTurnIsSteadiedAtTheEdgesOfViewsToo() {
+        assertThat(HEAD.exchanges(HEAD.dial("turn").orElseThrow())).containsExactly(-67.5, -22.5, 22.5, 67.5);
+        assertThat(HEAD.exchanges(HEAD.dial("blink").orElseThrow())).isEmpty();
     }
 
     @Test

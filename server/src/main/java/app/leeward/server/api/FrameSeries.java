@@ -1,6 +1,7 @@
 package app.leeward.server.api;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -43,7 +44,7 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes, Li
     }
 
     /** The same, to be dragged along by a hand on this dial. */
-    FrameSeries along(Dial dial) {
-        return new FrameSeries(at, first, changes, dial.edges(), dial.trembling());
+    FrameSeries along(Character character, Dial dial) {
+        return new FrameSeries(at, first, changes, character.exchanges(dial), dial.trembling());
     }
 }

@@ -178,7 +178,7 @@ class PoseApi {
             at.add(value);
             frames.add(evaluator.frame(pose.withDial(dial.id(), value)));
         }
-        return FrameSeries.of(at, frames).along(dial);
+        return FrameSeries.of(at, frames).along(c.state(), dial);
     }
 
     /** The frames of two dials over both their ranges, row by row, the rest of the pose staying as it is. */

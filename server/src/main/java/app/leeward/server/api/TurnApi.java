@@ -59,6 +59,7 @@ class TurnApi {
      * @param uneven where the halves differ most; none when they are alike
      * @param offered dials around the head that could be made and are not there
      * @param edges what jumps where one view of the head gives way to the next; none for a head that slides
+     * @param offModel how far the views stand off the model lines, in words; empty where they do not
      */
     public record TurnView(
             int revision,
@@ -70,7 +71,8 @@ class TurnApi {
             List<TurnCheck.Position> measured,
             List<Unevenness> uneven,
             List<OfferedDial> offered,
-            List<ViewCheck.Edge> edges) {}
+            List<ViewCheck.Edge> edges,
+            Optional<String> offModel) {}
 
     /** A dial around the head that could be made. */
     public record OfferedDial(HeadDial dial, String name) {}
@@ -102,7 +104,8 @@ class TurnApi {
                         .filter(h -> c.dial(h.id()).isEmpty() && h.addTo(c).isPresent())
                         .map(h -> new OfferedDial(h, h.words()))
                         .toList(),
-                ViewCheck.of(c));
+                ViewCheck.of(c),
+                ViewCheck.offModel(c));
     }
 
     private static List<Double> places(Dial d, int n) {
