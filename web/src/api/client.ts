@@ -4,6 +4,7 @@ type Schemas = components['schemas'];
 export type CharacterView = Schemas['CharacterView'];
 export type Character = Schemas['Character'];
 export type Part = Schemas['Part'];
+export type Kit = Schemas['Kit'];
 export type Drawing = Schemas['Drawing'];
 export type Dial = Schemas['Dial'];
 export type Edit = Schemas['Edit'];

@@ -27,7 +27,7 @@ const onControl = (e: KeyboardEvent) =>
 /** The keys that work on every bench. */
 export function Keys() {
   const { step, edit, view } = useStudio();
-  const { keys, parts, dials } = view.character;
+  const { keys, kits, parts, dials } = view.character;
   const { toggle, stepTo } = usePlayer();
   const [help, setHelp] = useState(false);
   useEffect(() => {
@@ -62,6 +62,8 @@ export function Keys() {
       } else if (!desk.shaping && !e.altKey && keys.some((k) => k.key === e.key)) {
         const { part, drawing } = keys.find((k) => k.key === e.key)!;
         desk.pin(part, desk.pins[part] === drawing ? null : drawing);
+      } else if (!desk.shaping && !e.altKey && kits.some((k) => k.key === e.key)) {
+        desk.wear(kits.find((k) => k.key === e.key)!.choices);
       } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
@@ -72,7 +74,7 @@ export function Keys() {
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [step, toggle, stepTo, edit, keys, dials]);
+  }, [step, toggle, stepTo, edit, keys, kits, dials]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>
@@ -95,11 +97,19 @@ export function Keys() {
                 <div key={k.key} className="contents">
                   <dt className="font-bold">{k.key}</dt>
                   <dd>
-                    {part?.name}: {part?.drawings.find((d) => d.id === k.drawing)?.name}
+                    {part?.name}: {part?.drawings.find((d) => d.id === k.drawing)?.name ?? 'nothing'}
                   </dd>
                 </div>
               );
             })}
+            {kits
+              .filter((k) => k.key !== '')
+              .map((k) => (
+                <div key={k.id} className="contents">
+                  <dt className="font-bold">{k.key}</dt>
+                  <dd>the kit {k.name}</dd>
+                </div>
+              ))}
           </dl>
           <p className="mt-3 text-faint">
             On a ruler: drag, wheel from stop to stop, arrows, or type a value.

@@ -14,6 +14,7 @@ const NAMES: Record<Bench, string> = {
   mouths: 'Mouths',
   brows: 'Brows',
   hands: 'Hands',
+  kits: 'Kits',
   turn: 'Turn',
   lines: 'Lines',
   'hand-over': 'Hand over',
@@ -34,6 +35,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     mouths: mouthsFact(view),
     brows: browsFact(view.character),
     hands: handsFact(view.character),
+    kits: kitsFact(view.character),
     turn: turnFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     'hand-over': 'CSV, SVG, PNG',
@@ -131,6 +133,11 @@ export function Rail({ characters }: { characters: Item[] }) {
       </div>
     </nav>
   );
+}
+
+function kitsFact(c: CharacterView['character']): string {
+  const n = c.kits.length;
+  return n === 0 ? 'no kit yet' : n === 1 ? 'one kit' : `${n} kits`;
 }
 
 function handsFact(character: CharacterView['character']): string {

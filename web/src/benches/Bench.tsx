@@ -5,6 +5,7 @@ import { EyesBench } from './EyesBench';
 import { HandOverBench } from './HandOverBench';
 import { HandsBench } from './HandsBench';
 import { IntakeBench } from './IntakeBench';
+import { KitsBench } from './KitsBench';
 import { LinesBench } from './LinesBench';
 import { MouthsBench } from './MouthsBench';
 import { PartsBench } from './PartsBench';
@@ -28,6 +29,7 @@ export function Bench() {
       {bench === 'mouths' && <MouthsBench />}
       {bench === 'brows' && <BrowsBench />}
       {bench === 'hands' && <HandsBench />}
+      {bench === 'kits' && <KitsBench />}
       {bench === 'turn' && <TurnBench />}
       {bench === 'lines' && <LinesBench />}
       {bench === 'hand-over' && <HandOverBench />}

@@ -163,9 +163,9 @@ export function HandsBench() {
                   <b className="min-w-0 flex-1 truncate">{d.name}</b>
                   <span
                     className="text-faint tabular-nums"
-                    title="The widest place that opens at the wrist when the arm swings by 60°"
+                    title="The widest place that opens at the wrist when the arm swings by 60°, and the largest angle between the outlines of hand and arm where they meet"
                   >
-                    gap {d.gap.toFixed(1)}
+                    gap {d.gap.toFixed(1)} · {d.bend.toFixed(0)}°
                   </span>
                 </span>
                 <span className={`block min-h-8 text-[11.5px] ${d.says ? 'text-wrong' : 'text-faint'}`}>

@@ -46,7 +46,7 @@ export function Shelf() {
           </p>
         )}
         {rulers.map((d) => (
-          <div key={d.id} className={here(d.hangsOn) ? '-ml-1.5 rounded border-l-2 border-doing pl-1' : ''}>
+          <div key={d.id} className={here(d.hangsOn) ? 'border-l-2 border-doing pl-1' : ''}>
             <Ruler dial={d} />
           </div>
         ))}

@@ -53,7 +53,7 @@ export function Stage() {
     () => (shaped && bench === 'mouths' ? mouthBox(view.character, artwork, shaped.part, 2.2) : null),
     [shaped, bench, view.character, artwork],
   );
-  const box = zoomed ?? near ?? home;
+  const box = zoomed ?? near ?? (bench === 'kits' || bench === 'hands' ? whole : home);
 
   useEffect(() => {
     const p = new Painter(root.current!, view.character, artwork);

@@ -7,6 +7,7 @@ export const BENCHES = [
   'mouths',
   'brows',
   'hands',
+  'kits',
   'turn',
   'lines',
   'hand-over',
@@ -60,6 +61,8 @@ interface Actions {
   /** Several dials in one step. */
   turnAll: (values: Record<string, number>) => void;
   pick: (part: string, drawing: string | null) => void;
+  /** Picks drawings of several parts at once, or lets go of them when just those are picked. */
+  wear: (choices: Record<string, string>) => void;
   pin: (part: string, drawing: string | null) => void;
   /** How strong a look is in the pose; 0 takes it out. */
   look: (look: string, strength: number) => void;
@@ -171,6 +174,13 @@ export const useDesk = create<Desk & Actions>((set) => ({
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   turnAll: (values) => set((s) => ({ dials: { ...s.dials, ...values } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
+  wear: (choices) =>
+    set((s) => {
+      const on = Object.entries(choices).every(([part, d]) => s.picks[part] === d);
+      const picks = { ...s.picks };
+      for (const part of Object.keys(choices)) delete picks[part];
+      return { picks: on ? picks : { ...picks, ...choices } };
+    }),
   pin: (part, drawing) => set((s) => ({ pins: put(s.pins, part, drawing) })),
   look: (look, strength) =>
     set((s) => {

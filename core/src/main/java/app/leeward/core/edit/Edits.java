@@ -3,6 +3,7 @@ package app.leeward.core.edit;
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import java.util.HashMap;
 import java.util.List;
@@ -43,7 +44,7 @@ public final class Edits {
                 : after.withTurn(after.turn().get().carried(before.dials(), after.dials()));
     }
 
-    /** Without what was said about drawings that are gone: their keys, and the ways into and out of them. */
+    /** Without what was said about drawings that are gone: their keys, their place in kits, and the ways into and out of them. */
     private static Character tidied(Character c) {
         Character out = c;
         if (!c.wrists().stream().allMatch(w -> has(c, w.part(), w.drawing()))) {
@@ -56,6 +57,16 @@ public final class Edits {
                     .filter(k -> offers(c, k.part(), k.drawing()))
                     .toList());
         }
+        if (!c.kits().stream().allMatch(k -> k.choices().entrySet().stream().allMatch(e -> offers(c, e)))) {
+            out = out.withKits(c.kits().stream()
+                    .map(k -> k.choices().entrySet().stream()
+                            .filter(e -> offers(c, e))
+                            .collect(Collectors.collectingAndThen(
+                                    Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue),
+                                    left -> left.isEmpty() ? Optional.<Kit>empty() : Optional.of(k.withChoices(left)))))
+                    .flatMap(Optional::stream)
+                    .toList());
+        }
         String mouth = c.mouths().part().orElse("");
         Map<String, MouthChart.Between> ways = new HashMap<>(c.mouths().betweens());
         ways.entrySet()
@@ -64,6 +75,10 @@ public final class Edits {
         return ways.size() == c.mouths().betweens().size()
                 ? out
                 : out.withMouths(c.mouths().withBetweens(ways));
+    }
+
+    private static boolean offers(Character c, Map.Entry<String, String> choice) {
+        return offers(c, choice.getKey(), choice.getValue());
     }
 
     private static boolean offers(Character c, String part, String drawing) {

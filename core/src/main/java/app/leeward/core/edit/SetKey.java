@@ -46,8 +46,7 @@ public record SetKey(String part, String drawing, String key) implements Edit {
             return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
         }
         if (!key.isEmpty() && !DrawingKey.fits(key)) {
-            return new Outcome.Refused(
-                    "bad-key", "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
+            return badKey(key);
         }
         List<DrawingKey> keys = new ArrayList<>(before.keys());
         keys.removeIf(
@@ -55,6 +54,15 @@ public record SetKey(String part, String drawing, String key) implements Edit {
         if (!key.isEmpty()) {
             keys.add(new DrawingKey(key, part, drawing));
         }
-        return new Outcome.Done(before.withKeys(keys));
+        // a kit that had the key gives it up as a drawing does
+        return new Outcome.Done(before.withKeys(keys)
+                .withKits(before.kits().stream()
+                        .map(k -> !key.isEmpty() && k.key().equals(key) ? k.withKey("") : k)
+                        .toList()));
+    }
+
+    static Outcome.Refused badKey(String key) {
+        return new Outcome.Refused(
+                "bad-key", "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
     }
 }

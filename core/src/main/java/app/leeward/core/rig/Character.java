@@ -37,6 +37,7 @@ import java.util.stream.Stream;
  * @param turn how the head turn was made from the art, when it was
  * @param views whole sub-faces that a dial exchanges, when it has such
  * @param wrists where hand drawings meet their arm, as far as somebody said so or brought them there
+ * @param kits choices over several parts at once, in the order they are offered in
  */
 public record Character(
         String name,
@@ -60,7 +61,8 @@ public record Character(
         List<Corner> corners,
         Optional<TurnPlan> turn,
         Optional<ViewSet> views,
-        List<DrawnWrist> wrists) {
+        List<DrawnWrist> wrists,
+        List<Kit> kits) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -80,6 +82,7 @@ public record Character(
         turn = turn == null ? Optional.empty() : turn;
         views = views == null ? Optional.empty() : views;
         wrists = wrists == null ? List.of() : List.copyOf(wrists);
+        kits = kits == null ? List.of() : List.copyOf(kits);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -125,6 +128,7 @@ public record Character(
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
+                List.of(),
                 List.of());
     }
 
@@ -392,6 +396,10 @@ public record Character(
         return with(d -> d.views = set);
     }
 
+    public Character withKits(List<Kit> newKits) {
+        return with(d -> d.kits = newKits);
+    }
+
     public Character withWrists(List<DrawnWrist> newWrists) {
         return with(d -> d.wrists = newWrists);
     }
@@ -426,6 +434,7 @@ public record Character(
         private Optional<TurnPlan> turn;
         private Optional<ViewSet> views;
         private List<DrawnWrist> wrists;
+        private List<Kit> kits;
 
         Draft(Character c) {
             name = c.name;
@@ -450,12 +459,13 @@ public record Character(
             turn = c.turn;
             views = c.views;
             wrists = c.wrists;
+            kits = c.kits;
         }
 
         Character done() {
             return new Character(
                     name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys, corners, turn, views, wrists);
+                    links, source, looks, cues, keys, corners, turn, views, wrists, kits);
         }
     }
 }

@@ -1,0 +1,62 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Kit;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** What edits of kits have in common. */
+final class Kits {
+    private Kits() {}
+
+    static Optional<Kit> find(Character c, String id) {
+        return c.kits().stream().filter(k -> k.id().equals(id)).findFirst();
+    }
+
+    static String name(Character c, String id) {
+        return find(c, id).map(Kit::name).orElse(id);
+    }
+
+    static Outcome change(Character c, String id, UnaryOperator<Kit> change) {
+        return find(c, id).isEmpty()
+                ? gone(id)
+                : new Outcome.Done(c.withKits(c.kits().stream()
+                        .map(k -> k.id().equals(id) ? change.apply(k) : k)
+                        .toList()));
+    }
+
+    static Outcome.Refused gone(String id) {
+        return new Outcome.Refused("no-kit", "There is no kit '" + id + "' any more.");
+    }
+
+    /** Another kit of that name in that set. */
+    static Optional<Kit> namesake(Character c, String name, String set) {
+        return c.kits().stream()
+                .filter(k -> k.name().equalsIgnoreCase(name) && k.set().equalsIgnoreCase(set))
+                .findFirst();
+    }
+
+    /** Why these choices cannot be made; empty when they can. */
+    static Optional<Outcome> unsound(Character c, java.util.Map<String, String> choices) {
+        if (choices.isEmpty()) {
+            return Optional.of(new Outcome.Refused("empty-kit", "Choose at least one drawing for it first."));
+        }
+        for (var choice : choices.entrySet()) {
+            var part = c.part(choice.getKey());
+            if (part.isEmpty()) {
+                return Optional.of(Edits.noPart(choice.getKey()));
+            }
+            if (!part.get().offers(choice.getValue())) {
+                return Optional.of(new Outcome.Refused(
+                        "no-drawing", part.get().name() + " has no drawing '" + choice.getValue() + "'."));
+            }
+        }
+        return Optional.empty();
+    }
+
+    static List<Kit> with(Character c, Kit kit) {
+        return java.util.stream.Stream.concat(c.kits().stream(), java.util.stream.Stream.of(kit))
+                .toList();
+    }
+}
