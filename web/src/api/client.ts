@@ -5,6 +5,9 @@ export type CharacterView = Schemas['CharacterView'];
 export type Character = Schemas['Character'];
 export type Part = Schemas['Part'];
 export type Kit = Schemas['Kit'];
+export type DrawnRun = Schemas['DrawnRun'];
+export type RunSheet = Schemas['RunSheet'];
+export type RunsView = Schemas['RunsView'];
 export type Drawing = Schemas['Drawing'];
 export type Dial = Schemas['Dial'];
 export type Edit = Schemas['Edit'];
@@ -173,6 +176,7 @@ export const api = {
     post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose, aloud }),
   chartUrl: (id: string, mood: string, kind: 'svg' | 'pdf') =>
     `/api/v1/characters/${id}/mouths/chart.${kind}${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
+  runs: (id: string) => get<RunsView>(`/characters/${id}/runs`),
   hands: (id: string) => get<HandsView>(`/characters/${id}/hands`),
   turn: (id: string, pose: PoseBody, pictures: number) =>
     post<TurnView>(`/characters/${id}/turn`, { pose, pictures }),

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { usePlayer } from '../line/player';
 import { useDesk } from '../state/desk';
 import { recorded } from '../state/recording';
+import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
 
 const LIST: [string, string][] = [
@@ -27,8 +28,9 @@ const onControl = (e: KeyboardEvent) =>
 /** The keys that work on every bench. */
 export function Keys() {
   const { step, edit, view } = useStudio();
-  const { keys, kits, parts, dials } = view.character;
+  const { keys, kits, runs, parts, dials } = view.character;
   const { toggle, stepTo } = usePlayer();
+  const { toggle: toggleRun } = useRuns();
   const [help, setHelp] = useState(false);
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
@@ -64,6 +66,8 @@ export function Keys() {
         desk.pin(part, desk.pins[part] === drawing ? null : drawing);
       } else if (!desk.shaping && !e.altKey && kits.some((k) => k.key === e.key)) {
         desk.wear(kits.find((k) => k.key === e.key)!.choices);
+      } else if (!desk.shaping && !e.altKey && runs.some((r) => r.key === e.key)) {
+        toggleRun(runs.find((r) => r.key === e.key)!);
       } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
@@ -74,7 +78,7 @@ export function Keys() {
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [step, toggle, stepTo, edit, keys, kits, dials]);
+  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>
@@ -108,6 +112,14 @@ export function Keys() {
                 <div key={k.id} className="contents">
                   <dt className="font-bold">{k.key}</dt>
                   <dd>the kit {k.name}</dd>
+                </div>
+              ))}
+            {runs
+              .filter((r) => r.key !== '')
+              .map((r) => (
+                <div key={r.id} className="contents">
+                  <dt className="font-bold">{r.key}</dt>
+                  <dd>the run {r.name}, begun and let go of</dd>
                 </div>
               ))}
           </dl>

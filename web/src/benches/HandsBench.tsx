@@ -5,6 +5,7 @@ import { api, type Shape } from '../api/client';
 import { useDesk } from '../state/desk';
 import { asMessage, useStudio } from '../state/studio';
 import { HandPicture } from './hands/HandPicture';
+import { Runs } from './hands/Runs';
 
 const NONE: Shape[] = [];
 
@@ -49,7 +50,11 @@ export function HandsBench() {
     return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
   };
   const arm = character.parts.find((p) => p.id === hand.arm);
-  const armOver = arm ? character.order.indexOf(arm.id) > character.order.indexOf(part.id) : false;
+  const stackOf = (drawing: string) =>
+    character.stacks.find((s) => s.part === part.id && s.drawing === drawing)?.over;
+  const height = (id: string) => character.order.indexOf(id);
+  const armOver = (drawing: string) => (arm ? height(arm.id) > height(stackOf(drawing) ?? part.id) : false);
+  const frontFirst = [...character.order].reverse().filter((id) => id !== part.id);
   const off = hand.drawings.filter((d) => d.says !== '');
   const mendable = hand.drawings.filter(
     (d) => d.off > 0.01 || Math.abs(d.ratio - 1) > 1e-6 || d.turned !== 0,
@@ -145,7 +150,7 @@ export function HandsBench() {
                   hand={shapesOf(part.id, d.drawing)}
                   arm={shapesOf(arm?.id, arm?.shown)}
                   place={hand.place ?? [1, 0, 0, 1, 0, 0]}
-                  armOver={armOver}
+                  armOver={armOver(d.drawing)}
                   wanted={hand.wrist}
                   own={d.wrist}
                   swing={swing}
@@ -171,6 +176,27 @@ export function HandsBench() {
                 <span className={`block min-h-8 text-[11.5px] ${d.says ? 'text-wrong' : 'text-faint'}`}>
                   {d.says || (isDefault ? 'the default: all others go by it' : 'on the wrist')}
                 </span>
+                <select
+                  className="field mb-1 w-full px-1 py-0 text-[11.5px]"
+                  aria-label={`Where ${d.name} lies`}
+                  title="Which part this drawing lies directly over while it is shown"
+                  value={stackOf(d.drawing) ?? ''}
+                  onChange={(e) =>
+                    void edit({
+                      kind: 'stack-drawing',
+                      part: part.id,
+                      drawing: d.drawing,
+                      ...(e.target.value ? { over: e.target.value } : {}),
+                    })
+                  }
+                >
+                  <option value="">lies where the hand lies</option>
+                  {frontFirst.map((id) => (
+                    <option key={id} value={id}>
+                      over {character.parts.find((p) => p.id === id)?.name}
+                    </option>
+                  ))}
+                </select>
                 <span className="flex gap-1">
                   <button
                     className="btn px-1.5 py-0 text-[11.5px]"
@@ -221,6 +247,7 @@ export function HandsBench() {
           </>
         )}
       </div>
+      <Runs part={part} />
     </>
   );
 }

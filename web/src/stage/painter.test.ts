@@ -69,6 +69,18 @@ describe('the painter', () => {
     );
   });
 
+  it('lays a part where the frame has it, and back again', () => {
+    const laid = () => [...root.querySelectorAll('[data-part]')].map((g) => g.getAttribute('data-part'));
+    const low = frame(placed('mouth', 'open'), placed('pupil', 'pupil'));
+    painter.show(frame(placed('pupil', 'pupil'), placed('mouth', 'open')));
+    const usual = laid();
+    expect(usual.indexOf('pupil')).toBeLessThan(usual.indexOf('mouth'));
+    painter.show(low);
+    expect(laid().indexOf('mouth')).toBeLessThan(laid().indexOf('pupil'));
+    painter.show(frame(placed('pupil', 'pupil'), placed('mouth', 'open')));
+    expect(laid().indexOf('pupil')).toBeLessThan(laid().indexOf('mouth'));
+  });
+
   it('gives shapes the outlines of a frame that bends them, and their own again after it', () => {
     const paths = (id: string) =>
       [...group(id).querySelectorAll('[data-shape]')].map((e) => e.getAttribute('d'));

@@ -171,6 +171,7 @@ export class Painter {
       seen.add(p.part);
       this.place(p);
     }
+    this.stack(frame);
     for (const p of frame.placed) this.mask(p);
     for (const [id, slot] of this.slots) {
       if (!seen.has(id) && slot.shown !== null) {
@@ -178,6 +179,17 @@ export class Painter {
         slot.shown = null;
         this.last.delete(id);
       }
+    }
+  }
+
+  /** Where a drawing says where it lies, the parts that show something are laid anew. */
+  private stack(frame: Frame): void {
+    let top: Element | null = null;
+    for (const p of frame.placed) {
+      const outer = this.slots.get(p.part)?.outer;
+      if (!outer) continue;
+      if (top && top.compareDocumentPosition(outer) & Node.DOCUMENT_POSITION_PRECEDING) top.after(outer);
+      top = outer;
     }
   }
 

@@ -1,13 +1,15 @@
 import type { Frame, FrameSeries } from '../api/client';
 
-/** The whole frame at one index of a series; parts come back in the order the character stacks them. */
+/** The whole frame at one index of a series; parts come back in the order the character stacks them, or in the order of the
+ * frame where some drawing lies elsewhere. */
 export function frameOf(series: FrameSeries, index: number, order: string[]): Frame {
   const change = series.changes[index];
   if (!change) return series.first;
   const placed = new Map(series.first.placed.map((p) => [p.part, p]));
   for (const part of change.gone) placed.delete(part);
   for (const p of change.placed) placed.set(p.part, p);
-  return { placed: order.flatMap((id) => placed.get(id) ?? []) };
+  const stacked = change.order.length > 0 ? change.order : order;
+  return { placed: stacked.flatMap((id) => placed.get(id) ?? []) };
 }
 
 /** Index of the sample nearest to a value; samples rise evenly. */

@@ -21,7 +21,7 @@ function server() {
     if (kind === 'pose') return Response.json({ revision: 1, frame: at(turn), joints: [], redrawn: [] });
     if (kind === 'grid') {
       const at_ = Array.from({ length: body.samples ** 2 }, (_, i) => i);
-      const changes = at_.map((i) => ({ placed: at(i).placed, gone: [] }));
+      const changes = at_.map((i) => ({ placed: at(i).placed, gone: [], order: [] }));
       return Response.json({ at: at_, first: at(0), changes });
     }
     const values: number[] =
@@ -33,7 +33,11 @@ function server() {
       edges: [],
       trembling: 0,
       first: at(0),
-      changes: values.map((v) => ({ placed: at(kind === 'sweep' ? v : turn + v / 1000).placed, gone: [] })),
+      changes: values.map((v) => ({
+        placed: at(kind === 'sweep' ? v : turn + v / 1000).placed,
+        gone: [],
+        order: [],
+      })),
     };
     return Response.json(series);
   });

@@ -4,6 +4,7 @@ import type { Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useShown, useStudio } from '../../state/studio';
 import { DrawingKeyField } from '../../ui/DrawingKeyField';
+import { Runs } from '../hands/Runs';
 import { DrawingThumb } from '../../ui/DrawingThumb';
 import { useWheelSteps } from '../../ui/wheel';
 
@@ -29,7 +30,8 @@ export function Drawings({ part }: { part: Part }) {
   const choices = all.filter((id) => nameOf(id).toLowerCase().includes(wanted.trim().toLowerCase()));
   /** The next drawing of the set is picked, or the one before. */
   const stepBy = (by: number) => {
-    const at = all.indexOf(shown ?? 'nothing');
+    // the stage answers a moment later, and steps may come faster
+    const at = all.indexOf(useDesk.getState().picks[part.id] ?? shown ?? 'nothing');
     const next = all[(at + by + all.length) % all.length]!;
     useDesk.getState().pick(part.id, next);
   };
@@ -147,6 +149,7 @@ export function Drawings({ part }: { part: Part }) {
         })}
       </div>
       {part.drawings.length > 1 && <Stand part={part} />}
+      {part.drawings.length > 1 && <Runs part={part} />}
     </>
   );
 }

@@ -105,5 +105,74 @@ class HandsStoryTest extends Story {
         page.getByTestId("hand-thumb-up").getByRole(AriaRole.BUTTON).first().click();
         page.waitForFunction("() => [...document.querySelectorAll('[data-testid=stage] [data-part=hand-right] g')]"
                 + ".filter(g => g.style.display !== 'none').some(g => g.querySelectorAll('path').length === 8)");
+
+        // the thumb goes up before the cap, a fist stays where hands lie; both over a reload
+        page.getByLabel("Where thumb up lies").selectOption("cap");
+        waitForOrder("cap", "hand-right");
+        page.reload();
+        waitForOrder("cap", "hand-right");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("right hand"))
+                .click();
+        page.getByTestId("hand-fist").getByRole(AriaRole.BUTTON).first().click();
+        waitForOrder("hand-right", "forearm-right");
+        page.getByTestId("hand-thumb-up").getByRole(AriaRole.BUTTON).first().click();
+        waitForOrder("cap", "hand-right");
+        button("Undo on the character").click();
+        waitForOrder("hand-right", "forearm-right");
+    }
+
+    /** Which drawing of the left hand the desk has picked; the picks are in the address. */
+    private void waitForPick(String drawing) {
+        page.waitForFunction(
+                "d => new URLSearchParams(location.hash.slice(1)).get('k.hand-left') === (d || null)", drawing);
+    }
+
+    @Test
+    void drawingsPlayOneAfterTheOtherAndGoOutBackwards() throws Exception {
+        hand.bench("Hands").click();
+        button("Play Thumb up").click();
+        waitForPick("thumb-up");
+        button("Let go of Thumb up").click();
+        waitForPick("");
+        assertThat(button("Play Thumb up")).isVisible();
+
+        // a run of one's own; a drawing that stays for no frame is told apart, and nothing typed is lost
+        button("New run").click();
+        button("Add open to the run").click();
+        button("Add flat to the run").click();
+        page.getByPlaceholder("name of the run").fill("Wave");
+        page.getByLabel("Frames of drawing 2").fill("0");
+        button("Keep the run").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Drawing 2 of the run stays for 0 frames");
+        assertThat(page.getByPlaceholder("name of the run")).hasValue("Wave");
+        page.getByLabel("Frames of drawing 2").fill("3");
+        page.getByLabel("How it plays").selectOption("LOOP");
+        button("Keep the run").click();
+        assertThat(page.getByText("open 4 · flat 3 – round and round")).isVisible();
+        Locator key = page.getByLabel("Key for the run Wave");
+        key.focus();
+        page.keyboard().press("v");
+        assertThat(key).hasValue("key v");
+        assertThat(seriousFaults()).isEmpty();
+
+        page.reload();
+        assertThat(button("Play Wave")).isVisible();
+        page.keyboard().press("v");
+        assertThat(button("Let go of Wave")).isVisible();
+        // a hand on the set ends it at once
+        page.getByTestId("hand-fist").getByRole(AriaRole.BUTTON).first().click();
+        assertThat(button("Play Wave")).isVisible();
+        waitForPick("fist");
+        page.waitForTimeout(600);
+        waitForPick("fist");
+        button("Take the run Wave away").click();
+        assertThat(button("Play Wave")).hasCount(0);
+    }
+
+    private void waitForOrder(String below, String above) {
+        page.waitForFunction(
+                "([a, b]) => { const all = [...document.querySelectorAll('[data-testid=stage] [data-part]')].map(g => g.dataset.part);"
+                        + " return all.indexOf(a) >= 0 && all.indexOf(a) < all.indexOf(b) }",
+                java.util.List.of(below, above));
     }
 }

@@ -316,6 +316,8 @@ class PartsStoryTest extends Story {
         waitForDrawing("cap", false);
         page.keyboard().press("c");
         waitForDrawing("cap", true);
+        // the address follows the desk a moment later
+        page.waitForFunction("() => !location.hash.includes('p.cap')");
         page.reload();
         page.getByTestId("rigging").waitFor();
         waitForDrawing("cap", true);

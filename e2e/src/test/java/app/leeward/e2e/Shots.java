@@ -18,7 +18,6 @@ class Shots {
         try (LeewardServer server = LeewardServer.start("shots");
                 Browser day = new Browser()) {
             shot(day, server, "lines", "b=lines&d.turn=34&d.gaze-across=0.35&f=64", "blinks");
-            shot(day, server, "intake", "b=intake&d.gaze-across=-0.5&d.gaze-down=-0.4", "");
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
             shot(day, server, "parts-artwork", "b=parts&part=fringe", "artwork");
             shot(day, server, "eyes", "b=eyes&d.gaze-across=0.55&d.gaze-down=0.1", "dials");
@@ -29,6 +28,7 @@ class Shots {
             shot(day, server, "parts-why", "b=parts&d.turn=-42&d.blink=0.35&part=nose", "w");
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
             hands(day, server);
+            kits(day, server);
             turn(day, server);
             views(day, server);
             mouths(day, server);
@@ -86,6 +86,18 @@ class Shots {
         hand.page.getByLabel("Swing").fill("18");
         hand.page.waitForTimeout(1200);
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("hands.png")));
+    }
+
+    /** The demo's clothes, with one of them on. */
+    private static void kits(Browser hand, LeewardServer server) {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=kits&d.gaze-across=0.4&k.hand-left=thumb-up");
+        hand.page
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put on On watch"))
+                .click();
+        hand.page.waitForTimeout(1500);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("kits.png")));
     }
 
     /** A head of several views, one of them shown mirrored. */

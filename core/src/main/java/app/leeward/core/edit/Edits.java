@@ -3,6 +3,7 @@ package app.leeward.core.edit;
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnRun;
 import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import java.util.HashMap;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Applies edits, and what every edit of some kind has to watch. */
 public final class Edits {
@@ -44,12 +46,27 @@ public final class Edits {
                 : after.withTurn(after.turn().get().carried(before.dials(), after.dials()));
     }
 
-    /** Without what was said about drawings that are gone: their keys, their place in kits, and the ways into and out of them. */
+    /** Without what was said about drawings that are gone: their keys, their place in kits and runs, and the ways into and out of them. */
     private static Character tidied(Character c) {
         Character out = c;
         if (!c.wrists().stream().allMatch(w -> has(c, w.part(), w.drawing()))) {
             out = out.withWrists(c.wrists().stream()
                     .filter(w -> has(c, w.part(), w.drawing()))
+                    .toList());
+        }
+        if (!c.runs().stream().allMatch(r -> r.steps().stream().allMatch(s -> offers(c, r.part(), s.drawing())))) {
+            out = out.withRuns(c.runs().stream()
+                    .flatMap(r -> {
+                        List<DrawnRun.RunStep> left = r.steps().stream()
+                                .filter(s -> offers(c, r.part(), s.drawing()))
+                                .toList();
+                        return left.isEmpty() ? Stream.empty() : Stream.of(r.withSteps(left, r.way()));
+                    })
+                    .toList());
+        }
+        if (!c.stacks().stream().allMatch(s -> has(c, s.part(), s.drawing()))) {
+            out = out.withStacks(c.stacks().stream()
+                    .filter(s -> has(c, s.part(), s.drawing()))
                     .toList());
         }
         if (!c.keys().stream().allMatch(k -> offers(c, k.part(), k.drawing()))) {

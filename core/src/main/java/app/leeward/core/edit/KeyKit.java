@@ -2,8 +2,6 @@ package app.leeward.core.edit;
 
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawingKey;
-import app.leeward.core.rig.Kit;
-import java.util.List;
 import java.util.Set;
 
 /**
@@ -26,18 +24,8 @@ public record KeyKit(String kit, String key) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (!key.isEmpty() && !DrawingKey.fits(key)) {
-            return SetKey.badKey(key);
+            return OneKey.bad(key);
         }
-        if (Kits.find(before, kit).isEmpty()) {
-            return Kits.gone(kit);
-        }
-        List<Kit> kits = before.kits().stream()
-                .map(k -> k.id().equals(kit)
-                        ? k.withKey(key)
-                        : key.isEmpty() || !k.key().equals(key) ? k : k.withKey(""))
-                .toList();
-        return new Outcome.Done(before.withKits(kits)
-                .withKeys(
-                        before.keys().stream().filter(k -> !k.key().equals(key)).toList()));
+        return Kits.change(OneKey.freed(before, key), kit, k -> k.withKey(key));
     }
 }

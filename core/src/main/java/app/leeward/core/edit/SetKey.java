@@ -46,23 +46,14 @@ public record SetKey(String part, String drawing, String key) implements Edit {
             return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
         }
         if (!key.isEmpty() && !DrawingKey.fits(key)) {
-            return badKey(key);
+            return OneKey.bad(key);
         }
-        List<DrawingKey> keys = new ArrayList<>(before.keys());
-        keys.removeIf(
-                k -> k.key().equals(key) || k.part().equals(part) && k.drawing().equals(drawing));
+        Character c = OneKey.freed(before, key);
+        List<DrawingKey> keys = new ArrayList<>(c.keys());
+        keys.removeIf(k -> k.part().equals(part) && k.drawing().equals(drawing));
         if (!key.isEmpty()) {
             keys.add(new DrawingKey(key, part, drawing));
         }
-        // a kit that had the key gives it up as a drawing does
-        return new Outcome.Done(before.withKeys(keys)
-                .withKits(before.kits().stream()
-                        .map(k -> !key.isEmpty() && k.key().equals(key) ? k.withKey("") : k)
-                        .toList()));
-    }
-
-    static Outcome.Refused badKey(String key) {
-        return new Outcome.Refused(
-                "bad-key", "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
+        return new Outcome.Done(c.withKeys(keys));
     }
 }

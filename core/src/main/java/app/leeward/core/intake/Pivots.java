@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Puts pivots where the trade puts them: a brow at its outer corner, an eye at its bottom, a head at the neck. */
 public final class Pivots {
@@ -67,10 +68,28 @@ public final class Pivots {
                 new Point(neckMiddle(parts).orElse(c.x()), neckBottom(parts).orElse(b.maxY()));
             case NECK, TORSO -> new Point(c.x(), b.maxY());
             case UPPER_ARM, FOREARM -> new Point(c.x(), b.minY() + 0.08 * b.height());
-            case HAND -> new Point(c.x(), b.minY());
+            case HAND -> wrist(p, b, parts);
             case EAR -> new Point(onScreenRight ? b.minX() : b.maxX(), c.y());
             default -> c;
         };
+    }
+
+    /** Where the hand meets its arm: the middle of what the two share, else the side of the hand the arm is on. */
+    private static Point wrist(Part hand, Box b, List<Part> parts) {
+        Optional<Box> arm = Stream.of(PartRole.FOREARM, PartRole.UPPER_ARM)
+                .flatMap(role -> parts.stream().filter(o -> o.role() == role && o.side() == hand.side()))
+                .flatMap(o -> o.bounds().stream())
+                .findFirst();
+        if (arm.isEmpty()) {
+            return new Point(b.centre().x(), b.minY());
+        }
+        Optional<Point> shared = arm.get().intersection(b).map(Box::centre);
+        Point c = b.centre();
+        double dx = arm.get().centre().x() - c.x();
+        double dy = arm.get().centre().y() - c.y();
+        return shared.orElseGet(() -> Math.abs(dx) > Math.abs(dy)
+                ? new Point(dx > 0 ? b.maxX() : b.minX(), c.y())
+                : new Point(c.x(), dy > 0 ? b.maxY() : b.minY()));
     }
 
     private static Optional<Point> eyeBottom(Part p, List<Part> parts) {

@@ -37,6 +37,8 @@ import java.util.stream.Stream;
  * @param turn how the head turn was made from the art, when it was
  * @param views whole sub-faces that a dial exchanges, when it has such
  * @param wrists where hand drawings meet their arm, as far as somebody said so or brought them there
+ * @param stacks drawings that lie elsewhere in the stack than their part, at most one entry each
+ * @param runs drawings that play one after the other
  * @param kits choices over several parts at once, in the order they are offered in
  */
 public record Character(
@@ -62,7 +64,9 @@ public record Character(
         Optional<TurnPlan> turn,
         Optional<ViewSet> views,
         List<DrawnWrist> wrists,
-        List<Kit> kits) {
+        List<Kit> kits,
+        List<DrawnStack> stacks,
+        List<DrawnRun> runs) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -83,6 +87,8 @@ public record Character(
         views = views == null ? Optional.empty() : views;
         wrists = wrists == null ? List.of() : List.copyOf(wrists);
         kits = kits == null ? List.of() : List.copyOf(kits);
+        stacks = stacks == null ? List.of() : List.copyOf(stacks);
+        runs = runs == null ? List.of() : List.copyOf(runs);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -128,6 +134,8 @@ public record Character(
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
+                List.of(),
+                List.of(),
                 List.of(),
                 List.of());
     }
@@ -353,6 +361,10 @@ public record Character(
                 .withMouths(mouth ? MouthChart.EMPTY : mouths)
                 .withKeys(keys.stream().filter(k -> !k.part().equals(id)).toList())
                 .withWrists(wrists.stream().filter(w -> !w.part().equals(id)).toList())
+                .withRuns(runs.stream().filter(r -> !r.part().equals(id)).toList())
+                .withStacks(stacks.stream()
+                        .filter(s -> !s.part().equals(id) && !s.over().equals(id))
+                        .toList())
                 .withCorners(corners.stream()
                         .map(k -> k.without(id))
                         .filter(k -> !k.offsets().isEmpty())
@@ -396,6 +408,14 @@ public record Character(
         return with(d -> d.views = set);
     }
 
+    public Character withRuns(List<DrawnRun> newRuns) {
+        return with(d -> d.runs = newRuns);
+    }
+
+    public Character withStacks(List<DrawnStack> newStacks) {
+        return with(d -> d.stacks = newStacks);
+    }
+
     public Character withKits(List<Kit> newKits) {
         return with(d -> d.kits = newKits);
     }
@@ -435,6 +455,8 @@ public record Character(
         private Optional<ViewSet> views;
         private List<DrawnWrist> wrists;
         private List<Kit> kits;
+        private List<DrawnStack> stacks;
+        private List<DrawnRun> runs;
 
         Draft(Character c) {
             name = c.name;
@@ -460,12 +482,14 @@ public record Character(
             views = c.views;
             wrists = c.wrists;
             kits = c.kits;
+            stacks = c.stacks;
+            runs = c.runs;
         }
 
         Character done() {
             return new Character(
                     name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys, corners, turn, views, wrists, kits);
+                    links, source, looks, cues, keys, corners, turn, views, wrists, kits, stacks, runs);
         }
     }
 }

@@ -239,7 +239,7 @@ public final class Evaluator {
         }
         String[] drawings = drawings(pose, stand);
         List<Frame.Placed> placed = new ArrayList<>(parts.length);
-        for (int i : order) {
+        for (int i : stacked(drawings)) {
             if (drawings[i] != null) {
                 placed.add(new Frame.Placed(
                         parts[i].id(),
@@ -251,6 +251,26 @@ public final class Evaluator {
             }
         }
         return new Frame(placed);
+    }
+
+    /** The parts back to front, with those elsewhere whose drawing says so. */
+    private int[] stacked(String[] drawings) {
+        if (character.stacks().isEmpty()) {
+            return order;
+        }
+        List<Integer> all = new ArrayList<>(order.length);
+        for (int i : order) {
+            all.add(i);
+        }
+        for (DrawnStack s : character.stacks()) {
+            Integer part = indexOf.get(s.part());
+            Integer over = indexOf.get(s.over());
+            if (part != null && over != null && s.drawing().equals(drawings[part])) {
+                all.remove(part);
+                all.add(all.indexOf(over) + 1, part);
+            }
+        }
+        return all.stream().mapToInt(Integer::intValue).toArray();
     }
 
     /** The outlines of a reshaped or bent drawing; empty for one that is as it was drawn. */

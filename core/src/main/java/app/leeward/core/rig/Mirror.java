@@ -102,7 +102,29 @@ public final class Mirror {
             boolean left = made.part(from).orElseThrow().side() == Side.LEFT;
             links.add(left ? new MirrorLink(from, to) : new MirrorLink(to, from));
         });
-        return mirrorDials(made.withLinks(links).withWindows(windows(made, twins)), twins);
+        return mirrorDials(
+                drawn(
+                        made.withLinks(links).withWindows(windows(made, twins)),
+                        twins,
+                        c.model().axis()),
+                twins);
+    }
+
+    /** What is said of single drawings, said of their reflections too. */
+    private static Character drawn(Character c, Map<String, String> twins, double axis) {
+        List<DrawnWrist> wrists = new ArrayList<>(c.wrists());
+        wrists.removeIf(w -> twins.containsValue(w.part()));
+        List<DrawnStack> stacks = new ArrayList<>(c.stacks());
+        stacks.removeIf(s -> twins.containsValue(s.part()));
+        c.wrists().stream()
+                .filter(w -> twins.containsKey(w.part()))
+                .forEach(w -> wrists.add(new DrawnWrist(
+                        twins.get(w.part()), w.drawing(), w.wrist().mirrored(axis))));
+        c.stacks().stream().filter(s -> twins.containsKey(s.part())).forEach(s -> {
+            Optional<String> over = c.part(s.over()).flatMap(p -> twinOf(c, p)).map(Part::id);
+            stacks.add(new DrawnStack(twins.get(s.part()), s.drawing(), over.orElse(s.over())));
+        });
+        return c.withWrists(wrists).withStacks(stacks);
     }
 
     private static Character makeTwin(Character c, String id, Map<String, String> twins) {

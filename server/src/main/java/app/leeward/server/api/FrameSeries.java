@@ -21,10 +21,13 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes, Li
     /**
      * @param placed parts that differ from the first frame, or are not in it
      * @param gone parts of the first frame that show nothing here
+     * @param order every part shown, back to front, where that is not the character's own order; empty where it is
      */
-    public record Change(List<Frame.Placed> placed, List<String> gone) {}
+    public record Change(List<Frame.Placed> placed, List<String> gone, List<String> order) {}
 
-    static FrameSeries of(List<Double> at, List<Frame> frames) {
+    static FrameSeries of(Character character, List<Double> at, List<Frame> frames) {
+        Map<String, Integer> height = new HashMap<>();
+        character.order().forEach(id -> height.put(id, height.size()));
         Frame first = frames.get(0);
         Map<String, Frame.Placed> base = new HashMap<>();
         first.placed().forEach(p -> base.put(p.part(), p));
@@ -38,9 +41,19 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes, Li
                     differs.add(p);
                 }
             }
-            changes.add(new Change(differs, gone.stream().sorted().toList()));
+            changes.add(new Change(differs, gone.stream().sorted().toList(), restacked(frame, height)));
         }
         return new FrameSeries(at, first, changes, List.of(), 0);
+    }
+
+    private static List<String> restacked(Frame frame, Map<String, Integer> height) {
+        List<String> order = frame.placed().stream().map(Frame.Placed::part).toList();
+        for (int i = 1; i < order.size(); i++) {
+            if (height.get(order.get(i)) < height.get(order.get(i - 1))) {
+                return order;
+            }
+        }
+        return List.of();
     }
 
     /** The same, to be dragged along by a hand on this dial. */

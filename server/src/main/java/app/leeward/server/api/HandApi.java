@@ -2,17 +2,20 @@ package app.leeward.server.api;
 
 import app.leeward.core.hand.Hands;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnRun;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Standing;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Hands on their arms. */
+/** Hands on their arms, and drawings that play. */
 @RestController
 @RequestMapping("/api/v1/characters/{id}")
 @Tag(name = "hands")
@@ -21,6 +24,30 @@ class HandApi {
 
     HandApi(Characters characters) {
         this.characters = characters;
+    }
+
+    /**
+     * A run as it plays, frame by frame.
+     *
+     * @param round the drawing of every frame of one round; of one that plays once, the last stays
+     * @param back for each of its drawings, those of the frames on the way out from there
+     */
+    public record RunSheet(String id, List<String> round, Map<String, List<String>> back) {
+        static RunSheet of(DrawnRun run) {
+            Map<String, List<String>> back = new TreeMap<>();
+            run.steps().forEach(s -> back.put(s.drawing(), run.back(s.drawing())));
+            return new RunSheet(run.id(), run.round(), back);
+        }
+    }
+
+    public record RunsView(int revision, List<RunSheet> runs) {}
+
+    @GetMapping("/runs")
+    RunsView runs(@PathVariable UUID id) {
+        Standing<Character> standing = characters.stand(id);
+        return new RunsView(
+                standing.revision(),
+                standing.state().runs().stream().map(RunSheet::of).toList());
     }
 
     /** @param hands every hand with drawings, each drawing measured at the wrist */

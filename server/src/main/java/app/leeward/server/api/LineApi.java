@@ -172,7 +172,7 @@ class LineApi {
             at.add((double) f);
             frames.add(playhead.frameAt(f, live));
         }
-        return FrameSeries.of(at, frames);
+        return FrameSeries.of(character.state(), at, frames);
     }
 
     /** Loudest excursions of equal stretches, 0 to 1. */

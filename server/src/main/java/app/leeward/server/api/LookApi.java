@@ -91,7 +91,7 @@ class LookApi {
         for (ActionUnit u : ActionUnit.values()) {
             units.put(u.id(), u.words());
         }
-        return new LooksView(c.revision(), entries, FrameSeries.of(numbers(frames.size()), frames), units);
+        return new LooksView(c.revision(), entries, FrameSeries.of(character, numbers(frames.size()), frames), units);
     }
 
     private static List<Double> numbers(int n) {
@@ -123,7 +123,7 @@ class LookApi {
         for (int f = 0; f < shown.frames(); f++) {
             frames.add(evaluator.frame(over.withCues(shown.at(f, c.state().straightDials()))));
         }
-        return FrameSeries.of(numbers(frames.size()), frames);
+        return FrameSeries.of(c.state(), numbers(frames.size()), frames);
     }
 
     /** The worst that the ends of any two dials do to the eyes. */
@@ -135,6 +135,6 @@ class LookApi {
         List<Frame> frames = new ArrayList<>();
         frames.add(evaluator.frame(Pose.REST));
         cases.forEach(x -> frames.add(evaluator.frame(Pose.of(x.dials()))));
-        return new WorstView(c.revision(), cases, FrameSeries.of(numbers(frames.size()), frames));
+        return new WorstView(c.revision(), cases, FrameSeries.of(c.state(), numbers(frames.size()), frames));
     }
 }

@@ -316,7 +316,7 @@ class MouthApi {
                 sounds(shot),
                 said.skipped(),
                 said.line().guesses().stream().map(g -> g.word()).toList(),
-                FrameSeries.of(numbers, frames),
+                FrameSeries.of(c, numbers, frames),
                 sound);
     }
 

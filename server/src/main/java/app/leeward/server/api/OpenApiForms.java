@@ -59,6 +59,7 @@ class OpenApiForms {
             "EyeView.pupil",
             "Part.parent",
             "Joint.parent",
+            "EditStackDrawing.over",
             "Dial.hangsOn",
             "EditHangDial.part",
             "TurnView.offModel",

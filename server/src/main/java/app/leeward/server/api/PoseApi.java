@@ -178,7 +178,7 @@ class PoseApi {
             at.add(value);
             frames.add(evaluator.frame(pose.withDial(dial.id(), value)));
         }
-        return FrameSeries.of(at, frames).along(c.state(), dial);
+        return FrameSeries.of(c.state(), at, frames).along(c.state(), dial);
     }
 
     /** The frames of two dials over both their ranges, row by row, the rest of the pose staying as it is. */
@@ -200,7 +200,7 @@ class PoseApi {
                         pose.withDial(across.id(), at(across, column, n)).withDial(down.id(), at(down, row, n))));
             }
         }
-        return FrameSeries.of(at, frames);
+        return FrameSeries.of(c.state(), at, frames);
     }
 
     private static double at(Dial dial, int step, int steps) {

@@ -120,7 +120,7 @@ class TurnApi {
         List<Double> at = places(d, n);
         List<Frame> frames =
                 at.stream().map(v -> evaluator.frame(pose.withDial(d.id(), v))).toList();
-        return FrameSeries.of(at, frames);
+        return FrameSeries.of(evaluator.character(), at, frames);
     }
 
     /**
@@ -145,6 +145,7 @@ class TurnApi {
         for (int f = 0; f < poses.size(); f++) {
             at.add((double) f);
         }
-        return FrameSeries.of(at, poses.stream().map(evaluator::frame).toList());
+        return FrameSeries.of(
+                c.state(), at, poses.stream().map(evaluator::frame).toList());
     }
 }

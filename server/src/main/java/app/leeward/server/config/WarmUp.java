@@ -1,19 +1,12 @@
 package app.leeward.server.config;
 
-import app.leeward.core.art.Drawing;
-import app.leeward.core.edit.KeepKit;
-import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Part;
-import app.leeward.core.rig.PartRole;
 import app.leeward.demo.DemoFiles;
 import app.leeward.server.store.Documents;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Lines;
-import app.leeward.server.studio.Standing;
 import app.leeward.speech.LineReader;
 import java.nio.charset.StandardCharsets;
-import java.util.HashMap;
-import java.util.Map;
+import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -74,34 +67,10 @@ class WarmUp {
         thread.start();
     }
 
-    /** Maren's clothes, put together from the drawings of the same name. */
-    private void dress() {
-        kit("Raincoat", "raincoat", "sou'wester");
-        kit("On watch", "jumper", "wool cap");
-        kit("Indoors", "jumper", Part.NOTHING);
-    }
-
-    private void kit(String name, String clothes, String cap) {
-        Standing<Character> maren = characters.stand(MAREN);
-        Map<String, String> choices = new HashMap<>();
-        for (Part p : maren.state().parts()) {
-            for (Drawing d : p.drawings()) {
-                if (d.name().equals(clothes) || d.name().equals(cap)) {
-                    choices.put(p.id(), d.id());
-                }
-            }
-            if (p.role() == PartRole.CAP) {
-                choices.putIfAbsent(p.id(), Part.NOTHING);
-            }
-        }
-        characters.edit(MAREN, maren.revision(), new KeepKit(name, "Clothes", choices), "Leeward");
-    }
-
     private void work() {
         try {
             if (demo && !documents.existsById(MAREN)) {
-                characters.read(MAREN, DemoFiles.maren(), "maren.svg", "Leeward");
-                dress();
+                characters.read(MAREN, DemoFiles.maren(), "maren.svg", "Leeward", DemoWardrobe::dress);
                 LOG.info("Maren is hung");
             }
             if (demo && !documents.existsById(PILCHARD)) {
@@ -111,7 +80,7 @@ class WarmUp {
                 characters.read(WICK, DemoFiles.wick(), "wick.svg", "Leeward");
             }
             reader.warmUp();
-            for (DemoFiles.Line line : demo ? DemoFiles.lines() : java.util.List.<DemoFiles.Line>of()) {
+            for (DemoFiles.Line line : demo ? DemoFiles.lines() : List.<DemoFiles.Line>of()) {
                 UUID id = named(line.name());
                 if (!documents.existsById(id)) {
                     lines.record(id, MAREN, line.name(), line.words(), line.wav(), "Leeward");

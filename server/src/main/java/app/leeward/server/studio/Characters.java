@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -66,7 +67,13 @@ public class Characters {
      * @param fileName what the file was called; its stem is the name when the art has no title
      */
     public Standing<Character> read(UUID id, byte[] file, String fileName, String author) {
-        Character read = hung(file, fileName);
+        return read(id, file, fileName, author, read -> read);
+    }
+
+    /** The same, with something done to what was read before it is kept. */
+    public Standing<Character> read(
+            UUID id, byte[] file, String fileName, String author, UnaryOperator<Character> finish) {
+        Character read = finish.apply(hung(file, fileName));
         Character character = read.withSource(Optional.of(ReadArt.of(shortened(fileName), read)));
         return ledger.begin(keeping, id, null, character, new Adopt(character, shortened(fileName)), author);
     }

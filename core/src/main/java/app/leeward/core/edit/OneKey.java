@@ -1,0 +1,27 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+
+/** A key does one thing: whoever gets one takes it from whatever had it. */
+final class OneKey {
+    private OneKey() {}
+
+    /** With a key that nothing has any more; as it was for no key. */
+    static Character freed(Character c, String key) {
+        if (key.isEmpty()) {
+            return c;
+        }
+        return c.withKeys(c.keys().stream().filter(k -> !k.key().equals(key)).toList())
+                .withKits(c.kits().stream()
+                        .map(k -> k.key().equals(key) ? k.withKey("") : k)
+                        .toList())
+                .withRuns(c.runs().stream()
+                        .map(r -> r.key().equals(key) ? r.withKey("") : r)
+                        .toList());
+    }
+
+    static Outcome.Refused bad(String key) {
+        return new Outcome.Refused(
+                "bad-key", "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
+    }
+}

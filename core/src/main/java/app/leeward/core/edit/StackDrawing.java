@@ -1,0 +1,47 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnStack;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Says where one drawing of a part lies while it is shown.
+ *
+ * @param over the part it lies directly over; empty to let it lie where its part does
+ */
+public record StackDrawing(String part, String drawing, Optional<String> over) implements Edit {
+    public StackDrawing {
+        over = over == null ? Optional.empty() : over;
+    }
+
+    @Override
+    public Set<String> touches() {
+        return Set.of("stack of " + part + "/" + drawing);
+    }
+
+    @Override
+    public String describe(Character before) {
+        String name = Redrawing.name(before, part, drawing);
+        return over.map(o -> name + " lies over " + Edits.nameOf(before, o)).orElse(name + " lies where its part does");
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
+            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+        }
+        if (over.isPresent() && before.part(over.get()).isEmpty()) {
+            return Edits.noPart(over.get());
+        }
+        if (over.equals(Optional.of(part))) {
+            return new Outcome.Refused("stack-itself", "A drawing cannot lie over its own part.");
+        }
+        List<DrawnStack> stacks = new ArrayList<>(before.stacks());
+        stacks.removeIf(s -> s.part().equals(part) && s.drawing().equals(drawing));
+        over.ifPresent(o -> stacks.add(new DrawnStack(part, drawing, o)));
+        return new Outcome.Done(before.withStacks(stacks));
+    }
+}
