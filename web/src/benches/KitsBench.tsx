@@ -70,7 +70,7 @@ export function KitsBench() {
           {found.length === 0 && <li className="p-3 text-faint">Nothing is called that.</li>}
         </ul>
       )}
-      <div className="sticky bottom-0 z-10 -mx-5 -mb-4 bg-chart px-5 pb-3">
+      <div className="sticky -bottom-4 z-10 -mx-5 -mb-4 bg-chart px-5 pt-0.5 pb-6">
         <KeepKit parts={parts.filter((p) => inKit(p.id))} done={() => setTicked({})} />
       </div>
     </>

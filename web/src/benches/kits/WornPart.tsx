@@ -62,7 +62,7 @@ export function WornPart({
                 <DrawingThumb
                   shapes={artwork[d.art as unknown as string] ?? []}
                   label=""
-                  className="h-full w-full"
+                  className="h-full w-full rounded bg-drawn"
                 />
               ) : (
                 <span className="text-faint">∅</span>
