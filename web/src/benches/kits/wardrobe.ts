@@ -3,7 +3,7 @@ import type { Kit, Part } from '../../api/client';
 /** Roles whose drawings follow the line, the eyes or the turn, not what somebody wears. */
 const LED = new Set(['MOUTH', 'PUPIL', 'WHITE', 'UPPER_LID', 'LOWER_LID', 'EYE_OUTLINE', 'NOSE', 'VIEW']);
 /** Roles that come off altogether. */
-const WORN = new Set(['CAP', 'EXTRA_HAIR', 'GLASSES', 'OTHER', 'COLLAR']);
+const WORN = new Set(['CAP', 'EXTRA_HAIR', 'OTHER', 'COLLAR']);
 
 /** Parts that can be exchanged or taken off: clothes and hair before hands, and what has most to choose from first. */
 export function wardrobe(parts: Part[]): Part[] {

@@ -24,15 +24,14 @@ public record HangDial(String dial, Optional<String> part) implements Edit {
     @Override
     public String describe(Character before) {
         String name = before.dial(dial).map(Dial::name).orElse(dial);
-        return part.map(id -> "Hung the dial " + name + " on "
-                        + before.part(id).map(Part::name).orElse(id))
-                .orElse("Took the dial " + name + " off its part");
+        return "The dial " + name + " is offered with "
+                + part.map(id -> before.part(id).map(Part::name).orElse(id)).orElse("no part in particular");
     }
 
     @Override
     public Outcome on(Character before) {
         if (part.isPresent() && before.part(part.get()).isEmpty()) {
-            return new Outcome.Refused("no-part", "There is no part '" + part.get() + "' to hang it on.");
+            return new Outcome.Refused("no-part", "There is no part '" + part.get() + "' to offer it with.");
         }
         return OnDial.change(before, dial, d -> d.hangingOn(part));
     }

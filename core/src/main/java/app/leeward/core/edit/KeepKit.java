@@ -3,6 +3,8 @@ package app.leeward.core.edit;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Kit;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -44,6 +46,8 @@ public record KeepKit(String name, String set, Map<String, String> choices) impl
         }
         Set<String> taken = before.kits().stream().map(Kit::id).collect(Collectors.toSet());
         String id = Ids.unused(name.strip(), taken);
-        return new Outcome.Done(before.withKits(Kits.with(before, new Kit(id, name.strip(), set, choices, ""))));
+        List<Kit> kits = new ArrayList<>(before.kits());
+        kits.add(new Kit(id, name.strip(), set, choices, ""));
+        return new Outcome.Done(before.withKits(kits));
     }
 }

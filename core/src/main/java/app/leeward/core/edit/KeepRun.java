@@ -27,7 +27,7 @@ public record KeepRun(String part, String name, List<String> drawings, List<Inte
 
     @Override
     public Set<String> touches() {
-        return Set.of("runs of " + part);
+        return Set.of("runs");
     }
 
     @Override

@@ -3,6 +3,7 @@ package app.leeward.core.edit;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawingKey;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Gives a run a key or takes it away. What the key did before it no longer does.
@@ -12,16 +13,12 @@ import java.util.Set;
 public record KeyRun(String run, String key) implements Edit {
     @Override
     public Set<String> touches() {
-        return Set.of("keys", "run " + run);
+        return Set.of("keys", "runs");
     }
 
     @Override
     public String describe(Character before) {
-        String name = before.runs().stream()
-                .filter(r -> r.id().equals(run))
-                .map(r -> r.name())
-                .findFirst()
-                .orElse(run);
+        String name = Runs.name(before, run);
         return key.isEmpty() ? "No key for the run " + name : "Key " + key + " plays " + name;
     }
 
@@ -30,12 +27,6 @@ public record KeyRun(String run, String key) implements Edit {
         if (!key.isEmpty() && !DrawingKey.fits(key)) {
             return OneKey.bad(key);
         }
-        if (before.runs().stream().noneMatch(r -> r.id().equals(run))) {
-            return DropRun.gone(run);
-        }
-        Character c = OneKey.freed(before, key);
-        return new Outcome.Done(c.withRuns(c.runs().stream()
-                .map(r -> r.id().equals(run) ? r.withKey(key) : r)
-                .toList()));
+        return Runs.change(OneKey.freed(before, key), run, r -> Stream.of(r.withKey(key)));
     }
 }

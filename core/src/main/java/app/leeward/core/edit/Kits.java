@@ -2,7 +2,8 @@ package app.leeward.core.edit;
 
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Kit;
-import java.util.List;
+import app.leeward.core.rig.Part;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -38,12 +39,12 @@ final class Kits {
     }
 
     /** Why these choices cannot be made; empty when they can. */
-    static Optional<Outcome> unsound(Character c, java.util.Map<String, String> choices) {
+    static Optional<Outcome> unsound(Character c, Map<String, String> choices) {
         if (choices.isEmpty()) {
             return Optional.of(new Outcome.Refused("empty-kit", "Choose at least one drawing for it first."));
         }
-        for (var choice : choices.entrySet()) {
-            var part = c.part(choice.getKey());
+        for (Map.Entry<String, String> choice : choices.entrySet()) {
+            Optional<Part> part = c.part(choice.getKey());
             if (part.isEmpty()) {
                 return Optional.of(Edits.noPart(choice.getKey()));
             }
@@ -53,10 +54,5 @@ final class Kits {
             }
         }
         return Optional.empty();
-    }
-
-    static List<Kit> with(Character c, Kit kit) {
-        return java.util.stream.Stream.concat(c.kits().stream(), java.util.stream.Stream.of(kit))
-                .toList();
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import static app.leeward.core.Made.done;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
@@ -28,12 +29,6 @@ class DrawnStackTest {
                     Rigs.layer("open", Rigs.box(640, 790, 50, 60))),
             Rigs.layer("face", Rigs.ellipse(500, 500, 100, 120)),
             Rigs.layer("cap", Rigs.box(420, 340, 160, 60))));
-
-    private static Character done(Character c, Edit edit) {
-        Outcome o = Edits.apply(c, edit);
-        assertThat(o).as(edit.describe(c)).isInstanceOf(Outcome.Done.class);
-        return ((Outcome.Done) o).character();
-    }
 
     private static List<String> stacked(Character c, Map<String, String> picks) {
         return new Evaluator(c)

@@ -1,5 +1,7 @@
 package app.leeward.core.edit;
 
+import static app.leeward.core.Made.done;
+import static app.leeward.core.Made.refused;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
@@ -29,18 +31,6 @@ class RunsTest {
                 List.of(new RunStep("a", 2), new RunStep("b", 1), new RunStep("c", 3)),
                 way,
                 "");
-    }
-
-    private static Character done(Character c, Edit edit) {
-        Outcome o = Edits.apply(c, edit);
-        assertThat(o).as(edit.describe(c)).isInstanceOf(Outcome.Done.class);
-        return ((Outcome.Done) o).character();
-    }
-
-    private static String refused(Character c, Edit edit) {
-        Outcome o = Edits.apply(c, edit);
-        assertThat(o).as(edit.describe(c)).isInstanceOf(Outcome.Refused.class);
-        return ((Outcome.Refused) o).code();
     }
 
     @Test

@@ -1,0 +1,28 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnRun;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/** What edits of runs have in common. */
+final class Runs {
+    private Runs() {}
+
+    static String name(Character c, String id) {
+        return c.runs().stream()
+                .filter(r -> r.id().equals(id))
+                .map(DrawnRun::name)
+                .findFirst()
+                .orElse(id);
+    }
+
+    /** With one run changed, or taken away where nothing is left of it. */
+    static Outcome change(Character c, String id, Function<DrawnRun, Stream<DrawnRun>> change) {
+        return c.runs().stream().noneMatch(r -> r.id().equals(id))
+                ? new Outcome.Refused("no-run", "There is no run '" + id + "' any more.")
+                : new Outcome.Done(c.withRuns(c.runs().stream()
+                        .flatMap(r -> r.id().equals(id) ? change.apply(r) : Stream.of(r))
+                        .toList()));
+    }
+}
