@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Part } from '../../api/client';
+import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 
 /** Keeps what the ticked parts show now under a name. */
@@ -14,7 +15,11 @@ export function KeepKit({ parts, done }: { parts: Part[]; done: () => void }) {
       k.name.toLowerCase() === name.trim().toLowerCase() && k.set.toLowerCase() === set.trim().toLowerCase(),
   );
   const keep = async () => {
-    const choices = Object.fromEntries(parts.map((p) => [p.id, director.shownOf(p.id) ?? 'nothing']));
+    // what was picked counts before the stage has answered
+    const { picks } = useDesk.getState();
+    const choices = Object.fromEntries(
+      parts.map((p) => [p.id, picks[p.id] ?? director.shownOf(p.id) ?? 'nothing']),
+    );
     if (await edit({ kind: 'keep-kit', name, set, choices })) {
       setName('');
       done();
