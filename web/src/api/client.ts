@@ -15,6 +15,7 @@ export type ShotEdit = Schemas['ShotEdit'];
 export type Frame = Schemas['Frame'];
 export type Placed = Schemas['Placed'];
 export type FrameSeries = Schemas['FrameSeries'];
+export type PadFrames = Schemas['PadFrames'];
 export type LineView = Schemas['LineView'];
 export type PoseBody = Schemas['PoseBody'];
 export type Reason = Schemas['Reason'];
@@ -193,7 +194,7 @@ export const api = {
   sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
   grid: (id: string, moment: Moment, across: string, down: string, samples: number, signal?: AbortSignal) =>
-    post<FrameSeries>(`/characters/${id}/grid`, { ...moment, across, down, samples }, signal),
+    post<PadFrames>(`/characters/${id}/grid`, { ...moment, across, down, samples }, signal),
   why: (id: string, moment: Moment, part: string) =>
     post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
   lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),

@@ -22,7 +22,12 @@ function server() {
     if (kind === 'grid') {
       const at_ = Array.from({ length: body.samples ** 2 }, (_, i) => i);
       const changes = at_.map((i) => ({ placed: at(i).placed, gone: [], order: [] }));
-      return Response.json({ at: at_, first: at(0), changes });
+      const way = {
+        at: Array.from({ length: body.samples }, (_, i) => -1 + (2 * i) / (body.samples - 1)),
+        edges: [0.5],
+        trembling: 0.1,
+      };
+      return Response.json({ frames: { at: at_, first: at(0), changes }, across: way, down: way });
     }
     const values: number[] =
       kind === 'sweep'
@@ -136,5 +141,29 @@ describe('the director', () => {
     expect(asked).toEqual([]);
     director.release();
     await vi.waitFor(() => expect(asked).toEqual(['pose']));
+  });
+
+  it('keeps a drawing on a pad while a hand trembles about its edge, either way', async () => {
+    const dial = (id: string) => ({ id, from: -1, to: 1, rest: 0 }) as unknown as Dial;
+    await director.grabPad(dial('across'), dial('down'));
+    const hand = (across: number, down: number) => {
+      useDesk.getState().turnAll({ across, down });
+      director.refresh();
+      const index = shown.at(-1)!;
+      return [index % 33, Math.floor(index / 33)];
+    };
+    // the edge at 0.5 is at step 24 of 0 to 32
+    expect(hand(0.4, 0.4)).toEqual([22, 22]);
+    expect(hand(0.55, 0.4)).toEqual([23, 22]);
+    expect(hand(0.55, 0.58)).toEqual([23, 23]);
+    expect(hand(0.7, 0.58)).toEqual([27, 23]);
+    expect(hand(0.45, 0.7)).toEqual([24, 27]);
+    expect(hand(0.3, 0.45)).toEqual([21, 24]);
+    director.release();
+    await wait(15);
+    // let go of, the next hand finds it where it stands
+    useDesk.getState().turnAll({ across: 0.55, down: -1 });
+    await director.grabPad(dial('across'), dial('down'));
+    expect(hand(0.55, -1)).toEqual([25, 0]);
   });
 });

@@ -6,6 +6,7 @@ import type {
   FrameSeries,
   Joint,
   LineView,
+  PadFrames,
   PoseBody,
   Redrawn,
 } from '../api/client';
@@ -20,7 +21,16 @@ type JointWatcher = (joints: Joint[]) => void;
 const AHEAD = 36;
 /** Steps of a pad each way that are fetched ahead. */
 const GRID = 33;
-const share = (d: Dial, value: number) => (value - d.from) / (d.to - d.from);
+
+/** One dial of a pad under a hand, and where it counts as standing; null when the hand has just come. */
+type OnPad = { dial: Dial; way: PadFrames['across']; last: number | null };
+
+/** The step of the pad's frames at which a dial counts as standing now. */
+function stepOn(on: OnPad): number {
+  const value = useDesk.getState().dials[on.dial.id] ?? on.dial.rest;
+  on.last = steadied(on.way.edges, on.way.trembling, on.last, value);
+  return sampleOn(on.way.at, on.way.edges, on.last);
+}
 
 /**
  * Decides which frame is on the stage. It never computes one: it asks for poses, for a sweep while a dial is dragged,
@@ -30,7 +40,7 @@ export class Director {
   private readonly watchers = new Set<Watcher>();
   private frame: Frame | null = null;
   private sweep: { dial: string; series: FrameSeries; last: number | null } | null = null;
-  private grid: { across: Dial; down: Dial; series: FrameSeries } | null = null;
+  private pad: { across: OnPad; down: OnPad; frames: FrameSeries } | null = null;
   private sweepAbort: AbortController | null = null;
   private readonly cache = new Map<number, Frame>();
   private poseKey = '';
@@ -67,7 +77,7 @@ export class Director {
           this.redrawn = redrawn;
           for (const w of this.redrawWatchers) w(redrawn);
         }
-        if ((!this.sweep && !this.grid) || this.draft) this.put(frame);
+        if ((!this.sweep && !this.pad) || this.draft) this.put(frame);
         if (this.jointWatchers.size > 0) {
           this.joints = joints;
           for (const w of this.jointWatchers) w(joints);
@@ -144,12 +154,10 @@ export class Director {
         if (this.jointWatchers.size === 0) return;
       }
     }
-    if (this.grid) {
-      const { across, down, series } = this.grid;
-      const { dials } = useDesk.getState();
-      const step = (d: Dial) =>
-        Math.max(0, Math.min(GRID - 1, Math.round(share(d, dials[d.id] ?? d.rest) * (GRID - 1))));
-      this.put(frameOf(series, step(down) * GRID + step(across), this.character.order));
+    if (this.pad) {
+      const { across, down, frames } = this.pad;
+      const index = stepOn(down) * across.way.at.length + stepOn(across);
+      this.put(frameOf(frames, index, this.character.order));
       if (this.jointWatchers.size === 0) return;
     }
     this.poses.ask(performance.now());
@@ -162,9 +170,13 @@ export class Director {
     const abort = new AbortController();
     this.sweepAbort = abort;
     try {
-      const series = await api.grid(this.id, this.moment(), across.id, down.id, GRID, abort.signal);
+      const all = await api.grid(this.id, this.moment(), across.id, down.id, GRID, abort.signal);
       if (!abort.signal.aborted) {
-        this.grid = { across, down, series };
+        this.pad = {
+          frames: all.frames,
+          across: { dial: across, way: all.across, last: null },
+          down: { dial: down, way: all.down, last: null },
+        };
         this.refresh();
       }
     } catch (e) {
@@ -194,7 +206,7 @@ export class Director {
     this.sweepAbort?.abort();
     this.sweepAbort = null;
     this.sweep = null;
-    this.grid = null;
+    this.pad = null;
     this.refresh();
   }
 

@@ -424,9 +424,11 @@ class CharacterApiTest {
 
     @Test
     void aPadsGridHoldsThePosesAskedForOneByOne() {
-        JsonNode grid = client.post(
+        JsonNode pad = client.post(
                         at("/grid"), "{\"pose\":{},\"across\":\"gaze-across\",\"down\":\"gaze-down\",\"samples\":3}")
                 .json();
+        assertThat(pad.at("/across/at")).hasSize(3);
+        JsonNode grid = pad.get("frames");
         assertThat(grid.get("at")).hasSize(9);
         // the second row's last place: all the way across, level
         JsonNode across = client.post(at("/pose"), "{\"pose\":{\"dials\":{\"gaze-across\":1,\"gaze-down\":0}}}")

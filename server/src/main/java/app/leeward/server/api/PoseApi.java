@@ -31,6 +31,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -171,19 +172,16 @@ class PoseApi {
         int n = Math.max(2, Math.min(MOST_SAMPLES, body.samples()));
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
-        List<Double> at = new ArrayList<>(n);
-        List<Frame> frames = new ArrayList<>(n);
-        for (int i = 0; i < n; i++) {
-            double value = at(dial, i, n);
-            at.add(value);
-            frames.add(evaluator.frame(pose.withDial(dial.id(), value)));
-        }
+        List<Double> at = values(dial, n);
+        List<Frame> frames = at.stream()
+                .map(v -> evaluator.frame(pose.withDial(dial.id(), v)))
+                .toList();
         return FrameSeries.of(c.state(), at, frames).along(c.state(), dial);
     }
 
     /** The frames of two dials over both their ranges, row by row, the rest of the pose staying as it is. */
     @PostMapping("/grid")
-    FrameSeries grid(@PathVariable UUID id, @RequestBody GridBody body) {
+    PadFrames grid(@PathVariable UUID id, @RequestBody GridBody body) {
         Standing<Character> c = characters.stand(id);
         Dial across =
                 c.state().dial(Bodies.require(body.across(), "across")).orElseThrow(() -> Problem.notThere("dial"));
@@ -191,16 +189,24 @@ class PoseApi {
         int n = Math.max(2, Math.min(MOST_ROWS, body.samples()));
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
+        List<Double> columns = values(across, n);
+        List<Double> rows = values(down, n);
         List<Double> at = new ArrayList<>(n * n);
         List<Frame> frames = new ArrayList<>(n * n);
-        for (int row = 0; row < n; row++) {
-            for (int column = 0; column < n; column++) {
-                at.add((double) (row * n + column));
-                frames.add(evaluator.frame(
-                        pose.withDial(across.id(), at(across, column, n)).withDial(down.id(), at(down, row, n))));
+        for (double row : rows) {
+            for (double column : columns) {
+                at.add((double) at.size());
+                frames.add(evaluator.frame(pose.withDial(across.id(), column).withDial(down.id(), row)));
             }
         }
-        return FrameSeries.of(c.state(), at, frames);
+        return new PadFrames(
+                FrameSeries.of(c.state(), at, frames),
+                PadFrames.PadWay.of(c.state(), across, columns),
+                PadFrames.PadWay.of(c.state(), down, rows));
+    }
+
+    private static List<Double> values(Dial dial, int steps) {
+        return IntStream.range(0, steps).mapToObj(i -> at(dial, i, steps)).toList();
     }
 
     private static double at(Dial dial, int step, int steps) {
