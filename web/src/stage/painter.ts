@@ -125,6 +125,9 @@ function windowShapes(shapes: Shape[]): Shape[] {
   return named.length > 0 ? named : shapes.filter((s) => s.fill.kind !== 'none');
 }
 
+/** What a part is cut by: inside a window, outside a fill, or behind a hand's fingers. */
+type Cut = 'w' | 'o' | 'h';
+
 interface Slot {
   outer: SVGGElement;
   placed: SVGGElement;
@@ -132,7 +135,30 @@ interface Slot {
   /** Drawing to the outlines it was last given; drawings left out have their own. */
   bent: Map<string, string>;
   shown: string | null;
-  windows: string;
+  /** What cuts the part, as attributes of the groups it lies in, outermost first. */
+  cuts: string;
+}
+
+/** A clip path or a mask that some parts are seen through, and what it was made from. */
+interface Cutter {
+  element: SVGClipPathElement | SVGMaskElement;
+  placed: SVGElement[];
+  shown: string;
+}
+
+const FAR = { x: '-100000', y: '-100000', width: '200000', height: '200000' };
+
+/** All a shape covers, in the colour that a mask takes out. */
+function silhouette(s: Shape, d: string, line: boolean): SVGPathElement {
+  const path = element('path', { d, fill: s.fill.kind === 'none' ? 'none' : '#000' });
+  if (s.rule === 'EVENODD') path.setAttribute('fill-rule', 'evenodd');
+  if (line && s.stroke.paint.kind !== 'none' && s.stroke.width > 0) {
+    path.setAttribute('stroke', '#000');
+    path.setAttribute('stroke-width', String(s.stroke.width));
+    path.setAttribute('stroke-linecap', s.stroke.cap.toLowerCase());
+    path.setAttribute('stroke-linejoin', s.stroke.join.toLowerCase());
+  }
+  return path;
 }
 
 /**
@@ -143,7 +169,8 @@ export class Painter {
   private readonly prefix = `p${++painters}`;
   private readonly defs = element('defs');
   private readonly slots = new Map<string, Slot>();
-  private readonly clips = new Map<string, { clip: SVGClipPathElement; drawing: string }>();
+  /** What cuts, by the part it is made from. */
+  private readonly cutters = new Map<string, Map<Cut, Cutter>>();
   private readonly hashes = new Map<string, string>();
   private readonly last = new Map<string, Placed>();
 
@@ -161,7 +188,7 @@ export class Painter {
       const placed = element('g', { 'data-part': id });
       outer.append(placed);
       root.append(outer);
-      this.slots.set(id, { outer, placed, drawings: new Map(), bent: new Map(), shown: null, windows: '' });
+      this.slots.set(id, { outer, placed, drawings: new Map(), bent: new Map(), shown: null, cuts: '' });
     }
   }
 
@@ -233,9 +260,10 @@ export class Painter {
       slot?.bent.delete(drawing);
       const last = this.last.get(part);
       if (slot && group && last?.drawing === drawing && last.outlines?.length) this.bend(slot, last);
-      const clip = this.clips.get(part);
-      if (clip) clip.drawing = '';
-      if (clip) this.clipOf(part);
+      for (const [kind, cutter] of this.cutters.get(part) ?? []) {
+        cutter.shown = '';
+        this.cutterOf(kind, part);
+      }
     }
   }
 
@@ -257,8 +285,8 @@ export class Painter {
     if (!before || before.matrix.some((v, i) => v !== p.matrix[i])) {
       const matrix = `matrix(${p.matrix.join(' ')})`;
       slot.placed.setAttribute('transform', matrix);
-      const clip = this.clips.get(p.part);
-      if (clip) for (const path of clip.clip.children) path.setAttribute('transform', matrix);
+      for (const cutter of this.cutters.get(p.part)?.values() ?? [])
+        for (const e of cutter.placed) e.setAttribute('transform', matrix);
     }
     if ((slot.bent.get(p.drawing) ?? '') !== (p.outlines ?? []).join()) this.bend(slot, p);
     if (!before || before.opacity !== p.opacity) slot.placed.setAttribute('opacity', String(p.opacity));
@@ -306,49 +334,70 @@ export class Painter {
     windows.forEach((i, n) => within?.children[n]?.setAttribute('d', outline(i)));
   }
 
-  /** One group a window, so that nested windows intersect. */
+  /** One group for each thing that cuts, so that nested windows intersect. */
   private mask(p: Placed): void {
     const slot = this.slots.get(p.part);
     if (!slot) return;
-    for (const w of p.windows) this.clipOf(w);
-    const key = p.windows.join(' ');
-    if (slot.windows === key) return;
-    slot.windows = key;
+    const cuts: [Cut, string][] = [
+      ...p.windows.map((w): [Cut, string] => ['w', w]),
+      ...(p.outside ?? []).map((o): [Cut, string] => ['o', o]),
+      ...(p.behind ?? []).map((h): [Cut, string] => ['h', h]),
+    ];
+    for (const [kind, by] of cuts) this.cutterOf(kind, by);
+    const key = cuts.map(([kind, by]) => `${kind}-${by}`).join(' ');
+    if (slot.cuts === key) return;
+    slot.cuts = key;
     slot.outer.removeAttribute('clip-path');
+    slot.outer.removeAttribute('mask');
     let inner = slot.outer;
     inner.replaceChildren();
-    p.windows.forEach((w, i) => {
+    cuts.forEach(([kind, by], i) => {
       if (i > 0) {
         const next = element('g');
         inner.append(next);
         inner = next;
       }
-      inner.setAttribute('clip-path', `url(#${this.prefix}-w-${w})`);
+      inner.setAttribute(kind === 'w' ? 'clip-path' : 'mask', `url(#${this.prefix}-${kind}-${by})`);
     });
     inner.append(slot.placed);
   }
 
-  private clipOf(window: string): void {
-    const by = this.last.get(window);
-    if (!by) return;
-    let entry = this.clips.get(window);
-    const shown = `${by.drawing} ${(by.outlines ?? []).join()}`;
-    if (entry?.drawing === shown) return;
-    if (!entry) {
-      entry = { clip: element('clipPath', { id: `${this.prefix}-w-${window}` }), drawing: '' };
-      this.defs.append(entry.clip);
-      this.clips.set(window, entry);
+  private cutterOf(kind: Cut, by: string): void {
+    const placed = this.last.get(by);
+    if (!placed) return;
+    const own = this.cutters.get(by) ?? new Map<Cut, Cutter>();
+    this.cutters.set(by, own);
+    let cutter = own.get(kind);
+    const shown = `${placed.drawing} ${(placed.outlines ?? []).join()}`;
+    if (cutter?.shown === shown) return;
+    const id = `${this.prefix}-${kind}-${by}`;
+    if (!cutter) {
+      const made =
+        kind === 'w'
+          ? element('clipPath', { id })
+          : element('mask', { id, maskUnits: 'userSpaceOnUse', ...FAR });
+      this.defs.append(made);
+      cutter = { element: made, placed: [], shown: '' };
+      own.set(kind, cutter);
     }
-    entry.drawing = shown;
-    const transform = `matrix(${by.matrix.join(' ')})`;
-    const shapes = this.shapes(window, by.drawing);
-    entry.clip.replaceChildren(
-      ...windowShapes(shapes).map((s) => {
-        const path = element('path', { d: by.outlines?.[shapes.indexOf(s)] ?? s.path, transform });
+    cutter.shown = shown;
+    const transform = `matrix(${placed.matrix.join(' ')})`;
+    const shapes = this.shapes(by, placed.drawing);
+    const outline = (s: Shape) => placed.outlines?.[shapes.indexOf(s)] ?? s.path;
+    if (kind === 'w') {
+      cutter.placed = windowShapes(shapes).map((s) => {
+        const path = element('path', { d: outline(s), transform });
         if (s.rule === 'EVENODD') path.setAttribute('clip-rule', 'evenodd');
         return path;
-      }),
-    );
+      });
+      cutter.element.replaceChildren(...cutter.placed);
+      return;
+    }
+    const out = element('g', { transform });
+    const taken = kind === 'o' ? windowShapes(shapes) : shapes.filter((s) => s.role === 'FINGERS');
+    out.append(...taken.map((s) => silhouette(s, outline(s), kind === 'h')));
+    cutter.placed = [out];
+    cutter.element.replaceChildren(element('rect', { ...FAR, fill: '#fff' }), out);
   }
 }
 

@@ -8,7 +8,7 @@ import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
 
-const MARKS = ['NECK', 'EYES', 'MOUTH', 'CHIN'] as const;
+const MARKS = ['NECK', 'EYES', 'MOUTH', 'CHIN', 'TOP'] as const;
 
 /**
  * The views of a head along its turn: each from where to where, and what jumps where one gives way to the next.
@@ -180,7 +180,7 @@ export function ViewsCard({
           <span className="flex-1">{offModel}</span>
           <button
             className="btn"
-            title="Grows every view about its neck until its height agrees"
+            title="Grows and lifts every view until chin and top of the head are on their lines"
             onClick={() => void edit({ kind: 'register-views', view: '' })}
           >
             Stand all on the lines
@@ -190,7 +190,7 @@ export function ViewsCard({
       {jumping.length === 0 ? (
         <p className="mt-1.5 flex items-center gap-2 text-[13px]">
           <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
-          Nothing jumps: necks meet, and eyes, mouths and chins keep their heights.
+          Nothing jumps: necks meet, and eyes, mouths, chins and tops keep their heights.
         </p>
       ) : (
         <p className="mt-1.5 flex items-center gap-2 text-[13px]">

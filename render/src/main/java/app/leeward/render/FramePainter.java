@@ -12,7 +12,9 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
+import io.github.humbleui.skija.BlendMode;
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ClipMode;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.GradientStyle;
@@ -82,7 +84,20 @@ public final class FramePainter {
         int depth = canvas.save();
         for (String window : p.windows()) {
             Frame.Placed by = placed.get(window);
-            clip(canvas, artOf(by).windowShapes(), by.matrix());
+            clip(canvas, artOf(by).windowShapes(), by.matrix(), ClipMode.INTERSECT);
+        }
+        for (String outer : p.outside()) {
+            Frame.Placed by = placed.get(outer);
+            clip(canvas, artOf(by).windowShapes(), by.matrix(), ClipMode.DIFFERENCE);
+        }
+        List<Frame.Placed> before = p.behind().stream()
+                .filter(placed::containsKey)
+                .map(placed::get)
+                .filter(h -> !artOf(h).fingers().isEmpty())
+                .toList();
+        int whole = canvas.getSaveCount();
+        if (!before.isEmpty()) {
+            canvas.saveLayer(null, null);
         }
         if (p.opacity() < 1) {
             try (Paint layer = new Paint()) {
@@ -98,14 +113,30 @@ public final class FramePainter {
             boolean masked = s.masked() && !window.isEmpty();
             if (masked) {
                 canvas.save();
-                clip(canvas, window, Matrix.IDENTITY);
+                clip(canvas, window, Matrix.IDENTITY, ClipMode.INTERSECT);
             }
             shape(canvas, s);
             if (masked) {
                 canvas.restore();
             }
         }
+        for (Frame.Placed hand : before) {
+            canvas.restoreToCount(whole + 1);
+            takeOut(canvas, hand);
+        }
         canvas.restoreToCount(depth);
+    }
+
+    /** Takes what a hand's fingers paint out of the layer: they lie before it. */
+    private void takeOut(Canvas canvas, Frame.Placed hand) {
+        try (Paint out = new Paint()) {
+            canvas.saveLayer(null, out.setBlendMode(BlendMode.DST_OUT));
+        }
+        canvas.concat(matrix(hand.matrix()));
+        for (Shape s : artOf(hand).fingers()) {
+            shape(canvas, s.silhouette("#000000", true));
+        }
+        canvas.restore();
     }
 
     private Artwork artOf(Frame.Placed p) {
@@ -117,13 +148,13 @@ public final class FramePainter {
         return p.shown(drawn);
     }
 
-    private void clip(Canvas canvas, List<Shape> shapes, Matrix m) {
+    private void clip(Canvas canvas, List<Shape> shapes, Matrix m, ClipMode mode) {
         try (PathBuilder all = new PathBuilder()) {
             for (Shape s : shapes) {
                 all.addPath(path(s), matrix(m));
             }
             try (Path path = all.build()) {
-                canvas.clipPath(path, true);
+                canvas.clipPath(path, mode, true);
             }
         }
     }

@@ -42,6 +42,11 @@ public record Artwork(List<Shape> shapes) {
                 : named;
     }
 
+    /** The shapes that lie before what a hand holds. */
+    public List<Shape> fingers() {
+        return shapes.stream().filter(s -> s.role() == ShapeRole.FINGERS).toList();
+    }
+
     /** Every colour used, in order of first use. */
     public List<String> colours() {
         return shapes.stream()

@@ -108,6 +108,26 @@ public record Shape(
         return new Shape(name, role, newPath, fill, rule, stroke, opacity, masked, clips);
     }
 
+    /**
+     * All it covers in one colour, nothing see-through about it.
+     *
+     * @param line whether its line covers too
+     */
+    public Shape silhouette(String colour, boolean line) {
+        Paint one = Paint.flat(colour);
+        boolean lined = line && stroke.visible();
+        return new Shape(
+                name,
+                role,
+                path,
+                fill instanceof Paint.None ? Paint.NONE : one,
+                rule,
+                lined ? stroke.withPaint(one) : Stroke.NONE,
+                1,
+                masked,
+                clips);
+    }
+
     /** With even colours, {@code #rrggbb} or empty for none, and a line {@code width} units wide. */
     public Shape painted(String fillColour, String lineColour, double width) {
         Stroke line = lineColour.isEmpty() || width == 0

@@ -16,6 +16,8 @@ public enum ShapeRole {
     UPPER_BEAK,
     /** The beak that is the jaw. */
     LOWER_BEAK,
+    /** What of a hand lies before the thing it holds. */
+    FINGERS,
     /** Anything else. */
     OTHER;
 

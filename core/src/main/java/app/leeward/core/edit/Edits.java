@@ -69,6 +69,11 @@ public final class Edits {
                     .filter(s -> has(c, s.part(), s.drawing()))
                     .toList());
         }
+        if (!c.grips().stream().allMatch(g -> has(c, g.part(), g.drawing()))) {
+            out = out.withGrips(c.grips().stream()
+                    .filter(g -> has(c, g.part(), g.drawing()))
+                    .toList());
+        }
         if (!c.keys().stream().allMatch(k -> offers(c, k.part(), k.drawing()))) {
             out = out.withKeys(c.keys().stream()
                     .filter(k -> offers(c, k.part(), k.drawing()))

@@ -40,6 +40,10 @@ import java.util.stream.Stream;
  * @param stacks drawings that lie elsewhere in the stack than their part, at most one entry each
  * @param runs drawings that play one after the other
  * @param kits choices over several parts at once, in the order they are offered in
+ * @param pastEdges parts that show only past the edge of another
+ * @param wristBends hands whose wrists bend, at most one entry each
+ * @param grips where hand drawings hold things, at most one entry each
+ * @param held ids of parts that hang from the grip of the hand they follow, and show only where its drawing has one
  */
 public record Character(
         String name,
@@ -66,7 +70,11 @@ public record Character(
         List<DrawnWrist> wrists,
         List<Kit> kits,
         List<DrawnStack> stacks,
-        List<DrawnRun> runs) {
+        List<DrawnRun> runs,
+        List<PastEdge> pastEdges,
+        List<WristBend> wristBends,
+        List<DrawnGrip> grips,
+        List<String> held) {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -89,6 +97,10 @@ public record Character(
         kits = kits == null ? List.of() : List.copyOf(kits);
         stacks = stacks == null ? List.of() : List.copyOf(stacks);
         runs = runs == null ? List.of() : List.copyOf(runs);
+        pastEdges = pastEdges == null ? List.of() : List.copyOf(pastEdges);
+        wristBends = wristBends == null ? List.of() : List.copyOf(wristBends);
+        grips = grips == null ? List.of() : List.copyOf(grips);
+        held = held == null ? List.of() : List.copyOf(held);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -134,6 +146,10 @@ public record Character(
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -243,6 +259,26 @@ public record Character(
             at = part(at.get()).flatMap(Part::parent);
         }
         return false;
+    }
+
+    /** Where a drawing of a hand holds things, when it does. */
+    public Optional<DrawnGrip> grip(String part, String drawing) {
+        return grips.stream()
+                .filter(g -> g.part().equals(part) && g.drawing().equals(drawing))
+                .findFirst();
+    }
+
+    /** The wrist of a drawing of a hand, where it is known. */
+    public Optional<Wrist> wrist(String part, String drawing) {
+        return wrists.stream()
+                .filter(w -> w.part().equals(part) && w.drawing().equals(drawing))
+                .map(DrawnWrist::wrist)
+                .findFirst();
+    }
+
+    /** How a hand's wrist bends, when it does. */
+    public Optional<WristBend> wristBend(String part) {
+        return wristBends.stream().filter(b -> b.part().equals(part)).findFirst();
     }
 
     /** The link that joins a part to its other side, when it has one that holds. */
@@ -362,6 +398,13 @@ public record Character(
                 .withKeys(keys.stream().filter(k -> !k.part().equals(id)).toList())
                 .withWrists(wrists.stream().filter(w -> !w.part().equals(id)).toList())
                 .withRuns(runs.stream().filter(r -> !r.part().equals(id)).toList())
+                .withPastEdges(pastEdges.stream()
+                        .filter(e -> !e.part().equals(id) && !e.by().equals(id))
+                        .toList())
+                .withWristBends(
+                        wristBends.stream().filter(b -> !b.part().equals(id)).toList())
+                .withGrips(grips.stream().filter(g -> !g.part().equals(id)).toList())
+                .withHeld(held.stream().filter(h -> !h.equals(id)).toList())
                 .withStacks(stacks.stream()
                         .filter(s -> !s.part().equals(id) && !s.over().equals(id))
                         .toList())
@@ -416,6 +459,22 @@ public record Character(
         return with(d -> d.stacks = newStacks);
     }
 
+    public Character withPastEdges(List<PastEdge> all) {
+        return with(d -> d.pastEdges = all);
+    }
+
+    public Character withWristBends(List<WristBend> all) {
+        return with(d -> d.wristBends = all);
+    }
+
+    public Character withGrips(List<DrawnGrip> all) {
+        return with(d -> d.grips = all);
+    }
+
+    public Character withHeld(List<String> all) {
+        return with(d -> d.held = all);
+    }
+
     public Character withKits(List<Kit> newKits) {
         return with(d -> d.kits = newKits);
     }
@@ -457,6 +516,10 @@ public record Character(
         private List<Kit> kits;
         private List<DrawnStack> stacks;
         private List<DrawnRun> runs;
+        private List<PastEdge> pastEdges;
+        private List<WristBend> wristBends;
+        private List<DrawnGrip> grips;
+        private List<String> held;
 
         Draft(Character c) {
             name = c.name;
@@ -484,12 +547,16 @@ public record Character(
             kits = c.kits;
             stacks = c.stacks;
             runs = c.runs;
+            pastEdges = c.pastEdges;
+            wristBends = c.wristBends;
+            grips = c.grips;
+            held = c.held;
         }
 
         Character done() {
             return new Character(
                     name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys, corners, turn, views, wrists, kits, stacks, runs);
+                    links, source, looks, cues, keys, corners, turn, views, wrists, kits, stacks, runs, pastEdges, wristBends, grips, held);
         }
     }
 }

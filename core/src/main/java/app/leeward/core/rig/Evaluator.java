@@ -52,6 +52,12 @@ public final class Evaluator {
     private final boolean[] reshapes;
     private final List<LidEnd> lidEnds;
     private final ViewsShown views;
+    private final WristsBent bends;
+    /** Ids of the parts past whose edges alone a part shows. */
+    private final List<List<String>> outside;
+    /** Whether a part hangs from the grip of the hand it follows. */
+    private final boolean[] held;
+
     /** For each dial the one that does the same on the other side; -1 for none. */
     private final int[] otherHalf;
 
@@ -92,6 +98,17 @@ public final class Evaluator {
             reshapes[i] = reshaped.touches(parts[i].id());
         }
         lidEnds = lidEnds();
+        bends = new WristsBent(character);
+        outside = new ArrayList<>(parts.length);
+        held = new boolean[parts.length];
+        for (int i = 0; i < parts.length; i++) {
+            String id = parts[i].id();
+            held[i] = parentOf[i] >= 0 && character.held().contains(id);
+            outside.add(character.pastEdges().stream()
+                    .filter(e -> e.part().equals(id) && indexOf.containsKey(e.by()))
+                    .map(PastEdge::by)
+                    .toList());
+        }
         views = new ViewsShown(character, settings, indexOf);
         otherHalf = character.dials().stream()
                 .mapToInt(d -> DialSides.otherHalf(character, d.id())
@@ -203,10 +220,11 @@ public final class Evaluator {
     public List<Joint> joints(Pose pose) {
         double[] stand = settings.of(pose);
         double[] values = values(stand);
-        Matrix[] matrices = matrices(values, views.at(stand));
+        String[] drawings = drawings(pose, stand);
+        Matrix[] matrices = matrices(values, views.at(stand), drawings);
         List<Joint> joints = new ArrayList<>(parts.length);
         for (int i = 0; i < parts.length; i++) {
-            Matrix within = parentOf[i] < 0 ? Matrix.IDENTITY : matrices[parentOf[i]];
+            Matrix within = within(i, matrices, drawings);
             double[] all = totals(i, values);
             Point at = within.apply(parts[i].pivot().plus(new Point(all[0], all[1])));
             joints.add(new Joint(parts[i].id(), parts[i].parent(), at, within));
@@ -214,7 +232,23 @@ public final class Evaluator {
         return joints;
     }
 
-    private Matrix[] matrices(double[] values, ViewBand shown) {
+    /** The coordinates a part stands in: those of what it follows, or of the grip it is held by. */
+    private Matrix within(int i, Matrix[] matrices, String[] drawings) {
+        int parent = parentOf[i];
+        if (parent < 0) {
+            return Matrix.IDENTITY;
+        }
+        Matrix m = matrices[parent];
+        if (!held[i] || drawings[parent] == null) {
+            return m;
+        }
+        return character
+                .grip(parts[parent].id(), drawings[parent])
+                .map(g -> m.times(g.holding(parts[i].pivot())))
+                .orElse(m);
+    }
+
+    private Matrix[] matrices(double[] values, ViewBand shown, String[] drawings) {
         Matrix[] matrices = new Matrix[parts.length];
         int flipped = views.flippedRoot(shown);
         for (int i : parentsFirst) {
@@ -222,7 +256,7 @@ public final class Evaluator {
             if (i == flipped) {
                 own = views.mirror(atRest(parts[i].parent())).times(own);
             }
-            matrices[i] = parentOf[i] < 0 ? own : matrices[parentOf[i]].times(own);
+            matrices[i] = parentOf[i] < 0 ? own : within(i, matrices, drawings).times(own);
         }
         return matrices;
     }
@@ -231,13 +265,13 @@ public final class Evaluator {
         double[] stand = settings.of(pose);
         double[] values = values(stand);
         ViewBand shown = views.at(stand);
-        Matrix[] matrices = matrices(values, shown);
+        String[] drawings = drawings(pose, stand);
+        Matrix[] matrices = matrices(values, shown, drawings);
         double[] opacity = new double[parts.length];
         for (int i : parentsFirst) {
             double o = Math.max(0, Math.min(1, opacity(i, values)));
             opacity[i] = parentOf[i] < 0 ? o : o * opacity[parentOf[i]];
         }
-        String[] drawings = drawings(pose, stand);
         List<Frame.Placed> placed = new ArrayList<>(parts.length);
         for (int i : stacked(drawings)) {
             if (drawings[i] != null) {
@@ -247,6 +281,8 @@ public final class Evaluator {
                         matrices[i],
                         opacity[i],
                         showing(windows.get(i), drawings),
+                        showing(outside.get(i), drawings),
+                        held[i] ? List.of(parts[parentOf[i]].id()) : List.of(),
                         outlines(i, drawings[i], values, stand)));
             }
         }
@@ -285,13 +321,17 @@ public final class Evaluator {
         }
         boolean straight = left == 0 && middle == 0 && right == 0;
         // most parts are as they were drawn, and a drag asks for hundreds of poses
-        if (straight && !reshapes[i]) {
+        Matrix still = bends.still(i, drawing, () -> own(i, values));
+        if (straight && !reshapes[i] && still == null) {
             return List.of();
         }
         Artwork drawn = parts[i].drawing(drawing).map(Drawing::art).orElseThrow();
         Artwork art = reshaped.of(parts[i].id(), drawing, drawn, character, stand);
         if (!straight) {
             return new Bend(left, middle, right).of(art);
+        }
+        if (still != null) {
+            art = bends.of(i, drawing, art, still);
         }
         return art == drawn ? List.of() : art.shapes().stream().map(Shape::path).toList();
     }
@@ -456,6 +496,15 @@ public final class Evaluator {
             }
             if (Part.NOTHING.equals(chosen[i])) {
                 chosen[i] = null;
+            }
+        }
+        for (int i = 0; i < parts.length; i++) {
+            // a hand that shows no grip holds nothing
+            if (held[i] && chosen[i] != null) {
+                String hand = chosen[parentOf[i]];
+                if (hand == null || character.grip(parts[parentOf[i]].id(), hand).isEmpty()) {
+                    chosen[i] = null;
+                }
             }
         }
         return chosen;

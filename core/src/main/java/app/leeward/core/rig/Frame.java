@@ -21,17 +21,29 @@ public record Frame(List<Placed> placed) {
      * @param matrix from the drawing's coordinates to the canvas
      * @param opacity 0 to 1, the opacities of all it follows multiplied in
      * @param windows ids of the parts whose fills all mask it, nested windows included
+     * @param outside ids of the parts on whose fills it is not seen
+     * @param behind ids of the hands whose {@link app.leeward.core.art.ShapeRole#FINGERS} lie before it: what they paint, lines
+     *     included, is taken out of it
      * @param outlines of the drawing's shapes in their order, where they are bent; empty when they are as they were drawn
      */
     public record Placed(
-            String part, String drawing, Matrix matrix, double opacity, List<String> windows, List<Path> outlines) {
+            String part,
+            String drawing,
+            Matrix matrix,
+            double opacity,
+            List<String> windows,
+            List<String> outside,
+            List<String> behind,
+            List<Path> outlines) {
         public Placed {
+            outside = outside == null ? List.of() : List.copyOf(outside);
+            behind = behind == null ? List.of() : List.copyOf(behind);
             outlines = outlines == null ? List.of() : List.copyOf(outlines);
         }
 
-        /** A part whose outlines are as they were drawn. */
+        /** A part that nothing but windows cuts, with outlines as they were drawn. */
         public Placed(String part, String drawing, Matrix matrix, double opacity, List<String> windows) {
-            this(part, drawing, matrix, opacity, windows, List.of());
+            this(part, drawing, matrix, opacity, windows, List.of(), List.of(), List.of());
         }
 
         /** The drawing's art as it is shown here. */

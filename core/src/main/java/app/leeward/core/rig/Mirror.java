@@ -124,7 +124,30 @@ public final class Mirror {
             Optional<String> over = c.part(s.over()).flatMap(p -> twinOf(c, p)).map(Part::id);
             stacks.add(new DrawnStack(twins.get(s.part()), s.drawing(), over.orElse(s.over())));
         });
-        return c.withWrists(wrists).withStacks(stacks);
+        List<PastEdge> edges = new ArrayList<>(c.pastEdges());
+        edges.removeIf(e -> twins.containsValue(e.part()));
+        c.pastEdges().stream()
+                .filter(e -> twins.containsKey(e.part()))
+                .forEach(e -> edges.add(new PastEdge(twins.get(e.part()), twins.getOrDefault(e.by(), e.by()))));
+        List<WristBend> bends = new ArrayList<>(c.wristBends());
+        bends.removeIf(b -> twins.containsValue(b.part()));
+        c.wristBends().stream()
+                .filter(b -> twins.containsKey(b.part()))
+                .forEach(b -> bends.add(new WristBend(twins.get(b.part()), b.reach(), b.weights())));
+        List<DrawnGrip> grips = new ArrayList<>(c.grips());
+        grips.removeIf(g -> twins.containsValue(g.part()));
+        c.grips().stream()
+                .filter(g -> twins.containsKey(g.part()))
+                .forEach(g -> grips.add(g.mirrored(twins.get(g.part()), axis)));
+        List<String> held = new ArrayList<>(c.held());
+        held.removeIf(twins::containsValue);
+        c.held().stream().filter(twins::containsKey).map(twins::get).forEach(held::add);
+        return c.withWrists(wrists)
+                .withStacks(stacks)
+                .withPastEdges(edges)
+                .withWristBends(bends)
+                .withGrips(grips)
+                .withHeld(held);
     }
 
     private static Character makeTwin(Character c, String id, Map<String, String> twins) {
@@ -384,6 +407,9 @@ public final class Mirror {
                 .withWrists(c.wrists().stream()
                         .map(w ->
                                 new DrawnWrist(w.part(), w.drawing(), w.wrist().mirrored(axis)))
+                        .toList())
+                .withGrips(c.grips().stream()
+                        .map(g -> g.mirrored(g.part(), axis))
                         .toList())
                 .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
     }

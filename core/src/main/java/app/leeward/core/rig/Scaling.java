@@ -40,6 +40,13 @@ public final class Scaling {
                                 .toList(),
                         c.pads())
                 .withModel(model)
+                .withWrists(c.wrists().stream()
+                        .map(w ->
+                                new DrawnWrist(w.part(), w.drawing(), w.wrist().transform(m)))
+                        .toList())
+                .withGrips(c.grips().stream()
+                        .map(g -> new DrawnGrip(g.part(), g.drawing(), m.apply(g.at()), g.angle()))
+                        .toList())
                 .withSource(c.source().map(r -> r.then(scale, dx, scale, dy)))
                 .withCanvas(canvas);
     }

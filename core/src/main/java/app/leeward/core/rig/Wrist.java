@@ -24,6 +24,15 @@ public record Wrist(Point first, Point second) {
         return new Point((first.x() + second.x()) / 2, (first.y() + second.y()) / 2);
     }
 
+    /** How far a point lies past the wrist's line, towards the fingers, in widths of the wrist; negative on the arm's side. */
+    public double past(Point p) {
+        Point along = second.minus(first);
+        Point from = p.minus(first);
+        double square = along.x() * along.x() + along.y() * along.y();
+        // y down: with the left point first the fingers lie on the cross product's negative side
+        return -(along.x() * from.y() - along.y() * from.x()) / square;
+    }
+
     public Wrist transform(Matrix m) {
         return new Wrist(m.apply(first), m.apply(second));
     }

@@ -149,6 +149,12 @@ public final class TurnCheck {
                 fill = fill.intersection(fill(by.get()));
             }
         }
+        for (String outer : p.outside()) {
+            Optional<Frame.Placed> by = frame.of(outer);
+            if (by.isPresent()) {
+                fill = fill.difference(fill(by.get()));
+            }
+        }
         return fill;
     }
 

@@ -13,20 +13,26 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Measures what jumps where one view of a head gives way to the next. */
 public final class ViewCheck {
     /** What the eye does not see jump, units. */
     public static final double STILL = 1;
 
+    private static final Map<Mark, String> NAMES = Map.of(
+            Mark.NECK, "neck", Mark.EYES, "eyes", Mark.MOUTH, "mouth", Mark.CHIN, "chin", Mark.TOP, "top of the head");
+
     private ViewCheck() {}
 
-    /** What is looked at: where the neck ends below, and heights. */
+    /** What is looked at: where the neck ends below, and heights; the top is the head's, whatever it wears. */
     public enum Mark {
         NECK,
         EYES,
         MOUTH,
-        CHIN
+        CHIN,
+        TOP
     }
 
     /**
@@ -67,25 +73,30 @@ public final class ViewCheck {
         return out;
     }
 
-    /** How far the main view's chin lies off the model's chin line, in words; empty where it is on it. */
+    /** How far the main view's chin and the top of its head lie off the model's lines, in words; empty where they are on them. */
     public static Optional<String> offModel(Character c) {
-        Optional<Double> line = c.model().line(ModelLine.CHIN);
         Optional<ViewBand> band = c.views().flatMap(v -> v.shown(v.main().root()));
-        if (line.isEmpty() || band.isEmpty()) {
+        if (band.isEmpty()) {
             return Optional.empty();
         }
         ViewSet set = c.views().orElseThrow();
         Pose pose = Pose.of(Map.of(set.dial(), band.get().middle()));
-        return ViewMarks.of(c, new Evaluator(c), pose)
-                .chin()
-                .map(y -> y - line.get())
+        ViewMarks marks = ViewMarks.of(c, new Evaluator(c), pose);
+        String told = Stream.of(
+                        off(c, "chin", marks.chin(), ModelLine.CHIN),
+                        off(c, "top of the head", marks.top(), ModelLine.TOP))
+                .flatMap(Optional::stream)
+                .collect(Collectors.joining(", "));
+        return told.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Of " + set.main().name() + " the " + told + " the model's line.");
+    }
+
+    private static Optional<String> off(Character c, String what, Optional<Double> is, String line) {
+        return is.flatMap(y -> c.model().line(line).map(wanted -> y - wanted))
                 .filter(by -> Math.abs(by) > STILL)
                 .map(by -> String.format(
-                        Locale.ROOT,
-                        "The chin of %s lies %.1f %s the model's chin line.",
-                        set.main().name(),
-                        Math.abs(by),
-                        by > 0 ? "under" : "over"));
+                        Locale.ROOT, "%s lies %.1f %s", what, Math.abs(by), by > 0 ? "under" : "over"));
     }
 
     private static Edge edge(ViewSet set, int i, ViewMarks a, ViewMarks b) {
@@ -97,11 +108,12 @@ public final class ViewCheck {
         height(a.eyes(), b.eyes()).ifPresent(d -> jumps.put(Mark.EYES, d));
         height(a.mouth(), b.mouth()).ifPresent(d -> jumps.put(Mark.MOUTH, d));
         height(a.chin(), b.chin()).ifPresent(d -> jumps.put(Mark.CHIN, d));
+        height(a.top(), b.top()).ifPresent(d -> jumps.put(Mark.TOP, d));
         List<String> told = new ArrayList<>();
         jumps.forEach((mark, by) -> {
             if (by > STILL) {
                 told.add(
-                        String.format(Locale.ROOT, "the %s by %.1f", mark.name().toLowerCase(Locale.ROOT), by));
+                        String.format(Locale.ROOT, "the %s by %.1f", NAMES.get(mark), by));
             }
         });
         // the view further from the one the others are registered to

@@ -14,11 +14,16 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What a view is registered by, on the canvas: where its neck ends below, and how high its eyes, its mouth and its chin are.
+ * What a view is registered by, on the canvas: where its neck ends below, and how high its eyes, its mouth, its chin and the top
+ * of its head are; caps are no part of the head.
  *
  * @param neck the neck's lower end, or where the view hangs when it has no neck of its own
  */
-record ViewMarks(Point neck, Optional<Double> eyes, Optional<Double> mouth, Optional<Double> chin) {
+record ViewMarks(
+        Point neck, Optional<Double> eyes, Optional<Double> mouth, Optional<Double> chin, Optional<Double> top) {
+    /** What the top of a head is made of, as its model line is read off. */
+    private static final List<PartRole> TOP = List.of(PartRole.FACE, PartRole.FRINGE, PartRole.BACK_HAIR);
+
     /** How much of a neck is its end, as a share of its height. */
     private static final double END = 0.02;
 
@@ -42,7 +47,11 @@ record ViewMarks(Point neck, Optional<Double> eyes, Optional<Double> mouth, Opti
                         .or(() -> box(frame, pieces, PartRole.PUPIL))
                         .map(b -> b.centre().y()),
                 box(frame, pieces, PartRole.MOUTH).map(b -> b.centre().y()),
-                box(frame, pieces, PartRole.FACE).map(Box::maxY));
+                box(frame, pieces, PartRole.FACE).map(Box::maxY),
+                TOP.stream()
+                        .flatMap(role -> box(frame, pieces, role).stream())
+                        .map(Box::minY)
+                        .reduce(Math::min));
     }
 
     /** The middle of a neck's lower end: necks lean, so their boxes' middles say nothing. */

@@ -16,9 +16,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Registers a view to the main one: scaled about its neck until its eyes (else its chin) are as far over the neck's end as the
- * main view's, and moved until the necks end in the same place. The main view itself is grown until its chin is on the model's
- * chin line, so that every view stands to it. Only the view's placement changes; its art stays.
+ * Registers a view to the main one: scaled about its neck until its eyes (else its chin, else its top) are as far over the neck's end as the
+ * main view's, and moved until the necks end in the same place. The main view itself is grown and lifted until its chin and the
+ * top of its head are on the model's lines, so that every view stands to them; with one of the lines alone it is grown about its
+ * neck. Only the view's placement changes; its art stays.
  */
 public final class ViewMender {
     /** Heights that differ by less are left as they were drawn, a share. */
@@ -59,7 +60,7 @@ public final class ViewMender {
         return Optional.of(placed(c, part.get(), own.get(), evaluator, is, wanted.neck(), grown(wanted, is)));
     }
 
-    /** The main view grown about its neck until its chin is on the chin line; empty where there is nothing to go by. */
+    /** The main view between the lines of chin and top; empty where it is there already or there is nothing to go by. */
     private static Optional<Character> stood(Character c) {
         ViewSet set = c.views().orElse(null);
         ViewBand band = set == null ? null : set.shown(set.main().root()).orElse(null);
@@ -69,16 +70,27 @@ public final class ViewMender {
         }
         Evaluator evaluator = new Evaluator(c);
         ViewMarks is = ViewMarks.of(c, evaluator, at(set, band));
-        Optional<Double> line = c.model().line(ModelLine.CHIN);
-        if (line.isEmpty() || is.chin().isEmpty()) {
+        Optional<Double> chin = is.chin().flatMap(y -> c.model().line(ModelLine.CHIN));
+        Optional<Double> top = is.top().flatMap(y -> c.model().line(ModelLine.TOP));
+        if (chin.isEmpty() && top.isEmpty()) {
             return Optional.empty();
         }
-        double high = is.neck().y() - is.chin().get();
-        double wanted = is.neck().y() - line.get();
-        double by = high > 1e-3 && wanted > 1e-3 ? wanted / high : 1;
-        return by > 0.05 && by < 20 && Math.abs(by - 1) > STANDS
-                ? Optional.of(placed(c, part, band, evaluator, is, is.neck(), by))
+        double ends = is.neck().y();
+        // with one line alone the neck's end is the other place that stays
+        double low = chin.isPresent() ? is.chin().get() : ends;
+        double high = top.isPresent() ? is.top().get() : ends;
+        double by = ratio(chin.orElse(ends) - top.orElse(ends), low - high);
+        double neck = chin.isPresent() ? chin.get() + by * (ends - low) : ends;
+        boolean off = Math.abs(by - 1) > STANDS || Math.abs(neck - ends) > STANDS * Math.abs(low - high);
+        return off
+                ? Optional.of(placed(c, part, band, evaluator, is, new Point(is.neck().x(), neck), by))
                 : Optional.empty();
+    }
+
+    /** How many times as large; 1 where the lines are not to be gone by: crossed, or out of all proportion. */
+    private static double ratio(double wanted, double is) {
+        double by = Math.abs(is) > 1e-3 ? wanted / is : 1;
+        return by > 0.05 && by < 20 ? by : 1;
     }
 
     /** A view's root placed so that its neck ends in {@code neck} and it is {@code grown} times as large. */
@@ -113,6 +125,11 @@ public final class ViewMender {
         if (a.isEmpty() || b.isEmpty()) {
             a = over(wanted, wanted.chin(), is.chin());
             b = over(is, is.chin(), wanted.chin());
+        }
+        if (a.isEmpty() || b.isEmpty()) {
+            // from behind there is neither
+            a = over(wanted, wanted.top(), is.top());
+            b = over(is, is.top(), wanted.top());
         }
         if (a.isEmpty() || b.isEmpty()) {
             return 1;

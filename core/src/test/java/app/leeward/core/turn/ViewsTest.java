@@ -22,6 +22,7 @@ import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Model;
 import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -329,24 +330,52 @@ class ViewsTest {
         return fill(c, f, in(c, view, PartRole.WHITE, side)).difference(lids).getArea();
     }
 
+    /** Faces are drawn from 380 to 620, necks end at 660. */
     @Test
-    void everyViewStandsToTheChinLine() {
+    void everyViewStandsBetweenTheLinesOfChinAndTop() {
         assertThat(ViewCheck.offModel(HEAD)).isEmpty();
-        // the chin is drawn at 620, the necks end at 660: 40 become 60
-        Character asked = done(HEAD, new MoveModelLine(ModelLine.CHIN, 600));
-        assertThat(ViewCheck.offModel(asked).orElseThrow()).contains("20.0 under");
-        Character stood = done(asked, new RegisterViews(""));
+        Character asked =
+                done(done(HEAD, new MoveModelLine(ModelLine.CHIN, 600)), new MoveModelLine(ModelLine.TOP, 400));
+        assertThat(ViewCheck.offModel(asked).orElseThrow())
+                .contains("chin lies 20.0 under")
+                .contains("top of the head lies 20.0 over");
+        stands(asked, 400, 600);
+    }
+
+    @Test
+    void withOneLineAloneTheNeckStaysWhereItEnds() {
+        Character alone = HEAD.withModel(new Model(500, List.of(new ModelLine(ModelLine.CHIN, 600))));
+        // 40 over the neck's end become 60, and so does all else
+        Character stood = stands(alone, 660 - 1.5 * (660 - 380), 600);
+        assertThat(ViewCheck.of(stood)).allMatch(e -> e.jumps().get(ViewCheck.Mark.NECK) < 0.01);
+        Geometry neck = fill(stood, at(stood, 0), in(stood, "front view", PartRole.NECK, Side.NONE));
+        assertThat(neck.getEnvelopeInternal().getMaxY()).isCloseTo(660, within(0.01));
+    }
+
+    @Property(tries = 40)
+    void anyTwoLinesInOrderAreStoodTo(
+            @ForAll @DoubleRange(min = 200, max = 480) double top,
+            @ForAll @DoubleRange(min = 500, max = 700) double chin) {
+        stands(
+                done(done(HEAD, new MoveModelLine(ModelLine.CHIN, chin)), new MoveModelLine(ModelLine.TOP, top)),
+                top,
+                chin);
+    }
+
+    private static Character stands(Character asked, double top, double chin) {
+        Character stood = ViewMender.all(asked);
         assertThat(ViewCheck.offModel(stood)).isEmpty();
         for (double turn : new double[] {-90, -45, 0, 45, 90}) {
             String view = Math.abs(turn) == 90 ? "side view" : turn == 0 ? "front view" : "3/4 view";
-            Geometry face = fill(stood, at(stood, turn), in(stood, view, PartRole.FACE, Side.NONE));
-            assertThat(face.getEnvelopeInternal().getMaxY())
-                    .as("chin at %s", turn)
-                    .isCloseTo(600, within(0.01));
+            var face = fill(stood, at(stood, turn), in(stood, view, PartRole.FACE, Side.NONE))
+                    .getEnvelopeInternal();
+            assertThat(face.getMaxY()).as("chin at %s", turn).isCloseTo(chin, within(0.3));
+            assertThat(face.getMinY()).as("top at %s", turn).isCloseTo(top, within(0.3));
         }
         assertThat(stood.parts().stream().map(Part::drawings))
                 .isEqualTo(asked.parts().stream().map(Part::drawings).toList());
         assertThat(ViewCheck.of(stood)).allMatch(e -> e.says().isEmpty());
+        return stood;
     }
 
     @Test
@@ -409,7 +438,13 @@ class ViewsTest {
         assertThat(leftEar.bounds().orElseThrow().centre().x())
                 .as("seen from behind, her left ear is on the left")
                 .isEqualTo(395);
-        assertThat(ViewCheck.of(c)).allMatch(e -> e.says().isEmpty());
+        // the back hair is drawn 20 higher than the faces are: 280 over the neck's end become as many as theirs
+        assertThat(ViewCheck.of(c))
+                .filteredOn(e -> !e.says().isEmpty())
+                .hasSize(2)
+                .allMatch(e -> e.says().contains("top of the head by 20.0") && e.mends().equals(Optional.of("back-view")));
+        Character mended = done(c, new RegisterViews(""));
+        assertThat(ViewCheck.of(mended)).allMatch(e -> e.says().isEmpty());
     }
 
     @Test

@@ -151,6 +151,12 @@ public final class LeewardJson {
     private abstract static class PlacedForm {
         @JsonInclude(JsonInclude.Include.NON_EMPTY)
         abstract List<Path> outlines();
+
+        @JsonInclude(JsonInclude.Include.NON_EMPTY)
+        abstract List<String> outside();
+
+        @JsonInclude(JsonInclude.Include.NON_EMPTY)
+        abstract List<String> behind();
     }
 
     private abstract static class OffsetForm {

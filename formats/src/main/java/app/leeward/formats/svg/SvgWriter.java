@@ -14,7 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Writes a frame as an SVG file that looks the same in any viewer: windows become clip paths. */
+/** Writes a frame as an SVG file that looks the same in any viewer: windows become clip paths, what is taken out a mask. */
 public final class SvgWriter {
     private final Character character;
     private final Frame frame;
@@ -23,8 +23,10 @@ public final class SvgWriter {
     private final StringBuilder body = new StringBuilder();
     private final Map<String, String> clips = new HashMap<>();
     private final ShapeMarkup shapes;
+    private final ImageShelf images;
 
     private SvgWriter(Character character, Frame frame, ImageShelf images) {
+        this.images = images;
         this.shapes = new ShapeMarkup(body, defs, images);
         this.character = character;
         this.frame = frame;
@@ -57,6 +59,19 @@ public final class SvgWriter {
         for (String window : p.windows()) {
             body.append("<g clip-path=\"url(#").append(clip(window)).append(")\">\n");
         }
+        int masks = 0;
+        for (String by : p.outside()) {
+            body.append("<g mask=\"url(#").append(mask("outside-" + by, by, false)).append(")\">\n");
+            masks++;
+        }
+        for (String by : p.behind()) {
+            if (placed.containsKey(by) && !art(placed.get(by)).fingers().isEmpty()) {
+                body.append("<g mask=\"url(#")
+                        .append(mask("behind-" + by, by, true))
+                        .append(")\">\n");
+                masks++;
+            }
+        }
         body.append("<g id=\"")
                 .append(ShapeMarkup.escape(part.id()))
                 .append("\" transform=\"")
@@ -70,7 +85,7 @@ public final class SvgWriter {
         for (Shape s : art.shapes()) {
             shapes.write(s, s.masked() ? own : null);
         }
-        body.append("</g>\n").append("</g>\n".repeat(p.windows().size()));
+        body.append("</g>\n").append("</g>\n".repeat(p.windows().size() + masks));
     }
 
     private Artwork art(Frame.Placed p) {
@@ -87,6 +102,33 @@ public final class SvgWriter {
             Frame.Placed by = placed.get(w);
             String id = "window-" + w;
             clipPath(id, art(by).windowShapes(), " transform=\"" + by.matrix().toSvg() + "\"");
+            return id;
+        });
+    }
+
+    /** Mask that takes out the fills of another part, or what its fingers paint. */
+    private String mask(String id, String by, boolean fingers) {
+        return clips.computeIfAbsent(id, k -> {
+            Frame.Placed p = placed.get(by);
+            List<Shape> out = fingers ? art(p).fingers() : art(p).windowShapes();
+            StringBuilder inside = new StringBuilder();
+            ShapeMarkup markup = new ShapeMarkup(inside, defs, images);
+            out.forEach(s -> markup.write(s.silhouette("#000000", fingers), null));
+            double w = character.canvas().width();
+            double h = character.canvas().height();
+            String everywhere = " x=\"" + Numbers.text(-w) + "\" y=\"" + Numbers.text(-h) + "\" width=\""
+                    + Numbers.text(3 * w) + "\" height=\"" + Numbers.text(3 * h) + "\"";
+            defs.append("<mask id=\"")
+                    .append(ShapeMarkup.escape(id))
+                    .append("\" maskUnits=\"userSpaceOnUse\"")
+                    .append(everywhere)
+                    .append("><rect fill=\"#ffffff\"")
+                    .append(everywhere)
+                    .append("/><g transform=\"")
+                    .append(p.matrix().toSvg())
+                    .append("\">")
+                    .append(inside)
+                    .append("</g></mask>\n");
             return id;
         });
     }

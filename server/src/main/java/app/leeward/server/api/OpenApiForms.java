@@ -46,6 +46,8 @@ class OpenApiForms {
     private static final Set<String> OPTIONAL = Set.of(
             "Character.source",
             "Placed.outlines",
+            "Placed.outside",
+            "Placed.behind",
             "EditMovePoint.mirrored",
             "EditServeSound.mood",
             "EditMakeMouths.start",
