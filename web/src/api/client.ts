@@ -15,6 +15,8 @@ export type ShotEdit = Schemas['ShotEdit'];
 export type Frame = Schemas['Frame'];
 export type Placed = Schemas['Placed'];
 export type FrameSeries = Schemas['FrameSeries'];
+export type BentView = Schemas['BentView'];
+export type Gesture = Schemas['Gesture'];
 export type PadFrames = Schemas['PadFrames'];
 export type LineView = Schemas['LineView'];
 export type PoseBody = Schemas['PoseBody'];
@@ -178,6 +180,8 @@ export const api = {
   chartUrl: (id: string, mood: string, kind: 'svg' | 'pdf') =>
     `/api/v1/characters/${id}/mouths/chart.${kind}${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
   runs: (id: string) => get<RunsView>(`/characters/${id}/runs`),
+  bent: (id: string, part: string, by: number) =>
+    get<BentView>(`/characters/${id}/hands/${encodeURIComponent(part)}/bent?by=${by}`),
   hands: (id: string) => get<HandsView>(`/characters/${id}/hands`),
   turn: (id: string, pose: PoseBody, pictures: number) =>
     post<TurnView>(`/characters/${id}/turn`, { pose, pictures }),

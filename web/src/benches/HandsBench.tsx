@@ -4,7 +4,9 @@ import { useState } from 'react';
 import { api, type Shape } from '../api/client';
 import { useDesk } from '../state/desk';
 import { asMessage, useStudio } from '../state/studio';
+import { CloseUp } from './hands/CloseUp';
 import { HandPicture } from './hands/HandPicture';
+import { Holds } from './hands/Holds';
 import { Runs } from './hands/Runs';
 
 const NONE: Shape[] = [];
@@ -23,7 +25,17 @@ export function HandsBench() {
   const [under, setUnder] = useState('');
   const [keepSize, setKeepSize] = useState(false);
   const [putting, setPutting] = useState<string | null>(null);
+  const [near, setNear] = useState<string | null>(null);
+  const [reach, setReach] = useState<number | null>(null);
   const picks = useDesk((s) => s.picks);
+  const shownHand = hands.data?.hands.find((h) => h.part === chosen) ?? hands.data?.hands[0];
+  const bend = character.wristBends.find((b) => b.part === shownHand?.part);
+  const bent = useQuery({
+    queryKey: ['bent', view.id, view.revision, shownHand?.part, swing],
+    queryFn: () => api.bent(view.id, shownHand!.part, swing),
+    enabled: bend !== undefined,
+    placeholderData: keepPreviousData,
+  });
   const head = <h1 className="text-2xl font-bold">Hands</h1>;
   if (hands.error)
     return (
@@ -33,7 +45,7 @@ export function HandsBench() {
       </>
     );
   if (!hands.data) return head;
-  const hand = hands.data.hands.find((h) => h.part === chosen) ?? hands.data.hands[0];
+  const hand = shownHand;
   const part = character.parts.find((p) => p.id === hand?.part);
   if (!hand || !part)
     return (
@@ -54,6 +66,12 @@ export function HandsBench() {
     character.stacks.find((s) => s.part === part.id && s.drawing === drawing)?.over;
   const height = (id: string) => character.order.indexOf(id);
   const armOver = (drawing: string) => (arm ? height(arm.id) > height(stackOf(drawing) ?? part.id) : false);
+  const closeUp = hand.drawings.find((d) => d.drawing === near);
+  const bends = () => {
+    if (reach !== null && reach !== (bend?.reach ?? 0))
+      void edit({ kind: 'bend-wrist', part: part.id, reach }).finally(() => setReach(null));
+    else setReach(null);
+  };
   const frontFirst = [...character.order].reverse().filter((id) => id !== part.id);
   const off = hand.drawings.filter((d) => d.says !== '');
   const mendable = hand.drawings.filter(
@@ -84,6 +102,7 @@ export function HandsBench() {
                 setChosen(h.part);
                 setUnder('');
                 setPutting(null);
+                setNear(null);
               }}
             >
               {h.name}
@@ -122,6 +141,45 @@ export function HandsBench() {
         />
         <span className="w-10 text-right text-faint tabular-nums">{swing}°</span>
       </label>
+      <label
+        className="mt-1.5 flex items-center gap-2 rounded-xl border border-line bg-paper px-3 py-2 text-[13px]"
+        title="How far past the wrist the drawing stays with the arm while the hand turns, in widths of the wrist"
+      >
+        <span className="font-display font-semibold">Wrist bends</span>
+        <input
+          type="range"
+          className="min-w-0 flex-1 accent-(--doing)"
+          aria-label="Wrist bends over"
+          min={0}
+          max={150}
+          step={5}
+          value={Math.round((reach ?? bend?.reach ?? 0) * 100)}
+          aria-valuetext={bend ? `over ${Math.round(bend.reach * 100)} % of its width` : 'not at all'}
+          onChange={(e) => setReach(Number(e.target.value) / 100)}
+          onPointerUp={() => bends()}
+          onKeyUp={(e) => e.key.startsWith('Arrow') && bends()}
+          onBlur={() => bends()}
+        />
+        <span className="w-16 text-right text-faint tabular-nums">
+          {(reach ?? bend?.reach ?? 0) > 0
+            ? `${Math.round((reach ?? bend?.reach ?? 0) * 100)} % wide`
+            : 'not'}
+        </span>
+      </label>
+      {closeUp && (
+        <CloseUp
+          key={closeUp.drawing}
+          hand={hand}
+          part={part}
+          drawing={closeUp}
+          arm={arm}
+          shapesOf={shapesOf}
+          armOver={armOver(closeUp.drawing)}
+          swing={swing}
+          bent={bend && bent.data?.drawings[closeUp.drawing]}
+          close={() => setNear(null)}
+        />
+      )}
       <div className="mt-2 grid grid-cols-3 gap-1.5" data-testid="hand-sheet">
         {hand.drawings.map((d) => {
           const isDefault = d.drawing === part.shown;
@@ -154,6 +212,7 @@ export function HandsBench() {
                   wanted={hand.wrist}
                   own={d.wrist}
                   swing={swing}
+                  bent={bend && bent.data?.drawings[d.drawing]?.outlines}
                   under={under && under !== d.drawing ? shapesOf(part.id, under) : undefined}
                   put={
                     putting === d.drawing
@@ -206,6 +265,15 @@ export function HandsBench() {
                   >
                     Wrist
                   </button>
+                  <button
+                    className="btn px-1.5 py-0 text-[11.5px]"
+                    aria-pressed={near === d.drawing}
+                    aria-label={`${d.name} close up`}
+                    title="Large: which points stay with the arm, and where it holds things"
+                    onClick={() => setNear(near === d.drawing ? null : d.drawing)}
+                  >
+                    Closer
+                  </button>
                   {!isDefault && (d.says !== '' || d.off > 0.01) && (
                     <button
                       className="btn px-1.5 py-0 text-[11.5px]"
@@ -247,6 +315,7 @@ export function HandsBench() {
           </>
         )}
       </div>
+      <Holds part={part} />
       <Runs part={part} />
     </>
   );

@@ -9,6 +9,7 @@ import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import { usePlayer } from './player';
 import { BlinkLane, Blinks } from './BlinkLane';
+import { GestureLane, Gestures } from './GestureLane';
 import { type Span, spans, wavePath } from './spans';
 
 const LABELS = 84;
@@ -122,6 +123,9 @@ function Strip() {
           <div className="flex h-[18px] items-center">
             <Blinks />
           </div>
+          <div className="flex h-[18px] items-center">
+            <Gestures />
+          </div>
         </div>
         <div
           ref={lane}
@@ -177,6 +181,7 @@ function Strip() {
             ))}
           </div>
           <BlinkLane frames={l.frames} />
+          <GestureLane frames={l.frames} />
           <PlayHead frames={l.frames} />
         </div>
       </div>

@@ -1,8 +1,8 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Shape, Wrist } from '../../api/client';
-import { paintDrawing } from '../../stage/painter';
+import { paintDrawing, reshapeDrawing } from '../../stage/painter';
 
-type At = { x: number; y: number };
+export type At = { x: number; y: number };
 const asAt = (p: number[]): At => ({ x: p[0] ?? 0, y: p[1] ?? 0 });
 
 /** Widths of the wrist the picture is wide: fingers, the joint, and enough of the arm to see it swing. */
@@ -22,6 +22,9 @@ export function HandPicture({
   swing,
   under,
   put,
+  bent,
+  overlay,
+  high = 'h-[118px]',
 }: {
   hand: Shape[];
   arm: Shape[];
@@ -36,6 +39,11 @@ export function HandPicture({
   under?: Shape[];
   /** Told where the points of the wrist are dragged to; left out while they stay. */
   put?: (first: number[], second: number[]) => void;
+  /** Its outlines where the wrist bends; left out where the hand turns as one piece. */
+  bent?: string[];
+  /** What lies over the drawing and turns with it. */
+  overlay?: (width: number) => React.ReactNode;
+  high?: string;
 }) {
   const h = useRef<SVGGElement>(null);
   const a = useRef<SVGGElement>(null);
@@ -43,6 +51,9 @@ export function HandPicture({
   const points = useRef<SVGGElement>(null);
   const [held, setHeld] = useState<{ which: 0 | 1; at: At } | null>(null);
   useLayoutEffect(() => paintDrawing(h.current!, hand), [hand]);
+  useLayoutEffect(() => {
+    reshapeDrawing(h.current!, bent ?? hand.map((s) => s.path));
+  }, [hand, bent]);
   useLayoutEffect(() => paintDrawing(a.current!, arm), [arm]);
   useLayoutEffect(() => paintDrawing(u.current!, under ?? []), [under]);
   const known = wanted ?? own;
@@ -85,9 +96,9 @@ export function HandPicture({
   return (
     <svg
       viewBox={box.join(' ')}
-      className="block h-[118px] w-full bg-drawn"
+      className={`block ${high} w-full bg-drawn`}
       preserveAspectRatio="xMidYMid meet"
-      aria-hidden={put ? undefined : true}
+      aria-hidden={put || overlay ? undefined : true}
     >
       {armOver ? [handGroup, armGroup] : [armGroup, handGroup]}
       <line
@@ -100,6 +111,7 @@ export function HandPicture({
         strokeDasharray={`${width * 0.1} ${width * 0.07}`}
       />
       <g ref={points} transform={`rotate(${swing} ${middle.x} ${middle.y})`}>
+        {overlay?.(width)}
         {shown.map((p, i) => (
           <circle
             key={i}

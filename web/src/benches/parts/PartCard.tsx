@@ -30,6 +30,7 @@ export function PartCard({ part }: { part: Part }) {
   const link = character.links.find((l) => l.left === part.id || l.right === part.id);
   const masks = character.windows.filter((w) => w.masked.includes(part.id)).map((w) => w.by);
   const masked = character.windows.find((w) => w.by === part.id)?.masked ?? [];
+  const past = character.pastEdges.find((e) => e.part === part.id)?.by ?? '';
   const place = (change: Partial<Placement>) =>
     void edit({ kind: 'place', part: part.id, rest: { ...part.rest, ...change } });
   const pivot = (x: number, y: number) => void edit({ kind: 'move-pivot', part: part.id, to: [x, y] });
@@ -121,6 +122,17 @@ export function PartCard({ part }: { part: Part }) {
               if (by) await edit({ kind: 'mask', by, part: part.id, on: true });
             })();
           }}
+        />
+        <Choice
+          label="past"
+          value={past}
+          options={[
+            ['', 'no edge'],
+            ...character.parts
+              .filter((p) => p.id !== part.id && p.drawings.length > 0)
+              .map((p): [string, string] => [p.id, `the edge of ${p.name}`]),
+          ]}
+          choose={(by) => void edit({ kind: 'show-past', part: part.id, ...(by ? { by } : {}) })}
         />
       </div>
       <div className="mt-2.5 grid grid-cols-3 gap-x-2 gap-y-1.5">

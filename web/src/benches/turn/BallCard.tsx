@@ -5,7 +5,17 @@ import { useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
 
 /** What the turn is made from: numbers for the ball, which is also taken hold of on the stage. */
-export function BallCard({ ball, yaw, byHand }: { ball: BallSetting; yaw: number; byHand: number }) {
+export function BallCard({
+  ball,
+  yaw,
+  byHand,
+  nosePieces,
+}: {
+  ball: BallSetting;
+  yaw: number;
+  byHand: number;
+  nosePieces: boolean;
+}) {
   const { edit } = useStudio();
   const shown = useDesk((s) => s.ball);
   const set = (change: Partial<BallSetting>) =>
@@ -63,6 +73,18 @@ export function BallCard({ ball, yaw, byHand }: { ball: BallSetting; yaw: number
           keep={(v) => set({ farEye: v / 100 })}
         />
       </div>
+      {nosePieces && (
+        <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">
+          <span className="flex-1">The nose exchanges its drawing on the way.</span>
+          <button
+            className="btn"
+            title="The front drawing stays; the profile’s line shows only where it is past the edge of the face"
+            onClick={() => void edit({ kind: 'split-nose' })}
+          >
+            Let its profile grow past the edge
+          </button>
+        </p>
+      )}
     </section>
   );
 }

@@ -36,7 +36,8 @@ export function HeadTurn() {
   });
   if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).says}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
-  const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges, offModel } = turn.data;
+  const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges, offModel, nosePieces } =
+    turn.data;
   const { views } = character;
   const several = character.parts.filter((p) => p.role === 'VIEW').length > 1;
   if (!views && several)
@@ -111,7 +112,7 @@ export function HeadTurn() {
         <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} offModel={offModel} />
       )}
       {!views && strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
-      {!views && <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} />}
+      {!views && <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} nosePieces={nosePieces} />}
       {!views && (
         <section className="mt-3" aria-label="Hidden and uncovered">
           <h2 className="text-[15px] font-semibold">Hidden and uncovered</h2>

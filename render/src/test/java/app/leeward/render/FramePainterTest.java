@@ -96,6 +96,46 @@ class FramePainterTest {
         assertThat(image.getRGB(60, 30)).as("outside of it").isZero();
     }
 
+    private static Frame.Placed cut(String part, List<String> outside, List<String> behind, double opacity) {
+        return new Frame.Placed(part, "d", Matrix.IDENTITY, opacity, List.of(), outside, behind, List.of());
+    }
+
+    @Test
+    void whatShowsPastAnEdgeIsNotSeenOnTheFillWhateverLiesOver() throws IOException {
+        BufferedImage image = draw(
+                100,
+                List.of(RED, BLUE),
+                placed("red", Matrix.translate(10, 0), 1),
+                cut("blue", List.of("red"), List.of(), 1));
+        assertThat(image.getRGB(45, 30)).as("on the moved fill").isEqualTo(0xFFFF0000);
+        assertThat(image.getRGB(60, 30)).as("past its edge").isEqualTo(0xFF0000FF);
+    }
+
+    /** The fingers are a box from 20 to 40 with a line 4 wide: they hide 18 to 42 of what is held, and nothing else does. */
+    @Test
+    void whatIsHeldLiesBehindTheFingersLineIncludedAndBeforeThePalm() throws IOException {
+        Stroke line = new Stroke(Paint.flat("#00ff00"), 4, Stroke.Cap.BUTT, Stroke.Join.MITER, 4);
+        Shape palm = Shape.filled("", box(0, 10, 100, 30), "#ff0000");
+        Shape fingers = new Shape(
+                "", ShapeRole.FINGERS, box(20, 15, 20, 20), Paint.flat("#ffff00"), FillRule.NONZERO, line, 1, false);
+        Part hand = part("hand", palm, fingers);
+        Part held = part("held", Shape.filled("", box(10, 20, 60, 10), "#0000ff"));
+        for (double opacity : new double[] {1, 0.5}) {
+            BufferedImage image = draw(
+                    100,
+                    List.of(hand, held),
+                    placed("hand", Matrix.IDENTITY, 1),
+                    cut("held", List.of(), List.of("hand"), opacity));
+            int seen = opacity == 1 ? 0xFF0000FF : image.getRGB(60, 25);
+            assertThat(image.getRGB(30, 25)).as("finger").isEqualTo(0xFFFFFF00);
+            assertThat(image.getRGB(41, 25)).as("the finger's line").isEqualTo(0xFF00FF00);
+            assertThat(image.getRGB(43, 25)).as("just past it").isEqualTo(seen);
+            assertThat(image.getRGB(15, 25)).as("before the palm").isEqualTo(seen);
+            assertThat(image.getRGB(80, 25)).as("the palm alone").isEqualTo(0xFFFF0000);
+            assertThat(seen).isNotEqualTo(0xFFFF0000);
+        }
+    }
+
     @Test
     void opacityIsOfThePartAsAWhole() throws IOException {
         Part two = part(

@@ -94,6 +94,10 @@ public record Shape(
         return new Shape(name, role, path, newFill, rule, stroke, opacity, masked, clips);
     }
 
+    public Shape withStroke(Stroke newStroke) {
+        return new Shape(name, role, path, fill, rule, newStroke, opacity, masked, clips);
+    }
+
     /** Bounds of the outline, as far as its clips let it be seen; empty when nothing of it can be. */
     public Optional<Box> bounds() {
         Optional<Box> seen = path.bounds();

@@ -5,25 +5,33 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
+import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnWrist;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Wrist;
+import app.leeward.core.rig.WristBend;
+import app.leeward.core.rig.WristBend.PointWeight;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.DoubleFunction;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
  * Every drawing of a hand measured at the wrist, and brought onto it. The wrist all are brought to is the default drawing's: it
@@ -95,7 +103,7 @@ public final class Hands {
         Point side = armSide(hand, arm);
         Optional<Wrist> wanted = wanted(c, hand, side);
         List<AtWrist> drawings = hand.drawings().stream()
-                .map(d -> measured(d, wrist(c, hand, d, side), arm, wanted))
+                .map(d -> measured(d, wrist(c, hand, d, side), arm, wanted, c.wristBend(hand.id())))
                 .toList();
         return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
@@ -133,7 +141,8 @@ public final class Hands {
                 .flatMap(d -> wrist(c, hand, d, side));
     }
 
-    private static AtWrist measured(Drawing d, Optional<Wrist> own, Optional<Arm> arm, Optional<Wrist> wanted) {
+    private static AtWrist measured(
+            Drawing d, Optional<Wrist> own, Optional<Arm> arm, Optional<Wrist> wanted, Optional<WristBend> bends) {
         if (own.isEmpty() || wanted.isEmpty()) {
             return new AtWrist(
                     d.id(),
@@ -151,7 +160,8 @@ public final class Hands {
         double off = w.middle().distance(to.middle());
         double ratio = w.width() / to.width();
         double turned = turned(to, w);
-        double gap = arm.map(a -> gap(d.art(), a.art, to)).orElse(0.0);
+        double gap =
+                arm.map(a -> gap(by -> swung(d, w, to, bends, by), a.art, to)).orElse(0.0);
         double bend = arm.map(a -> bend(d.art(), a.art)).orElse(0.0);
         List<String> told = new ArrayList<>();
         if (off > THERE * to.width()) {
@@ -202,19 +212,69 @@ public final class Hands {
         return 180 - Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, a.x() * b.x() + a.y() * b.y()))));
     }
 
+    /** A drawing turned about the wrist's middle, degrees; where the wrist bends, with what stays on the arm. */
+    private static Artwork swung(Drawing d, Wrist own, Wrist at, Optional<WristBend> bends, double by) {
+        Matrix turn = about(at.middle(), by);
+        return bends.map(b -> b.bent(d.art(), own, d.id(), turn.inverse()))
+                .orElse(d.art())
+                .transform(turn);
+    }
+
+    private static Matrix about(Point m, double by) {
+        return new Placement(0, 0, by, 1, 1, 0, 1).matrix(m);
+    }
+
+    /**
+     * A drawing of a hand whose wrist bends.
+     *
+     * @param outlines of its shapes while the hand is turned, in the coordinates of the drawing before it is turned
+     * @param weights of the points each outline's segments end in: 1 to stay with the arm, 0 to go with the hand
+     */
+    public record Bent(List<Path> outlines, List<double[]> weights) {}
+
+    /**
+     * The drawings of a hand turned about the wrist all should have, by drawing; none where the wrist does not bend, and none of
+     * drawings whose wrist is not known.
+     *
+     * @param by degrees
+     */
+    public static Map<String, Bent> bentBy(Character c, String part, double by) {
+        Map<String, Bent> out = new TreeMap<>();
+        Optional<Part> hand = c.part(part);
+        Optional<WristBend> bend = c.wristBend(part);
+        Optional<Wrist> at = hand.flatMap(h -> wanted(c, h, armSide(h, arm(c, h))));
+        if (bend.isEmpty() || at.isEmpty()) {
+            return out;
+        }
+        Matrix still = about(at.get().middle(), by).inverse();
+        for (Drawing d : hand.get().drawings()) {
+            c.wrist(part, d.id()).ifPresent(own -> {
+                List<double[]> weights = new ArrayList<>();
+                for (Shape s : d.art().shapes()) {
+                    weights.add(bend.get().ofPoints(own, d.id(), weights.size(), s.path()));
+                }
+                List<Path> outlines = bend.get().bent(d.art(), own, d.id(), still).shapes().stream()
+                        .map(Shape::path)
+                        .toList();
+                out.put(d.id(), new Bent(outlines, weights));
+            });
+        }
+        return out;
+    }
+
     /**
      * The widest place inside the joint, the circle over the wrist, that neither hand nor arm covers when the hand is turned
      * about the wrist's middle to either side.
+     *
+     * @param swung the hand turned by so many degrees
      */
-    static double gap(Artwork hand, Artwork arm, Wrist at) {
+    static double gap(DoubleFunction<Artwork> swung, Artwork arm, Wrist at) {
         Point m = at.middle();
         Geometry joint = JTS.createPoint(new Coordinate(m.x(), m.y())).buffer(at.width() / 2, CIRCLE);
         Geometry still = Regions.ofFills(filled(arm));
-        Geometry moving = Regions.ofFills(filled(hand));
         double widest = 0;
         for (double by : new double[] {-SWING, SWING}) {
-            Geometry turned = AffineTransformation.rotationInstance(Math.toRadians(by), m.x(), m.y())
-                    .transform(moving);
+            Geometry turned = Regions.ofFills(filled(swung.apply(by)));
             Geometry open = joint.difference(still.union(turned));
             for (int i = 0; i < open.getNumGeometries(); i++) {
                 if (open.getGeometryN(i) instanceof Polygon p && p.getArea() > 1e-3) {
@@ -261,6 +321,60 @@ public final class Hands {
         // where it is found again depends on the outline's new place; it is known now
         return Optional.of(c.withPart(part, p -> p.withDrawings(drawings, p.shown()))
                 .withWrists(with(c.wrists(), new DrawnWrist(part, drawing, there))));
+    }
+
+    /** With the wrist of every drawing of a hand said where it is found, so that it stays there. */
+    public static Character withWristsFound(Character c, String part) {
+        Part hand = c.part(part).orElseThrow();
+        Point side = armSide(hand, arm(c, hand));
+        List<DrawnWrist> all = c.wrists();
+        for (Drawing d : hand.drawings()) {
+            Optional<Wrist> w = wrist(c, hand, d, side);
+            all = w.isPresent() ? with(all, new DrawnWrist(part, d.id(), w.get())) : all;
+        }
+        return c.withWrists(all);
+    }
+
+    /** How far from the place a point stands for, in widths of the wrist, another is still the same point of its drawing. */
+    private static final double ALIKE = 0.25;
+
+    /**
+     * The points on a hand's other drawings that stand for one of a drawing: of all shapes in the same role the nearest when both wrists are laid on each other.
+     */
+    public static List<PointWeight> alike(Character c, String part, String drawing, int shape, int at, double weight) {
+        List<PointWeight> out = new ArrayList<>();
+        Part hand = c.part(part).orElseThrow();
+        Shape from = hand.drawing(drawing).orElseThrow().art().shapes().get(shape);
+        Optional<Wrist> own = c.wrist(part, drawing);
+        Point place = PathPoints.place(from.path(), at, PathPoints.Hold.POINT);
+        for (Drawing d : hand.drawings()) {
+            Optional<Wrist> to = c.wrist(part, d.id());
+            if (d.id().equals(drawing) || own.isEmpty() || to.isEmpty()) {
+                continue;
+            }
+            Point wanted = own.get().onto(to.get(), false).apply(place);
+            List<Shape> shapes = d.art().shapes();
+            PointWeight best = null;
+            double nearest = ALIKE * to.get().width();
+            for (int s = 0; s < shapes.size(); s++) {
+                List<Segment> segments = shapes.get(s).path().segments();
+                for (int i = 0; i < segments.size() && shapes.get(s).role() == from.role(); i++) {
+                    if (segments.get(i) instanceof Segment.Close) {
+                        continue;
+                    }
+                    double far = PathPoints.place(shapes.get(s).path(), i, PathPoints.Hold.POINT)
+                            .distance(wanted);
+                    if (far < nearest) {
+                        nearest = far;
+                        best = new PointWeight(d.id(), s, i, weight);
+                    }
+                }
+            }
+            if (best != null) {
+                out.add(best);
+            }
+        }
+        return out;
     }
 
     /** A list of wrists with one put or replaced. */

@@ -555,8 +555,35 @@ public record Character(
 
         Character done() {
             return new Character(
-                    name, canvas, frameRate, palette, parts, order, windows, dials, pads, mouths, lexicon, notes, model,
-                    links, source, looks, cues, keys, corners, turn, views, wrists, kits, stacks, runs, pastEdges, wristBends, grips, held);
+                    name,
+                    canvas,
+                    frameRate,
+                    palette,
+                    parts,
+                    order,
+                    windows,
+                    dials,
+                    pads,
+                    mouths,
+                    lexicon,
+                    notes,
+                    model,
+                    links,
+                    source,
+                    looks,
+                    cues,
+                    keys,
+                    corners,
+                    turn,
+                    views,
+                    wrists,
+                    kits,
+                    stacks,
+                    runs,
+                    pastEdges,
+                    wristBends,
+                    grips,
+                    held);
         }
     }
 }

@@ -3,6 +3,7 @@ package app.leeward.core.rig;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Drawings of one part that play one after the other: a wave, a snap of the fingers.
@@ -62,6 +63,28 @@ public record DrawnRun(String id, String part, String name, List<RunStep> steps,
         List<RunStep> before = new ArrayList<>(steps.subList(0, at));
         Collections.reverse(before);
         return frames(before);
+    }
+
+    /**
+     * The drawing it shows some frames after it began, as long as nobody lets go of it.
+     *
+     * @param frame 0 and more
+     */
+    public String at(int frame) {
+        List<String> round = round();
+        return round.get(way == Way.ONCE ? Math.min(frame, round.size() - 1) : frame % round.size());
+    }
+
+    /**
+     * The drawing of a frame on its way out.
+     *
+     * @param last which frame of it was shown last, counted from its beginning
+     * @param frame since it was let go of, 0 and more
+     * @return empty when it is out
+     */
+    public Optional<String> out(int last, int frame) {
+        List<String> back = back(at(last));
+        return frame < back.size() ? Optional.of(back.get(frame)) : Optional.empty();
     }
 
     private static List<String> frames(List<RunStep> of) {

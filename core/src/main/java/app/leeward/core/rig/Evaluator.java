@@ -500,11 +500,8 @@ public final class Evaluator {
         }
         for (int i = 0; i < parts.length; i++) {
             // a hand that shows no grip holds nothing
-            if (held[i] && chosen[i] != null) {
-                String hand = chosen[parentOf[i]];
-                if (hand == null || character.grip(parts[parentOf[i]].id(), hand).isEmpty()) {
-                    chosen[i] = null;
-                }
+            if (!holds(i, chosen)) {
+                chosen[i] = null;
             }
         }
         return chosen;
@@ -544,6 +541,7 @@ public final class Evaluator {
             throw new IllegalArgumentException("there is no part '" + partId + "'");
         }
         double[] stand = settings.of(pose);
+        String[] drawings = drawings(pose, stand);
         return new Reasons(
                         character,
                         parts[index],
@@ -551,10 +549,32 @@ public final class Evaluator {
                         stand,
                         corners.felt(partId, stand),
                         totals(index, values(stand)),
-                        drawings(pose, stand)[index],
+                        drawings[index],
+                        dropped(index, drawings),
                         views,
                         index)
                 .all();
+    }
+
+    /** Whether the hand a thing is in, where it is in one, shows a grip. */
+    private boolean holds(int i, String[] drawings) {
+        String shows = held[i] ? drawings[parentOf[i]] : null;
+        return !held[i]
+                || shows != null
+                        && character.grip(parts[parentOf[i]].id(), shows).isPresent();
+    }
+
+    /** That the hand a thing is in shows no grip, in words; empty when it does, and for all that is in no hand. */
+    private Optional<String> dropped(int i, String[] drawings) {
+        if (holds(i, drawings)) {
+            return Optional.empty();
+        }
+        Part hand = parts[parentOf[i]];
+        String shows = drawings[parentOf[i]];
+        String drawing = shows == null
+                ? "nothing"
+                : hand.drawing(shows).map(Drawing::name).orElse(shows);
+        return Optional.of(hand.name() + " shows " + drawing + ", which has no grip");
     }
 
     /** The drawing a dial asks for, of one part at one value; for {@link Reasons}. */

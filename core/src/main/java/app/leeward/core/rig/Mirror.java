@@ -408,9 +408,8 @@ public final class Mirror {
                         .map(w ->
                                 new DrawnWrist(w.part(), w.drawing(), w.wrist().mirrored(axis)))
                         .toList())
-                .withGrips(c.grips().stream()
-                        .map(g -> g.mirrored(g.part(), axis))
-                        .toList())
+                .withGrips(
+                        c.grips().stream().map(g -> g.mirrored(g.part(), axis)).toList())
                 .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
     }
 

@@ -64,6 +64,15 @@ public record Pose(
         return new Pose(dials, picks, pins, Map.of(part, drawing), looks, cues, earlier);
     }
 
+    public Pose withPicks(Map<String, String> morePicks) {
+        if (morePicks.isEmpty()) {
+            return this;
+        }
+        Map<String, String> all = new HashMap<>(picks);
+        all.putAll(morePicks);
+        return new Pose(dials, all, pins, speech, looks, cues, earlier);
+    }
+
     public Pose withPins(Map<String, String> morePins) {
         Map<String, String> all = new HashMap<>(pins);
         all.putAll(morePins);

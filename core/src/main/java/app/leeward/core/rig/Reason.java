@@ -26,6 +26,7 @@ public record Reason(Channel channel, String value, List<Voice> heard, List<Voic
     /** Who can speak, the strongest first. */
     public enum Kind {
         VIEW,
+        HAND,
         PIN,
         LOOK,
         SPEECH,

@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Puts into words what {@link Evaluator} decided for one part in one pose. */
 final class Reasons {
@@ -22,10 +23,14 @@ final class Reasons {
     private final Map<Corner, Double> corners;
     private final double[] values;
     private final String shown;
+    private final Optional<String> dropped;
     private final ViewsShown views;
     private final int index;
 
-    /** @param stand where each dial stands */
+    /**
+     * @param stand where each dial stands
+     * @param dropped why the hand that should hold it does not, in words
+     */
     Reasons(
             Character character,
             Part part,
@@ -34,6 +39,7 @@ final class Reasons {
             Map<Corner, Double> corners,
             double[] values,
             String shown,
+            Optional<String> dropped,
             ViewsShown views,
             int index) {
         this.character = character;
@@ -43,6 +49,7 @@ final class Reasons {
         this.corners = corners;
         this.values = values;
         this.shown = shown;
+        this.dropped = dropped;
         this.views = views;
         this.index = index;
     }
@@ -125,6 +132,7 @@ final class Reasons {
                     by,
                     character.dial(by).map(d -> at(d, held(d))).orElse(by) + " shows the view " + name));
         });
+        dropped.ifPresent(why -> voices.add(new Reason.Voice(Reason.Kind.HAND, "", why)));
         speak(voices, Reason.Kind.PIN, "", pose.pins().get(part.id()), "pinned by hand to ");
         for (Look look : character.looks()) {
             String wanted = look.drawings().get(part.id());

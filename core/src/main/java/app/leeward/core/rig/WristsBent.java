@@ -28,8 +28,12 @@ final class WristsBent {
         }
         Matrix now = own.get();
         Matrix rest = character.parts().get(part).restMatrix();
-        boolean moved = Math.abs(now.a() - rest.a()) + Math.abs(now.b() - rest.b()) + Math.abs(now.c() - rest.c())
-                        + Math.abs(now.d() - rest.d()) + Math.abs(now.e() - rest.e()) + Math.abs(now.f() - rest.f())
+        boolean moved = Math.abs(now.a() - rest.a())
+                        + Math.abs(now.b() - rest.b())
+                        + Math.abs(now.c() - rest.c())
+                        + Math.abs(now.d() - rest.d())
+                        + Math.abs(now.e() - rest.e())
+                        + Math.abs(now.f() - rest.f())
                 > 1e-9;
         boolean flat = Math.abs(now.a() * now.d() - now.b() * now.c()) < 1e-9;
         return moved && !flat ? now.inverse().times(rest) : null;

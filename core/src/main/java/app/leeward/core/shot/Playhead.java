@@ -43,8 +43,8 @@ public final class Playhead {
     }
 
     /**
-     * The pose at a frame: {@code live} (what the dials are held at by hand) with the line's mouth, the blinks and the cues
-     * added.
+     * The pose at a frame: {@code live} (what the dials are held at by hand) with the line's mouth, the blinks, the cues and
+     * the runs added. While a run plays it is the pick of its part.
      */
     public Pose poseAt(int frame, Pose live) {
         if (trails.reach() == 0) {
@@ -61,7 +61,7 @@ public final class Playhead {
     /** The pose at a frame that knows nothing of those before it. */
     private Pose without(int frame, Pose live) {
         int at = exposed(frame);
-        Pose cued = live.withCues(cuesAt(at));
+        Pose cued = live.withCues(cuesAt(at)).withPicks(gesturesAt(at));
         if (mouths.isEmpty()) {
             return cued;
         }
@@ -69,6 +69,18 @@ public final class Playhead {
         Pose speaking = cued.saying(part, mouths.get().at(at));
         String pin = shot.pins().get(at);
         return pin == null ? speaking : speaking.withPins(Map.of(part, pin));
+    }
+
+    /** What the runs along the shot show; of two on one part the later in the list. */
+    private Map<String, String> gesturesAt(int frame) {
+        Map<String, String> picks = new HashMap<>();
+        for (Gesture g : shot.gestures()) {
+            evaluator.character().runs().stream()
+                    .filter(r -> r.id().equals(g.run()))
+                    .findFirst()
+                    .ifPresent(r -> g.at(frame, r).ifPresent(drawing -> picks.put(r.part(), drawing)));
+        }
+        return picks;
     }
 
     /** How far blinks and cues take each dial. */

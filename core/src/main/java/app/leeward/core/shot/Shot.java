@@ -19,6 +19,7 @@ import java.util.TreeMap;
  * @param pins frame to the mouth drawing pinned there by hand
  * @param blinks in rising order, none overlapping
  * @param cues dropped into the shot, in rising order
+ * @param gestures runs of drawings that play along it, in rising order
  * @param mood id of the row of mouths it is said with; empty, or one that is not there any more, for the neutral row
  */
 public record Shot(
@@ -28,9 +29,15 @@ public record Shot(
         Map<Integer, String> pins,
         List<Blink> blinks,
         List<Dropped> cues,
-        String mood) {
+        String mood,
+        List<Gesture> gestures) {
     public Shot {
         mood = mood == null ? "" : mood;
+        gestures = gestures == null
+                ? List.of()
+                : gestures.stream()
+                        .sorted(Comparator.comparingInt(Gesture::from).thenComparing(Gesture::run))
+                        .toList();
         // stored before there were any
         blinks = blinks == null ? List.of() : sorted(blinks);
         cues = cues == null
@@ -46,7 +53,7 @@ public record Shot(
 
     /** A shot in which nothing but the mouth moves. */
     public Shot(String name, DialogueLine line, TrackRules rules, Map<Integer, String> pins) {
-        this(name, line, rules, pins, List.of(), List.of(), "");
+        this(name, line, rules, pins, List.of(), List.of(), "", List.of());
     }
 
     private static List<Blink> sorted(List<Blink> blinks) {
@@ -73,31 +80,35 @@ public record Shot(
     }
 
     public Shot withName(String newName) {
-        return new Shot(newName, line, rules, pins, blinks, cues, mood);
+        return new Shot(newName, line, rules, pins, blinks, cues, mood, gestures);
     }
 
     public Shot withRules(TrackRules newRules) {
-        return new Shot(name, line, newRules, pins, blinks, cues, mood);
+        return new Shot(name, line, newRules, pins, blinks, cues, mood, gestures);
     }
 
     public Shot withLine(DialogueLine newLine) {
-        return new Shot(name, newLine, rules, pins, blinks, cues, mood);
+        return new Shot(name, newLine, rules, pins, blinks, cues, mood, gestures);
     }
 
     public Shot withPins(Map<Integer, String> newPins) {
-        return new Shot(name, line, rules, newPins, blinks, cues, mood);
+        return new Shot(name, line, rules, newPins, blinks, cues, mood, gestures);
     }
 
     /** @throws IllegalArgumentException when two of them overlap */
     public Shot withBlinks(List<Blink> newBlinks) {
-        return new Shot(name, line, rules, pins, newBlinks, cues, mood);
+        return new Shot(name, line, rules, pins, newBlinks, cues, mood, gestures);
     }
 
     public Shot withCues(List<Dropped> newCues) {
-        return new Shot(name, line, rules, pins, blinks, newCues, mood);
+        return new Shot(name, line, rules, pins, blinks, newCues, mood, gestures);
     }
 
     public Shot withMood(String newMood) {
-        return new Shot(name, line, rules, pins, blinks, cues, newMood);
+        return new Shot(name, line, rules, pins, blinks, cues, newMood, gestures);
+    }
+
+    public Shot withGestures(List<Gesture> newGestures) {
+        return new Shot(name, line, rules, pins, blinks, cues, mood, newGestures);
     }
 }

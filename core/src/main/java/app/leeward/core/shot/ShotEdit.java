@@ -290,6 +290,56 @@ public sealed interface ShotEdit {
         }
     }
 
+    /**
+     * Lets a run of drawings play along the shot, in place of the same run that begins at another frame.
+     *
+     * @param was where it begins now; anything else adds it
+     */
+    record SetGesture(int was, Gesture gesture) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            if (gesture.to() > shot.frames()) {
+                throw new IllegalArgumentException("A run from frame " + gesture.from() + " to " + gesture.to()
+                        + " does not lie within the shot, which has " + shot.frames() + " frames.");
+            }
+            List<Gesture> gestures = new ArrayList<>(shot.gestures());
+            gestures.removeIf(g -> g.run().equals(gesture.run()) && (g.from() == was || g.from() == gesture.from()));
+            gestures.add(gesture);
+            return shot.withGestures(gestures);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("run " + gesture.run());
+        }
+
+        @Override
+        public String describe() {
+            return "The run '" + gesture.run() + "' plays from frame " + gesture.from() + " to " + gesture.to();
+        }
+    }
+
+    record DropGesture(int from, String run) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            List<Gesture> gestures = new ArrayList<>(shot.gestures());
+            if (!gestures.removeIf(g -> g.from() == from && g.run().equals(run))) {
+                throw new IllegalArgumentException("No such run begins at frame " + from + " any more.");
+            }
+            return shot.withGestures(gestures);
+        }
+
+        @Override
+        public Set<String> touches() {
+            return Set.of("run " + run);
+        }
+
+        @Override
+        public String describe() {
+            return "Took the run '" + run + "' out at frame " + from;
+        }
+    }
+
     private static Set<String> frames(int from, int to) {
         return IntStream.rangeClosed(from, Math.min(to, from + 100_000))
                 .mapToObj(f -> "mouth on " + f)

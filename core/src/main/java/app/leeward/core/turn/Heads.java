@@ -31,7 +31,10 @@ final class Heads {
         }
         List<Box> boxes = new ArrayList<>();
         part.bounds().ifPresent(boxes::add);
-        c.childrenOf(part.id()).forEach(p -> boundsOf(c, p).ifPresent(boxes::add));
+        c.childrenOf(part.id()).stream()
+                // what shows nothing at rest has no say in where its leader is
+                .filter(p -> p.drawings().isEmpty() || !p.shown().equals(Part.NOTHING))
+                .forEach(p -> boundsOf(c, p).ifPresent(boxes::add));
         return boxes.stream().reduce(Box::union);
     }
 

@@ -1,8 +1,6 @@
 package app.leeward.core.turn;
 
-import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
-import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
@@ -22,7 +20,6 @@ import app.leeward.core.rig.TurnPlan.BallSetting;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -107,7 +104,7 @@ public final class TurnMaker {
         if (head.isEmpty()) {
             return new Made(c, 0);
         }
-        Character ready = mirrorProfile(c);
+        Character ready = NoseProfile.bothWays(c);
         Dial fresh = new TurnMaker(ready, head.get(), ball).dial();
         Optional<Dial> there = ready.dial(DIAL);
         Optional<TurnPlan> plan = ready.turn();
@@ -219,6 +216,9 @@ public final class TurnMaker {
         for (Part part : character.childrenOf(head.id())) {
             if (part.role() == PartRole.NOSE) {
                 profileBands(part).ifPresent(all::add);
+                for (Part piece : character.childrenOf(part.id())) {
+                    NoseProfile.alwaysOn(piece, -full, 0, full).ifPresent(all::add);
+                }
             } else if (part.role() == PartRole.EXTRA_HAIR && !part.drawings().isEmpty()) {
                 all.add(extraHairBand(part));
             }
@@ -227,8 +227,8 @@ public final class TurnMaker {
     }
 
     private Optional<Bands> profileBands(Part nose) {
-        Optional<Drawing> right = profile(nose, true);
-        Optional<Drawing> left = profile(nose, false);
+        Optional<Drawing> right = NoseProfile.towards(nose, true);
+        Optional<Drawing> left = NoseProfile.towards(nose, false);
         if (right.isEmpty() || left.isEmpty()) {
             return Optional.empty();
         }
@@ -245,56 +245,5 @@ public final class TurnMaker {
         boolean screenRight = centreOf(part).map(p -> p.x() > ball.centre().x()).orElse(false);
         Band band = screenRight ? new Band(-full, -EXCHANGE * full, drawing) : new Band(EXCHANGE * full, full, drawing);
         return new Bands(part.id(), List.of(band));
-    }
-
-    /** The nose's profile towards one side of the screen: named so, or the only one there is. */
-    private static Optional<Drawing> profile(Part nose, boolean screenRight) {
-        String wanted = screenRight ? MIRRORED_RIGHT : MIRRORED_LEFT;
-        return nose.drawings().stream()
-                .filter(d -> isProfile(d) && (d.id().endsWith(wanted)))
-                .findFirst();
-    }
-
-    private static final String MIRRORED_RIGHT = "-to-right";
-    private static final String MIRRORED_LEFT = "-to-left";
-
-    private static boolean isProfile(Drawing d) {
-        String name = d.name().toLowerCase(Locale.ROOT);
-        return name.contains("profile") || name.contains("side");
-    }
-
-    /** Gives a nose with one profile drawing its two directions: as drawn, and its exact mirror image. */
-    private static Character mirrorProfile(Character c) {
-        Optional<Part> nose = c.part(PartRole.NOSE);
-        Optional<Drawing> profile = nose.flatMap(
-                n -> n.drawings().stream().filter(TurnMaker::isProfile).findFirst());
-        if (profile.isEmpty() || profile(nose.get(), true).isPresent()) {
-            return c;
-        }
-        Drawing drawn = profile.get();
-        Optional<Box> front = nose.get().bounds();
-        Optional<Box> side = drawn.art().bounds();
-        if (front.isEmpty() || side.isEmpty()) {
-            return c;
-        }
-        double axis = front.get().centre().x();
-        boolean pointsRight = side.get().centre().x() >= axis;
-        Drawing asDrawn = new Drawing(
-                drawn.id() + (pointsRight ? MIRRORED_RIGHT : MIRRORED_LEFT),
-                drawn.name() + (pointsRight ? " to screen right" : " to screen left"),
-                drawn.art());
-        Drawing mirrored = new Drawing(
-                drawn.id() + (pointsRight ? MIRRORED_LEFT : MIRRORED_RIGHT),
-                drawn.name() + (pointsRight ? " to screen left" : " to screen right"),
-                drawn.art().transform(Matrix.mirror(axis)));
-        List<Drawing> drawings = new ArrayList<>();
-        for (Drawing d : nose.get().drawings()) {
-            drawings.add(d.equals(drawn) ? asDrawn : d);
-        }
-        drawings.add(mirrored);
-        String shown = nose.get().shown().equals(drawn.id())
-                ? asDrawn.id()
-                : nose.get().shown();
-        return c.withPart(nose.get().id(), p -> p.withDrawings(drawings, shown));
     }
 }

@@ -95,8 +95,8 @@ public final class ViewCheck {
     private static Optional<String> off(Character c, String what, Optional<Double> is, String line) {
         return is.flatMap(y -> c.model().line(line).map(wanted -> y - wanted))
                 .filter(by -> Math.abs(by) > STILL)
-                .map(by -> String.format(
-                        Locale.ROOT, "%s lies %.1f %s", what, Math.abs(by), by > 0 ? "under" : "over"));
+                .map(by ->
+                        String.format(Locale.ROOT, "%s lies %.1f %s", what, Math.abs(by), by > 0 ? "under" : "over"));
     }
 
     private static Edge edge(ViewSet set, int i, ViewMarks a, ViewMarks b) {
@@ -112,8 +112,7 @@ public final class ViewCheck {
         List<String> told = new ArrayList<>();
         jumps.forEach((mark, by) -> {
             if (by > STILL) {
-                told.add(
-                        String.format(Locale.ROOT, "the %s by %.1f", NAMES.get(mark), by));
+                told.add(String.format(Locale.ROOT, "the %s by %.1f", NAMES.get(mark), by));
             }
         });
         // the view further from the one the others are registered to

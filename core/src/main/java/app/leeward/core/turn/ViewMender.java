@@ -83,7 +83,8 @@ public final class ViewMender {
         double neck = chin.isPresent() ? chin.get() + by * (ends - low) : ends;
         boolean off = Math.abs(by - 1) > STANDS || Math.abs(neck - ends) > STANDS * Math.abs(low - high);
         return off
-                ? Optional.of(placed(c, part, band, evaluator, is, new Point(is.neck().x(), neck), by))
+                ? Optional.of(
+                        placed(c, part, band, evaluator, is, new Point(is.neck().x(), neck), by))
                 : Optional.empty();
     }
 

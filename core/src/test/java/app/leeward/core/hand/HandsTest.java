@@ -23,6 +23,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnWrist;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Wrist;
+import app.leeward.core.rig.WristBend;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -142,11 +143,25 @@ class HandsTest {
         Wrist at = new Wrist(new Point(500, 520), new Point(500, 480));
         Artwork block = art(Rigs.box(300, 400, 200, 200));
         Artwork arm = art(Rigs.box(500, 400, 200, 200));
-        assertThat(Hands.gap(block, arm, at)).isCloseTo(2 * 20.0 / 3, within(0.4));
+        assertThat(Hands.gap(by -> turned(block, at, by), arm, at)).isCloseTo(2 * 20.0 / 3, within(0.4));
         Artwork deep = art(Rigs.box(300, 400, 240, 200));
-        assertThat(Hands.gap(deep, arm, at))
+        assertThat(Hands.gap(by -> turned(deep, at, by), arm, at))
                 .as("an end that reaches far into the sleeve")
                 .isLessThan(0.05);
+        // the same flat end, with the points of the wrist staying on the arm
+        WristBend bend = new WristBend("hand", 0.5, List.of());
+        assertThat(Hands.gap(by -> turned(bend.bent(block, at, "d", rotation(at, -by)), at, by), arm, at))
+                .as("a wrist that bends")
+                .isLessThan(0.05);
+    }
+
+    private static Artwork turned(Artwork art, Wrist at, double by) {
+        return art.transform(rotation(at, by));
+    }
+
+    private static Matrix rotation(Wrist at, double by) {
+        Point m = at.middle();
+        return Matrix.translate(m.x(), m.y()).times(Matrix.rotate(by)).times(Matrix.translate(-m.x(), -m.y()));
     }
 
     @Test

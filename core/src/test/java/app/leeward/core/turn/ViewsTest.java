@@ -442,7 +442,8 @@ class ViewsTest {
         assertThat(ViewCheck.of(c))
                 .filteredOn(e -> !e.says().isEmpty())
                 .hasSize(2)
-                .allMatch(e -> e.says().contains("top of the head by 20.0") && e.mends().equals(Optional.of("back-view")));
+                .allMatch(e -> e.says().contains("top of the head by 20.0")
+                        && e.mends().equals(Optional.of("back-view")));
         Character mended = done(c, new RegisterViews(""));
         assertThat(ViewCheck.of(mended)).allMatch(e -> e.says().isEmpty());
     }

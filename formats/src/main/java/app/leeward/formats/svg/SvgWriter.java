@@ -61,7 +61,9 @@ public final class SvgWriter {
         }
         int masks = 0;
         for (String by : p.outside()) {
-            body.append("<g mask=\"url(#").append(mask("outside-" + by, by, false)).append(")\">\n");
+            body.append("<g mask=\"url(#")
+                    .append(mask("outside-" + by, by, false))
+                    .append(")\">\n");
             masks++;
         }
         for (String by : p.behind()) {

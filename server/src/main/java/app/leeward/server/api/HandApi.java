@@ -4,6 +4,7 @@ import app.leeward.core.hand.Hands;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
 import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Standing;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Hands on their arms, and drawings that play. */
@@ -57,5 +59,19 @@ class HandApi {
     HandsView hands(@PathVariable UUID id) {
         Standing<Character> standing = characters.stand(id);
         return new HandsView(standing.revision(), Hands.of(standing.state()));
+    }
+
+    /** @param drawings by id; those of which no wrist is known are left out, and all of a hand that turns as one piece */
+    public record BentView(int revision, Map<String, Hands.Bent> drawings) {}
+
+    /** The drawings of a hand turned by some degrees, its wrist bending. */
+    @GetMapping("/hands/{part}/bent")
+    BentView bent(@PathVariable UUID id, @PathVariable String part, @RequestParam double by) {
+        if (!(Math.abs(by) <= 180)) {
+            throw Problem.refused("angle", "A hand is turned by -180 to 180°, not " + by + ".");
+        }
+        Standing<Character> standing = characters.stand(id);
+        standing.state().part(part).orElseThrow(() -> Problem.notThere("part"));
+        return new BentView(standing.revision(), Hands.bentBy(standing.state(), part, by));
     }
 }

@@ -9,6 +9,7 @@ import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.rig.TurnPlan.BallSetting;
 import app.leeward.core.rig.Unevenness;
 import app.leeward.core.turn.HeadDial;
+import app.leeward.core.turn.NosePieces;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
 import app.leeward.core.turn.TurnPlay;
@@ -59,6 +60,7 @@ class TurnApi {
      * @param uneven where the halves differ most; none when they are alike
      * @param offered dials around the head that could be made and are not there
      * @param edges what jumps where one view of the head gives way to the next; none for a head that slides
+     * @param nosePieces whether the nose can be taken apart, so that its profile shows past the face's edge
      * @param offModel how far the views stand off the model lines, in words; empty where they do not
      */
     public record TurnView(
@@ -72,7 +74,8 @@ class TurnApi {
             List<Unevenness> uneven,
             List<OfferedDial> offered,
             List<ViewCheck.Edge> edges,
-            Optional<String> offModel) {}
+            Optional<String> offModel,
+            boolean nosePieces) {}
 
     /** A dial around the head that could be made. */
     public record OfferedDial(HeadDial dial, String name) {}
@@ -105,7 +108,8 @@ class TurnApi {
                         .map(h -> new OfferedDial(h, h.words()))
                         .toList(),
                 ViewCheck.of(c),
-                ViewCheck.offModel(c));
+                ViewCheck.offModel(c),
+                NosePieces.canBe(c));
     }
 
     private static List<Double> places(Dial d, int n) {

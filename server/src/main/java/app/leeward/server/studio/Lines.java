@@ -103,11 +103,22 @@ public class Lines {
         if (edit instanceof ShotEdit.PinMouth pin) {
             requireMouth(characters.stand(stand(id).belongsTo()).state(), pin.drawing());
         }
+        if (edit instanceof ShotEdit.SetGesture set) {
+            requireRun(
+                    characters.stand(stand(id).belongsTo()).state(),
+                    set.gesture().run());
+        }
         if (edit instanceof ShotEdit.LayBlinks lay) {
             Standing<Shot> now = stand(id);
             edit = lay.near(now.state(), characters.stand(now.belongsTo()).state());
         }
         return ledger.edit(keeping, id, base, edit, author);
+    }
+
+    private static void requireRun(Character character, String run) {
+        if (character.runs().stream().noneMatch(r -> r.id().equals(run))) {
+            throw Problem.refused("no-run", "There is no run '" + run + "'; the Hands bench keeps them.");
+        }
     }
 
     private static void requireMouth(Character character, String drawing) {

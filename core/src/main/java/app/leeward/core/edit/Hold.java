@@ -1,0 +1,71 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Placement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Puts a thing into a hand: it follows the hand, hangs with its pivot from the grip of the drawing the hand shows, and lies right
+ * over it. Where the hand's drawing has no grip, it is not seen.
+ *
+ * @param hand empty to let go: the thing follows what the hand follows, and stays where it is drawn
+ */
+public record Hold(String part, Optional<String> hand) implements Edit {
+    public Hold {
+        hand = hand == null ? Optional.empty() : hand;
+    }
+
+    @Override
+    public Set<String> touches() {
+        return Set.of("place of " + part, "parent of " + part, "order", "held");
+    }
+
+    @Override
+    public String describe(Character before) {
+        return hand.map(h -> Edits.nameOf(before, h) + " holds " + Edits.nameOf(before, part))
+                .orElse("Let go of " + Edits.nameOf(before, part));
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Optional<Part> thing = before.part(part);
+        if (thing.isEmpty()) {
+            return Edits.noPart(part);
+        }
+        List<String> held = new ArrayList<>(before.held());
+        held.remove(part);
+        if (hand.isEmpty()) {
+            Optional<String> up = thing.get().parent().flatMap(before::part).flatMap(Part::parent);
+            return before.held().contains(part)
+                    ? new Outcome.Done(
+                            before.withPart(part, p -> p.withParent(up)).withHeld(held))
+                    : new Outcome.Refused("not-held", Edits.nameOf(before, part) + " is not in a hand.");
+        }
+        Optional<Part> holds = before.part(hand.get());
+        if (holds.isEmpty()) {
+            return Edits.noPart(hand.get());
+        }
+        if (holds.get().role() != PartRole.HAND) {
+            return new Outcome.Refused("no-hand", holds.get().name() + " is no hand; only hands have grips.");
+        }
+        if (before.follows(hand.get(), part)) {
+            return new Outcome.Refused(
+                    "circle", holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
+        }
+        held.add(part);
+        List<String> order = new ArrayList<>(before.order());
+        order.remove(part);
+        order.add(order.indexOf(hand.get()) + 1, part);
+        Placement rest = thing.get().rest();
+        return new Outcome.Done(before.withPart(part, p -> p.withParent(hand)
+                        .withRest(new Placement(
+                                0, 0, rest.rotation(), rest.scaleX(), rest.scaleY(), rest.skewX(), rest.opacity())))
+                .withOrder(order)
+                .withHeld(held));
+    }
+}

@@ -1,0 +1,48 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.art.Point;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnGrip;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Puts the grip of one drawing of a hand, or takes it away.
+ *
+ * @param at in the drawing's coordinates; empty for a drawing that holds nothing
+ * @param angle by which what is held is turned, degrees, clockwise
+ */
+public record SetGrip(String part, String drawing, Optional<Point> at, double angle) implements Edit {
+    public SetGrip {
+        at = at == null ? Optional.empty() : at;
+    }
+
+    @Override
+    public Set<String> touches() {
+        return Set.of("grip of " + part + "/" + drawing);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return at.map(p -> "Grip of ").orElse("No grip for ") + Redrawing.name(before, part, drawing);
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
+            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+        }
+        if (!Double.isFinite(angle)) {
+            return new Outcome.Refused("no-number", "A grip's angle is a number of degrees.");
+        }
+        if (at.isPresent() && Edits.tooFar(before, at.get().x(), at.get().y())) {
+            return Edits.TOO_FAR;
+        }
+        List<DrawnGrip> grips = new ArrayList<>(before.grips());
+        grips.removeIf(g -> g.part().equals(part) && g.drawing().equals(drawing));
+        at.ifPresent(p -> grips.add(new DrawnGrip(part, drawing, p, angle % 360)));
+        return new Outcome.Done(before.withGrips(grips));
+    }
+}

@@ -1,0 +1,52 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.PastEdge;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Lets a part show only past the edge of another's fill.
+ *
+ * @param by the other; empty to let all of it show again
+ */
+public record ShowPast(String part, Optional<String> by) implements Edit {
+    public ShowPast {
+        by = by == null ? Optional.empty() : by;
+    }
+
+    @Override
+    public Set<String> touches() {
+        return Set.of("edge of " + part);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return Edits.nameOf(before, part)
+                + by.map(b -> " shows only past the edge of " + Edits.nameOf(before, b))
+                        .orElse(" shows on this side of every edge again");
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        if (before.part(part).isEmpty()) {
+            return Edits.noPart(part);
+        }
+        if (by.isPresent() && before.part(by.get()).isEmpty()) {
+            return Edits.noPart(by.get());
+        }
+        if (by.equals(Optional.of(part))) {
+            return new Outcome.Refused("own-edge", "A part cannot show past its own edge.");
+        }
+        if (by.flatMap(before::part).filter(p -> p.drawings().isEmpty()).isPresent()) {
+            return new Outcome.Refused(
+                    "no-window", Edits.nameOf(before, by.get()) + " has no drawing, so it has no edge to show past.");
+        }
+        List<PastEdge> edges = new ArrayList<>(before.pastEdges());
+        edges.removeIf(e -> e.part().equals(part));
+        by.ifPresent(b -> edges.add(new PastEdge(part, b)));
+        return new Outcome.Done(before.withPastEdges(edges));
+    }
+}

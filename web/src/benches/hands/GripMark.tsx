@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import type { At } from './HandPicture';
+
+/** Where a drawing holds things: a ring to drag, and a stem that shows which way up a thing is held. */
+export function GripMark({
+  grip,
+  angle,
+  width,
+  put,
+}: {
+  grip: At;
+  angle: number;
+  width: number;
+  put: (to: At) => void;
+}) {
+  const [held, setHeld] = useState<At | null>(null);
+  const p = held ?? grip;
+  const at = (e: React.PointerEvent): At => {
+    // in the coordinates of the drawing, which the mark itself is shifted within
+    const drawing = e.currentTarget.parentElement!.parentElement as unknown as SVGGElement;
+    const to = new DOMPoint(e.clientX, e.clientY).matrixTransform(drawing.getScreenCTM()!.inverse());
+    return { x: to.x, y: to.y };
+  };
+  return (
+    <g transform={`translate(${p.x} ${p.y})`}>
+      <g transform={`rotate(${angle})`} stroke="var(--color-doing)" strokeWidth={width * 0.035} fill="none">
+        <line y1={-0.14 * width} y2={-0.75 * width} />
+        <path
+          d={`M${-0.09 * width} ${-0.64 * width}L0 ${-0.78 * width}L${0.09 * width} ${-0.64 * width}`}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      </g>
+      <circle
+        r={0.13 * width}
+        fill="var(--color-card)"
+        fillOpacity={0.75}
+        stroke="var(--color-doing)"
+        strokeWidth={width * 0.035}
+        className="cursor-move touch-none"
+        role="button"
+        tabIndex={0}
+        aria-label="Grip"
+        onPointerDown={(e) => {
+          e.stopPropagation();
+          e.currentTarget.setPointerCapture(e.pointerId);
+          setHeld(grip);
+        }}
+        onPointerMove={(e) => held && setHeld(at(e))}
+        onPointerUp={() => {
+          if (held && (held.x !== grip.x || held.y !== grip.y)) put(held);
+          setHeld(null);
+        }}
+        onPointerCancel={() => setHeld(null)}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') setHeld(null);
+          const by = e.shiftKey ? 10 : 1;
+          const d = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[
+            e.key
+          ];
+          if (!d) return;
+          e.preventDefault();
+          e.stopPropagation();
+          put({ x: grip.x + d[0]!, y: grip.y + d[1]! });
+        }}
+      />
+    </g>
+  );
+}
