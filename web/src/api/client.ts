@@ -17,6 +17,7 @@ export type Placed = Schemas['Placed'];
 export type FrameSeries = Schemas['FrameSeries'];
 export type BentView = Schemas['BentView'];
 export type Gesture = Schemas['Gesture'];
+export type ChoicesView = Schemas['ChoicesView'];
 export type PadFrames = Schemas['PadFrames'];
 export type LineView = Schemas['LineView'];
 export type PoseBody = Schemas['PoseBody'];
@@ -199,6 +200,8 @@ export const api = {
     post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
   grid: (id: string, moment: Moment, across: string, down: string, samples: number, signal?: AbortSignal) =>
     post<PadFrames>(`/characters/${id}/grid`, { ...moment, across, down, samples }, signal),
+  choices: (id: string, moment: Moment, part: string) =>
+    post<ChoicesView>(`/characters/${id}/choices`, { ...moment, part }),
   why: (id: string, moment: Moment, part: string) =>
     post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
   lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),

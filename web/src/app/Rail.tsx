@@ -1,6 +1,7 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
 import { Select } from 'radix-ui';
-import type { CharacterView, Item } from '../api/client';
+import { api, type CharacterView, type Item } from '../api/client';
 import { EditableName } from '../ui/EditableName';
 import { BENCHES, type Bench, useDesk } from '../state/desk';
 import { openCount, useReport } from '../state/report';
@@ -25,6 +26,7 @@ export function Rail({ characters }: { characters: Item[] }) {
   const { view, line, step, edit } = useStudio();
   const { chooseArt } = useDrop();
   const bench = useDesk((s) => s.bench);
+  const queries = useQueryClient();
   const report = useReport();
   const open = report ? openCount(report) : 0;
   const own = view.mouths.filter((m) => m.own).length;
@@ -43,6 +45,13 @@ export function Rail({ characters }: { characters: Item[] }) {
   const onLine = bench === 'lines' && line !== null;
   const canUndo = onLine ? line.canUndo : view.canUndo;
   const canRedo = onLine ? line.canRedo : view.canRedo;
+  // a sheet of measured hands takes a moment: it is asked for while the pointer is on its way
+  const near = (b: Bench) =>
+    b === 'hands' &&
+    void queries.prefetchQuery({
+      queryKey: ['hands', view.id, view.revision],
+      queryFn: () => api.hands(view.id),
+    });
   return (
     <nav aria-label="Benches" className="row-span-3 flex flex-col border-r border-line bg-paper px-2.5 py-3">
       <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight">Leeward</div>
@@ -52,6 +61,8 @@ export function Rail({ characters }: { characters: Item[] }) {
             <button
               aria-current={bench === b ? 'page' : undefined}
               onClick={() => useDesk.getState().go(b)}
+              onPointerEnter={() => near(b)}
+              onFocus={() => near(b)}
               className={`w-full rounded-lg px-2 py-1.5 text-left transition-colors ${
                 bench === b ? 'bg-ink text-paper' : 'hover:bg-tide/60'
               }`}

@@ -7,6 +7,7 @@ import { asMessage, useStudio } from '../state/studio';
 import { CloseUp } from './hands/CloseUp';
 import { HandPicture } from './hands/HandPicture';
 import { Holds } from './hands/Holds';
+import { LiesOver } from './hands/LiesOver';
 import { Runs } from './hands/Runs';
 
 const NONE: Shape[] = [];
@@ -186,7 +187,7 @@ export function HandsBench() {
           return (
             <figure
               key={d.drawing}
-              className={`overflow-hidden rounded-lg border bg-card ${
+              className={`overflow-hidden rounded-lg border bg-card [contain-intrinsic-size:auto_220px] [content-visibility:auto] ${
                 putting === d.drawing
                   ? 'border-doing ring-2 ring-doing'
                   : d.says
@@ -235,27 +236,7 @@ export function HandsBench() {
                 <span className={`block min-h-8 text-[11.5px] ${d.says ? 'text-wrong' : 'text-faint'}`}>
                   {d.says || (isDefault ? 'the default: all others go by it' : 'on the wrist')}
                 </span>
-                <select
-                  className="field mb-1 w-full px-1 py-0 text-[11.5px]"
-                  aria-label={`Where ${d.name} lies`}
-                  title="Which part this drawing lies directly over while it is shown"
-                  value={stackOf(d.drawing) ?? ''}
-                  onChange={(e) =>
-                    void edit({
-                      kind: 'stack-drawing',
-                      part: part.id,
-                      drawing: d.drawing,
-                      ...(e.target.value ? { over: e.target.value } : {}),
-                    })
-                  }
-                >
-                  <option value="">lies where the hand lies</option>
-                  {frontFirst.map((id) => (
-                    <option key={id} value={id}>
-                      over {character.parts.find((p) => p.id === id)?.name}
-                    </option>
-                  ))}
-                </select>
+                <LiesOver part={part} drawing={d} over={stackOf(d.drawing)} frontFirst={frontFirst} />
                 <span className="flex gap-1">
                   <button
                     className="btn px-1.5 py-0 text-[11.5px]"

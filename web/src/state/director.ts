@@ -1,5 +1,6 @@
 import type {
   Character,
+  ChoicesView,
   Dial,
   Edit,
   Frame,
@@ -41,6 +42,7 @@ export class Director {
   private frame: Frame | null = null;
   private sweep: { dial: string; series: FrameSeries; last: number | null } | null = null;
   private pad: { across: OnPad; down: OnPad; frames: FrameSeries } | null = null;
+  private choices: { part: string; over: string; view: ChoicesView } | null = null;
   private sweepAbort: AbortController | null = null;
   private readonly cache = new Map<number, Frame>();
   private poseKey = '';
@@ -160,7 +162,33 @@ export class Director {
       this.put(frameOf(frames, index, this.character.order));
       if (this.jointWatchers.size === 0) return;
     }
+    if (this.choices && !this.draft) {
+      const { part, over, view } = this.choices;
+      const index = view.drawings.indexOf(useDesk.getState().picks[part] ?? '');
+      if (index >= 0 && this.without(part) === over)
+        this.put(frameOf(view.frames, index, this.character.order));
+    }
     this.poses.ask(performance.now());
+  }
+
+  /** All that is asked for but the pick of one part. */
+  private without(part: string): string {
+    const { pose, ...moment } = this.moment();
+    const picks = Object.entries(pose.picks ?? {}).filter(([id]) => id !== part);
+    return JSON.stringify({ ...moment, ...pose, picks });
+  }
+
+  /** A hand is near the choices of a part: get what each of them looks like, so that stepping through needs no answer. */
+  async offer(part: string): Promise<void> {
+    if (useDesk.getState().playing) return;
+    const over = this.without(part);
+    if (this.choices?.part === part && this.choices.over === over) return;
+    try {
+      const view = await api.choices(this.id, this.moment(), part);
+      if (!this.stopped) this.choices = { part, over, view };
+    } catch (e) {
+      this.failed(e);
+    }
   }
 
   /** A hand is on a pad: get all it can reach, as for one dial. */

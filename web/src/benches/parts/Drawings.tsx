@@ -13,7 +13,7 @@ const MANY = 5;
 
 /** What a part can show: picked for this pose, pinned over every dial, or made the default. */
 export function Drawings({ part }: { part: Part }) {
-  const { view, artwork, edit } = useStudio();
+  const { view, artwork, director, edit } = useStudio();
   const { character } = view;
   const shown = useShown(part.id);
   const picks = useDesk((s) => s.picks);
@@ -35,7 +35,7 @@ export function Drawings({ part }: { part: Part }) {
     const next = all[(at + by + all.length) % all.length]!;
     useDesk.getState().pick(part.id, next);
   };
-  const stepper = useWheelSteps(stepBy);
+  const stepper = useWheelSteps(stepBy, () => void director.offer(part.id));
   if (part.drawings.length === 0) return null;
   return (
     <>

@@ -107,6 +107,7 @@ class HandsStoryTest extends Story {
                 + ".filter(g => g.style.display !== 'none').some(g => g.querySelectorAll('path').length === 8)");
 
         // the thumb goes up before the cap, a fist stays where hands lie; both over a reload
+        page.getByLabel("Where thumb up lies").focus();
         page.getByLabel("Where thumb up lies").selectOption("cap");
         waitForOrder("cap", "hand-right");
         page.reload();

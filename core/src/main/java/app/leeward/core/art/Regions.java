@@ -5,6 +5,7 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
 
 /** Fills as JTS areas, for measuring. Curves are flattened to within {@link #TOLERANCE}. */
@@ -31,7 +32,7 @@ public final class Regions {
         path.walk(rings);
         Geometry area = FACTORY.createPolygon();
         for (Geometry ring : rings.finish()) {
-            area = area.symDifference(ring);
+            area = area.isEmpty() ? ring : area.symDifference(ring);
         }
         return area;
     }
@@ -92,11 +93,11 @@ public final class Regions {
                     ring.add(ring.get(0));
                 }
                 if (ring.size() >= 4) {
-                    crosses |= !FACTORY.createLinearRing(ring.toArray(new Coordinate[0]))
-                            .isSimple();
+                    Polygon area = FACTORY.createPolygon(ring.toArray(new Coordinate[0]));
+                    boolean simple = area.getExteriorRing().isSimple();
+                    crosses |= !simple;
                     // buffer(0) mends rings that cross themselves, which the overlay operations refuse
-                    done.add(FACTORY.createPolygon(ring.toArray(new Coordinate[0]))
-                            .buffer(0));
+                    done.add(simple ? area : area.buffer(0));
                 }
             }
             ring = new ArrayList<>();

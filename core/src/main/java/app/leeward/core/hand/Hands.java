@@ -4,11 +4,9 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
-import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
-import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
@@ -26,12 +24,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.function.DoubleFunction;
-import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
-import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.Polygon;
 
 /**
  * Every drawing of a hand measured at the wrist, and brought onto it. The wrist all are brought to is the default drawing's: it
@@ -48,9 +41,6 @@ public final class Hands {
     private static final double STRAIGHT = 6;
     /** What may open: two flat ends that only touch open by a third of their width. */
     private static final double GAP = 0.25;
-
-    private static final int CIRCLE = 16;
-    private static final GeometryFactory JTS = new GeometryFactory();
 
     private Hands() {}
 
@@ -102,21 +92,25 @@ public final class Hands {
         Optional<Arm> arm = arm(c, hand);
         Point side = armSide(hand, arm);
         Optional<Wrist> wanted = wanted(c, hand, side);
-        List<AtWrist> drawings = hand.drawings().stream()
-                .map(d -> measured(d, wrist(c, hand, d, side), arm, wanted, c.wristBend(hand.id())))
+        Optional<Joint> joint = wanted.flatMap(w -> arm.map(a -> Joint.of(w, a.fills)));
+        Optional<WristBend> bends = c.wristBend(hand.id());
+        List<AtWrist> drawings = hand.drawings().parallelStream()
+                .map(d -> measured(d, wrist(c, hand, d, side), arm, joint, wanted, bends))
                 .toList();
         return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
 
     /** The forearm in the coordinates of the hand. */
-    private record Arm(String part, Matrix place, Artwork art) {}
+    private record Arm(
+            String part, Matrix place, Artwork art, List<Geometry> fills, Optional<WristFinder.Outline> outline) {}
 
     private static Optional<Arm> arm(Character c, Part hand) {
         Evaluator rest = new Evaluator(c);
         Matrix toHand = rest.atRest(Optional.of(hand.id())).inverse();
         return hand.parent().flatMap(c::part).flatMap(p -> p.drawing(p.shown()).map(d -> {
             Matrix place = toHand.times(rest.atRest(Optional.of(p.id())));
-            return new Arm(p.id(), place, d.art().transform(place));
+            Artwork art = d.art().transform(place);
+            return new Arm(p.id(), place, art, Joint.fills(art), WristFinder.outline(art));
         }));
     }
 
@@ -142,7 +136,12 @@ public final class Hands {
     }
 
     private static AtWrist measured(
-            Drawing d, Optional<Wrist> own, Optional<Arm> arm, Optional<Wrist> wanted, Optional<WristBend> bends) {
+            Drawing d,
+            Optional<Wrist> own,
+            Optional<Arm> arm,
+            Optional<Joint> joint,
+            Optional<Wrist> wanted,
+            Optional<WristBend> bends) {
         if (own.isEmpty() || wanted.isEmpty()) {
             return new AtWrist(
                     d.id(),
@@ -160,9 +159,8 @@ public final class Hands {
         double off = w.middle().distance(to.middle());
         double ratio = w.width() / to.width();
         double turned = turned(to, w);
-        double gap =
-                arm.map(a -> gap(by -> swung(d, w, to, bends, by), a.art, to)).orElse(0.0);
-        double bend = arm.map(a -> bend(d.art(), a.art)).orElse(0.0);
+        double gap = joint.map(j -> j.gap(by -> swung(d, w, to, bends, by))).orElse(0.0);
+        double bend = arm.map(a -> bend(d.art(), a)).orElse(0.0);
         List<String> told = new ArrayList<>();
         if (off > THERE * to.width()) {
             told.add(say("its wrist lies %.1f beside the others'", off));
@@ -191,14 +189,14 @@ public final class Hands {
     }
 
     /** Both outlines where they meet: how far from straight on they go, the larger of the two sides. */
-    private static double bend(Artwork hand, Artwork arm) {
+    private static double bend(Artwork hand, Arm arm) {
         Optional<Point> middle = hand.bounds().map(Box::centre);
-        Optional<Point> elbow = arm.bounds().map(Box::centre);
+        Optional<Point> elbow = arm.art.bounds().map(Box::centre);
         if (middle.isEmpty() || elbow.isEmpty()) {
             return 0;
         }
         Optional<WristFinder.End> h = WristFinder.of(hand, elbow.get(), true);
-        Optional<WristFinder.End> a = WristFinder.of(arm, middle.get(), false);
+        Optional<WristFinder.End> a = arm.outline.flatMap(o -> WristFinder.of(o, middle.get(), false));
         if (h.isEmpty() || a.isEmpty()) {
             return 0;
         }
@@ -260,37 +258,6 @@ public final class Hands {
             });
         }
         return out;
-    }
-
-    /**
-     * The widest place inside the joint, the circle over the wrist, that neither hand nor arm covers when the hand is turned
-     * about the wrist's middle to either side.
-     *
-     * @param swung the hand turned by so many degrees
-     */
-    static double gap(DoubleFunction<Artwork> swung, Artwork arm, Wrist at) {
-        Point m = at.middle();
-        Geometry joint = JTS.createPoint(new Coordinate(m.x(), m.y())).buffer(at.width() / 2, CIRCLE);
-        Geometry still = Regions.ofFills(filled(arm));
-        double widest = 0;
-        for (double by : new double[] {-SWING, SWING}) {
-            Geometry turned = Regions.ofFills(filled(swung.apply(by)));
-            Geometry open = joint.difference(still.union(turned));
-            for (int i = 0; i < open.getNumGeometries(); i++) {
-                if (open.getGeometryN(i) instanceof Polygon p && p.getArea() > 1e-3) {
-                    widest = Math.max(
-                            widest,
-                            2 * MaximumInscribedCircle.getRadiusLine(p, 0.02).getLength());
-                }
-            }
-        }
-        return widest;
-    }
-
-    private static List<Shape> filled(Artwork art) {
-        return art.shapes().stream()
-                .filter(s -> !(s.fill() instanceof Paint.None))
-                .toList();
     }
 
     /**

@@ -7,12 +7,14 @@ import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Wrist;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.util.LinearComponentExtracter;
 
 /**
  * Finds the end of a drawing that lies towards a point: the two ends of an outline left open there, or else the chord across it
@@ -25,7 +27,6 @@ final class WristFinder {
     private static final double NEAR = 0.1;
 
     private static final double FURTHER = 0.18;
-    private static final GeometryFactory JTS = new GeometryFactory();
 
     private WristFinder() {}
 
@@ -37,22 +38,41 @@ final class WristFinder {
      */
     record End(Wrist wrist, Point firstGoes, Point secondGoes) {}
 
+    /** The largest shape of a drawing, and its area: the one a piece is told by. */
+    record Outline(Path path, Geometry area) {}
+
+    /** Empty for a drawing without an area. */
+    static Optional<Outline> outline(Artwork art) {
+        // a box bounds its shape's area: with the largest box first, most areas need not be worked out
+        List<Shape> largestFirst = art.shapes().stream()
+                .filter(s -> s.path().bounds().isPresent())
+                .sorted(Comparator.comparingDouble(WristFinder::box).reversed())
+                .toList();
+        Outline best = null;
+        for (Shape s : largestFirst) {
+            if (best != null && box(s) <= best.area.getArea()) {
+                break;
+            }
+            Geometry area = Regions.of(s.path());
+            best = best == null || area.getArea() > best.area.getArea() ? new Outline(s.path(), area) : best;
+        }
+        return Optional.ofNullable(best).filter(o -> o.area.getArea() >= 1e-6);
+    }
+
+    private static double box(Shape s) {
+        return s.path().bounds().map(b -> b.width() * b.height()).orElse(0.0);
+    }
+
+    static Optional<End> of(Artwork art, Point towards, boolean fingers) {
+        return outline(art).flatMap(o -> of(o, towards, fingers));
+    }
+
     /**
      * @param towards where the other piece lies
      * @param fingers whether the drawing is the hand, and the other piece its arm; else the other way round
-     * @return empty for a drawing without an area
      */
-    static Optional<End> of(Artwork art, Point towards, boolean fingers) {
-        Optional<Shape> outline = art.shapes().stream()
-                .filter(s -> s.path().bounds().isPresent())
-                .max(Comparator.comparingDouble(s -> Regions.of(s.path()).getArea()));
-        if (outline.isEmpty()) {
-            return Optional.empty();
-        }
-        Geometry area = Regions.of(outline.get().path());
-        if (area.getArea() < 1e-6) {
-            return Optional.empty();
-        }
+    static Optional<End> of(Outline outline, Point towards, boolean fingers) {
+        Geometry area = outline.area;
         Coordinate middle = area.getCentroid().getCoordinate();
         double dx = towards.x() - middle.x;
         double dy = towards.y() - middle.y;
@@ -64,8 +84,7 @@ final class WristFinder {
         double most = most(area, way);
         double length = length(area, way);
         Optional<Point[]> inner = chord(area, way, most - FURTHER * length);
-        Optional<Point[]> ends =
-                openEnds(outline.get().path(), way, most - length / 2).or(() -> nearEnd(area, way));
+        Optional<Point[]> ends = openEnds(outline.path, way, most - length / 2).or(() -> nearEnd(area, way));
         if (ends.isEmpty() || inner.isEmpty()) {
             return Optional.empty();
         }
@@ -132,30 +151,39 @@ final class WristFinder {
 
     /** The outermost points of an area on the line across a way, at a place along it. */
     private static Optional<Point[]> chord(Geometry area, Point way, double at) {
-        double reach = 2 * area.getEnvelopeInternal().getDiameter() + 1;
-        Coordinate middle = area.getEnvelopeInternal().centre();
-        double shift = at - (middle.x * way.x() + middle.y * way.y());
-        double x = middle.x + shift * way.x();
-        double y = middle.y + shift * way.y();
-        Geometry cut = area.intersection(JTS.createLineString(new Coordinate[] {
-            new Coordinate(x + reach * way.y(), y - reach * way.x()),
-            new Coordinate(x - reach * way.y(), y + reach * way.x())
-        }));
         Point first = null;
         Point last = null;
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
-        for (Coordinate c : cut.getCoordinates()) {
-            double across = c.y * way.x() - c.x * way.y();
-            if (across < low) {
-                low = across;
-                first = new Point(c.x, c.y);
-            }
-            if (across > high) {
-                high = across;
-                last = new Point(c.x, c.y);
+        for (Coordinate[] ring : rings(area)) {
+            for (int i = 0; i + 1 < ring.length; i++) {
+                double a = ring[i].x * way.x() + ring[i].y * way.y() - at;
+                double b = ring[i + 1].x * way.x() + ring[i + 1].y * way.y() - at;
+                if (a < 0 == b < 0 && a != 0) {
+                    continue;
+                }
+                double t = a == b ? 0 : a / (a - b);
+                double x = ring[i].x + t * (ring[i + 1].x - ring[i].x);
+                double y = ring[i].y + t * (ring[i + 1].y - ring[i].y);
+                double across = y * way.x() - x * way.y();
+                if (across < low) {
+                    low = across;
+                    first = new Point(x, y);
+                }
+                if (across > high) {
+                    high = across;
+                    last = new Point(x, y);
+                }
             }
         }
         return first == null || high - low < 1e-9 ? Optional.empty() : Optional.of(new Point[] {first, last});
+    }
+
+    private static List<Coordinate[]> rings(Geometry area) {
+        List<Coordinate[]> rings = new ArrayList<>();
+        for (Object line : LinearComponentExtracter.getLines(area)) {
+            rings.add(((LineString) line).getCoordinates());
+        }
+        return rings;
     }
 }

@@ -13,6 +13,7 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.PastEdge;
 import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Window;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -20,8 +21,8 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
- * Takes a nose apart, so that its profile grows out of the face instead of being exchanged: the front drawing stays what it is;
- * the profile's filling lies on the face and covers the face's line where the nose comes over it; the profile's line shows only
+ * Takes a nose apart, so that its profile grows out of the face instead of being exchanged: the front drawing stays, and shows on
+ * the face's fill only; the profile's filling lies on the face and covers the face's line where the nose comes over it; the profile's line shows only
  * past the edge of the face's fill. Filling and line follow the nose, so whatever the turn does to it they do too.
  */
 public final class NosePieces {
@@ -64,7 +65,24 @@ public final class NosePieces {
         List<Dial> dials = now.dials().stream()
                 .map(d -> d.id().equals(TurnMaker.DIAL) ? banded(d, nose, pieces) : d)
                 .toList();
-        return Optional.of(now.withPastEdges(edges).withDials(dials, now.pads()));
+        return Optional.of(now.withPastEdges(edges)
+                .withWindows(within(now, face.get().id(), nose.id()))
+                .withDials(dials, now.pads()));
+    }
+
+    /** The windows, with the nose seen through the face. */
+    private static List<Window> within(Character c, String face, String nose) {
+        List<Window> windows = new ArrayList<>(c.windows());
+        List<String> masked = new ArrayList<>(windows.stream()
+                .filter(w -> w.by().equals(face))
+                .flatMap(w -> w.masked().stream())
+                .toList());
+        if (!masked.contains(nose)) {
+            masked.add(nose);
+        }
+        windows.removeIf(w -> w.by().equals(face));
+        windows.add(new Window(face, masked));
+        return windows;
     }
 
     private static Dial banded(Dial turn, Part nose, List<Part> pieces) {

@@ -143,14 +143,16 @@ class HandsTest {
         Wrist at = new Wrist(new Point(500, 520), new Point(500, 480));
         Artwork block = art(Rigs.box(300, 400, 200, 200));
         Artwork arm = art(Rigs.box(500, 400, 200, 200));
-        assertThat(Hands.gap(by -> turned(block, at, by), arm, at)).isCloseTo(2 * 20.0 / 3, within(0.4));
+        assertThat(Joint.of(at, Joint.fills(arm)).gap(by -> turned(block, at, by)))
+                .isCloseTo(2 * 20.0 / 3, within(0.4));
         Artwork deep = art(Rigs.box(300, 400, 240, 200));
-        assertThat(Hands.gap(by -> turned(deep, at, by), arm, at))
+        assertThat(Joint.of(at, Joint.fills(arm)).gap(by -> turned(deep, at, by)))
                 .as("an end that reaches far into the sleeve")
                 .isLessThan(0.05);
         // the same flat end, with the points of the wrist staying on the arm
         WristBend bend = new WristBend("hand", 0.5, List.of());
-        assertThat(Hands.gap(by -> turned(bend.bent(block, at, "d", rotation(at, -by)), at, by), arm, at))
+        assertThat(Joint.of(at, Joint.fills(arm))
+                        .gap(by -> turned(bend.bent(block, at, "d", rotation(at, -by)), at, by)))
                 .as("a wrist that bends")
                 .isLessThan(0.05);
     }

@@ -77,6 +77,8 @@ class NosePiecesTest {
             assertThat(frame.of(nose.id()).orElseThrow().drawing())
                     .as("the front stays")
                     .isEqualTo("front");
+            assertThat(frame.of(nose.id()).orElseThrow().windows()).containsExactly(face);
+            assertThat(frame.of(line).orElseThrow().windows()).isEmpty();
             assertThat(frame.of(line).orElseThrow().drawing()).endsWith(turn > 0 ? "-to-right" : "-to-left");
             assertThat(frame.of(line).orElseThrow().outside()).containsExactly(face);
             assertThat(frame.of(filling).orElseThrow().outside()).isEmpty();

@@ -58,7 +58,7 @@ class HandApi {
     @GetMapping("/hands")
     HandsView hands(@PathVariable UUID id) {
         Standing<Character> standing = characters.stand(id);
-        return new HandsView(standing.revision(), Hands.of(standing.state()));
+        return new HandsView(standing.revision(), characters.handsMeasured(standing));
     }
 
     /** @param drawings by id; those of which no wrist is known are left out, and all of a hand that turns as one piece */

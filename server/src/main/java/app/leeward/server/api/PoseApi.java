@@ -30,8 +30,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -211,6 +213,31 @@ class PoseApi {
 
     private static double at(Dial dial, int step, int steps) {
         return dial.from() + (dial.to() - dial.from()) * step / (steps - 1);
+    }
+
+    public record ChoicesBody(PoseBody pose, UUID line, Integer frame, String part) {}
+
+    /**
+     * @param drawings what can be picked, as a pick names it, in the order of the frames
+     * @param frames one for each pick
+     */
+    public record ChoicesView(List<String> drawings, FrameSeries frames) {}
+
+    /** The pose with each choice of one part picked, so that stepping through them needs no answer each time. */
+    @PostMapping("/choices")
+    ChoicesView choices(@PathVariable UUID id, @RequestBody ChoicesBody body) {
+        Standing<Character> c = characters.stand(id);
+        Part part = c.state().part(Bodies.require(body.part(), "part")).orElseThrow(() -> Problem.notThere("part"));
+        Pose pose = pose(c, body.pose(), body.line(), body.frame());
+        Evaluator evaluator = characters.evaluator(c);
+        List<String> drawings = Stream.concat(part.drawings().stream().map(Drawing::id), Stream.of(Part.NOTHING))
+                .toList();
+        List<Frame> frames = drawings.stream()
+                .map(d -> evaluator.frame(pose.withPicks(Map.of(part.id(), d))))
+                .toList();
+        List<Double> at =
+                IntStream.range(0, drawings.size()).mapToObj(i -> (double) i).toList();
+        return new ChoicesView(drawings, FrameSeries.of(c.state(), at, frames));
     }
 
     @PostMapping("/why")

@@ -3,10 +3,11 @@ package app.leeward.server.config;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 
-/** A large layered file that nobody drew, to practise reading on. */
+/** A large layered file that nobody drew, with a hand of many drawings, to practise reading and measuring on. */
 final class Practice {
     private static final int SHAPES = 400;
     private static final int CURVES = 120;
+    private static final int HANDS = 24;
 
     private Practice() {}
 
@@ -27,7 +28,18 @@ final class Practice {
             }
             out.append("Z'/></g>");
         }
-        return out.append("</svg>").toString().getBytes(StandardCharsets.UTF_8);
+        out.append("<g id='forearm L'><rect x='2400' y='2960' width='600' height='80' fill='#f0c040'/></g>")
+                .append("<g id='hand L'>");
+        for (int i = 0; i < HANDS; i++) {
+            out.append(String.format(
+                    Locale.ROOT,
+                    "<g id='drawing %d'><path fill='#eecbaa' d='M2420 2970C2380 %d 2260 2940 2240 3000C2260 %d 2380 3060 2420 3030Z'/>"
+                            + "<path fill='#eecbaa' d='M2400 2980C2360 2960 2340 2970 2330 2990C2350 3010 2380 3010 2400 3000Z'/></g>",
+                    i,
+                    2900 + i,
+                    3100 - i));
+        }
+        return out.append("</g></svg>").toString().getBytes(StandardCharsets.UTF_8);
     }
 
     private static void at(StringBuilder out, double x, double y) {

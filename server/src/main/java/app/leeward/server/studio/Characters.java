@@ -9,6 +9,7 @@ import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.eye.EyeFinding;
+import app.leeward.core.hand.Hands;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.intake.IntakeResult;
@@ -46,6 +47,8 @@ public class Characters {
     private final Cache<String, Evaluator> evaluators =
             Caffeine.newBuilder().maximumSize(200).build();
 
+    private final Cache<String, List<Hands.Hand>> hands =
+            Caffeine.newBuilder().maximumSize(50).build();
     private final Cache<String, IntakeReport> reports =
             Caffeine.newBuilder().maximumSize(50).build();
 
@@ -95,12 +98,13 @@ public class Characters {
     }
 
     /**
-     * Begins a character up to the last statement, so that the Java machine has translated what that takes before somebody waits.
+     * Begins a character up to the last statement and measures its hands, so that the Java machine has translated what that takes before somebody waits.
      * The transaction it is called in has to be taken back.
      */
     public void practise(byte[] file) {
-        read(UUID.randomUUID(), file, "practice.svg", "practice");
+        Standing<Character> made = read(UUID.randomUUID(), file, "practice.svg", "practice");
         keeping.shelf().practise();
+        Hands.of(made.state());
     }
 
     private static List<Artwork> arts(Character c) {
@@ -210,6 +214,11 @@ public class Characters {
     /** What the head turn hides and uncovers, measured once a revision. */
     public List<TurnCheck.Position> turnMeasured(Standing<Character> standing, List<Double> at) {
         return turns.get(standing.id() + "/" + standing.revision(), k -> TurnCheck.of(standing.state(), at));
+    }
+
+    /** Every hand at its wrist, measured once a revision. */
+    public List<Hands.Hand> handsMeasured(Standing<Character> standing) {
+        return hands.get(standing.id() + "/" + standing.revision(), k -> Hands.of(standing.state()));
     }
 
     private record Keeping(ObjectMapper json, StoredArt shelf) implements Ledger.Keeper<Character, Edit> {
