@@ -30,4 +30,4 @@ kill "$server"; wait "$server" 2>/dev/null || true
 unset LEEWARD_DEMO LEEWARD_PORT
 need_chromium
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
-mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest=DragFigures -Dleeward.figures=true | grep -oE '(gaze pad dragged|turn ruler dragged|jaw ruler turned).*'
+mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest='DragFigures,HandFigures' -Dleeward.figures=true | grep -oE '(gaze pad dragged|turn ruler dragged|jaw ruler turned|sheet of 24|step of the wheel).*'

@@ -176,6 +176,52 @@ describe('the painter', () => {
     expect(inner.parentElement!.getAttribute('clip-path')).toContain('eye');
   });
 
+  /** What a mask takes out, which a part is seen through. */
+  const taken = (id: string) => {
+    const name = group(id).parentElement!.getAttribute('mask')!.match(/#([^)]+)/)![1]!;
+    return root.querySelector(`mask[id="${name}"] g`)!;
+  };
+
+  it('takes the moved fill of another part out of one that shows past its edge', () => {
+    painter.show(frame(placed('eye', 'white'), placed('pupil', 'pupil', { outside: ['eye'] })));
+    expect(taken('pupil').querySelector('path')!.getAttribute('d')).toBe('M1 1L5 5Z');
+    expect(taken('pupil').previousElementSibling!.getAttribute('fill')).toBe('#fff');
+    painter.show(
+      frame(
+        placed('eye', 'white', { matrix: [1, 0, 0, 1, 7, 0] }),
+        placed('pupil', 'pupil', { outside: ['eye'] }),
+      ),
+    );
+    expect(taken('pupil').getAttribute('transform')).toBe('matrix(1 0 0 1 7 0)');
+    painter.show(frame(placed('eye', 'white'), placed('pupil', 'pupil')));
+    expect(group('pupil').parentElement!.hasAttribute('mask')).toBe(false);
+  });
+
+  it('takes out of what is held what the fingers paint, lines included, and nothing of the palm', () => {
+    const hands: Artwork = {
+      ...artwork,
+      white: [
+        shape({ path: 'M0 0L9 9Z' }),
+        shape({
+          path: 'M2 2L4 4Z',
+          role: 'FINGERS',
+          stroke: { ...shape().stroke, paint: { kind: 'flat', colour: '#123456', opacity: 1 }, width: 3 },
+        }),
+      ],
+    };
+    painter = new Painter(root, character, hands);
+    painter.show(frame(placed('eye', 'white'), placed('pupil', 'pupil', { behind: ['eye'] })));
+    const paths = [...taken('pupil').querySelectorAll('path')];
+    expect(paths.map((p) => p.getAttribute('d'))).toEqual(['M2 2L4 4Z']);
+    expect(paths[0]!.getAttribute('stroke-width')).toBe('3');
+    // a hand that bends takes its fingers along
+    const outlines = ['M0 0L9 9Z', 'M3 3L4 4Z'];
+    painter.show(
+      frame(placed('eye', 'white', { outlines }), placed('pupil', 'pupil', { behind: ['eye'] })),
+    );
+    expect(taken('pupil').querySelector('path')!.getAttribute('d')).toBe('M3 3L4 4Z');
+  });
+
   it('masks only what lies behind a drawing’s own window', () => {
     paintDrawing(root, artwork.open!);
     const paths = [...root.children].filter((e) => e.tagName === 'path');

@@ -19,6 +19,11 @@ function server() {
     await new Promise((r) => setTimeout(r, 4));
     const turn = body.pose.dials.turn ?? 0;
     if (kind === 'pose') return Response.json({ revision: 1, frame: at(turn), joints: [], redrawn: [] });
+    if (kind === 'choices') {
+      const picks = ['front', 'side', 'nothing'];
+      const changes = picks.map((_, i) => ({ placed: at(turn + i / 10).placed, gone: [], order: [] }));
+      return Response.json({ drawings: picks, frames: { at: [0, 1, 2], first: at(0), changes } });
+    }
     if (kind === 'grid') {
       const at_ = Array.from({ length: body.samples ** 2 }, (_, i) => i);
       const changes = at_.map((i) => ({ placed: at(i).placed, gone: [], order: [] }));
@@ -116,6 +121,29 @@ describe('the director', () => {
       expect(Math.round(shown.at(-1) ?? 0)).toBe(20);
     });
     expect(asked.length).toBeLessThanOrEqual(3);
+  });
+
+  it('steps through a set at once when it was near, and asks again when the pose is another', async () => {
+    useDesk.getState().turn('turn', 12);
+    await director.offer('nose');
+    asked.length = 0;
+    useDesk.getState().pick('nose', 'side');
+    director.refresh();
+    expect(shown.at(-1)).toBeCloseTo(12.1);
+    // the server's own answer stays last
+    await vi.waitFor(() => expect(asked).toEqual(['pose']));
+    await vi.waitFor(() => expect(shown.at(-1)).toBe(12));
+    await director.offer('nose');
+    expect(asked).toEqual(['pose']);
+
+    useDesk.getState().turn('turn', 30);
+    useDesk.getState().pick('nose', 'front');
+    shown.length = 0;
+    director.refresh();
+    expect(shown).toEqual([]);
+    await vi.waitFor(() => expect(shown).toEqual([30]));
+    await director.offer('nose');
+    expect(asked.filter((k) => k === 'choices')).toHaveLength(1);
   });
 
   it('says nothing more once it is stopped', async () => {

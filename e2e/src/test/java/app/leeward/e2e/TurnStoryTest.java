@@ -246,6 +246,26 @@ class TurnStoryTest extends Story {
         assertThat(button("Undo on the character")).isDisabled();
     }
 
+    @Test
+    void theNosesProfileGrowsPastTheEdgeOfTheFace() {
+        tab("The whole head").click();
+        button("Let its profile grow past the edge").click();
+        assertThat(button("Let its profile grow past the edge")).hasCount(0);
+        type("Turn, value", "45");
+        // the line is masked by the face, the filling is not, and the front drawing stays
+        page.waitForFunction(
+                "() => { const g = id => document.querySelector(`[data-testid=stage] [data-part='${id}']`);"
+                        + "const shown = id => [...g(id).children].some(d => d.style.display !== 'none');"
+                        + "return shown('nose-line-past-the-edge') && shown('nose-filling') && shown('nose')"
+                        + "  && /face/.test(g('nose-line-past-the-edge').parentElement.getAttribute('mask') ?? '')"
+                        + "  && !g('nose-filling').parentElement.hasAttribute('mask') }");
+        page.reload();
+        assertThat(button("Let its profile grow past the edge")).hasCount(0);
+        button("Undo on the character").click();
+        assertThat(button("Let its profile grow past the edge")).isVisible();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
     /** W3C CSS Easing Functions: the browser's own progress of an animation with the same curve. */
     @Test
     void easingsAreTheBrowsersOwn() {

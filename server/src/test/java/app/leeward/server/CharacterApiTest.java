@@ -93,7 +93,7 @@ class CharacterApiTest {
                         "Undid: Renamed the character from Maren Quill to Ada",
                         "Renamed the character from Maren Quill to Ada",
                         "Moved nose 4 to the right",
-                        "Read 42 parts from maren.svg");
+                        "Read 44 parts from maren.svg");
     }
 
     @Test
@@ -350,7 +350,7 @@ class CharacterApiTest {
                 assertThat(p.get("matrix").get(4).asDouble()).isEqualTo(40);
             }
         }
-        assertThat(shown.get("joints")).hasSize(42);
+        assertThat(shown.get("joints")).hasSize(44);
         assertThat(shown.get("redrawn")).isEmpty();
         JsonNode redrawn = client.post(
                         at("/pose"),
@@ -447,5 +447,40 @@ class CharacterApiTest {
         assertThat(client.post(at("/grid"), "{\"pose\":{},\"across\":\"gone\",\"down\":\"gaze-down\",\"samples\":3}")
                         .status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void theChoicesOfAPartAreThePosesWithEachOfThemPicked() {
+        JsonNode all = client.post(at("/choices"), "{\"pose\":{\"dials\":{\"turn\":30}},\"part\":\"hand-left\"}")
+                .json();
+        assertThat(all.get("drawings")).hasSize(9);
+        assertThat(all.at("/drawings/2").asText()).isEqualTo("fist");
+        JsonNode fist = client.post(
+                        at("/pose"), "{\"pose\":{\"dials\":{\"turn\":30},\"picks\":{\"hand-left\":\"fist\"}}}")
+                .json();
+        JsonNode changed = all.at("/frames/changes/2/placed");
+        assertThat(changed).hasSize(1);
+        assertThat(fist.at("/frame/placed")).contains(changed.get(0));
+        assertThat(all.at("/frames/changes/8/gone").toString()).contains("hand-left");
+        assertThat(client.post(at("/choices"), "{\"pose\":{},\"part\":\"gone\"}")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aHandThatBendsIsAskedForByItsAngle() {
+        String hand = at("/hands/hand-left/bent?by=");
+        assertThat(client.get(hand + "20").json().get("drawings"))
+                .as("as one piece")
+                .isEmpty();
+        edit(1, "{\"kind\":\"bend-wrist\",\"part\":\"hand-left\",\"reach\":0.5}");
+        JsonNode still = client.get(hand + "0").json().get("drawings");
+        JsonNode bent = client.get(hand + "20").json().get("drawings");
+        assertThat(still).hasSize(8);
+        assertThat(bent.at("/fist/outlines")).isNotEqualTo(still.at("/fist/outlines"));
+        assertThat(bent.at("/fist/weights")).isEqualTo(still.at("/fist/weights"));
+        assertThat(client.get(hand + "500").status()).isEqualTo(422);
+        assertThat(client.get(hand + "NaN").status()).isEqualTo(422);
+        assertThat(client.get(at("/hands/gone/bent?by=1")).status()).isEqualTo(404);
     }
 }

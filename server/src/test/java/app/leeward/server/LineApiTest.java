@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -213,5 +215,48 @@ class LineApiTest {
         assertThat(frames.at("/changes/3/placed").toString()).contains("upper-lid-left");
         JsonNode undone = client.post(at + "/undo", "{\"base\":2}").json();
         assertThat(undone.at("/shot/blinks")).isEmpty();
+    }
+
+    @Test
+    void aRunAlongALineIsThePickWhileItPlaysAndOneThatIsNotThereIsRefused() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String at = "/api/v1/lines/" + line.get("id").asText();
+        String set =
+                "{\"base\":%d,\"edit\":{\"kind\":\"set-gesture\",\"was\":-1,\"gesture\":{\"from\":5,\"to\":%d,\"run\":\"wave\"}}}";
+        Client.Answer none = client.post(at + "/edits", set.formatted(1, 9));
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.json().get("detail").asText()).contains("no run 'wave'").contains("Hands bench");
+
+        String home = "/api/v1/characters/" + character;
+        int revision = client.get(home).json().get("revision").asInt();
+        assertThat(client.post(
+                                home + "/edits",
+                                "{\"base\":" + revision
+                                        + ",\"edit\":{\"kind\":\"keep-run\",\"part\":\"hand-left\",\"name\":\"Wave\","
+                                        + "\"drawings\":[\"open\",\"flat\"],\"frames\":[2,2],\"way\":\"LOOP\"}}")
+                        .status())
+                .isEqualTo(200);
+        Client.Answer backwards = client.post(at + "/edits", set.formatted(1, 4));
+        assertThat(backwards.status()).isEqualTo(400);
+        assertThat(backwards.json().get("detail").asText()).contains("lasts a frame at least");
+        assertThat(client.post(at + "/edits", set.formatted(1, 100_000))
+                        .json()
+                        .get("detail")
+                        .asText())
+                .contains("frames");
+        assertThat(client.post(at + "/edits", set.formatted(1, 9)).status()).isEqualTo(200);
+        JsonNode frames = client.post(at + "/frames", "{\"pose\":{},\"from\":4,\"to\":12}")
+                .json();
+        List<String> shown = new ArrayList<>();
+        for (JsonNode change : frames.get("changes")) {
+            String now = "relaxed";
+            for (JsonNode p : change.get("placed")) {
+                now = p.get("part").asText().equals("hand-left")
+                        ? p.get("drawing").asText()
+                        : now;
+            }
+            shown.add(now);
+        }
+        assertThat(shown).containsExactly("relaxed", "open", "open", "flat", "flat", "open", "open", "relaxed");
     }
 }
