@@ -249,7 +249,7 @@ export function HandsBench() {
                   <button
                     className="btn px-1.5 py-0 text-[11.5px]"
                     aria-pressed={near === d.drawing}
-                    aria-label={`${d.name} close up`}
+                    aria-label={`Closer: ${d.name}`}
                     title="Large: which points stay with the arm, and where it holds things"
                     onClick={() => setNear(near === d.drawing ? null : d.drawing)}
                   >

@@ -178,7 +178,9 @@ describe('the painter', () => {
 
   /** What a mask takes out, which a part is seen through. */
   const taken = (id: string) => {
-    const name = group(id).parentElement!.getAttribute('mask')!.match(/#([^)]+)/)![1]!;
+    const name = group(id)
+      .parentElement!.getAttribute('mask')!
+      .match(/#([^)]+)/)![1]!;
     return root.querySelector(`mask[id="${name}"] g`)!;
   };
 
@@ -216,9 +218,7 @@ describe('the painter', () => {
     expect(paths[0]!.getAttribute('stroke-width')).toBe('3');
     // a hand that bends takes its fingers along
     const outlines = ['M0 0L9 9Z', 'M3 3L4 4Z'];
-    painter.show(
-      frame(placed('eye', 'white', { outlines }), placed('pupil', 'pupil', { behind: ['eye'] })),
-    );
+    painter.show(frame(placed('eye', 'white', { outlines }), placed('pupil', 'pupil', { behind: ['eye'] })));
     expect(taken('pupil').querySelector('path')!.getAttribute('d')).toBe('M3 3L4 4Z');
   });
 

@@ -174,6 +174,7 @@ class HandsStoryTest extends Story {
     private void waitForHeld(boolean there) {
         page.waitForFunction(
                 "there => { const g = document.querySelector('[data-testid=stage] [data-part=handbell]');"
+                        + "if (!g) return false;"
                         + "const shown = [...g.children].some(d => d.style.display !== 'none');"
                         + "return shown === there && (!there || /hand-left/.test(g.parentElement.getAttribute('mask') ?? '')) }",
                 there);
@@ -191,7 +192,7 @@ class HandsStoryTest extends Story {
         waitForHeld(false);
 
         // another drawing is given a grip: put in the palm, nudged by the keyboard, turned by a number
-        button("open close up").click();
+        button("Closer: open").click();
         Locator near = page.getByTestId("hand-close-up");
         button("Put a grip").click();
         waitForHeld(true);
@@ -210,7 +211,7 @@ class HandsStoryTest extends Story {
         page.waitForFunction(
                 "() => Math.abs(Math.atan2(...document.querySelector('[data-testid=stage] [data-part=handbell]')"
                         + ".getAttribute('transform').match(/-?[\\d.]+/g).slice(0, 2).map(Number).reverse()) * 180 / Math.PI + 30) < 0.5");
-        Locator palm = near.getByLabel("Shape 1 before what is held");
+        Locator palm = near.getByLabel(Pattern.compile("^Shape 1\\b.*before what is held$"));
         assertThat(palm).hasAttribute("aria-pressed", "false");
         palm.click();
         assertThat(palm).hasAttribute("aria-pressed", "true");
@@ -238,7 +239,7 @@ class HandsStoryTest extends Story {
     @Test
     void theWristBendsSoThatNothingOpens() throws Exception {
         hand.bench("Hands").click();
-        button("relaxed close up").click();
+        button("Closer: relaxed").click();
         Locator near = page.getByTestId("hand-close-up");
         Locator points = near.getByRole(AriaRole.SLIDER);
         assertThat(points.first()).isVisible();
@@ -301,13 +302,14 @@ class HandsStoryTest extends Story {
         // relaxed 2, fist 3, thumb up: a moment later the hand has exchanged its drawing
         page.waitForFunction("() => [...document.querySelectorAll('[data-testid=stage] [data-part=hand-left] > g')]"
                 + ".filter(g => g.style.display !== 'none').length === 1");
+        page.waitForTimeout(500);
         BoundingBox b = run.boundingBox();
         page.mouse().move(b.x + 10, b.y + 5);
         page.mouse().down();
         page.mouse().move(b.x + 60, b.y + 5);
         page.mouse().move(b.x + 110, b.y + 5);
         page.mouse().up();
-        assertThat(page.getByLabel(Pattern.compile("^Run Thumb up from frame (2[0-9]|1[5-9])")))
+        assertThat(page.getByLabel(Pattern.compile("^Run Thumb up from frame 1[0-2] ")))
                 .isVisible();
         run = page.getByLabel(Pattern.compile("^Run Thumb up from frame"));
         String moved = run.getAttribute("aria-label");

@@ -77,13 +77,20 @@ class Shots {
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
     }
 
-    /** A hand's drawings on the arm, swung, with a fist shining through. */
+    /** A hand's drawings on the arm, swung, one of them close up with the bell it holds. */
     private static void hands(Browser hand, LeewardServer server) {
         String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&b=hands&p.cap=nothing");
         hand.page.getByTestId("hand-sheet").waitFor();
+        hand.page
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hold handbell"))
+                .click();
+        hand.page
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Closer: hold"))
+                .click();
         hand.page.getByLabel("Swing").fill("18");
+        hand.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Hands")).scrollIntoViewIfNeeded();
         hand.page.waitForTimeout(1200);
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("hands.png")));
     }
