@@ -12,6 +12,7 @@ const turn: Dial = {
   unit: '°',
   stops: [-60, -30, 30, 60].map((at) => ({ at, offsets: {}, ease: { kind: 'even' as const }, reshapes: {} })),
   hinges: {},
+  layers: [],
   follows: [],
   bands: [{ part: 'nose', bands: [{ from: 20, to: 60, drawing: 'profile' }] }],
 };

@@ -17,6 +17,7 @@ const WORDS: Record<string, string> = {
   BEND_RIGHT: 'bent down at its right end',
   DRAWING: 'drawing',
   OUTLINE: 'outline',
+  ORDER: 'stacking order',
 };
 
 /** Why the chosen part looks as it does: who set each channel, who was overruled, and what can be done about it. */
@@ -31,7 +32,7 @@ export function WhyCard() {
     placeholderData: (old) => old,
   });
   const reasons = (why.data?.reasons ?? []).filter(
-    (r) => r.channel === 'DRAWING' || r.heard.length > 1 || r.overruled.length > 0,
+    (r) => r.channel === 'DRAWING' || r.channel === 'ORDER' || r.heard.length > 1 || r.overruled.length > 0,
   );
   const still = (why.data?.reasons.length ?? 0) - reasons.length;
   const shown = useShown(part ?? '');

@@ -27,6 +27,14 @@ describe('recording', () => {
     expect(recorded(show, dials, both).kind).toBe('record');
   });
 
+  it('records where a part lies, never as a correction', () => {
+    const stack: Edit = { kind: 'stack', parts: ['nose'], above: 'mouth' };
+    const at = { kind: 'record', dial: 'turn', at: 30, pose: stack };
+    expect(recorded(stack, dials, desk)).toEqual(at);
+    expect(recorded(stack, dials, { ...desk, together: 'nod' })).toEqual(at);
+    expect(recorded(stack, dials, { ...desk, recording: false })).toBe(stack);
+  });
+
   it('leaves everything else as it is', () => {
     const rename: Edit = { kind: 'rename', name: 'A' };
     expect(recorded(rename, dials, desk)).toBe(rename);

@@ -20,7 +20,9 @@ export function valueOf(desk: Pick<Desk, 'dials'>, dial: Dial): number {
  */
 export function recorded(edit: Edit, dials: Dial[], desk: Held = useDesk.getState()): Edit {
   const now = recordingAt(desk, dials);
-  if (!now || (edit.kind !== 'nudge' && edit.kind !== 'place' && edit.kind !== 'show')) return edit;
+  if (!now) return edit;
+  if (edit.kind === 'stack') return { kind: 'record', dial: now.dial.id, at: now.at, pose: edit };
+  if (edit.kind !== 'nudge' && edit.kind !== 'place' && edit.kind !== 'show') return edit;
   const other = dials.find((d) => d.id === desk.together);
   return other && edit.kind !== 'show'
     ? {

@@ -5,14 +5,16 @@ import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { DrawingThumb } from '../../ui/DrawingThumb';
 
-/** The drawings a dial shows of one part, as stretches whose edges are dragged. */
-export function BandStrip({ dial, part }: { dial: Dial; part: string }) {
+/** The drawings a dial shows of one part, or where it lies in the stack, as stretches whose edges are dragged. */
+export function BandStrip({ dial, part, layer = false }: { dial: Dial; part: string; layer?: boolean }) {
   const { view, artwork, edit } = useStudio();
   const track = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<{ edge: number; to: number } | null>(null);
   const value = useDesk((s) => s.dials[dial.id] ?? dial.rest);
   const owner = view.character.parts.find((p) => p.id === part);
-  const bands = dial.bands.find((b) => b.part === part)?.bands ?? [];
+  const bands = (layer ? dial.layers : dial.bands).find((b) => b.part === part)?.bands ?? [];
+  const over = (id: string) =>
+    id === '' ? 'behind everything' : `over ${view.character.parts.find((p) => p.id === id)?.name ?? id}`;
   const share = (v: number) => ((v - dial.from) / (dial.to - dial.from)) * 100;
   const moved = (v: number) => (held && v === held.edge ? held.to : v);
   const edges = [...new Set(bands.flatMap((b) => [b.from, b.to]))].filter(
@@ -25,14 +27,14 @@ export function BandStrip({ dial, part }: { dial: Dial; part: string }) {
     return tidy(Math.max(dial.from, Math.min(dial.to, v)));
   };
   const move = (edge: number, to: number) =>
-    void edit({ kind: 'move-band-edge', dial: dial.id, part, edge, to });
+    void edit({ kind: 'move-band-edge', dial: dial.id, part, edge, to, layer });
   const step = (dial.to - dial.from) / 100;
   return (
     <div className="flex items-center gap-2">
       <span className="w-16 shrink-0 truncate text-right text-[12px] text-faint">{owner?.name ?? part}</span>
       <div ref={track} className="relative h-10 flex-1 rounded-md border border-line bg-card">
         {bands.map((b) => {
-          const d = owner?.drawings.find((x) => x.id === b.drawing);
+          const d = layer ? undefined : owner?.drawings.find((x) => x.id === b.drawing);
           const from = moved(b.from);
           const to = moved(b.to);
           return (
@@ -40,7 +42,7 @@ export function BandStrip({ dial, part }: { dial: Dial; part: string }) {
               key={b.from}
               className="absolute inset-y-0 grid place-items-center overflow-hidden bg-tide/70"
               style={{ left: `${share(from)}%`, width: `${Math.max(0, share(to) - share(from))}%` }}
-              title={`${d?.name ?? b.drawing} from ${shown(dial, from)} to ${shown(dial, to)}`}
+              title={`${layer ? over(b.drawing) : (d?.name ?? b.drawing)} from ${shown(dial, from)} to ${shown(dial, to)}`}
             >
               {d ? (
                 <DrawingThumb
@@ -49,7 +51,9 @@ export function BandStrip({ dial, part }: { dial: Dial; part: string }) {
                   className="h-8 w-8"
                 />
               ) : (
-                <span className="text-[11px]">{b.drawing === 'nothing' ? 'nothing' : '?'}</span>
+                <span className="truncate px-1 text-[11px]">
+                  {layer ? over(b.drawing) : b.drawing === 'nothing' ? 'nothing' : '?'}
+                </span>
               )}
             </div>
           );
@@ -59,7 +63,7 @@ export function BandStrip({ dial, part }: { dial: Dial; part: string }) {
             key={edge}
             role="slider"
             tabIndex={0}
-            aria-label={`Edge of ${owner?.name ?? part}`}
+            aria-label={`Edge of ${owner?.name ?? part}${layer ? ' in the stack' : ''}`}
             aria-valuemin={dial.from}
             aria-valuemax={dial.to}
             aria-valuenow={moved(edge)}

@@ -144,6 +144,14 @@ export function DialCard({ dial }: { dial: Dial }) {
           ))}
         </section>
       )}
+      {dial.layers.length > 0 && (
+        <section className="mt-3 space-y-1.5" aria-label="Where parts lie">
+          <h2 className="text-[15px] font-semibold">Where parts lie</h2>
+          {dial.layers.map((l) => (
+            <BandStrip key={l.part} dial={dial} part={l.part} layer />
+          ))}
+        </section>
+      )}
       <PlayRow dial={dial} />
       <Followed dial={dial} />
     </div>

@@ -77,7 +77,10 @@ export function RecordBar({ dial }: { dial: Dial }) {
   );
 }
 
-/** What else of the chosen part can be recorded: its drawing, and the points of its outline. */
+/** The choice that no part is called by: where the dial says nothing of it. */
+const NOWHERE = '-';
+
+/** What else of the chosen part can be recorded: its drawing, where it lies, and the points of its outline. */
 function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
   const { view, artwork, edit } = useStudio();
   const { character } = view;
@@ -108,6 +111,9 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
         Click a part on the stage, or choose {chooser}
       </p>
     );
+  const lies = dial.layers
+    .find((l) => l.part === part.id)
+    ?.bands.find((b) => at >= b.from && (at < b.to || at === dial.to));
   const choices = part.drawings.length === 0 ? [] : [...part.drawings.map((d) => d.id), 'nothing'];
   return (
     <div className="mt-1.5">
@@ -122,6 +128,37 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
             <PenTool size={12} aria-hidden /> Pull its points
           </button>
         )}
+        <select
+          className="field min-w-0 py-0.5 text-[12.5px]"
+          aria-label={`Where ${part.name} lies at ${shown(dial, at)}`}
+          title="Which part it lies directly over from about here on"
+          value={lies?.drawing ?? NOWHERE}
+          onChange={(e) =>
+            void edit(
+              e.target.value === NOWHERE
+                ? { kind: 'forget', dial: dial.id, at, part: part.id, aspect: 'ORDER' }
+                : recorded(
+                    {
+                      kind: 'stack',
+                      parts: [part.id],
+                      ...(e.target.value ? { above: e.target.value } : {}),
+                    },
+                    character.dials,
+                  ),
+            )
+          }
+        >
+          <option value={NOWHERE}>lies where it lies</option>
+          {[...character.order]
+            .reverse()
+            .filter((p) => p !== part.id)
+            .map((p) => (
+              <option key={p} value={p}>
+                over {character.parts.find((x) => x.id === p)?.name}
+              </option>
+            ))}
+          <option value="">behind everything</option>
+        </select>
         {shaping && (
           <label className="flex items-center gap-1">
             <input

@@ -90,7 +90,9 @@ class Shots {
                 .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Closer: hold"))
                 .click();
         hand.page.getByLabel("Swing").fill("18");
-        hand.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Hands")).scrollIntoViewIfNeeded();
+        hand.page
+                .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Hands"))
+                .scrollIntoViewIfNeeded();
         hand.page.waitForTimeout(1200);
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("hands.png")));
     }

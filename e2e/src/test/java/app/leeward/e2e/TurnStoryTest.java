@@ -157,15 +157,24 @@ class TurnStoryTest extends Story {
                 .isVisible();
         page.getByLabel(Pattern.compile("Show .* at 10")).nth(1).click();
         assertThat(page.getByLabel("Drawings it shows")).isVisible();
+        // its place in the stack too: before the cap there, where it lies elsewhere
+        page.getByLabel("Where nose lies at 10").selectOption("cap");
+        assertThat(page.getByTestId("stop-10").getByText(Pattern.compile("lies over")))
+                .isVisible();
+        page.waitForFunction(STACKED, List.of("cap", "nose"));
+        assertThat(page.getByLabel("Where parts lie")).containsText("over cap");
         page.getByLabel("Mirror 10", new Page.GetByLabelOptions().setExact(true))
                 .click();
         assertThat(page.getByTestId("stop--10")).isVisible();
         page.getByTestId("recording")
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stop"))
                 .click();
+        type("Sneer, value", "0");
+        page.waitForFunction(STACKED, List.of("nose", "cap"));
         type("Sneer, value", "-10");
         assertThat(page.getByTestId("stop--10").getByText("goes 30 to the left"))
                 .isVisible();
+        page.waitForFunction(STACKED, List.of("cap", "nose"));
         page.getByTestId("stop--10")
                 .getByLabel(Pattern.compile("without: goes"))
                 .click();
@@ -188,6 +197,11 @@ class TurnStoryTest extends Story {
         button("Redo on the character").click();
         assertThat(tab("Sneer")).hasCount(0);
     }
+
+    /** Whether the second of two parts lies over the first on the stage. */
+    private static final String STACKED =
+            "([under, over]) => { const all = [...document.querySelectorAll('[data-testid=stage] [data-part]')].map(g => g.dataset.part);"
+                    + " return all.indexOf(under) >= 0 && all.indexOf(under) < all.indexOf(over) }";
 
     @Test
     void pointsArePulledAtAStopAndTheArtworkStays() {

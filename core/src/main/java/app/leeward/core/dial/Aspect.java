@@ -47,6 +47,13 @@ public enum Aspect {
             return o;
         }
     },
+    /** Where it lies in the stack, which no offset says. */
+    ORDER {
+        @Override
+        Offset without(Offset o) {
+            return o;
+        }
+    },
     DRAWING {
         @Override
         Offset without(Offset o) {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The drawings a dial picks for one part.
+ * The drawings a dial picks for one part; or, as its layers, the parts it lets one lie over.
  *
  * @param part the part whose drawings are exchanged
  * @param bands in rising order, not overlapping; where there is none, the dial says nothing

@@ -21,6 +21,8 @@ import java.util.stream.Stream;
  *     the pivot they have now
  * @param travel how it gets from one keyed value to the next, when somebody said so; null when it goes by what it does
  * @param follows which other dials add to where it stands; none twice equally late
+ * @param layers where it puts parts in the stack: of each part bands that name, for a drawing, the part it lies directly over,
+ *     or {@link #BACK}; at most one entry a part
  * @param hangsOn id of the part it is offered with; says nothing of what it does
  */
 public record Dial(
@@ -36,7 +38,11 @@ public record Dial(
         Map<String, Integer> hinges,
         Travel travel,
         List<Follow> follows,
-        Optional<String> hangsOn) {
+        Optional<String> hangsOn,
+        List<Bands> layers) {
+    /** What a part lies over that lies behind everything. */
+    public static final String BACK = "";
+
     private static final double TREMBLING = 0.02;
 
     public Dial {
@@ -67,6 +73,10 @@ public record Dial(
         }
         follows = follows == null ? List.of() : List.copyOf(follows);
         hangsOn = hangsOn == null ? Optional.empty() : hangsOn;
+        layers = layers == null ? List.of() : List.copyOf(layers);
+        if (layers.stream().map(Bands::part).distinct().count() != layers.size()) {
+            throw new IllegalArgumentException("dial '" + name + "' stacks one part twice");
+        }
         if (follows.stream().map(f -> f.leader() + " " + f.later()).distinct().count() != follows.size()) {
             throw new IllegalArgumentException("dial '" + name + "' follows one dial twice at the same time");
         }
@@ -83,7 +93,21 @@ public record Dial(
             String unit,
             List<Stop> stops,
             List<Bands> bands) {
-        this(id, name, purpose, from, to, rest, unit, stops, bands, Map.of(), null, List.of(), Optional.empty());
+        this(
+                id,
+                name,
+                purpose,
+                from,
+                to,
+                rest,
+                unit,
+                stops,
+                bands,
+                Map.of(),
+                null,
+                List.of(),
+                Optional.empty(),
+                List.of());
     }
 
     /** One that follows no other. */
@@ -98,37 +122,62 @@ public record Dial(
             List<Stop> stops,
             List<Bands> bands,
             Map<String, Integer> hinges) {
-        this(id, name, purpose, from, to, rest, unit, stops, bands, hinges, null, List.of(), Optional.empty());
+        this(
+                id,
+                name,
+                purpose,
+                from,
+                to,
+                rest,
+                unit,
+                stops,
+                bands,
+                hinges,
+                null,
+                List.of(),
+                Optional.empty(),
+                List.of());
     }
 
     public Dial withStops(List<Stop> newStops) {
-        return new Dial(id, name, purpose, from, to, rest, unit, newStops, bands, hinges, travel, follows, hangsOn);
+        return new Dial(
+                id, name, purpose, from, to, rest, unit, newStops, bands, hinges, travel, follows, hangsOn, layers);
     }
 
     public Dial withBands(List<Bands> newBands) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, newBands, hinges, travel, follows, hangsOn);
+        return new Dial(
+                id, name, purpose, from, to, rest, unit, stops, newBands, hinges, travel, follows, hangsOn, layers);
+    }
+
+    public Dial withLayers(List<Bands> newLayers) {
+        return new Dial(
+                id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, hangsOn, newLayers);
     }
 
     public Dial withHinges(Map<String, Integer> newHinges) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, newHinges, travel, follows, hangsOn);
+        return new Dial(
+                id, name, purpose, from, to, rest, unit, stops, bands, newHinges, travel, follows, hangsOn, layers);
     }
 
     public Dial withTravel(Travel newTravel) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, newTravel, follows, hangsOn);
+        return new Dial(
+                id, name, purpose, from, to, rest, unit, stops, bands, hinges, newTravel, follows, hangsOn, layers);
     }
 
     public Dial hangingOn(Optional<String> part) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, part);
+        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, part, layers);
     }
 
     public Dial withFollows(List<Follow> newFollows) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows, hangsOn);
+        return new Dial(
+                id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows, hangsOn, layers);
     }
 
     /** With another name or range; stops and bands stay at their values. */
     public Dial ranged(String newName, double newFrom, double newTo, double newRest, String newUnit) {
         return new Dial(
-                id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges, travel, follows, hangsOn);
+                id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges, travel, follows, hangsOn,
+                layers);
     }
 
     public Optional<Stop> stop(double at) {
@@ -137,7 +186,16 @@ public record Dial(
 
     /** The drawings it picks for a part, in rising order; empty where it says nothing. */
     public List<Band> bandsOf(String part) {
-        return bands.stream()
+        return of(bands, part);
+    }
+
+    /** Where it puts a part in the stack, in rising order; empty where it says nothing. */
+    public List<Band> layersOf(String part) {
+        return of(layers, part);
+    }
+
+    private static List<Band> of(List<Bands> all, String part) {
+        return all.stream()
                 .filter(b -> b.part().equals(part))
                 .findFirst()
                 .map(Bands::bands)
@@ -146,8 +204,17 @@ public record Dial(
 
     /** With other bands for one part; none takes the part off the dial. */
     public Dial withBands(String part, List<Band> of) {
-        List<Bands> all = new ArrayList<>(bands);
-        int at = bands.stream().map(Bands::part).toList().indexOf(part);
+        return withBands(with(bands, part, of));
+    }
+
+    /** With other places in the stack for one part; none leaves it where it lies. */
+    public Dial withLayers(String part, List<Band> of) {
+        return withLayers(with(layers, part, of));
+    }
+
+    private static List<Bands> with(List<Bands> before, String part, List<Band> of) {
+        List<Bands> all = new ArrayList<>(before);
+        int at = before.stream().map(Bands::part).toList().indexOf(part);
         if (of.isEmpty()) {
             all.removeIf(b -> b.part().equals(part));
         } else if (at < 0) {
@@ -155,7 +222,7 @@ public record Dial(
         } else {
             all.set(at, new Bands(part, of));
         }
-        return withBands(all);
+        return all;
     }
 
     /** Whether some stop says anything about the part's place, size or turn. */
@@ -164,11 +231,11 @@ public record Dial(
     }
 
     /**
-     * Values at which some drawing gives way to another, in rising order. While a hand is on the dial a drawing stays until the
+     * Values at which some drawing, or some place in the stack, gives way to another, in rising order. While a hand is on the dial a drawing stays until the
      * value is further than {@link #trembling()} beyond its edge, so that a trembling hand does not flicker.
      */
     public List<Double> edges() {
-        return bands.stream()
+        return Stream.concat(bands.stream(), layers.stream())
                 .flatMap(b -> b.bands().stream())
                 .flatMap(b -> Stream.of(b.from(), b.to()))
                 .filter(e -> e > from && e < to)
@@ -187,7 +254,9 @@ public record Dial(
         if (travel != null) {
             return travel;
         }
-        return !bands.isEmpty() && stops.stream().allMatch(Stop::empty) ? Travel.STRAIGHT : Travel.GLIDE;
+        return !(bands.isEmpty() && layers.isEmpty()) && stops.stream().allMatch(Stop::empty)
+                ? Travel.STRAIGHT
+                : Travel.GLIDE;
     }
 
     /** {@code value} held inside the range. */

@@ -36,12 +36,21 @@ public final class Recorder {
      * halfway to the one behind; the dial's ends belong to the stops nearest to them.
      */
     public static Dial showing(Dial dial, double at, String part, String drawing) {
-        List<Band> bands = new ArrayList<>(dial.bandsOf(part));
+        return dial.withBands(part, said(dial, at, dial.bandsOf(part), drawing));
+    }
+
+    /** With a part lying over another, or behind everything, at a value; over the same stretch as a drawing would show. */
+    public static Dial lying(Dial dial, double at, String part, String over) {
+        return dial.withLayers(part, said(dial, at, dial.layersOf(part), over));
+    }
+
+    private static List<Band> said(Dial dial, double at, List<Band> before, String what) {
+        List<Band> bands = new ArrayList<>(before);
         for (int i = 0; i < bands.size(); i++) {
             Band b = bands.get(i);
             if (at >= b.from() && (at < b.to() || at == dial.to())) {
-                bands.set(i, new Band(b.from(), b.to(), drawing));
-                return dial.withBands(part, bands);
+                bands.set(i, new Band(b.from(), b.to(), what));
+                return bands;
             }
         }
         double from = dial.from();
@@ -56,9 +65,9 @@ public final class Recorder {
             from = b.to() <= at ? Math.max(from, b.to()) : from;
             to = b.from() > at ? Math.min(to, b.from()) : to;
         }
-        bands.add(new Band(from, to, drawing));
+        bands.add(new Band(from, to, what));
         bands.sort(Comparator.comparingDouble(Band::from));
-        return dial.withBands(part, bands);
+        return bands;
     }
 
     /**
@@ -66,12 +75,13 @@ public final class Recorder {
      * the next one.
      *
      * @param edge where it is now
+     * @param layer whether it is an edge of where the part lies, and not of its drawings
      * @throws IllegalArgumentException when there is no such edge, or it would leave a band empty or overlap another
      */
-    public static Dial edgeMoved(Dial dial, String part, double edge, double to) {
+    public static Dial edgeMoved(Dial dial, String part, double edge, double to, boolean layer) {
         List<Band> out = new ArrayList<>();
         boolean found = false;
-        for (Band b : dial.bandsOf(part)) {
+        for (Band b : layer ? dial.layersOf(part) : dial.bandsOf(part)) {
             found |= b.from() == edge || b.to() == edge;
             double from = b.from() == edge ? to : b.from();
             double until = b.to() == edge ? to : b.to();
@@ -86,18 +96,17 @@ public final class Recorder {
         if (to < dial.from() || to > dial.to()) {
             throw new IllegalArgumentException("The dial goes from " + dial.from() + " to " + dial.to() + ".");
         }
-        return dial.withBands(part, out);
+        return layer ? dial.withLayers(part, out) : dial.withBands(part, out);
     }
 
     /** Without what one stop says about one part, shifts, turns and sizes apart; a stop that says nothing is gone. */
     public static Dial forgotten(Dial dial, double at, String part, Aspect aspect) {
         Stop stop = dial.stop(at).orElse(null);
         if (aspect == Aspect.DRAWING) {
-            return dial.withBands(
-                    part,
-                    dial.bandsOf(part).stream()
-                            .filter(b -> !(at >= b.from() && (at < b.to() || at == dial.to())))
-                            .toList());
+            return dial.withBands(part, unsaid(dial, at, dial.bandsOf(part)));
+        }
+        if (aspect == Aspect.ORDER) {
+            return dial.withLayers(part, unsaid(dial, at, dial.layersOf(part)));
         }
         if (stop != null && aspect == Aspect.SHAPE) {
             return kept(dial, stop.withReshapes(others(stop.reshapes(), part)));
@@ -110,6 +119,12 @@ public final class Recorder {
         return kept(
                 dial,
                 left.equals(Offset.NONE) ? stop.withOffsets(others(stop.offsets(), part)) : stop.with(part, left));
+    }
+
+    private static List<Band> unsaid(Dial dial, double at, List<Band> bands) {
+        return bands.stream()
+                .filter(b -> !(at >= b.from() && (at < b.to() || at == dial.to())))
+                .toList();
     }
 
     private static Dial kept(Dial dial, Stop stop) {

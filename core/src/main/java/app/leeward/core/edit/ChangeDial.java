@@ -30,7 +30,7 @@ public record ChangeDial(String dial, String name, double from, double to, doubl
         return OnDial.change(before, dial, d -> {
             Optional<Double> left = Stream.concat(
                             d.stops().stream().map(s -> s.at()),
-                            d.bands().stream()
+                            Stream.concat(d.bands().stream(), d.layers().stream())
                                     .flatMap(b -> b.bands().stream())
                                     .flatMap(b -> Stream.of(b.from(), b.to())))
                     .filter(at -> at < from || at > to)

@@ -5,8 +5,13 @@ import app.leeward.core.dial.Recorder;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
-/** Moves the edge of a band, and of the one that touches it there. */
-public record MoveBandEdge(String dial, String part, double edge, double to) implements Edit, ShapesDial {
+/**
+ * Moves the edge of a band, and of the one that touches it there.
+ *
+ * @param layer whether it is an edge of where the part lies in the stack, and not of its drawings
+ */
+public record MoveBandEdge(String dial, String part, double edge, double to, boolean layer)
+        implements Edit, ShapesDial {
     @Override
     public Set<String> touches() {
         return Set.of("dial " + dial);
@@ -20,6 +25,6 @@ public record MoveBandEdge(String dial, String part, double edge, double to) imp
 
     @Override
     public Outcome on(Character before) {
-        return OnDial.change(before, dial, d -> Recorder.edgeMoved(d, part, edge, to));
+        return OnDial.change(before, dial, d -> Recorder.edgeMoved(d, part, edge, to, layer));
     }
 }

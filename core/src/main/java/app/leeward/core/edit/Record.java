@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Recorder;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -11,7 +12,7 @@ import java.util.Set;
  * stop, on top of what the dial does at that value already.
  *
  * @param at the dial's value; a stop is made where none stands
- * @param pose a {@link Nudge}, a {@link Place}, or a {@link Show}
+ * @param pose a {@link Nudge}, a {@link Place}, a {@link Show} or a {@link Stack}
  */
 public record Record(String dial, double at, Edit pose) implements Edit, ShapesDial {
     @Override
@@ -30,21 +31,45 @@ public record Record(String dial, double at, Edit pose) implements Edit, ShapesD
         if (pose.on(before) instanceof Outcome.Refused refused) {
             return refused;
         }
+        if (pose instanceof Stack stack) {
+            return stacked(before, stack);
+        }
         Optional<Part> part = Posing.part(before, pose);
         if (part.isEmpty()) {
             return new Outcome.Refused(
-                    "not-posed", "Only places, sizes, turns and drawings can be recorded at a stop.");
+                    "not-posed",
+                    "Only places, sizes, turns, drawings and the stacking order can be recorded at a stop.");
         }
         String id = part.get().id();
         return OnDial.change(before, dial, d -> {
-            OnDial.inside(d, at);
-            if (at == d.rest()) {
-                throw new IllegalArgumentException(
-                        "At rest the dial does nothing; put it where the change belongs, then record.");
-            }
+            away(d);
             return pose instanceof Show show
                     ? Recorder.showing(d, at, id, show.drawing())
                     : Recorder.posed(d, at, id, Posing.more(part.get(), pose));
+        });
+    }
+
+    private void away(Dial d) {
+        OnDial.inside(d, at);
+        if (at == d.rest()) {
+            throw new IllegalArgumentException(
+                    "At rest the dial does nothing; put it where the change belongs, then record.");
+        }
+    }
+
+    /** Each of the parts over the one before it. */
+    private Outcome stacked(Character before, Stack stack) {
+        return OnDial.change(before, dial, d -> {
+            away(d);
+            Dial now = d;
+            String over = stack.above().orElse(Dial.BACK);
+            for (String part : before.order()) {
+                if (stack.parts().contains(part)) {
+                    now = Recorder.lying(now, at, part, over);
+                    over = part;
+                }
+            }
+            return now;
         });
     }
 }

@@ -14,7 +14,8 @@ public enum Channel {
     BEND_RIGHT("bent down at its right end"),
     DRAWING("drawing"),
     /** The points of the outlines of what it shows. */
-    OUTLINE("outline");
+    OUTLINE("outline"),
+    ORDER("stacking order");
 
     private final String words;
 

@@ -3,6 +3,7 @@ package app.leeward.core.rig;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Swatch;
 import app.leeward.core.cue.Cue;
+import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Corner;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
@@ -380,6 +381,7 @@ public record Character(
                         .withBands(d.bands().stream()
                                 .filter(b -> !b.part().equals(id))
                                 .toList())
+                        .withLayers(withoutLayer(d.layers(), id))
                         // what hung on it is found where it hung itself
                         .hangingOn(d.hangsOn().equals(Optional.of(id)) ? part(id).flatMap(Part::parent) : d.hangsOn()))
                 .toList();
@@ -415,6 +417,16 @@ public record Character(
                 .only(
                         parts.stream().filter(p -> !p.id().equals(id)).toList(),
                         order.stream().filter(o -> !o.equals(id)).toList());
+    }
+
+    private static List<Bands> withoutLayer(List<Bands> layers, String id) {
+        return layers.stream()
+                .filter(b -> !b.part().equals(id))
+                .map(b -> new Bands(
+                        b.part(),
+                        b.bands().stream().filter(x -> !x.drawing().equals(id)).toList()))
+                .filter(b -> !b.bands().isEmpty())
+                .toList();
     }
 
     /** Values at which a dial exchanges some drawing or the whole head, in rising order. */

@@ -53,7 +53,7 @@ public final class DialSides {
     private static Stream<String> parts(Dial d) {
         return Stream.concat(
                 d.stops().stream().flatMap(s -> s.offsets().keySet().stream()),
-                d.bands().stream().map(Bands::part));
+                Stream.concat(d.bands().stream(), d.layers().stream()).map(Bands::part));
     }
 
     /** The id of the other half of a dial taken apart; empty for a dial that is whole or alone. */
@@ -87,7 +87,9 @@ public final class DialSides {
         return new Dial(id, name, d.purpose(), d.from(), d.to(), d.rest(), d.unit(), stops, bands, d.hinges())
                 .withTravel(d.travel())
                 .withFollows(d.follows())
-                .hangingOn(d.hangsOn());
+                .hangingOn(d.hangsOn())
+                .withLayers(
+                        d.layers().stream().filter(b -> on(c, b.part(), side)).toList());
     }
 
     private static <T> Map<String, T> onSide(Character c, Map<String, T> byPart, Side side) {
@@ -131,7 +133,9 @@ public final class DialSides {
                         both,
                         bands,
                         hinges)
-                .hangingOn(left.hangsOn());
+                .hangingOn(left.hangsOn())
+                .withLayers(Stream.concat(left.layers().stream(), right.layers().stream())
+                        .toList());
         List<Dial> dials = new ArrayList<>(c.dials());
         dials.set(dials.indexOf(left), whole);
         dials.remove(right);

@@ -7,6 +7,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
+import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Way;
@@ -14,11 +15,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Turns poses of one character into frames. Everything that does not depend on the pose is looked up once, here, because
@@ -57,6 +60,8 @@ public final class Evaluator {
     private final List<List<String>> outside;
     /** Whether a part hangs from the grip of the hand it follows. */
     private final boolean[] held;
+    /** Whether some dial says where parts lie in the stack. */
+    private final boolean layered;
 
     /** For each dial the one that does the same on the other side; -1 for none. */
     private final int[] otherHalf;
@@ -99,6 +104,7 @@ public final class Evaluator {
         }
         lidEnds = lidEnds();
         bends = new WristsBent(character);
+        layered = character.dials().stream().anyMatch(d -> !d.layers().isEmpty());
         outside = new ArrayList<>(parts.length);
         held = new boolean[parts.length];
         for (int i = 0; i < parts.length; i++) {
@@ -273,7 +279,7 @@ public final class Evaluator {
             opacity[i] = parentOf[i] < 0 ? o : o * opacity[parentOf[i]];
         }
         List<Frame.Placed> placed = new ArrayList<>(parts.length);
-        for (int i : stacked(drawings)) {
+        for (int i : stacked(drawings, stand)) {
             if (drawings[i] != null) {
                 placed.add(new Frame.Placed(
                         parts[i].id(),
@@ -290,8 +296,9 @@ public final class Evaluator {
     }
 
     /** The parts back to front, with those elsewhere whose drawing says so. */
-    private int[] stacked(String[] drawings) {
-        if (character.stacks().isEmpty()) {
+    private int[] stacked(String[] drawings, double[] stand) {
+        Map<Integer, Integer> layers = layers(stand);
+        if (character.stacks().isEmpty() && layers.isEmpty()) {
             return order;
         }
         List<Integer> all = new ArrayList<>(order.length);
@@ -306,7 +313,45 @@ public final class Evaluator {
                 all.add(all.indexOf(over) + 1, part);
             }
         }
+        // a dial away from rest wins over what is said of a drawing
+        Set<Integer> laid = new HashSet<>();
+        layers.keySet().forEach(part -> lay(part, layers, laid, all));
         return all.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    /** Lays one part, but what it lies over first. */
+    private static void lay(Integer part, Map<Integer, Integer> layers, Set<Integer> laid, List<Integer> all) {
+        if (!layers.containsKey(part) || !laid.add(part)) {
+            return;
+        }
+        Integer over = layers.get(part);
+        lay(over, layers, laid, all);
+        all.remove(part);
+        all.add(all.indexOf(over) + 1, part);
+    }
+
+    /** Which part each lies directly over where a dial away from rest says so, -1 for none; by the places of the parts. */
+    private Map<Integer, Integer> layers(double[] stand) {
+        if (!layered) {
+            return Map.of();
+        }
+        Map<Integer, Integer> over = new TreeMap<>();
+        Map<Integer, Double> share = new HashMap<>();
+        for (int i = 0; i < dials.length; i++) {
+            Dial dial = dials[i].dial;
+            double away = dial.share(stand[i]);
+            for (Bands b : dial.layers()) {
+                Integer part = indexOf.get(b.part());
+                String under = b.at(stand[i], dial.to()).orElse(null);
+                Integer place = Dial.BACK.equals(under) ? Integer.valueOf(-1) : indexOf.get(under);
+                // of two dials the one further from rest wins, then the later in the list
+                if (part != null && place != null && away > 0 && away >= share.getOrDefault(part, 0.0)) {
+                    over.put(part, place);
+                    share.put(part, away);
+                }
+            }
+        }
+        return over;
     }
 
     /** The outlines of a reshaped or bent drawing; empty for one that is as it was drawn. */

@@ -225,6 +225,20 @@ public final class Mirror {
             kept.sort(Comparator.comparingDouble(Band::from));
             out = out.withBands(other, kept);
         }
+        for (Bands b : d.layers()) {
+            String other = otherPart(c, b.part());
+            List<Band> kept = new ArrayList<>(out.layersOf(other));
+            kept.removeIf(x -> at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest());
+            for (Band x : turned(b.bands(), d.rest())) {
+                boolean side = at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest();
+                if (side && x.from() >= d.from() && x.to() <= d.to()) {
+                    kept.add(new Band(
+                            x.from(), x.to(), x.drawing().equals(Dial.BACK) ? Dial.BACK : otherPart(c, x.drawing())));
+                }
+            }
+            kept.sort(Comparator.comparingDouble(Band::from));
+            out = out.withLayers(other, kept);
+        }
         return out;
     }
 
@@ -373,7 +387,18 @@ public final class Mirror {
                     .findFirst()
                     .ifPresent(b -> bands.add(new Bands(to, opposite(d) ? turned(b.bands(), d.rest()) : b.bands())));
         });
-        return d.withStops(List.copyOf(stops.values())).withBands(bands).withHinges(hinges);
+        List<Bands> layers = new ArrayList<>(d.layers());
+        layers.removeIf(b -> twins.containsValue(b.part()));
+        twins.forEach((from, to) -> d.layersOf(from).stream().findFirst().ifPresent(any -> {
+            List<Band> other = d.layersOf(from).stream()
+                    .map(b -> new Band(b.from(), b.to(), twins.getOrDefault(b.drawing(), b.drawing())))
+                    .toList();
+            layers.add(new Bands(to, opposite(d) ? turned(other, d.rest()) : other));
+        }));
+        return d.withStops(List.copyOf(stops.values()))
+                .withBands(bands)
+                .withLayers(layers)
+                .withHinges(hinges);
     }
 
     private static List<Band> turned(List<Band> bands, double rest) {

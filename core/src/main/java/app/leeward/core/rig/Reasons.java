@@ -60,7 +60,7 @@ final class Reasons {
             reasons.add(drawing());
         }
         for (Channel c : Channel.values()) {
-            if (c != Channel.DRAWING && c != Channel.OUTLINE) {
+            if (c != Channel.DRAWING && c != Channel.OUTLINE && c != Channel.ORDER) {
                 Reason reason = number(c);
                 // what nothing bends need not be said
                 if (!c.bends() || reason.heard().size() > 1) {
@@ -72,7 +72,46 @@ final class Reasons {
         if (!pulled.isEmpty()) {
             reasons.add(new Reason(Channel.OUTLINE, "reshaped", pulled, List.of()));
         }
+        order().ifPresent(reasons::add);
         return reasons;
+    }
+
+    /** Where it lies, where somebody says so besides the stacking order itself. */
+    private Optional<Reason> order() {
+        List<Reason.Voice> voices = new ArrayList<>();
+        for (Dial dial : strongest()) {
+            double value = held(dial);
+            dial.layers().stream()
+                    .filter(b -> b.part().equals(part.id()) && dial.share(value) > 0)
+                    .flatMap(b -> b.at(value, dial.to()).stream())
+                    .forEach(over -> voices.add(new Reason.Voice(
+                            Reason.Kind.DIAL, dial.id(), at(dial, value) + ": " + StopChange.lying(character, over))));
+        }
+        character.stacks().stream()
+                .filter(s -> s.part().equals(part.id()) && s.drawing().equals(shown))
+                .forEach(s -> voices.add(new Reason.Voice(
+                        Reason.Kind.REST, "", name(shown) + " " + StopChange.lying(character, s.over()))));
+        if (voices.isEmpty()) {
+            return Optional.empty();
+        }
+        int place = character.order().indexOf(part.id());
+        String below = place == 0 ? Dial.BACK : character.order().get(place - 1);
+        voices.add(new Reason.Voice(
+                Reason.Kind.REST, "", "in the stacking order it " + StopChange.lying(character, below)));
+        String says = voices.get(0).says();
+        return Optional.of(new Reason(
+                Channel.ORDER,
+                says.substring(says.indexOf("lies ")),
+                List.of(voices.get(0)),
+                voices.subList(1, voices.size())));
+    }
+
+    /** The strongest dial first: furthest from rest, then the later in the list. */
+    private List<Dial> strongest() {
+        List<Dial> strongest = new ArrayList<>(character.dials());
+        java.util.Collections.reverse(strongest);
+        strongest.sort(Comparator.comparingDouble((Dial d) -> d.share(held(d))).reversed());
+        return strongest;
     }
 
     /** The dials that take points of what is shown elsewhere. */
@@ -156,11 +195,7 @@ final class Reasons {
                 "",
                 views.spoken(part.id(), pose.speech()::get),
                 "the line being spoken, in this view: ");
-        // strongest dial first: furthest from rest, then the later in the list
-        List<Dial> strongest = new ArrayList<>(character.dials());
-        java.util.Collections.reverse(strongest);
-        strongest.sort(Comparator.comparingDouble((Dial d) -> d.share(held(d))).reversed());
-        for (Dial dial : strongest) {
+        for (Dial dial : strongest()) {
             double value = held(dial);
             if (dial.share(value) > 0) {
                 String asked = Evaluator.asked(dial, part.id(), value).orElse(null);
@@ -246,7 +281,7 @@ final class Reasons {
             case SKEW_X -> p.skewX();
             case OPACITY -> p.opacity();
             case BEND_LEFT, BEND_MIDDLE, BEND_RIGHT -> 0;
-            case DRAWING, OUTLINE -> throw new IllegalArgumentException("a drawing is not a number");
+            case DRAWING, OUTLINE, ORDER -> throw new IllegalArgumentException("a drawing is not a number");
         };
     }
 

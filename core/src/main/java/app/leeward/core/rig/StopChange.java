@@ -32,6 +32,7 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
                 }
                 reshaped(stop, part, out);
                 shown(c, dial, stop.at(), part, out);
+                lies(c, dial, stop.at(), part, out);
             }
         }
         return out;
@@ -72,6 +73,21 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
         }
     }
 
+    private static void lies(Character c, Dial dial, double at, String part, List<StopChange> out) {
+        for (Bands layers : dial.layers()) {
+            if (layers.part().equals(part)) {
+                layers.at(at, dial.to())
+                        .ifPresent(over -> out.add(new StopChange(at, part, Aspect.ORDER, lying(c, over))));
+            }
+        }
+    }
+
+    static String lying(Character c, String over) {
+        return over.equals(Dial.BACK)
+                ? "lies behind everything"
+                : "lies over " + c.part(over).map(Part::name).orElse(over);
+    }
+
     private static String showing(Character c, String part, String drawing) {
         return Part.NOTHING.equals(drawing)
                 ? "shows nothing"
@@ -101,7 +117,7 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
             case SLANT -> "slants " + plain(o.skewX()) + "°";
             case OPACITY -> percent(o.opacity()) + " opaque";
             case BEND -> "is bent";
-            case SHAPE, DRAWING -> "";
+            case SHAPE, DRAWING, ORDER -> "";
         };
     }
 

@@ -51,7 +51,8 @@ final class HandWork {
         return out.withBands(bands(now, fresh))
                 .ranged(now.name(), now.from(), now.to(), now.rest(), now.unit())
                 .withTravel(now.travel())
-                .withFollows(now.follows());
+                .withFollows(now.follows())
+                .withLayers(now.layers());
     }
 
     private Stop merged(Dial dial, double at, Optional<Stop> now, Optional<Stop> fresh) {

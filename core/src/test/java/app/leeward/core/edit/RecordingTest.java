@@ -115,12 +115,13 @@ class RecordingTest {
         c = done(c, new Record("sneer", 4, new Show("mouth", drawing)));
         assertThat(dial(c).bandsOf("mouth")).containsExactly(new Band(2, 7, drawing), new Band(7, 10, Part.NOTHING));
         assertThat(at(c, 9).of("mouth")).isEmpty();
-        c = done(c, new MoveBandEdge("sneer", "mouth", 7, 9.5));
+        c = done(c, new MoveBandEdge("sneer", "mouth", 7, 9.5, false));
         assertThat(dial(c).bandsOf("mouth"))
                 .containsExactly(new Band(2, 9.5, drawing), new Band(9.5, 10, Part.NOTHING));
         assertThat(at(c, 9).of("mouth")).isPresent();
-        assertThat(refused(c, new MoveBandEdge("sneer", "mouth", 9.5, 1))).contains("needs some room");
-        assertThat(refused(c, new MoveBandEdge("sneer", "mouth", 3, 1))).contains("any more");
+        assertThat(refused(c, new MoveBandEdge("sneer", "mouth", 9.5, 1, false)))
+                .contains("needs some room");
+        assertThat(refused(c, new MoveBandEdge("sneer", "mouth", 3, 1, false))).contains("any more");
     }
 
     @Test

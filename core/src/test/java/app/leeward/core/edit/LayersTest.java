@@ -1,0 +1,156 @@
+package app.leeward.core.edit;
+
+import static app.leeward.core.Made.done;
+import static app.leeward.core.Made.refused;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.core.Rigs;
+import app.leeward.core.dial.Aspect;
+import app.leeward.core.dial.Band;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Channel;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnStack;
+import app.leeward.core.rig.Evaluator;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Reason;
+import app.leeward.core.rig.StopChange;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+/** The stacking order recorded at stops of a dial. The face's own order is that of {@link Rigs#face()}. */
+class LayersTest {
+    private static final Character FACE = Rigs.hung(Rigs.face());
+
+    private static Edit stack(String over, String... parts) {
+        return new Record("turn", 60, new Stack(List.of(parts), Optional.of(over)));
+    }
+
+    private static List<String> order(Character c, Map<String, Double> dials) {
+        return new Evaluator(c)
+                .frame(Pose.of(dials)).placed().stream().map(Frame.Placed::part).toList();
+    }
+
+    private static List<String> order(Character c, double turn) {
+        return order(c, Map.of("turn", turn));
+    }
+
+    @Test
+    void aPartLiesElsewhereWhereTheDialSaysSoAndAtRestWhereItDid() {
+        Character c = done(FACE, stack("nose", "ear-left"));
+        assertThat(order(c, 0)).isEqualTo(order(FACE, 0));
+        List<String> turned = order(c, 60);
+        assertThat(turned.indexOf("ear-left")).isEqualTo(turned.indexOf("nose") + 1);
+        assertThat(turned).containsExactlyInAnyOrderElementsOf(order(FACE, 60));
+        // the made turn has stops at 30 and 60: the stretch begins half way between them
+        Dial dial = c.dial("turn").orElseThrow();
+        assertThat(dial.layersOf("ear-left")).containsExactly(new Band(45, 60, "nose"));
+        assertThat(dial.edges()).contains(45.0);
+        assertThat(order(c, 44.9)).isEqualTo(order(FACE, 44.9));
+        assertThat(order(c, 45)).isEqualTo(turned);
+        assertThat(c.order()).as("the stacking order itself").isEqualTo(FACE.order());
+    }
+
+    @Property(tries = 60)
+    void outsideItsStretchNothingChangesAndInsideOnlyWhereTheyLie(
+            @ForAll @DoubleRange(min = -60, max = 60) double turn) {
+        Character c = done(FACE, stack("nose", "ear-left", "brow-left"));
+        List<Frame.Placed> was =
+                new Evaluator(FACE).frame(Pose.of(Map.of("turn", turn))).placed();
+        List<Frame.Placed> is =
+                new Evaluator(c).frame(Pose.of(Map.of("turn", turn))).placed();
+        assertThat(is).containsExactlyInAnyOrderElementsOf(was);
+        if (turn < 45) {
+            assertThat(is).isEqualTo(was);
+        }
+    }
+
+    @Test
+    void severalPartsKeepTheirOrderAndOneGoesBehindEverything() {
+        Character c = done(FACE, stack("nose", "ear-left", "brow-left"));
+        List<String> turned = order(c, 60);
+        boolean earFirst = FACE.order().indexOf("ear-left") < FACE.order().indexOf("brow-left");
+        int nose = turned.indexOf("nose");
+        assertThat(turned.subList(nose + 1, nose + 3))
+                .isEqualTo(earFirst ? List.of("ear-left", "brow-left") : List.of("brow-left", "ear-left"));
+        Character back = done(FACE, new Record("turn", 60, new Stack(List.of("nose"), Optional.empty())));
+        assertThat(order(back, 60).get(0)).isEqualTo("nose");
+    }
+
+    @Test
+    void itIsListedInWordsTakenBackMirroredAndItsEdgeMoved() {
+        Character c = done(FACE, stack("brow-left", "ear-left"));
+        Dial dial = c.dial("turn").orElseThrow();
+        assertThat(StopChange.of(c, dial))
+                .filteredOn(x -> x.aspect() == Aspect.ORDER)
+                .singleElement()
+                .satisfies(x -> {
+                    assertThat(x.at()).isEqualTo(60);
+                    assertThat(x.says())
+                            .isEqualTo("lies over "
+                                    + FACE.part("brow-left").orElseThrow().name());
+                });
+        Character both = done(c, new MirrorStop("turn", 60));
+        assertThat(both.dial("turn").orElseThrow().layersOf("ear-right"))
+                .containsExactly(new Band(-60, -45, "brow-right"));
+        List<String> left = order(both, -60);
+        assertThat(left.indexOf("ear-right")).isEqualTo(left.indexOf("brow-right") + 1);
+
+        Character later = done(c, new MoveBandEdge("turn", "ear-left", 45, 50, true));
+        assertThat(later.dial("turn").orElseThrow().layersOf("ear-left"))
+                .containsExactly(new Band(50, 60, "brow-left"));
+        assertThat(refused(c, new MoveBandEdge("turn", "ear-left", 45, 50, false)))
+                .isNotBlank();
+        Character gone = done(c, new Forget("turn", 60, "ear-left", Aspect.ORDER));
+        assertThat(gone.dial("turn").orElseThrow().layers()).isEmpty();
+        assertThat(refused(FACE, new Record("turn", 0, new Stack(List.of("nose"), Optional.empty()))))
+                .isNotBlank();
+    }
+
+    @Test
+    void whoDecidesIsTold() {
+        Character c = done(FACE, stack("nose", "ear-left"));
+        c = c.withStacks(List.of(
+                new DrawnStack("ear-left", c.part("ear-left").orElseThrow().shown(), "brow-left")));
+        Optional<Reason> turned = order(c, Pose.of(Map.of("turn", 60.0)));
+        assertThat(turned.orElseThrow().value()).isEqualTo("lies over nose");
+        assertThat(turned.orElseThrow().heard().get(0).by()).isEqualTo("turn");
+        assertThat(turned.orElseThrow().overruled()).hasSize(2);
+        assertThat(turned.orElseThrow().overruled().get(0).says()).contains("lies over brow L");
+        Optional<Reason> rest = order(c, Pose.REST);
+        assertThat(rest.orElseThrow().value()).isEqualTo("lies over brow L");
+        assertThat(order(FACE, Pose.of(Map.of("turn", 60.0))))
+                .as("nobody but the order itself")
+                .isEmpty();
+    }
+
+    private static Optional<Reason> order(Character c, Pose pose) {
+        return new Evaluator(c)
+                .why("ear-left", pose).stream()
+                        .filter(r -> r.channel() == Channel.ORDER)
+                        .findFirst();
+    }
+
+    @Test
+    void aPartThatGoesAwayTakesItsPlacesAlongAndATurnMadeAnewKeepsThem() {
+        Character c = done(FACE, stack("nose", "ear-left"));
+        assertThat(done(c, new Discard(List.of("nose")))
+                        .dial("turn")
+                        .orElseThrow()
+                        .layers())
+                .isEmpty();
+        assertThat(done(c, new Discard(List.of("ear-left")))
+                        .dial("turn")
+                        .orElseThrow()
+                        .layers())
+                .isEmpty();
+        Character again = done(c, new MakeTurn(c.turn().map(t -> t.ball())));
+        assertThat(order(again, 60)).isEqualTo(order(c, 60));
+    }
+}
