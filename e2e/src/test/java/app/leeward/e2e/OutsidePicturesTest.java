@@ -164,9 +164,10 @@ class OutsidePicturesTest {
         hand.page.navigate(server.url());
         String made = (String) hand.page.evaluate("async () => { const at = '/api/v1/characters';"
                 + "const id = (await (await fetch(at)).json()).items[0].id;"
-                + "for (const kind of ['make-brows', 'make-looks']) {"
+                + "for (const edit of [{ kind: 'make-brows' }, { kind: 'make-looks' },"
+                + "  { kind: 'show-past', part: 'fringe', by: 'face-skin' }]) {"
                 + "  const { revision } = await (await fetch(`${at}/${id}`)).json();"
-                + "  const body = JSON.stringify({ base: revision, edit: { kind } });"
+                + "  const body = JSON.stringify({ base: revision, edit });"
                 + "  const headers = { 'Content-Type': 'application/json' };"
                 + "  const answer = await fetch(`${at}/${id}/edits`, { method: 'POST', body, headers });"
                 + "  if (!answer.ok) return await answer.text();"
@@ -175,6 +176,8 @@ class OutsidePicturesTest {
         Map<String, String> poses = Map.of(
                 "bent: afraid, one brow more than the other, mouth down",
                         "{\"looks\":{\"look-fear\":0.7,\"look-disgust\":0.8},\"dials\":{\"brow-inner\":0.9,\"turn\":15}}",
+                "a bell between palm and fingers",
+                        "{\"picks\":{\"hand-left\":\"hold\",\"handbell\":\"handbell\"},\"dials\":{\"turn\":-30,\"blink\":1}}",
                 "rest", "{}",
                 "turned, half shut, looking up",
                         "{\"dials\":{\"turn\":-55,\"blink\":0.45,\"gaze-down\":-0.9,\"gaze-across\":0.7}}",

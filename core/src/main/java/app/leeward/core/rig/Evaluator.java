@@ -57,9 +57,13 @@ public final class Evaluator {
     private final ViewsShown views;
     private final WristsBent bends;
     /** Ids of the parts past whose edges alone a part shows. */
-    private final List<List<String>> outside;
+    private final List<String>[] outside;
     /** Whether a part hangs from the grip of the hand it follows. */
     private final boolean[] held;
+    /** The hand whose fingers a part lies behind, where it hangs from one. */
+    private final List<String>[] behind;
+
+    private final boolean holding;
     /** Whether some dial says where parts lie in the stack. */
     private final boolean layered;
 
@@ -105,22 +109,30 @@ public final class Evaluator {
         lidEnds = lidEnds();
         bends = new WristsBent(character);
         layered = character.dials().stream().anyMatch(d -> !d.layers().isEmpty());
-        outside = new ArrayList<>(parts.length);
+        outside = lists(parts.length);
+        behind = lists(parts.length);
         held = new boolean[parts.length];
         for (int i = 0; i < parts.length; i++) {
             String id = parts[i].id();
             held[i] = parentOf[i] >= 0 && character.held().contains(id);
-            outside.add(character.pastEdges().stream()
+            behind[i] = held[i] ? List.of(parts[parentOf[i]].id()) : List.of();
+            outside[i] = character.pastEdges().stream()
                     .filter(e -> e.part().equals(id) && indexOf.containsKey(e.by()))
                     .map(PastEdge::by)
-                    .toList());
+                    .toList();
         }
+        holding = !character.held().isEmpty();
         views = new ViewsShown(character, settings, indexOf);
         otherHalf = character.dials().stream()
                 .mapToInt(d -> DialSides.otherHalf(character, d.id())
                         .map(settings::indexOf)
                         .orElse(-1))
                 .toArray();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<String>[] lists(int n) {
+        return new List[n];
     }
 
     private List<LidEnd> lidEnds() {
@@ -287,8 +299,8 @@ public final class Evaluator {
                         matrices[i],
                         opacity[i],
                         showing(windows.get(i), drawings),
-                        showing(outside.get(i), drawings),
-                        held[i] ? List.of(parts[parentOf[i]].id()) : List.of(),
+                        outside[i].isEmpty() ? outside[i] : showing(outside[i], drawings),
+                        behind[i],
                         outlines(i, drawings[i], values, stand)));
             }
         }
@@ -366,7 +378,7 @@ public final class Evaluator {
         }
         boolean straight = left == 0 && middle == 0 && right == 0;
         // most parts are as they were drawn, and a drag asks for hundreds of poses
-        Matrix still = bends.still(i, drawing, () -> own(i, values));
+        Matrix still = bends.bends(i) ? bends.still(i, drawing, own(i, values)) : null;
         if (straight && !reshapes[i] && still == null) {
             return List.of();
         }
@@ -543,7 +555,7 @@ public final class Evaluator {
                 chosen[i] = null;
             }
         }
-        for (int i = 0; i < parts.length; i++) {
+        for (int i = 0; holding && i < parts.length; i++) {
             // a hand that shows no grip holds nothing
             if (!holds(i, chosen)) {
                 chosen[i] = null;

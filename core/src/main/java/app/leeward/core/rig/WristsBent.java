@@ -2,7 +2,6 @@ package app.leeward.core.rig;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Matrix;
-import java.util.function.Supplier;
 
 /** The hands of a character whose wrists bend, as the evaluator asks for them: by the place of their part in the list. */
 final class WristsBent {
@@ -16,17 +15,21 @@ final class WristsBent {
                 .toArray(WristBend[]::new);
     }
 
+    /** Whether the wrist of a part bends; most parts have none. */
+    boolean bends(int part) {
+        return bends[part] != null;
+    }
+
     /**
      * Where the hand is at rest, in its own coordinates as it has moved.
      *
-     * @param own the hand in the coordinates of its arm
-     * @return null where nothing bends: no such wrist, none known of this drawing, a hand at rest or one that is flattened
+     * @param now the hand in the coordinates of its arm
+     * @return null where nothing bends: no wrist known of this drawing, a hand at rest or one that is flattened
      */
-    Matrix still(int part, String drawing, Supplier<Matrix> own) {
-        if (bends[part] == null || wrist(part, drawing) == null) {
+    Matrix still(int part, String drawing, Matrix now) {
+        if (wrist(part, drawing) == null) {
             return null;
         }
-        Matrix now = own.get();
         Matrix rest = character.parts().get(part).restMatrix();
         boolean moved = Math.abs(now.a() - rest.a())
                         + Math.abs(now.b() - rest.b())
