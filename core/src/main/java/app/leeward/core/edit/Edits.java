@@ -6,6 +6,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
 import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -69,6 +70,10 @@ public final class Edits {
                     .filter(s -> has(c, s.part(), s.drawing()))
                     .toList());
         }
+        // what was taken elsewhere, or whose hand is no hand any more, is not held
+        if (!c.held().stream().allMatch(h -> inHand(c, h))) {
+            out = out.withHeld(c.held().stream().filter(h -> inHand(c, h)).toList());
+        }
         if (!c.grips().stream().allMatch(g -> has(c, g.part(), g.drawing()))) {
             out = out.withGrips(c.grips().stream()
                     .filter(g -> has(c, g.part(), g.drawing()))
@@ -101,6 +106,14 @@ public final class Edits {
 
     private static boolean offers(Character c, Map.Entry<String, String> choice) {
         return offers(c, choice.getKey(), choice.getValue());
+    }
+
+    private static boolean inHand(Character c, String part) {
+        return c.part(part)
+                .flatMap(Part::parent)
+                .flatMap(c::part)
+                .filter(p -> p.role() == PartRole.HAND)
+                .isPresent();
     }
 
     private static boolean offers(Character c, String part, String drawing) {

@@ -10,6 +10,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnGrip;
 import app.leeward.core.rig.DrawnWrist;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
@@ -41,6 +42,9 @@ public final class Hands {
     private static final double STRAIGHT = 6;
     /** What may open: two flat ends that only touch open by a third of their width. */
     private static final double GAP = 0.25;
+
+    /** How far from the place a point stands for, in widths of the wrist, another is still the same point of its drawing. */
+    private static final double ALIKE = 0.25;
 
     private Hands() {}
 
@@ -286,7 +290,12 @@ public final class Hands {
                         : x)
                 .toList();
         // where it is found again depends on the outline's new place; it is known now
+        // what it holds is held where it was
+        List<DrawnGrip> grips = c.grips().stream()
+                .map(g -> g.part().equals(part) && g.drawing().equals(drawing) ? g.moved(m) : g)
+                .toList();
         return Optional.of(c.withPart(part, p -> p.withDrawings(drawings, p.shown()))
+                .withGrips(grips)
                 .withWrists(with(c.wrists(), new DrawnWrist(part, drawing, there))));
     }
 
@@ -302,11 +311,9 @@ public final class Hands {
         return c.withWrists(all);
     }
 
-    /** How far from the place a point stands for, in widths of the wrist, another is still the same point of its drawing. */
-    private static final double ALIKE = 0.25;
-
     /**
-     * The points on a hand's other drawings that stand for one of a drawing: of all shapes in the same role the nearest when both wrists are laid on each other.
+     * The points on a hand's other drawings that stand for one of a drawing: of all shapes in the same role the nearest when both
+     * wrists are laid on each other.
      */
     public static List<PointWeight> alike(Character c, String part, String drawing, int shape, int at, double weight) {
         List<PointWeight> out = new ArrayList<>();

@@ -46,7 +46,7 @@ record Joint(Geometry bare, double width) {
             for (int i = 0; i < open.getNumGeometries(); i++) {
                 // no circle in it is larger than it
                 if (open.getGeometryN(i) instanceof Polygon p
-                        && 2 * Math.sqrt(p.getArea() / Math.PI) > widest + EXACT) {
+                        && 2 * Math.sqrt(p.getArea() / Math.PI) > widest + EXACT * width) {
                     widest = Math.max(
                             widest,
                             2

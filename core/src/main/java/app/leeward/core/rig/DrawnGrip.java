@@ -23,6 +23,15 @@ public record DrawnGrip(String part, String drawing, Point at, double angle) {
                 .times(Matrix.translate(-pivot.x(), -pivot.y()));
     }
 
+    /** The same grip of a drawing that was turned, scaled and moved. */
+    public DrawnGrip moved(Matrix similarity) {
+        return new DrawnGrip(
+                part,
+                drawing,
+                similarity.apply(at),
+                angle + Math.toDegrees(Math.atan2(similarity.b(), similarity.a())));
+    }
+
     public DrawnGrip mirrored(String twin, double axis) {
         return new DrawnGrip(twin, drawing, Matrix.mirror(axis).apply(at), -angle + 0.0);
     }

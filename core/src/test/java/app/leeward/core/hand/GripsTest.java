@@ -12,18 +12,26 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.edit.Discard;
 import app.leeward.core.edit.DropDrawing;
 import app.leeward.core.edit.Flip;
+import app.leeward.core.edit.Hang;
 import app.leeward.core.edit.Hold;
 import app.leeward.core.edit.MarkFingers;
 import app.leeward.core.edit.OrderShape;
 import app.leeward.core.edit.Place;
+import app.leeward.core.edit.ReadAs;
+import app.leeward.core.edit.RegisterHand;
 import app.leeward.core.edit.SetGrip;
+import app.leeward.core.edit.SetWrist;
+import app.leeward.core.intake.Offer;
 import app.leeward.core.rig.Channel;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.DrawnGrip;
 import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Wrist;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -143,6 +151,35 @@ class GripsTest {
         assertThat(done(c, new DropDrawing(HAND, "fist")).grips()).isEmpty();
         Character without = done(c, new Discard(List.of(BELL)));
         assertThat(without.held()).isEmpty();
+    }
+
+    @Test
+    void whatIsHungElsewhereIsSeenAgain() {
+        Character c = held(0);
+        Character hung = done(c, new Hang(List.of(BELL), Optional.of("head")));
+        assertThat(hung.held()).isEmpty();
+        assertThat(new Evaluator(hung)
+                        .frame(new Pose(Map.of(), Map.of(HAND, "open"), Map.of(), Map.of()))
+                        .of(BELL))
+                .isPresent();
+        Character noHand = done(c, new ReadAs(List.of(new Offer(HAND, PartRole.OTHER, Side.LEFT))));
+        assertThat(noHand.held()).isEmpty();
+    }
+
+    /** The open hand drawn a quarter turn off and twice as large: brought onto the wrist, its grip goes along. */
+    @Test
+    void aGripGoesAlongWhenItsDrawingIsBroughtOntoTheWrist() {
+        Character c = done(RIG, new SetGrip(HAND, "open", Optional.of(new Point(420, 500)), 30));
+        Wrist there = new Wrist(new Point(500, 520), new Point(500, 480));
+        // the similarity from (0, 0)-(0, 80) onto it: half as large, turned by 180°
+        Wrist drawn = new Wrist(new Point(0, 0), new Point(0, 80));
+        c = done(c, new SetWrist(HAND, "fist", there.first(), there.second()));
+        c = done(c, new SetWrist(HAND, "open", drawn.first(), drawn.second()));
+        Character mended = done(c, new RegisterHand(HAND, "open", false));
+        DrawnGrip grip = mended.grip(HAND, "open").orElseThrow();
+        assertThat(grip.at().x()).isCloseTo(500 - 420 / 2.0, within(1e-9));
+        assertThat(grip.at().y()).isCloseTo(520 - 500 / 2.0, within(1e-9));
+        assertThat(Math.abs(grip.angle() - 30)).isCloseTo(180, within(1e-9));
     }
 
     @Test
