@@ -35,7 +35,8 @@ export function HandsBench() {
     queryKey: ['bent', view.id, view.revision, shownHand?.part, swing],
     queryFn: () => api.bent(view.id, shownHand!.part, swing),
     enabled: bend !== undefined,
-    placeholderData: keepPreviousData,
+    // both hands have drawings of the same names
+    placeholderData: (before, query) => (query?.queryKey[3] === shownHand?.part ? before : undefined),
   });
   const head = <h1 className="text-2xl font-bold">Hands</h1>;
   if (hands.error)
@@ -158,7 +159,7 @@ export function HandsBench() {
           aria-valuetext={bend ? `over ${Math.round(bend.reach * 100)} % of its width` : 'not at all'}
           onChange={(e) => setReach(Number(e.target.value) / 100)}
           onPointerUp={() => bends()}
-          onKeyUp={(e) => e.key.startsWith('Arrow') && bends()}
+          onKeyUp={() => bends()}
           onBlur={() => bends()}
         />
         <span className="w-16 text-right text-faint tabular-nums">

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /** Exact reflection about the axis of symmetry: of one side onto the other, and of the whole character. */
 public final class Mirror {
@@ -214,32 +215,29 @@ public final class Mirror {
         Dial out = Recorder.with(d, to);
         for (Bands b : d.bands()) {
             String other = otherPart(c, b.part());
-            List<Band> kept = new ArrayList<>(out.bandsOf(other));
-            kept.removeIf(x -> at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest());
-            for (Band x : turned(b.bands(), d.rest())) {
-                boolean side = at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest();
-                if (side && x.from() >= d.from() && x.to() <= d.to()) {
-                    kept.add(new Band(x.from(), x.to(), otherDrawing(c, other, x.drawing())));
-                }
-            }
-            kept.sort(Comparator.comparingDouble(Band::from));
-            out = out.withBands(other, kept);
+            out = out.withBands(other, across(d, at, b, out.bandsOf(other), what -> otherDrawing(c, other, what)));
         }
         for (Bands b : d.layers()) {
             String other = otherPart(c, b.part());
-            List<Band> kept = new ArrayList<>(out.layersOf(other));
-            kept.removeIf(x -> at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest());
-            for (Band x : turned(b.bands(), d.rest())) {
-                boolean side = at > d.rest() ? x.to() <= d.rest() : x.from() >= d.rest();
-                if (side && x.from() >= d.from() && x.to() <= d.to()) {
-                    kept.add(new Band(
-                            x.from(), x.to(), x.drawing().equals(Dial.BACK) ? Dial.BACK : otherPart(c, x.drawing())));
-                }
-            }
-            kept.sort(Comparator.comparingDouble(Band::from));
-            out = out.withLayers(other, kept);
+            UnaryOperator<String> over = what -> what.equals(Dial.BACK) ? what : otherPart(c, what);
+            out = out.withLayers(other, across(d, at, b, out.layersOf(other), over));
         }
         return out;
+    }
+
+    /** Bands of a part with those of its other side that lie on the side of rest a stop is at, taken across. */
+    private static List<Band> across(Dial d, double at, Bands from, List<Band> there, UnaryOperator<String> other) {
+        boolean above = at > d.rest();
+        List<Band> kept = new ArrayList<>(there);
+        kept.removeIf(x -> above ? x.to() <= d.rest() : x.from() >= d.rest());
+        for (Band x : turned(from.bands(), d.rest())) {
+            boolean side = above ? x.to() <= d.rest() : x.from() >= d.rest();
+            if (side && x.from() >= d.from() && x.to() <= d.to()) {
+                kept.add(new Band(x.from(), x.to(), other.apply(x.drawing())));
+            }
+        }
+        kept.sort(Comparator.comparingDouble(Band::from));
+        return kept;
     }
 
     /** Names of parts whose reshaped outlines cannot be mirrored: not drawn point for point alike on both sides. */
