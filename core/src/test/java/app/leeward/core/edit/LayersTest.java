@@ -118,13 +118,14 @@ class LayersTest {
         Character c = done(FACE, stack("nose", "ear-left"));
         c = c.withStacks(List.of(
                 new DrawnStack("ear-left", c.part("ear-left").orElseThrow().shown(), "brow-left")));
+        String brow = c.part("brow-left").orElseThrow().name();
         Optional<Reason> turned = order(c, Pose.of(Map.of("turn", 60.0)));
         assertThat(turned.orElseThrow().value()).isEqualTo("lies over nose");
         assertThat(turned.orElseThrow().heard().get(0).by()).isEqualTo("turn");
         assertThat(turned.orElseThrow().overruled()).hasSize(2);
-        assertThat(turned.orElseThrow().overruled().get(0).says()).contains("lies over brow L");
+        assertThat(turned.orElseThrow().overruled().get(0).says()).contains("lies over " + brow);
         Optional<Reason> rest = order(c, Pose.REST);
-        assertThat(rest.orElseThrow().value()).isEqualTo("lies over brow L");
+        assertThat(rest.orElseThrow().value()).isEqualTo("lies over " + brow);
         assertThat(order(FACE, Pose.of(Map.of("turn", 60.0))))
                 .as("nobody but the order itself")
                 .isEmpty();
