@@ -215,6 +215,7 @@ export function HandsBench() {
                   own={d.wrist}
                   swing={swing}
                   bent={bend && bent.data?.drawings[d.drawing]?.outlines}
+                  gap={d.gap}
                   under={under && under !== d.drawing ? shapesOf(part.id, under) : undefined}
                   put={
                     putting === d.drawing
@@ -231,7 +232,7 @@ export function HandsBench() {
                     className="text-faint tabular-nums"
                     title="The widest place that opens at the wrist when the arm swings by 60°, and the largest angle between the outlines of hand and arm where they meet"
                   >
-                    gap {d.gap.toFixed(1)} · {d.bend.toFixed(0)}°
+                    gap {d.gap.width.toFixed(1)} · {d.bend.toFixed(0)}°
                   </span>
                 </span>
                 <span className={`block min-h-8 text-[11.5px] ${d.says ? 'text-wrong' : 'text-faint'}`}>

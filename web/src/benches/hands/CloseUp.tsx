@@ -101,6 +101,7 @@ export function CloseUp({
           own={drawing.wrist}
           swing={swing}
           bent={bent?.outlines}
+          gap={drawing.gap}
           high="h-[230px]"
           overlay={(width) => (
             <>

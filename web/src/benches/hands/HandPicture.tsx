@@ -24,6 +24,7 @@ export function HandPicture({
   put,
   bent,
   overlay,
+  gap,
   high = 'h-[118px]',
 }: {
   hand: Shape[];
@@ -43,6 +44,8 @@ export function HandPicture({
   bent?: string[];
   /** What lies over the drawing and turns with it. */
   overlay?: (width: number) => React.ReactNode;
+  /** Where the joint opens widest, and at which swing: marked as far as the swing goes there. */
+  gap?: { width: number; at: number[]; by: number };
   high?: string;
 }) {
   const h = useRef<SVGGElement>(null);
@@ -110,6 +113,19 @@ export function HandPicture({
         strokeWidth={width * 0.035}
         strokeDasharray={`${width * 0.1} ${width * 0.07}`}
       />
+      {gap && gap.width > 0.02 * width && swing * gap.by > 0 && (
+        <circle
+          data-testid="gap"
+          cx={gap.at[0]}
+          cy={gap.at[1]}
+          r={gap.width / 2}
+          fill="var(--color-wrong)"
+          fillOpacity={(0.5 * Math.abs(swing)) / 60}
+          stroke="var(--color-wrong)"
+          strokeOpacity={Math.abs(swing) / 60}
+          strokeWidth={width * 0.025}
+        />
+      )}
       <g ref={points} transform={`rotate(${swing} ${middle.x} ${middle.y})`}>
         {overlay?.(width)}
         {shown.map((p, i) => (

@@ -274,6 +274,11 @@ class HandsStoryTest extends Story {
         page.waitForFunction(
                 "was => Number(document.querySelector('[data-testid=hand-relaxed]').innerText.match(/gap ([\\d.]+)/)[1]) > was + 3",
                 bends);
+        // marked where it opens, on whichever side it opens wider
+        if (page.getByTestId("gap").count() == 0) {
+            page.getByLabel("Swing").fill("-30");
+        }
+        assertThat(page.getByTestId("gap").first()).isVisible();
         button("Undo on the character").click();
         page.waitForFunction(
                 "was => Math.abs(Number(document.querySelector('[data-testid=hand-relaxed]').innerText.match(/gap ([\\d.]+)/)[1]) - was) < 0.2",

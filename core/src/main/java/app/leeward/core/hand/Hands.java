@@ -55,7 +55,7 @@ public final class Hands {
      * @param ratio its wrist's width over that of the wrist all should have
      * @param turned by how much its wrist's line is turned against it, degrees
      * @param bend largest angle between its outline and the arm's where they meet, degrees; 0 without an arm
-     * @param gap widest place that opens at the wrist while the arm swings, units; 0 without an arm
+     * @param gap widest place that opens at the wrist while the arm swings; none without an arm
      * @param says what is wrong, in words; empty when nothing is
      */
     public record AtWrist(
@@ -66,7 +66,7 @@ public final class Hands {
             double ratio,
             double turned,
             double bend,
-            double gap,
+            Gap gap,
             String says) {}
 
     /**
@@ -155,7 +155,7 @@ public final class Hands {
                     1,
                     0,
                     0,
-                    0,
+                    Gap.NONE,
                     "It has no area, so no wrist is found; put its two points there.");
         }
         Wrist w = own.get();
@@ -163,7 +163,7 @@ public final class Hands {
         double off = w.middle().distance(to.middle());
         double ratio = w.width() / to.width();
         double turned = turned(to, w);
-        double gap = joint.map(j -> j.gap(by -> swung(d, w, to, bends, by))).orElse(0.0);
+        Gap gap = joint.map(j -> j.gap(by -> swung(d, w, to, bends, by))).orElse(Gap.NONE);
         double bend = arm.map(a -> bend(d.art(), a)).orElse(0.0);
         List<String> told = new ArrayList<>();
         if (off > THERE * to.width()) {
@@ -175,8 +175,8 @@ public final class Hands {
         if (Math.abs(ratio - 1) > AS_WIDE) {
             told.add(say("its wrist is %.0f %% as wide", 100 * ratio));
         }
-        if (told.isEmpty() && gap > GAP * to.width()) {
-            told.add(say("a gap of %.1f opens when the arm swings", gap));
+        if (told.isEmpty() && gap.width() > GAP * to.width()) {
+            told.add(say("a gap of %.1f opens when the arm swings", gap.width()));
         }
         return new AtWrist(d.id(), d.name(), own, off, ratio, turned, bend, gap, String.join(", ", told));
     }

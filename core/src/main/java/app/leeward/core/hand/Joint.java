@@ -35,23 +35,22 @@ record Joint(Geometry bare, double width) {
 
     /**
      * The widest place in the circle that neither arm nor hand covers when the hand is turned by {@link Hands#SWING} to either
-     * side, units.
+     * side.
      *
      * @param swung the hand turned by so many degrees
      */
-    double gap(DoubleFunction<Artwork> swung) {
-        double widest = 0;
+    Gap gap(DoubleFunction<Artwork> swung) {
+        Gap widest = Gap.NONE;
         for (double by : new double[] {-Hands.SWING, Hands.SWING}) {
             Geometry open = without(bare, fills(near(swung.apply(by), bare)));
             for (int i = 0; i < open.getNumGeometries(); i++) {
                 // no circle in it is larger than it
                 if (open.getGeometryN(i) instanceof Polygon p
-                        && 2 * Math.sqrt(p.getArea() / Math.PI) > widest + EXACT * width) {
-                    widest = Math.max(
-                            widest,
-                            2
-                                    * MaximumInscribedCircle.getRadiusLine(p, EXACT * width)
-                                            .getLength());
+                        && 2 * Math.sqrt(p.getArea() / Math.PI) > widest.width() + EXACT * width) {
+                    MaximumInscribedCircle circle = new MaximumInscribedCircle(p, EXACT * width);
+                    double across = 2 * circle.getRadiusLine().getLength();
+                    Coordinate at = circle.getCenter().getCoordinate();
+                    widest = across > widest.width() ? new Gap(across, new Point(at.x, at.y), by) : widest;
                 }
             }
         }

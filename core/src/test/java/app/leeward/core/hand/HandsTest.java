@@ -143,16 +143,28 @@ class HandsTest {
         Wrist at = new Wrist(new Point(500, 520), new Point(500, 480));
         Artwork block = art(Rigs.box(300, 400, 200, 200));
         Artwork arm = art(Rigs.box(500, 400, 200, 200));
-        assertThat(Joint.of(at, Joint.fills(arm)).gap(by -> turned(block, at, by)))
-                .isCloseTo(2 * 20.0 / 3, within(0.4));
+        Gap open = Joint.of(at, Joint.fills(arm)).gap(by -> turned(block, at, by));
+        assertThat(open.width()).isCloseTo(2 * 20.0 / 3, within(0.4));
+        // its middle lies r / sin 30° from the wrist's middle, half way between the two ends
+        assertThat(open.at().distance(at.middle())).isCloseTo(2 * 20.0 / 3, within(0.4));
+        assertThat(Math.abs(open.by())).isEqualTo(Hands.SWING);
+        double way =
+                Math.toDegrees(Math.atan2(open.at().x() - 500, 500 - open.at().y()));
+        assertThat(Math.abs(way))
+                .as("from the wrist's line, half of 60°")
+                .satisfiesAnyOf(d -> assertThat(d).isCloseTo(30, within(2.0)), d -> assertThat(d)
+                        .isCloseTo(150, within(2.0)));
         Artwork deep = art(Rigs.box(300, 400, 240, 200));
-        assertThat(Joint.of(at, Joint.fills(arm)).gap(by -> turned(deep, at, by)))
+        assertThat(Joint.of(at, Joint.fills(arm))
+                        .gap(by -> turned(deep, at, by))
+                        .width())
                 .as("an end that reaches far into the sleeve")
                 .isLessThan(0.05);
         // the same flat end, with the points of the wrist staying on the arm
         WristBend bend = new WristBend("hand", 0.5, List.of());
         assertThat(Joint.of(at, Joint.fills(arm))
-                        .gap(by -> turned(bend.bent(block, at, "d", rotation(at, -by)), at, by)))
+                        .gap(by -> turned(bend.bent(block, at, "d", rotation(at, -by)), at, by))
+                        .width())
                 .as("a wrist that bends")
                 .isLessThan(0.05);
     }
