@@ -1,4 +1,4 @@
-import { AlignVerticalSpaceAround, PenTool, Pin, Star } from 'lucide-react';
+import { ArrowLeft, ArrowRight, AlignVerticalSpaceAround, PenTool, Pin, Star } from 'lucide-react';
 import { useState } from 'react';
 import type { Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
@@ -6,6 +6,7 @@ import { useShown, useStudio } from '../../state/studio';
 import { DrawingKeyField } from '../../ui/DrawingKeyField';
 import { Runs } from '../hands/Runs';
 import { DrawingThumb } from '../../ui/DrawingThumb';
+import { EditableName } from '../../ui/EditableName';
 import { useWheelSteps } from '../../ui/wheel';
 
 /** From how many drawings on they are found by typing. */
@@ -35,6 +36,7 @@ export function Drawings({ part }: { part: Part }) {
     const next = all[(at + by + all.length) % all.length]!;
     useDesk.getState().pick(part.id, next);
   };
+  const shownAt = part.drawings.findIndex((d) => d.id === shown);
   const stepper = useWheelSteps(stepBy, () => void director.offer(part.id));
   if (part.drawings.length === 0) return null;
   return (
@@ -148,6 +150,34 @@ export function Drawings({ part }: { part: Part }) {
           );
         })}
       </div>
+      {shownAt >= 0 && (
+        <div className="mt-1.5 flex items-center gap-1.5 text-[12.5px]">
+          <span className="text-faint">shown:</span>
+          <span className="min-w-0 flex-1">
+            <EditableName
+              key={shown}
+              label="Name of the drawing"
+              name={part.drawings[shownAt]!.name}
+              rename={(name) => edit({ kind: 'name-drawing', part: part.id, drawing: shown!, name })}
+            />
+          </span>
+          {part.drawings.length > 1 &&
+            ([-1, 1] as const).map((by) => (
+              <button
+                key={by}
+                className="btn px-1.5"
+                disabled={!part.drawings[shownAt + by]}
+                aria-label={by < 0 ? 'Earlier in the set' : 'Later in the set'}
+                title={by < 0 ? 'Earlier in the set' : 'Later in the set'}
+                onClick={() =>
+                  void edit({ kind: 'order-drawing', part: part.id, drawing: shown!, to: shownAt + by })
+                }
+              >
+                {by < 0 ? <ArrowLeft size={13} aria-hidden /> : <ArrowRight size={13} aria-hidden />}
+              </button>
+            ))}
+        </div>
+      )}
       {part.drawings.length > 1 && <Stand part={part} />}
       {part.drawings.length > 1 && <Runs part={part} />}
     </>

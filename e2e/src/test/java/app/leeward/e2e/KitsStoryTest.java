@@ -42,6 +42,31 @@ class KitsStoryTest extends Story {
     }
 
     @Test
+    void theDrawingsOfASetAreNamedAndPutInOrder() {
+        page.navigate("about:blank");
+        hand.open(server.url() + "/#b=parts&part=hand-left");
+        page.getByLabel("Name of the drawing: relaxed. Rename").click();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("fist");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("has a drawing called fist already");
+        page.keyboard().press("Control+a");
+        page.keyboard().type("at ease");
+        page.keyboard().press("Enter");
+        assertThat(button("Pick at ease")).isVisible();
+        assertThat(button("Earlier in the set")).isDisabled();
+        button("Later in the set").click();
+        page.waitForFunction("() => [...document.querySelectorAll('button[aria-label^=\"Pick \"]')].findIndex("
+                + "b => b.getAttribute('aria-label') === 'Pick at ease') === 1");
+        page.reload();
+        assertThat(button("Earlier in the set")).isEnabled();
+        button("Undo on the character").click();
+        assertThat(button("Earlier in the set")).isDisabled();
+        button("Undo on the character").click();
+        assertThat(page.getByLabel("Name of the drawing: relaxed. Rename")).isVisible();
+    }
+
+    @Test
     void aKitIsPutOnByClickAndKeyAndIsKeptOverAReload() throws Exception {
         hand.bench("Kits").click();
         Locator clothes = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Clothes"));

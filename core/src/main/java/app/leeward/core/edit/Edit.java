@@ -26,6 +26,8 @@ public sealed interface Edit
                 ShowKit,
                 KeyKit,
                 StackDrawing,
+                NameDrawing,
+                OrderDrawing,
                 ShowPast,
                 SplitNose,
                 Hold,

@@ -1,0 +1,44 @@
+package app.leeward.core.edit;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.rig.Character;
+import java.util.Optional;
+import java.util.Set;
+
+/** Gives a drawing of a part another name; two drawings of one part never have the same. */
+public record NameDrawing(String part, String drawing, String name) implements Edit {
+    @Override
+    public Set<String> touches() {
+        return Set.of("name of " + part + "/" + drawing);
+    }
+
+    @Override
+    public String describe(Character before) {
+        return "Named " + Redrawing.name(before, part, drawing) + " " + name.strip();
+    }
+
+    @Override
+    public Outcome on(Character before) {
+        Optional<Outcome> bad = Edits.badName(name);
+        if (bad.isPresent()) {
+            return bad.get();
+        }
+        if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
+            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+        }
+        boolean taken = before.part(part).orElseThrow().drawings().stream()
+                .anyMatch(d -> !d.id().equals(drawing) && d.name().equalsIgnoreCase(name.strip()));
+        if (taken) {
+            return new Outcome.Refused(
+                    "name-taken", Edits.nameOf(before, part) + " has a drawing called " + name.strip() + " already.");
+        }
+        return Edits.onPart(
+                before,
+                part,
+                p -> p.withDrawings(
+                        p.drawings().stream()
+                                .map(d -> d.id().equals(drawing) ? new Drawing(d.id(), name.strip(), d.art()) : d)
+                                .toList(),
+                        p.shown()));
+    }
+}
