@@ -1,6 +1,6 @@
 import { useQuery, keepPreviousData } from '@tanstack/react-query';
 import { CircleCheck } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api, type Shape } from '../api/client';
 import { useDesk } from '../state/desk';
 import { asMessage, useStudio } from '../state/studio';
@@ -28,6 +28,7 @@ export function HandsBench() {
   const [putting, setPutting] = useState<string | null>(null);
   const [near, setNear] = useState<string | null>(null);
   const [reach, setReach] = useState<number | null>(null);
+  const sent = useRef<number | null>(null);
   const picks = useDesk((s) => s.picks);
   const shownHand = hands.data?.hands.find((h) => h.part === chosen) ?? hands.data?.hands[0];
   const bend = character.wristBends.find((b) => b.part === shownHand?.part);
@@ -70,9 +71,14 @@ export function HandsBench() {
   const armOver = (drawing: string) => (arm ? height(arm.id) > height(stackOf(drawing) ?? part.id) : false);
   const closeUp = hand.drawings.find((d) => d.drawing === near);
   const bends = () => {
-    if (reach !== null && reach !== (bend?.reach ?? 0))
-      void edit({ kind: 'bend-wrist', part: part.id, reach }).finally(() => setReach(null));
-    else setReach(null);
+    // a key let go of while the answer is on its way asks for nothing new
+    if (reach === null || sent.current === reach) return;
+    if (reach === (bend?.reach ?? 0)) return setReach(null);
+    sent.current = reach;
+    void edit({ kind: 'bend-wrist', part: part.id, reach }).finally(() => {
+      sent.current = null;
+      setReach((now) => (now === reach ? null : now));
+    });
   };
   const frontFirst = [...character.order].reverse().filter((id) => id !== part.id);
   const off = hand.drawings.filter((d) => d.says !== '');
