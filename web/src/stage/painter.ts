@@ -140,7 +140,7 @@ interface Slot {
 }
 
 /** A clip path or a mask that some parts are seen through, and what it was made from. */
-interface Cutter {
+interface CutBy {
   element: SVGClipPathElement | SVGMaskElement;
   placed: SVGElement[];
   shown: string;
@@ -170,7 +170,7 @@ export class Painter {
   private readonly defs = element('defs');
   private readonly slots = new Map<string, Slot>();
   /** What cuts, by the part it is made from. */
-  private readonly cutters = new Map<string, Map<Cut, Cutter>>();
+  private readonly cutsBy = new Map<string, Map<Cut, CutBy>>();
   private readonly hashes = new Map<string, string>();
   private readonly last = new Map<string, Placed>();
 
@@ -260,9 +260,9 @@ export class Painter {
       slot?.bent.delete(drawing);
       const last = this.last.get(part);
       if (slot && group && last?.drawing === drawing && last.outlines?.length) this.bend(slot, last);
-      for (const [kind, cutter] of this.cutters.get(part) ?? []) {
-        cutter.shown = '';
-        this.cutterOf(kind, part);
+      for (const [kind, cutBy] of this.cutsBy.get(part) ?? []) {
+        cutBy.shown = '';
+        this.cutOf(kind, part);
       }
     }
   }
@@ -285,8 +285,8 @@ export class Painter {
     if (!before || before.matrix.some((v, i) => v !== p.matrix[i])) {
       const matrix = `matrix(${p.matrix.join(' ')})`;
       slot.placed.setAttribute('transform', matrix);
-      for (const cutter of this.cutters.get(p.part)?.values() ?? [])
-        for (const e of cutter.placed) e.setAttribute('transform', matrix);
+      for (const cutBy of this.cutsBy.get(p.part)?.values() ?? [])
+        for (const e of cutBy.placed) e.setAttribute('transform', matrix);
     }
     if ((slot.bent.get(p.drawing) ?? '') !== (p.outlines ?? []).join()) this.bend(slot, p);
     if (!before || before.opacity !== p.opacity) slot.placed.setAttribute('opacity', String(p.opacity));
@@ -343,7 +343,7 @@ export class Painter {
       ...(p.outside ?? []).map((o): [Cut, string] => ['o', o]),
       ...(p.behind ?? []).map((h): [Cut, string] => ['h', h]),
     ];
-    for (const [kind, by] of cuts) this.cutterOf(kind, by);
+    for (const [kind, by] of cuts) this.cutOf(kind, by);
     const key = cuts.map(([kind, by]) => `${kind}-${by}`).join(' ');
     if (slot.cuts === key) return;
     slot.cuts = key;
@@ -362,42 +362,42 @@ export class Painter {
     inner.append(slot.placed);
   }
 
-  private cutterOf(kind: Cut, by: string): void {
+  private cutOf(kind: Cut, by: string): void {
     const placed = this.last.get(by);
     if (!placed) return;
-    const own = this.cutters.get(by) ?? new Map<Cut, Cutter>();
-    this.cutters.set(by, own);
-    let cutter = own.get(kind);
+    const own = this.cutsBy.get(by) ?? new Map<Cut, CutBy>();
+    this.cutsBy.set(by, own);
+    let cutBy = own.get(kind);
     const shown = `${placed.drawing} ${(placed.outlines ?? []).join()}`;
-    if (cutter?.shown === shown) return;
+    if (cutBy?.shown === shown) return;
     const id = `${this.prefix}-${kind}-${by}`;
-    if (!cutter) {
+    if (!cutBy) {
       const made =
         kind === 'w'
           ? element('clipPath', { id })
           : element('mask', { id, maskUnits: 'userSpaceOnUse', ...FAR });
       this.defs.append(made);
-      cutter = { element: made, placed: [], shown: '' };
-      own.set(kind, cutter);
+      cutBy = { element: made, placed: [], shown: '' };
+      own.set(kind, cutBy);
     }
-    cutter.shown = shown;
+    cutBy.shown = shown;
     const transform = `matrix(${placed.matrix.join(' ')})`;
     const shapes = this.shapes(by, placed.drawing);
     const outline = (s: Shape) => placed.outlines?.[shapes.indexOf(s)] ?? s.path;
     if (kind === 'w') {
-      cutter.placed = windowShapes(shapes).map((s) => {
+      cutBy.placed = windowShapes(shapes).map((s) => {
         const path = element('path', { d: outline(s), transform });
         if (s.rule === 'EVENODD') path.setAttribute('clip-rule', 'evenodd');
         return path;
       });
-      cutter.element.replaceChildren(...cutter.placed);
+      cutBy.element.replaceChildren(...cutBy.placed);
       return;
     }
     const out = element('g', { transform });
     const taken = kind === 'o' ? windowShapes(shapes) : shapes.filter((s) => s.role === 'FINGERS');
     out.append(...taken.map((s) => silhouette(s, outline(s), kind === 'h')));
-    cutter.placed = [out];
-    cutter.element.replaceChildren(element('rect', { ...FAR, fill: '#fff' }), out);
+    cutBy.placed = [out];
+    cutBy.element.replaceChildren(element('rect', { ...FAR, fill: '#fff' }), out);
   }
 }
 
