@@ -9,7 +9,8 @@ mvn -q -B -ntp -pl bench dependency:build-classpath -Dmdep.outputFile="$HOME_DIR
 CP=bench/target/classes:$(cat "$HOME_DIR/bench.cp")
 printf '%s, %s processors, Java %s\n' "$(sed -n 's/^model name.*: //p' /proc/cpuinfo | head -1)" "$(nproc)" "$(java -version 2>&1 | sed -n '1s/.*"\(.*\)".*/\1/p')"
 java -cp "$CP" org.openjdk.jmh.Main "${1:-.*}" -v SILENT -rf text -rff "$HOME_DIR/jmh.txt" >/dev/null 2>&1 && cat "$HOME_DIR/jmh.txt"
-LEEWARD_DB_URL=$(bash scripts/cluster.sh bench start); export LEEWARD_DB_URL
+connect bench start
+bash scripts/cluster.sh bench admin -c 'alter role leeward createdb'
 trap 'kill "${server:-0}" 2>/dev/null || true; bash scripts/cluster.sh bench stop' EXIT
 export LEEWARD_DEMO=true LEEWARD_PORT; LEEWARD_PORT=$(free_port 18480)
 launch() {

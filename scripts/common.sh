@@ -1,5 +1,6 @@
 # What the scripts share. Sourced with the project's folder as the working directory.
-HOME_DIR=$PWD/.leeward
+# LEEWARD_HOME is another folder for everything that is kept: the database, logs, what was built to run.
+HOME_DIR=${LEEWARD_HOME:-$PWD/.leeward}
 say() { printf '%s\n' "$*" >&2; }
 die() { say "$*"; exit 1; }
 
@@ -19,13 +20,14 @@ debian() {
 }
 
 need_java() {
-  mkdir -p "$HOME_DIR"; chmod 755 "$HOME_DIR"
+  mkdir -p "$HOME_DIR"; chmod 700 "$HOME_DIR"
   command -v javac >/dev/null || debian openjdk-17-jdk-headless
   local v; v=$(javac -version 2>&1 | sed -E 's/javac ([0-9]+).*/\1/')
   [ "$v" -ge 17 ] || die "Leeward needs Java 17 or newer; this is Java $v."
   command -v mvn >/dev/null || debian maven
   # pages to print are set in it
   [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans.ttf ] || debian fonts-dejavu-core
+  command -v curl >/dev/null || debian curl
 }
 
 need_node() {
@@ -59,6 +61,41 @@ free_port() {
   while (exec 3<>"/dev/tcp/127.0.0.1/$p") 2>/dev/null; do p=$((p + 1)); done
   echo "$p"
 }
+
+# Starts a database and lets what is run from here on connect to it: connect NAME start|fresh.
+connect() {
+  local how; how=$(bash scripts/cluster.sh "$@") || exit 1
+  set -a; eval "$how"; set +a
+}
+
+# The server this project started, from the file it left: its process id and port; nothing when it is not running.
+our_server() {
+  local pid port
+  [ -f "$HOME_DIR/server.pid" ] || return 0
+  read -r pid port <"$HOME_DIR/server.pid" || true
+  if [ -n "${pid:-}" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q 'server-0.1.0-app.jar'; then
+    echo "$pid ${port:-0}"
+  fi
+}
+
+# Ends a server and comes back when it has really ended: what it is in the middle of is finished first.
+end_server() {
+  local i
+  kill -TERM "$1" 2>/dev/null || return 0
+  kill -CONT "$1" 2>/dev/null || true
+  for i in $(seq 180); do
+    kill -0 "$1" 2>/dev/null || return 0
+    # of an ended child only the entry is left until somebody asks for it
+    grep -q '^State:.Z' "/proc/$1/status" 2>/dev/null && return 0
+    sleep 0.25
+  done
+  say "The server (process $1) did not end within 45 s; ending it by force. Nothing accepted is lost."
+  kill -KILL "$1" 2>/dev/null || true
+  while kill -0 "$1" 2>/dev/null && ! grep -q '^State:.Z' "/proc/$1/status" 2>/dev/null; do sleep 0.1; done
+}
+
+# Whether the server at a port says that it is well.
+answers() { curl -sf -m "${2:-2}" -o /dev/null "http://127.0.0.1:$1/actuator/health"; }
 
 # Runs the server: unpacked, with the archive of loaded classes that an earlier run left behind when it ended.
 server_command() {

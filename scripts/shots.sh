@@ -4,8 +4,10 @@ set -euo pipefail
 . scripts/common.sh
 need_java; need_node; need_postgres; need_chromium
 build
-LEEWARD_DB_URL=$(PGOPTS='-c fsync=off' bash scripts/cluster.sh test start); export LEEWARD_DB_URL
+export PGOPTS='-c fsync=off'
 trap 'bash scripts/cluster.sh test stop' EXIT
+connect test start
+bash scripts/cluster.sh test admin -c 'alter role leeward createdb'
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
 mvn -q -B -ntp install -Dspotless.check.skip -pl e2e -Dtest=Shots -Dleeward.shots=true -Dsurefire.failIfNoSpecifiedTests=false >"$HOME_DIR/shots.log" 2>&1 \
   || { grep -v '^\s*at ' "$HOME_DIR/shots.log" | tail -15 >&2; die "The pictures could not be taken."; }

@@ -6,11 +6,11 @@ need_java; need_node; need_postgres; need_chromium
 for tool in flite sox rsvg-convert:librsvg2-bin; do
   command -v "${tool%%:*}" >/dev/null || debian "${tool##*:}"
 done
-LEEWARD_DB_URL=$(PGOPTS='-c fsync=off -c synchronous_commit=off -c full_page_writes=off' bash scripts/cluster.sh test start)
-export LEEWARD_DB_URL
+export PGOPTS='-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_connections=200'
 trap 'bash scripts/cluster.sh test stop' EXIT
-port=$(sed -E 's#.*:([0-9]+)/.*#\1#' <<<"$LEEWARD_DB_URL")
-psql -qAtX -h 127.0.0.1 -p "$port" -U postgres -c 'drop database if exists leeward with (force)' -c 'create database leeward' postgres
+connect test fresh
+# each class of stories has a database of its own
+bash scripts/cluster.sh test admin -c 'alter role leeward createdb'
 say "Front end: types, rules, format, tests …"
 (cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1 && npm run --silent lint && npm run --silent test) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end's checks failed."; }
 say "Java: format, unit, server and end-to-end tests …"

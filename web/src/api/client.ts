@@ -1,4 +1,8 @@
+import { isAway, useConnection } from './connection';
+import { Refusal } from './refusal';
 import type { components } from './schema';
+
+export { Refusal };
 
 type Schemas = components['schemas'];
 export type CharacterView = Schemas['CharacterView'];
@@ -20,6 +24,7 @@ export type Gesture = Schemas['Gesture'];
 export type ChoicesView = Schemas['ChoicesView'];
 export type PadFrames = Schemas['PadFrames'];
 export type LineView = Schemas['LineView'];
+export type ReadingView = Schemas['ReadingView'];
 export type PoseBody = Schemas['PoseBody'];
 export type Reason = Schemas['Reason'];
 export type Shape = Schemas['Shape'];
@@ -58,19 +63,6 @@ export type Stop = Schemas['Stop'];
 export type BallSetting = Schemas['BallSetting'];
 export type Artwork = Record<string, Shape[]>;
 
-/** What the server says when something cannot be done. */
-export class Refusal extends Error {
-  constructor(
-    readonly status: number,
-    readonly code: string,
-    readonly place: string,
-    says: string,
-    readonly since: string[] = [],
-  ) {
-    super(says);
-  }
-}
-
 async function refusal(response: Response): Promise<Refusal> {
   try {
     const p = await response.json();
@@ -79,17 +71,30 @@ async function refusal(response: Response): Promise<Refusal> {
       p.code ?? 'unknown',
       p.place ?? '',
       p.detail ?? response.statusText,
-      p.since ?? [],
+      told(p.since ?? [], p.sinceAll ?? 0),
     );
   } catch {
     return new Refusal(response.status, 'unknown', '', `The server answered ${response.status}.`);
   }
 }
 
-async function call(path: string, init?: RequestInit): Promise<Response> {
-  let response: Response;
+/** What was done in the meantime, and that there was more of it than is told. */
+function told(since: string[], all: number): string[] {
+  return all > since.length ? [`… and ${all - since.length} earlier changes`, ...since] : since;
+}
+
+/** The value that shows a write to come from this page. The server gave it in a cookie, which other pages cannot read. */
+function token(): string {
+  return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
+}
+
+async function ask(path: string, init?: RequestInit): Promise<Response> {
+  const writes = init?.method !== undefined && init.method !== 'GET';
   try {
-    response = await fetch(`/api/v1${path}`, init);
+    return await fetch(
+      `/api/v1${path}`,
+      writes ? { ...init, headers: { ...init.headers, 'X-XSRF-TOKEN': token() } } : init,
+    );
   } catch (e) {
     if (e instanceof DOMException && e.name === 'AbortError') throw e;
     throw new Refusal(
@@ -99,8 +104,23 @@ async function call(path: string, init?: RequestInit): Promise<Response> {
       'The server does not answer. Nothing accepted is lost; try again when it is back.',
     );
   }
-  if (!response.ok) throw await refusal(response);
-  return response;
+}
+
+async function call(path: string, init?: RequestInit): Promise<Response> {
+  try {
+    let response = await ask(path, init);
+    if (response.status === 403 && token() === '') {
+      // cookies were cleared while the page was open: any answer brings a new one
+      await ask('/characters?size=1');
+      response = await ask(path, init);
+    }
+    if (!response.ok) throw await refusal(response);
+    useConnection.getState().answered();
+    return response;
+  } catch (e) {
+    if (e instanceof Refusal) useConnection.getState().refused(e);
+    throw e;
+  }
 }
 
 async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
@@ -121,6 +141,46 @@ async function send<T>(path: string, parts: Record<string, string | File>): Prom
   const form = new FormData();
   for (const [name, value] of Object.entries(parts)) form.append(name, value);
   return (await call(path, { method: 'POST', body: form })).json();
+}
+
+/** Whoever waits for a recording to be read: told how far it is, and can end it. */
+export interface Waiting {
+  heard: (reading: ReadingView) => void;
+  signal: AbortSignal;
+}
+
+const LOOK_AGAIN = 300;
+
+/**
+ * Waits until a recording has been read. When the waiting is given up the reading is ended with it.
+ *
+ * @returns the line
+ */
+async function read(asked: Promise<ReadingView>, { heard, signal }: Waiting): Promise<LineView> {
+  let reading = await asked;
+  for (;;) {
+    heard(reading);
+    if (reading.state === 'DONE') return get<LineView>(`/lines/${reading.line}`);
+    if (reading.state === 'REFUSED')
+      throw new Refusal(
+        422,
+        reading.problem?.code ?? 'unknown',
+        reading.problem?.place ?? '',
+        reading.problem?.detail ?? 'The recording could not be read.',
+      );
+    if (reading.state === 'CANCELLED') throw new DOMException('cancelled', 'AbortError');
+    if (signal.aborted) {
+      reading = await post<ReadingView>(`/readings/${reading.id}/cancel`, {});
+      continue;
+    }
+    await new Promise((r) => setTimeout(r, LOOK_AGAIN));
+    try {
+      reading = await get<ReadingView>(`/readings/${reading.id}`);
+    } catch (e) {
+      // it is in the queue whether the server answers now or not
+      if (!(e instanceof Refusal) || !isAway(e)) throw e;
+    }
+  }
 }
 
 /** A moment: a pose held by hand, alone or over a frame of a line. */
@@ -206,15 +266,18 @@ export const api = {
     post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
   lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),
   line: (id: string) => get<LineView>(`/lines/${id}`),
-  recordLine: (id: string, sound: File, words: string) =>
-    send<LineView>(`/characters/${id}/lines`, { sound, words }),
+  recordLine: (id: string, sound: File, words: string, waiting: Waiting) =>
+    read(send<ReadingView>(`/characters/${id}/lines`, { sound, words }), waiting),
+  readings: (id: string) => get<ReadingView[]>(`/characters/${id}/readings`),
+  cancelReading: (id: string) => post<ReadingView>(`/readings/${id}/cancel`, {}),
   editLine: (id: string, base: number, edit: ShotEdit) =>
     post<LineView>(`/lines/${id}/edits`, { base, edit }),
   undoLine: (id: string, base: number) => post<LineView>(`/lines/${id}/undo`, { base }),
   redoLine: (id: string, base: number) => post<LineView>(`/lines/${id}/redo`, { base }),
-  words: (id: string, base: number, words: string) => post<LineView>(`/lines/${id}/words`, { base, words }),
-  pronounce: (id: string, base: number, word: string, soundsLike: string) =>
-    post<LineView>(`/lines/${id}/pronounce`, { base, word, soundsLike }),
+  words: (id: string, base: number, words: string, waiting: Waiting) =>
+    read(post<ReadingView>(`/lines/${id}/words`, { base, words }), waiting),
+  pronounce: (id: string, base: number, word: string, soundsLike: string, waiting: Waiting) =>
+    read(post<ReadingView>(`/lines/${id}/pronounce`, { base, word, soundsLike }), waiting),
   lineFrames: (id: string, pose: PoseBody, from: number, to: number, signal?: AbortSignal) =>
     post<FrameSeries>(`/lines/${id}/frames`, { pose, from, to }, signal),
   peaks: (id: string, count: number) => get<number[]>(`/lines/${id}/peaks?count=${count}`),

@@ -8,6 +8,7 @@ import { Shelf } from '../shelf/Shelf';
 import { Stage } from '../stage/Stage';
 import { useDesk } from '../state/desk';
 import { StudioProvider } from '../state/studio';
+import { ConnectionBar } from './ConnectionBar';
 import { DropProvider } from './drop';
 import { Keys } from './Keys';
 import { MessageBar } from './MessageBar';
@@ -44,15 +45,16 @@ export function App() {
   }, [characters.data]);
   useFirstLine(id);
 
-  if (characters.isPending) return <p className="p-8 text-faint">Opening the office …</p>;
-  if (characters.error)
+  if (!characters.data)
     return (
-      <p className="p-8 text-wrong">
-        The server does not answer. Is it running? This page tries again by itself.
-      </p>
+      <>
+        <ConnectionBar />
+        <p className="p-8 text-faint">Loading …</p>
+      </>
     );
   return (
     <DropProvider>
+      <ConnectionBar />
       {id && characters.data.items.some((c) => c.id === id) ? (
         <StudioProvider key={id} id={id} waiting={<p className="p-8 text-faint">Fetching the character …</p>}>
           <PlayerProvider>

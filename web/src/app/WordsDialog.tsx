@@ -2,6 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { api, Refusal } from '../api/client';
+import { useReading } from '../line/useReading';
+import { ReadingProgress } from '../line/ReadingProgress';
 import { useDesk } from '../state/desk';
 
 /** Asks which words a recording holds, and has the mouths put to them. */
@@ -9,15 +11,15 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
   const queries = useQueryClient();
   const character = useDesk((s) => s.character);
   const [text, setText] = useState(words.trim());
-  const [busy, setBusy] = useState(false);
+  const { reading, busy, wait, cancel } = useReading();
   const [problem, setProblem] = useState<Refusal | null>(null);
 
   const go = async () => {
     if (!character || busy) return;
-    setBusy(true);
     setProblem(null);
     try {
-      const line = await api.recordLine(character, file, text);
+      const line = await wait((waiting) => api.recordLine(character, file, text, waiting));
+      if (!line) return;
       queries.setQueryData(['line', line.id], line);
       await queries.invalidateQueries({ queryKey: ['lines', character] });
       useDesk.getState().say(line.id);
@@ -25,12 +27,11 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
       close();
     } catch (e) {
       setProblem(e instanceof Refusal ? e : new Refusal(0, 'unknown', '', String(e)));
-      setBusy(false);
     }
   };
 
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && !busy && close()}>
+    <Dialog.Root open onOpenChange={(open) => !open && (busy ? cancel() : close())}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content className="fixed top-1/2 left-1/2 z-50 w-[34rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-line bg-paper p-6 shadow-2xl">
@@ -46,6 +47,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
             value={text}
             autoFocus
             disabled={!character}
+            readOnly={busy}
             onChange={(e) => setText(e.target.value)}
             onKeyDown={(e) => {
               if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) void go();
@@ -64,9 +66,9 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
             </p>
           )}
           <div className="mt-4 flex items-center justify-end gap-2">
-            {busy && <span className="mr-auto text-faint">Listening to the recording …</span>}
-            <button className="btn" onClick={close} disabled={busy}>
-              Cancel
+            {busy && <ReadingProgress reading={reading} />}
+            <button className="btn" onClick={busy ? cancel : close}>
+              {busy ? 'Stop' : 'Cancel'}
             </button>
             <button
               className="btn-do"

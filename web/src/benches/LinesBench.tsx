@@ -1,8 +1,10 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { AudioLines, TriangleAlert } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { api, type LineView } from '../api/client';
 import { useDrop } from '../app/drop';
+import { ReadingProgress } from '../line/ReadingProgress';
+import { useReading } from '../line/useReading';
 import { useDesk } from '../state/desk';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
@@ -43,22 +45,58 @@ export function LinesBench() {
           are put to it at once.
         </p>
       )}
+      <UnfinishedReadings character={view.id} />
       {line && <Words key={line.id + line.shot.line.text} line={line} />}
       <MouthChart />
     </>
   );
 }
 
+/** Recordings that are being read, also those that were asked for before the page was loaded or in another window. */
+function UnfinishedReadings({ character }: { character: string }) {
+  const queries = useQueryClient();
+  const readings = useQuery({
+    queryKey: ['readings', character],
+    queryFn: () => api.readings(character),
+    refetchInterval: (q) => (q.state.data?.length ? 700 : 4000),
+  });
+  const all = readings.data ?? [];
+  const before = useRef(0);
+  useEffect(() => {
+    if (all.length < before.current) {
+      void queries.invalidateQueries({ queryKey: ['lines', character] });
+      void queries.invalidateQueries({ queryKey: ['line'] });
+    }
+    before.current = all.length;
+  }, [all.length, character, queries]);
+  const end = async (id: string) => {
+    await api.cancelReading(id);
+    await queries.invalidateQueries({ queryKey: ['readings', character] });
+  };
+  if (all.length === 0) return null;
+  return (
+    <ul className="mt-2 flex flex-col gap-1" aria-label="Recordings being read">
+      {all.map((r) => (
+        <li key={r.id} className="flex items-center gap-2 rounded-md border border-line px-2.5 py-1">
+          <span className="shrink-0 text-[13px]">
+            {r.kind === 'RECORD' ? 'A new line' : r.kind === 'WORDS' ? 'Other words' : 'Another sound'}
+          </span>
+          <ReadingProgress reading={r} />
+          <button className="btn py-0" onClick={() => void end(r.id)}>
+            Stop
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function Words({ line }: { line: LineView }) {
   const { view, changeLine, editLine } = useStudio();
   const [text, setText] = useState(line.shot.line.text);
-  const [busy, setBusy] = useState(false);
+  const { reading, busy, wait, cancel } = useReading();
   const { rules } = line.shot;
-  const reread = async () => {
-    setBusy(true);
-    await changeLine((l) => api.words(l.id, l.revision, text));
-    setBusy(false);
-  };
+  const reread = () => wait((waiting) => changeLine((l) => api.words(l.id, l.revision, text, waiting)));
   return (
     <section className="mt-3 rounded-xl border border-line bg-paper p-3.5">
       <EditableName
@@ -78,12 +116,16 @@ function Words({ line }: { line: LineView }) {
         }}
       />
       {text.trim() !== line.shot.line.text && (
-        <div className="mt-1 flex gap-2">
-          <button className="btn-do" disabled={busy || text.trim() === ''} onClick={() => void reread()}>
-            {busy ? 'Listening …' : 'Read again with these words'}
-          </button>
-          <button className="btn" disabled={busy} onClick={() => setText(line.shot.line.text)}>
-            Leave them
+        <div className="mt-1 flex items-center gap-2">
+          {busy ? (
+            <ReadingProgress reading={reading} />
+          ) : (
+            <button className="btn-do" disabled={text.trim() === ''} onClick={() => void reread()}>
+              Read again with these words
+            </button>
+          )}
+          <button className="btn" onClick={busy ? cancel : () => setText(line.shot.line.text)}>
+            {busy ? 'Stop' : 'Leave them'}
           </button>
         </div>
       )}
@@ -156,12 +198,11 @@ function Words({ line }: { line: LineView }) {
 function GuessRow({ word, phones }: { word: string; phones: string }) {
   const { changeLine } = useStudio();
   const [sounds, setSounds] = useState('');
-  const [busy, setBusy] = useState(false);
-  const keep = async () => {
-    setBusy(true);
-    await changeLine((l) => api.pronounce(l.id, l.revision, word, sounds.trim() || phones));
-    setBusy(false);
-  };
+  const { reading, busy, wait, cancel } = useReading();
+  const keep = () =>
+    wait((waiting) =>
+      changeLine((l) => api.pronounce(l.id, l.revision, word, sounds.trim() || phones, waiting)),
+    );
   return (
     <div className="mt-2 rounded-md bg-doing-soft p-2.5 text-[13px]">
       <p>
@@ -176,10 +217,15 @@ function GuessRow({ word, phones }: { word: string; phones: string }) {
           onChange={(e) => setSounds(e.target.value)}
           onKeyDown={(e) => e.key === 'Enter' && void keep()}
         />
-        <button className="btn" disabled={busy} onClick={() => void keep()}>
-          {busy ? 'Listening …' : sounds.trim() ? 'Remember' : 'The guess is right'}
+        <button className="btn" onClick={busy ? cancel : () => void keep()}>
+          {busy ? 'Stop' : sounds.trim() ? 'Remember' : 'The guess is right'}
         </button>
       </div>
+      {busy && (
+        <div className="mt-1.5 flex">
+          <ReadingProgress reading={reading} />
+        </div>
+      )}
     </div>
   );
 }

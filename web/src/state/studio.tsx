@@ -9,6 +9,7 @@ import {
   Refusal,
   type ShotEdit,
 } from '../api/client';
+import { isAway, whenThere } from '../api/connection';
 import { useDesk } from './desk';
 import { Director } from './director';
 import { InTurn } from './inTurn';
@@ -105,7 +106,10 @@ export function StudioProvider({
   const view = pair?.view;
   const lineView = lineId !== null && line.data?.character === id ? line.data : null;
 
-  const failed = useCallback((e: unknown) => tell(asMessage(e)), []);
+  const failed = useCallback((e: unknown) => {
+    // a server that is away is told at the top of the page, once for all that was asked of it
+    if (!(e instanceof Refusal && isAway(e))) tell(asMessage(e));
+  }, []);
   const director = useMemo(
     () => (view ? new Director(view.character, view.id, view.revision, lineView, failed) : null),
     [view, lineView, failed],
@@ -133,11 +137,13 @@ export function StudioProvider({
   const settle = useCallback(
     async <T,>(key: unknown[], work: () => Promise<T>): Promise<boolean> => {
       try {
-        const result = await work();
-        queries.setQueryData(key, result);
+        const result = await whenThere(work, (e) => e instanceof Refusal);
+        if (result === null) return false;
+        queries.setQueryData(key, result.done);
         tell(null);
         return true;
       } catch (e) {
+        if (e instanceof DOMException && e.name === 'AbortError') return false;
         tell(asMessage(e));
         if (e instanceof Refusal && e.code === 'stale') await queries.invalidateQueries({ queryKey: key });
         return false;
@@ -201,7 +207,8 @@ export function StudioProvider({
     };
   }, [view, pair, lineView, director, message, id, queries, settle, inTurn]);
 
-  if (character.error) return <>{asMessage(character.error).says}</>;
+  if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
+    return <>{asMessage(character.error).says}</>;
   return studio ? <Context.Provider value={studio}>{children}</Context.Provider> : <>{waiting}</>;
 }
 

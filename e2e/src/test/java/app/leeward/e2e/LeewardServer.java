@@ -37,15 +37,24 @@ final class LeewardServer implements AutoCloseable {
                     "run the end-to-end tests with ./leeward test, which starts their database");
         }
         String database = "leeward_" + name;
-        try (Connection c = DriverManager.getConnection(url, "postgres", "")) {
+        try (Connection c = DriverManager.getConnection(url, user(), password())) {
             c.createStatement().execute("drop database if exists " + database + " with (force)");
             c.createStatement().execute("create database " + database);
         } catch (SQLException e) {
             throw new IllegalStateException("the tests' database does not answer at " + url, e);
         }
-        LeewardServer server = new LeewardServer(url.replaceAll("/[^/]*$", "/" + database), freePort());
+        LeewardServer server = new LeewardServer(url.replaceFirst("/leeward\\?", "/" + database + "?"), freePort());
         server.launch();
         return server;
+    }
+
+    /** The tests' role owns its databases and may make more of them. */
+    private static String user() {
+        return System.getenv("LEEWARD_DB_USER");
+    }
+
+    private static String password() {
+        return System.getenv("LEEWARD_DB_PASSWORD");
     }
 
     private static int freePort() throws IOException {

@@ -11,6 +11,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.locks.LockSupport;
 
 /** Speaks HTTP as the page does, knowing nothing of the server's classes. */
 final class Client {
@@ -36,9 +37,12 @@ final class Client {
         }
     }
 
-    private Answer send(HttpRequest request) {
+    /** What a program that is no browser writes with: any value, in the cookie and in the header. */
+    private static final String TOKEN = "a-test";
+
+    private Answer send(HttpRequest.Builder request) {
         try {
-            HttpResponse<byte[]> r = http.send(request, HttpResponse.BodyHandlers.ofByteArray());
+            HttpResponse<byte[]> r = http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
             return new Answer(
                     r.statusCode(), r.headers().firstValue("Content-Type").orElse(""), r.body());
         } catch (IOException | InterruptedException e) {
@@ -47,14 +51,48 @@ final class Client {
     }
 
     Answer get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(base + path)).build());
+        return send(HttpRequest.newBuilder(URI.create(base + path)));
+    }
+
+    private HttpRequest.Builder writing(String path) {
+        return HttpRequest.newBuilder(URI.create(base + path))
+                .header("Cookie", "XSRF-TOKEN=" + TOKEN)
+                .header("X-XSRF-TOKEN", TOKEN);
+    }
+
+    /**
+     * Waits for a recording to be read.
+     *
+     * @param asked the answer to having asked for it
+     * @return the line; or, where it was refused, the refusal as if it had come at once
+     */
+    Answer read(Answer asked) {
+        if (asked.status() != 202) {
+            return asked;
+        }
+        String reading = "/api/v1/readings/" + asked.json().get("id").asText();
+        for (int i = 0; i < 600; i++) {
+            JsonNode now = get(reading).json();
+            switch (now.get("state").asText()) {
+                case "DONE" -> {
+                    return get("/api/v1/lines/" + now.get("line").asText());
+                }
+                case "REFUSED" -> {
+                    return new Answer(422, "", now.get("problem").toString().getBytes(StandardCharsets.UTF_8));
+                }
+                case "CANCELLED" -> throw new AssertionError("cancelled: " + now);
+                default -> LockSupport.parkNanos(100_000_000);
+            }
+        }
+        throw new AssertionError("not read in a minute: " + get(reading).json());
     }
 
     Answer post(String path, String json) {
-        return send(HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString(json))
-                .build());
+        return post(path, "application/json", json.getBytes(StandardCharsets.UTF_8));
+    }
+
+    Answer post(String path, String type, byte[] body) {
+        return send(writing(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofByteArray(body)));
     }
 
     /** A form with one file and text fields. */
@@ -70,9 +108,6 @@ final class Client {
             body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
         });
         body.writeBytes("--leeward--\r\n".getBytes(StandardCharsets.UTF_8));
-        return send(HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "multipart/form-data; boundary=leeward")
-                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
-                .build());
+        return post(path, "multipart/form-data; boundary=leeward", body.toByteArray());
     }
 }

@@ -23,9 +23,9 @@ class ContractTest {
         Path fresh = Path.of("target", "openapi.json");
         Client.JSON.writerWithDefaultPrettyPrinter().writeValue(fresh.toFile(), served);
         var committed = Client.JSON.readTree(Files.readAllBytes(Path.of("..", "web", "openapi.json")));
-        assertThat(committed)
+        assertThat(committed.equals(served))
                 .as("the API changed: copy server/target/openapi.json to web/openapi.json")
-                .isEqualTo(served);
+                .isTrue();
     }
 
     @Test

@@ -20,7 +20,7 @@ import java.util.TreeMap;
 
 /**
  * Forced alignment: finds given words in a recording. Loading takes seconds and some hundred megabytes, so make one and
- * keep it; calls are taken one after the other, because the library's recogniser keeps state.
+ * keep it; the library's recogniser keeps state, so one recording at a time.
  */
 final class Aligner {
     /** The model hears 16 kHz. */
@@ -30,6 +30,8 @@ final class Aligner {
      * named by its start and its features look ahead.
      */
     static final double EARLY = 0.017;
+
+    private static final double FRAMES_A_SECOND = 100;
     /** Longest recording, seconds, that is searched again without a beam. */
     private static final double PATIENCE = 60;
 
@@ -39,6 +41,7 @@ final class Aligner {
     private final StrictGrammar grammar;
     private final LineDictionary dictionary;
     private final StreamDataSource source;
+    private final Meter meter;
 
     Aligner() {
         ConfigurationManager config =
@@ -49,6 +52,7 @@ final class Aligner {
         grammar = (StrictGrammar) config.lookup("strictGrammar");
         dictionary = (LineDictionary) config.lookup("dictionary");
         source = (StreamDataSource) config.lookup("dataSource");
+        meter = (Meter) config.lookup("meter");
         words.allocate();
         patientWords.allocate();
         sounds.allocate();
@@ -58,7 +62,7 @@ final class Aligner {
      * @param line for each spoken word all its pronunciations
      * @throws SpeechProblem {@code words-not-found} when the words cannot be said in the time the recording lasts
      */
-    synchronized Aligned align(Sound sound, List<List<List<Phone>>> line) {
+    Aligned align(Sound sound, List<List<List<Phone>>> line, Listening listening) {
         byte[] pcm = sound.at(RATE).pcm16();
         Map<String, List<List<Phone>>> byKey = new LinkedHashMap<>();
         for (int i = 0; i < line.size(); i++) {
@@ -67,21 +71,23 @@ final class Aligner {
         dictionary.setWords(byKey);
         grammar.setWords(List.copyOf(byKey.keySet()));
         String last = "w" + (line.size() - 1);
-        List<Token> said = path(bestReaching(last, run(words, pcm)));
+        List<Token> said = path(bestReaching(last, run(words, pcm, listening.between(0, 0.5))));
         if (said.isEmpty() && sound.seconds() <= PATIENCE) {
-            said = path(bestReaching(last, run(patientWords, pcm)));
+            said = path(bestReaching(last, run(patientWords, pcm, listening.between(0.5, 0.8))));
         }
         if (said.isEmpty()) {
             throw new SpeechProblem(
                     "words-not-found",
                     "These words do not fit the recording: listen to it and type the words that are said in it.");
         }
-        Result free = run(sounds, pcm);
+        Result free = run(sounds, pcm, listening.between(0.8, 1));
         return read(said, scores(path(free.getBestToken())), sound.seconds(), line.size());
     }
 
-    private Result run(Recognizer recognizer, byte[] pcm) {
+    private Result run(Recognizer recognizer, byte[] pcm, Listening listening) {
         source.setInputStream(new ByteArrayInputStream(pcm));
+        double all = pcm.length / 2.0 / RATE * FRAMES_A_SECOND;
+        meter.begin(n -> listening.reached(Math.min(1, n / all)));
         Result result = recognizer.recognize();
         if (result == null) {
             throw new SpeechProblem("sound-short", "The recording is too short to hold any speech.");

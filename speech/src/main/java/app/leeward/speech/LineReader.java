@@ -18,7 +18,7 @@ public final class LineReader {
     public static final int MOST_WORDS = 600;
 
     private final PronouncingDictionary dictionary;
-    private Aligner aligner;
+    private final Aligners aligners = new Aligners();
 
     public LineReader() {
         this(PronouncingDictionary.load());
@@ -30,14 +30,7 @@ public final class LineReader {
 
     /** Loads the acoustic model now instead of with the first line; takes seconds. */
     public void warmUp() {
-        aligner();
-    }
-
-    private synchronized Aligner aligner() {
-        if (aligner == null) {
-            aligner = new Aligner();
-        }
-        return aligner;
+        aligners.warmUp();
     }
 
     /**
@@ -45,15 +38,29 @@ public final class LineReader {
      * @throws SpeechProblem when there are no words, too many, or they cannot be found in the recording
      */
     public DialogueLine read(String text, Sound sound, String hash, Lexicon lexicon) {
-        List<WrittenWord> written = WordReader.read(text);
-        if (written.isEmpty()) {
-            throw new SpeechProblem("words-none", "There are no words to put to the recording: type what is said.");
-        }
-        if (written.size() > MOST_WORDS) {
-            throw new SpeechProblem(
-                    "words-many", "The line has " + written.size() + " words; at most " + MOST_WORDS + " can be read.");
-        }
+        return read(text, sound, hash, lexicon, Listening.ALONE);
+    }
+
+    /** The same, telling how far it is; what {@code listening} throws ends it. */
+    public DialogueLine read(String text, Sound sound, String hash, Lexicon lexicon, Listening listening) {
         Map<String, Guess> guesses = new LinkedHashMap<>();
+        List<WrittenWord> written = written(text);
+        List<List<List<Phone>>> pronunciations = readable(written, sound.seconds(), lexicon, guesses);
+        Aligned aligned = aligners.align(sound, pronunciations, listening);
+        return line(text, sound, hash, written, aligned, List.copyOf(guesses.values()));
+    }
+
+    /**
+     * Looks at the words without listening to the recording.
+     *
+     * @throws SpeechProblem when they cannot be read out, or not in that time
+     */
+    public void requireReadable(String text, double seconds, Lexicon lexicon) {
+        readable(written(text), seconds, lexicon, new LinkedHashMap<>());
+    }
+
+    private List<List<List<Phone>>> readable(
+            List<WrittenWord> written, double seconds, Lexicon lexicon, Map<String, Guess> guesses) {
         List<List<List<Phone>>> pronunciations = new ArrayList<>();
         int sounds = 0;
         for (WrittenWord word : written) {
@@ -64,7 +71,7 @@ public final class LineReader {
             }
         }
         // every sound takes three states of 10 ms at the least
-        if (sounds * 0.03 > sound.seconds()) {
+        if (sounds * 0.03 > seconds) {
             throw new SpeechProblem(
                     "words-long",
                     String.format(
@@ -72,10 +79,37 @@ public final class LineReader {
                             "These %d words need at least %.1f s to say, but the recording lasts %.1f s.",
                             written.size(),
                             sounds * 0.03,
-                            sound.seconds()));
+                            seconds));
         }
-        Aligned aligned = aligner().align(sound, pronunciations);
-        return line(text, sound, hash, written, aligned, List.copyOf(guesses.values()));
+        return pronunciations;
+    }
+
+    /**
+     * The words of a text, within bounds.
+     *
+     * @throws SpeechProblem when there are none, or too many
+     */
+    static List<WrittenWord> written(String text) {
+        List<WrittenWord> written = WordReader.read(text);
+        if (written.isEmpty()) {
+            throw new SpeechProblem("words-none", "There are no words to put to the recording: type what is said.");
+        }
+        if (written.size() > MOST_WORDS) {
+            throw new SpeechProblem(
+                    "words-many", "The line has " + written.size() + " words; at most " + MOST_WORDS + " can be read.");
+        }
+        return written;
+    }
+
+    /**
+     * Reads a line again with other words, or words pronounced otherwise: only what changed and its surroundings are looked
+     * for in the recording, everything else stays where it was found. Where too much changed, or what changed is not found
+     * in its place, all of it is read again.
+     */
+    public DialogueLine correct(DialogueLine before, String text, Sound sound, Lexicon lexicon, Listening listening) {
+        return new Correction(this, before, text, sound, lexicon)
+                .made(listening)
+                .orElseGet(() -> read(text, sound, before.sound(), lexicon, listening));
     }
 
     /** Whether the dictionary has a word, so that nothing has to be guessed. */
@@ -88,7 +122,7 @@ public final class LineReader {
         return pronunciations(word, lexicon, new LinkedHashMap<>());
     }
 
-    private List<List<Phone>> pronunciations(String word, Lexicon lexicon, Map<String, Guess> guesses) {
+    List<List<Phone>> pronunciations(String word, Lexicon lexicon, Map<String, Guess> guesses) {
         Optional<List<Phone>> own = lexicon.of(word);
         if (own.isPresent()) {
             return List.of(own.get());

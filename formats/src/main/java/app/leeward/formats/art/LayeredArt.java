@@ -22,6 +22,9 @@ public record LayeredArt(
         List<Note> notes,
         Map<String, byte[]> images,
         boolean stacked) {
+    /** Bytes of the largest file that is read, of any kind. */
+    public static final int LARGEST_FILE = 64 * 1024 * 1024;
+
     public LayeredArt {
         notes = List.copyOf(notes);
         images = Map.copyOf(images);

@@ -7,6 +7,11 @@ import app.leeward.formats.svg.SvgReader;
 
 /** Reads any layered file that can be read: SVG, OpenRaster, a ZIP of PNG files. */
 public final class ArtReader {
+    /** An archive's pictures are kept as they are cropped, beside the file itself. */
+    private static final long ARCHIVE_FACTOR = 3;
+    /** A drawing is letters, then elements, then outlines, then written out. */
+    private static final long DRAWING_FACTOR = 16;
+
     private ArtReader() {}
 
     /** @throws ArtProblem when it cannot be read or must not be */
@@ -26,6 +31,17 @@ public final class ArtReader {
                     "art-packed", "the whole file", "The file is packed with gzip: unpack it and drop it again.");
         }
         return SvgReader.read(file);
+    }
+
+    /**
+     * Bytes of memory that reading a file takes, about: what is measured on large files of each kind (docs/benchmarks.md).
+     *
+     * @throws ArtProblem when an archive cannot be read or must not be
+     */
+    public static long cost(byte[] file) {
+        return starts(file, 'P', 'K', 3, 4)
+                ? file.length * ARCHIVE_FACTOR + ArchiveReader.heaviest(file)
+                : file.length * DRAWING_FACTOR;
     }
 
     private static boolean starts(byte[] file, int... with) {

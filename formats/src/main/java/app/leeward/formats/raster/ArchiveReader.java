@@ -1,7 +1,6 @@
 package app.leeward.formats.raster;
 
 import app.leeward.formats.art.LayeredArt;
-import java.util.Map;
 
 /** Reads an archive as what it holds: an OpenRaster stack, or PNG files. */
 public final class ArchiveReader {
@@ -9,7 +8,19 @@ public final class ArchiveReader {
 
     /** @throws app.leeward.formats.art.ArtProblem when it cannot be read or must not be */
     public static LayeredArt read(byte[] file) {
-        Map<String, byte[]> files = Archive.unpack(file);
-        return files.containsKey("stack.xml") ? OpenRasterReader.read(files) : PngZipReader.read(files);
+        try (Archive files = Archive.open(file)) {
+            return files.has("stack.xml") ? OpenRasterReader.read(files) : PngZipReader.read(files);
+        }
+    }
+
+    /**
+     * Bytes of memory that reading takes at a time, as the archive itself says.
+     *
+     * @throws app.leeward.formats.art.ArtProblem when it cannot be read or must not be
+     */
+    public static long heaviest(byte[] file) {
+        try (Archive files = Archive.open(file)) {
+            return files.heaviest();
+        }
     }
 }

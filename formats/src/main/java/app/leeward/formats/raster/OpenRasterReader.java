@@ -12,7 +12,6 @@ import app.leeward.formats.xml.XmlReader;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -20,20 +19,20 @@ import java.util.Optional;
  * the layer stack specification of the OpenRaster baseline (freedesktop.org): x, y, opacity, visibility, nested stacks.
  */
 final class OpenRasterReader {
-    private final Map<String, byte[]> files;
+    private final Archive files;
     private final Pixels pixels = new Pixels();
     private final List<Note> notes = new ArrayList<>();
 
-    private OpenRasterReader(Map<String, byte[]> files) {
+    private OpenRasterReader(Archive files) {
         this.files = files;
     }
 
-    static LayeredArt read(Map<String, byte[]> files) {
+    static LayeredArt read(Archive files) {
         return new OpenRasterReader(files).art();
     }
 
     private LayeredArt art() {
-        XmlNode image = new XmlReader("ora", "OpenRaster stack").read(files.get("stack.xml"), "image");
+        XmlNode image = new XmlReader("ora", "OpenRaster stack").read(files.read("stack.xml"), "image");
         XmlNode stack = image.children.stream()
                 .filter(c -> c.name.equals("stack"))
                 .findFirst()
@@ -75,12 +74,11 @@ final class OpenRasterReader {
 
     private Layer layer(XmlNode layer, String name, double x, double y, double opacity, boolean hidden) {
         String src = layer.get("src", "");
-        byte[] file = files.get(src);
-        if (file == null) {
+        if (!files.has(src)) {
             throw new ArtProblem(
                     "ora-missing", src, "The layer '" + name + "' refers to '" + src + "', which is not in the file.");
         }
-        Optional<Shape> shape = pixels.shape(file, src, "", Matrix.translate(x, y), opacity);
+        Optional<Shape> shape = pixels.shape(files.read(src), src, "", Matrix.translate(x, y), opacity);
         return new Layer(
                 name,
                 hidden,

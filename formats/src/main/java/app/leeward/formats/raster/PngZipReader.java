@@ -13,7 +13,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Reads a ZIP of PNG files, one a layer, named as the layer; folders are groups. Pictures are laid on each other at their top
@@ -27,7 +28,7 @@ final class PngZipReader {
 
     private PngZipReader() {}
 
-    static LayeredArt read(Map<String, byte[]> files) {
+    static LayeredArt read(Archive files) {
         return new PngZipReader().art(files);
     }
 
@@ -36,12 +37,12 @@ final class PngZipReader {
         final Map<String, Layer> layers = new LinkedHashMap<>();
     }
 
-    private LayeredArt art(Map<String, byte[]> files) {
-        Map<String, byte[]> pictures = new TreeMap<>();
-        files.forEach((name, content) -> {
+    private LayeredArt art(Archive files) {
+        Set<String> pictures = new TreeSet<>();
+        files.names().forEach(name -> {
             boolean junk = name.startsWith("__MACOSX") || stem(name).startsWith(".");
             if (!junk && name.toLowerCase(Locale.ROOT).endsWith(".png")) {
-                pictures.put(name, content);
+                pictures.add(name);
             } else if (!junk) {
                 notes.add(new Note(
                         "file-not-read", name, "'" + name + "' in the archive is not a PNG and was left out."));
@@ -53,9 +54,9 @@ final class PngZipReader {
                     "the whole file",
                     "The archive holds neither an OpenRaster stack nor PNG layers.");
         }
-        boolean numbered = pictures.keySet().stream().allMatch(n -> stem(n).matches("\\d+.*"));
+        boolean numbered = pictures.stream().allMatch(n -> stem(n).matches("\\d+.*"));
         Folder root = new Folder();
-        pictures.forEach((name, content) -> add(root, name, content, numbered));
+        pictures.forEach(name -> add(root, name, files.read(name), numbered));
         return new LayeredArt(
                 Optional.empty(), new Canvas(width, height), layer("", root), notes, pixels.images(), numbered);
     }

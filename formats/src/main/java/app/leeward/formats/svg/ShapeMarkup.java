@@ -9,6 +9,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.Stroke;
+import app.leeward.core.text.PlainText;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.Locale;
@@ -181,7 +182,8 @@ final class ShapeMarkup {
         return e.name().toLowerCase(Locale.ROOT);
     }
 
+    /** Text inside XML; what was stored before it was refused is replaced. */
     static String escape(String s) {
-        return s.replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;");
+        return PlainText.mended(s).replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;");
     }
 }

@@ -28,9 +28,6 @@ import java.util.function.Supplier;
  * lines are kept. What cannot be kept is noted, never dropped in silence.
  */
 public final class SvgReader {
-    /** Largest file, bytes. */
-    public static final int LARGEST = 32 * 1024 * 1024;
-
     private static final Set<String> GROUPS = Set.of("g", "svg", "a", "switch");
     private static final Set<String> SILENT = Set.of(
             "defs",
@@ -69,12 +66,12 @@ public final class SvgReader {
         if (file.length == 0) {
             throw new ArtProblem("svg-empty", "the whole file", "The file is empty.");
         }
-        if (file.length > LARGEST) {
+        if (file.length > LayeredArt.LARGEST_FILE) {
             throw new ArtProblem(
                     "svg-large",
                     "the whole file",
-                    "The file has " + file.length / (1024 * 1024) + " MB; at most " + LARGEST / (1024 * 1024)
-                            + " MB can be read.");
+                    "The file has " + file.length / (1024 * 1024) + " MB; at most "
+                            + LayeredArt.LARGEST_FILE / (1024 * 1024) + " MB can be read.");
         }
         return new SvgReader().art(file);
     }

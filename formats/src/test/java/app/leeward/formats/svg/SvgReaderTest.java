@@ -198,7 +198,7 @@ class SvgReaderTest {
         refused("svg-transform", svg("<g transform='spin(3)'><rect width='1' height='1'/></g>"));
         refused("svg-deep", svg("<g>".repeat(10_000) + "</g>".repeat(10_000)));
         refused("svg-large", svg("<g/>".repeat(60_000)));
-        refused("svg-large", new byte[SvgReader.LARGEST + 1]);
+        refused("svg-large", new byte[app.leeward.formats.art.LayeredArt.LARGEST_FILE + 1]);
     }
 
     @Test

@@ -45,10 +45,12 @@ class CharacterApi {
 
     private final Characters characters;
     private final StoredArt art;
+    private final AdmittedRequests admitted;
 
-    CharacterApi(Characters characters, StoredArt art) {
+    CharacterApi(Characters characters, StoredArt art, AdmittedRequests admitted) {
         this.characters = characters;
         this.art = art;
+        this.admitted = admitted;
     }
 
     /** A character as it stands; drawings hold the hash of their artwork. */
@@ -99,7 +101,7 @@ class CharacterApi {
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     CharacterView read(@RequestPart MultipartFile file) throws IOException {
-        return CharacterView.of(characters.read(UUID.randomUUID(), file.getBytes(), nameOf(file), AUTHOR));
+        return CharacterView.of(characters.read(UUID.randomUUID(), admitted(file), nameOf(file), AUTHOR));
     }
 
     /** A newer version of the art beside what is here. */
@@ -144,7 +146,7 @@ class CharacterApi {
     /** Holds a newer file against the character; nothing is changed. */
     @PostMapping(path = "/{id}/versions", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     VersionView compare(@PathVariable UUID id, @RequestPart MultipartFile file) throws IOException {
-        return VersionView.of(characters.compare(id, file.getBytes(), nameOf(file)));
+        return VersionView.of(characters.compare(id, admitted(file), nameOf(file)));
     }
 
     /** Takes changes over from a newer file, by the keys that holding it against the character gave them. */
@@ -156,7 +158,15 @@ class CharacterApi {
             @RequestParam(required = false) List<String> keys)
             throws IOException {
         List<String> wanted = keys == null ? List.of() : keys;
-        return CharacterView.of(characters.take(id, base, file.getBytes(), nameOf(file), wanted, AUTHOR));
+        return CharacterView.of(characters.take(id, base, admitted(file), nameOf(file), wanted, AUTHOR));
+    }
+
+    /** A file's bytes, once there is memory to read it. */
+    private byte[] admitted(MultipartFile file) throws IOException {
+        admitted.take(file.getSize());
+        byte[] bytes = file.getBytes();
+        admitted.take(Characters.cost(bytes));
+        return bytes;
     }
 
     private static String nameOf(MultipartFile file) {

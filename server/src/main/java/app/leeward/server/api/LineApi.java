@@ -10,10 +10,12 @@ import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.sheet.ExposureCsv;
 import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.LineReadings;
 import app.leeward.server.studio.Lines;
 import app.leeward.server.studio.Standing;
 import app.leeward.speech.WavFile;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -46,10 +48,14 @@ class LineApi {
 
     private final Characters characters;
     private final Lines lines;
+    private final LineReadings readings;
+    private final AdmittedRequests admitted;
 
-    LineApi(Characters characters, Lines lines) {
+    LineApi(Characters characters, Lines lines, LineReadings readings, AdmittedRequests admitted) {
+        this.admitted = admitted;
         this.characters = characters;
         this.lines = lines;
+        this.readings = readings;
     }
 
     /**
@@ -107,15 +113,19 @@ class LineApi {
     /** Frames {@code from} to before {@code to}. */
     public record FramesBody(PoseBody pose, int from, int to) {}
 
+    /** Has a recording read: the line is there once the reading is done. */
     @PostMapping(path = "/characters/{id}/lines", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    @ResponseStatus(HttpStatus.CREATED)
-    LineView record(
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    ReadingView record(
             @PathVariable UUID id,
             @RequestPart MultipartFile sound,
             @RequestParam String words,
-            @RequestParam(required = false) String name)
+            @RequestParam(required = false) String name,
+            HttpServletRequest request)
             throws IOException {
-        return view(lines.record(UUID.randomUUID(), id, name, words, sound.getBytes(), CharacterApi.AUTHOR));
+        // the recording, its samples, and once more while they are looked at
+        admitted.take(sound.getSize() * 6);
+        return ReadingView.of(readings.record(id, name, words, sound.getBytes(), ReadingApi.client(request)));
     }
 
     @GetMapping("/lines/{id}")
@@ -139,21 +149,24 @@ class LineApi {
         return view(lines.redo(id, body.base(), CharacterApi.AUTHOR));
     }
 
-    /** Reads the recording again with corrected words. */
+    /** Has the recording read again with corrected words; what stays the same keeps its times. */
     @PostMapping("/lines/{id}/words")
-    LineView words(@PathVariable UUID id, @RequestBody WordsBody body) {
-        return view(lines.reread(id, body.base(), Bodies.require(body.words(), "words"), CharacterApi.AUTHOR));
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    ReadingView words(@PathVariable UUID id, @RequestBody WordsBody body, HttpServletRequest request) {
+        return ReadingView.of(
+                readings.words(id, body.base(), Bodies.require(body.words(), "words"), ReadingApi.client(request)));
     }
 
     /** Corrects how a word is pronounced, for this and all later lines of the character. */
     @PostMapping("/lines/{id}/pronounce")
-    LineView pronounce(@PathVariable UUID id, @RequestBody PronounceBody body) {
-        return view(lines.pronounce(
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    ReadingView pronounce(@PathVariable UUID id, @RequestBody PronounceBody body, HttpServletRequest request) {
+        return ReadingView.of(readings.pronounce(
                 id,
                 body.base(),
                 Bodies.require(body.word(), "word"),
                 Bodies.require(body.soundsLike(), "soundsLike"),
-                CharacterApi.AUTHOR));
+                ReadingApi.client(request)));
     }
 
     @PostMapping("/lines/{id}/frames")
@@ -166,6 +179,7 @@ class LineApi {
         int to = Math.max(
                 from + 1,
                 Math.min(Math.min(body.to(), from + MOST_FRAMES), shot.state().frames()));
+        admitted.takeFrames(to - from, character.state().parts().size());
         List<Double> at = new ArrayList<>();
         List<Frame> frames = new ArrayList<>();
         for (int f = from; f < to; f++) {

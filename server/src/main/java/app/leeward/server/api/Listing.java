@@ -5,8 +5,8 @@ import app.leeward.server.store.DocumentRow;
 import app.leeward.server.store.Documents;
 import app.leeward.server.store.MilestoneRow;
 import app.leeward.server.store.Milestones;
-import app.leeward.server.store.RevisionRow;
 import app.leeward.server.store.Revisions;
+import app.leeward.server.studio.Problem;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Instant;
 import java.util.List;
@@ -27,6 +27,8 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "lists")
 class Listing {
     private static final int LARGEST_PAGE = 200;
+    /** Beyond it a page's first row could not be counted any more. */
+    private static final int FURTHEST_PAGE = 1_000_000;
 
     private final Documents documents;
     private final Revisions revisions;
@@ -63,6 +65,9 @@ class Listing {
     public record Steps(List<Step> steps, int page, long total) {}
 
     private static PageRequest page(int page, int size) {
+        if (page > FURTHEST_PAGE) {
+            throw Problem.refused("page", "There is no page " + page + "; lists have at most " + FURTHEST_PAGE + ".");
+        }
         return PageRequest.of(Math.max(0, page), Math.max(1, Math.min(LARGEST_PAGE, size)));
     }
 
@@ -79,22 +84,24 @@ class Listing {
         return Items.of(documents.of(DocumentKind.SHOT, id, page(page, size)));
     }
 
+    /** @param after only what was done after this revision: what an edit refused as stale missed */
     @GetMapping({"/characters/{id}/history", "/lines/{id}/history"})
     Steps history(
             @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") int after,
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "50") int size) {
-        Page<RevisionRow> found = revisions.newestFirst(id, page(page, size));
+        Page<Revisions.Told> found = revisions.told(id, after, page(page, size));
         Map<Integer, String> named =
                 milestones.of(id).stream().collect(Collectors.toMap(MilestoneRow::number, MilestoneRow::name));
         return new Steps(
                 found.map(r -> new Step(
-                                r.number(),
-                                r.action().name(),
-                                r.says(),
-                                r.author(),
-                                r.madeAt(),
-                                named.getOrDefault(r.number(), "")))
+                                r.getNumber(),
+                                r.getAction(),
+                                r.getSays(),
+                                r.getAuthor(),
+                                r.getMadeAt(),
+                                named.getOrDefault(r.getNumber(), "")))
                         .getContent(),
                 found.getNumber(),
                 found.getTotalElements());

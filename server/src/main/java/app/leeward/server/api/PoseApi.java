@@ -55,9 +55,11 @@ class PoseApi {
     private final Characters characters;
     private final Lines lines;
     private final StoredImages images;
+    private final AdmittedRequests admitted;
 
-    PoseApi(Characters characters, Lines lines, StoredImages images) {
+    PoseApi(Characters characters, Lines lines, StoredImages images, AdmittedRequests admitted) {
         this.images = images;
+        this.admitted = admitted;
         this.characters = characters;
         this.lines = lines;
     }
@@ -172,6 +174,7 @@ class PoseApi {
         Standing<Character> c = characters.stand(id);
         Dial dial = c.state().dial(Bodies.require(body.dial(), "dial")).orElseThrow(() -> Problem.notThere("dial"));
         int n = Math.max(2, Math.min(MOST_SAMPLES, body.samples()));
+        admitted.takeFrames(n, c.state().parts().size());
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
         List<Double> at = values(dial, n);
@@ -189,6 +192,7 @@ class PoseApi {
                 c.state().dial(Bodies.require(body.across(), "across")).orElseThrow(() -> Problem.notThere("dial"));
         Dial down = c.state().dial(Bodies.require(body.down(), "down")).orElseThrow(() -> Problem.notThere("dial"));
         int n = Math.max(2, Math.min(MOST_ROWS, body.samples()));
+        admitted.takeFrames(n * n, c.state().parts().size());
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
         List<Double> columns = values(across, n);
@@ -232,6 +236,7 @@ class PoseApi {
         Evaluator evaluator = characters.evaluator(c);
         List<String> drawings = Stream.concat(part.drawings().stream().map(Drawing::id), Stream.of(Part.NOTHING))
                 .toList();
+        admitted.takeFrames(drawings.size(), c.state().parts().size());
         List<Frame> frames = drawings.stream()
                 .map(d -> evaluator.frame(pose.withPicks(Map.of(part.id(), d))))
                 .toList();

@@ -1,9 +1,15 @@
 package app.leeward.server.api;
 
+import app.leeward.server.studio.DatabaseAway;
 import app.leeward.server.studio.Problem;
+import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.ValueInstantiationException;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
@@ -13,35 +19,76 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Turns whatever goes wrong into a problem document with a sentence and a stable {@code code}. */
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+    private static final String AGAIN_SECONDS = "3";
+
+    private final ApplicationEventPublisher events;
+
+    ProblemAdvice(ApplicationEventPublisher events) {
+        this.events = events;
+    }
 
     @ExceptionHandler
-    ProblemDetail problem(Problem e) {
+    ResponseEntity<ProblemDetail> problem(Problem e) {
         ProblemDetail detail = detail(e.status(), e.code(), e.getMessage());
         detail.setProperty("place", e.place());
         if (!e.since().isEmpty()) {
             detail.setProperty("since", e.since());
+            detail.setProperty("sinceAll", e.sinceAll());
         }
-        return detail;
+        return answer(detail);
     }
 
     @ExceptionHandler
-    ProblemDetail value(IllegalArgumentException e) {
-        return detail(HttpStatus.UNPROCESSABLE_ENTITY, "value", String.valueOf(e.getMessage()));
+    ResponseEntity<ProblemDetail> value(IllegalArgumentException e) {
+        return answer(detail(HttpStatus.UNPROCESSABLE_ENTITY, "value", String.valueOf(e.getMessage())));
     }
 
     @ExceptionHandler
-    ProblemDetail fault(RuntimeException e) {
+    ResponseEntity<ProblemDetail> broken(MultipartException e) {
+        return answer(detail(HttpStatus.BAD_REQUEST, "unreadable", "The form that was sent is broken or cut off."));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> memory(OutOfMemoryError e) {
+        LOG.error("The memory is used up", e);
+        return answer(detail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "memory-busy",
+                "Leeward has more to do than it has memory for; nothing was changed. Try again in a moment."));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> fault(RuntimeException e) {
+        Optional<DatabaseAway> away = DatabaseAway.behind(e);
+        if (away.isPresent()) {
+            HttpStatus status =
+                    away.get() == DatabaseAway.FULL ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
+            LOG.warn(
+                    "{} {}",
+                    away.get().says(),
+                    String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
+            return answer(detail(status, away.get().code(), away.get().says()));
+        }
         LOG.error("A request failed", e);
-        return detail(
+        return answer(detail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "fault",
-                "Leeward made a mistake; nothing was changed. The server's log says more.");
+                "Leeward made a mistake; nothing was changed. The server's log says more."));
+    }
+
+    private static ResponseEntity<ProblemDetail> answer(ProblemDetail detail) {
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(detail.getStatus());
+        if (detail.getStatus() == HttpStatus.SERVICE_UNAVAILABLE.value()) {
+            answer.header(HttpHeaders.RETRY_AFTER, AGAIN_SECONDS);
+        }
+        return answer.body(detail);
     }
 
     private static ProblemDetail detail(HttpStatusCode status, String code, String says) {
@@ -50,42 +97,61 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return detail;
     }
 
+    /** What a status means, where nothing more is known. */
+    static ProblemDetail plain(HttpStatusCode status) {
+        String says =
+                switch (status.value()) {
+                    case 400 -> "What was sent cannot be read.";
+                    case 404 -> "There is nothing at this address.";
+                    case 405 -> "This address is not asked that way.";
+                    case 406 -> "This address does not answer in the form that was asked for.";
+                    case 408 -> "What was announced did not come in time.";
+                    case 413 -> "What was sent is too large.";
+                    case 415 -> "What was sent is not in a form this address reads.";
+                    default ->
+                        status.is5xxServerError()
+                                ? "Leeward made a mistake; nothing was changed. The server's log says more."
+                                : "This cannot be done.";
+                };
+        return detail(status, status.value() == 404 ? "not-there" : "http-" + status.value(), says);
+    }
+
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
-            HttpMessageNotReadableException e,
-            org.springframework.http.HttpHeaders headers,
-            HttpStatusCode status,
-            WebRequest request) {
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (e.getMostSpecificCause() instanceof Problem p) {
+            ResponseEntity<ProblemDetail> told = problem(p);
+            return ResponseEntity.status(told.getStatusCode()).body(told.getBody());
+        }
         Throwable cause = e.getMostSpecificCause();
         String why = e.getCause() instanceof ValueInstantiationException && cause.getMessage() != null
                 ? cause.getMessage()
                 : "What was sent is not the JSON this address expects.";
-        return ResponseEntity.badRequest().body(detail(HttpStatus.BAD_REQUEST, "unreadable", why));
+        ProblemDetail detail = detail(HttpStatus.BAD_REQUEST, "unreadable", why);
+        detail.setProperty("place", e.getCause() instanceof JsonMappingException j ? path(j) : "");
+        return ResponseEntity.badRequest().body(detail);
+    }
+
+    private static String path(JsonMappingException e) {
+        return e.getPath().stream()
+                .map(r -> r.getFieldName() == null ? String.valueOf(r.getIndex()) : r.getFieldName())
+                .collect(Collectors.joining("."));
     }
 
     @Override
     protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
-            MaxUploadSizeExceededException e,
-            org.springframework.http.HttpHeaders headers,
-            HttpStatusCode status,
-            WebRequest request) {
+            MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         return ResponseEntity.status(HttpStatus.PAYLOAD_TOO_LARGE)
                 .body(detail(HttpStatus.PAYLOAD_TOO_LARGE, "file-large", "The file is larger than 64 MB."));
     }
 
+    /** The framework's own words are about itself; ours are about what was asked. */
     @Override
     protected ResponseEntity<Object> handleExceptionInternal(
-            Exception e,
-            Object body,
-            org.springframework.http.HttpHeaders headers,
-            HttpStatusCode status,
-            WebRequest request) {
-        ProblemDetail detail = body instanceof ProblemDetail d
-                ? d
-                : ProblemDetail.forStatusAndDetail(status, String.valueOf(e.getMessage()));
-        if (detail.getProperties() == null || !detail.getProperties().containsKey("code")) {
-            detail.setProperty("code", "http-" + status.value());
+            Exception e, Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (status.is5xxServerError()) {
+            LOG.error("A request failed", e);
         }
-        return super.handleExceptionInternal(e, detail, headers, status, request);
+        return super.handleExceptionInternal(e, plain(status), headers, status, request);
     }
 }

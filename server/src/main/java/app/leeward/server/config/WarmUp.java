@@ -1,13 +1,13 @@
 package app.leeward.server.config;
 
 import app.leeward.demo.DemoFiles;
-import app.leeward.server.store.Documents;
+import app.leeward.server.store.DemoDocumentRow;
+import app.leeward.server.store.DemoDocuments;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Lines;
 import app.leeward.speech.LineReader;
-import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -22,40 +22,29 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class WarmUp {
     private static final Logger LOG = LoggerFactory.getLogger(WarmUp.class);
-    /** Fixed, so that links into the demo work on every machine and loading it twice changes nothing. */
-    private static final UUID MAREN = named("maren");
-
     /** As often as the Java machine wants to see code before it translates it well. */
     private static final int PRACTICES = 3;
 
-    private static final UUID PILCHARD = named("pilchard");
-
-    private static final UUID WICK = named("wick");
-
-    private final Documents documents;
+    private final DemoDocuments made;
     private final Characters characters;
     private final Lines lines;
     private final LineReader reader;
-    private final TransactionTemplate practice;
+    private final TransactionTemplate transaction;
     private final boolean demo;
 
     WarmUp(
-            Documents documents,
+            DemoDocuments made,
             Characters characters,
             Lines lines,
             LineReader reader,
             PlatformTransactionManager transactions,
             @Value("${leeward.demo}") boolean demo) {
-        this.documents = documents;
+        this.made = made;
         this.characters = characters;
         this.lines = lines;
         this.reader = reader;
-        this.practice = new TransactionTemplate(transactions);
+        this.transaction = new TransactionTemplate(transactions);
         this.demo = demo;
-    }
-
-    private static UUID named(String name) {
-        return UUID.nameUUIDFromBytes(("leeward demo " + name).getBytes(StandardCharsets.UTF_8));
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -69,26 +58,22 @@ class WarmUp {
 
     private void work() {
         try {
-            if (demo && !documents.existsById(MAREN)) {
-                characters.read(MAREN, DemoFiles.maren(), "maren.svg", "Leeward", DemoWardrobe::dress);
-                LOG.info("Maren is hung");
-            }
-            if (demo && !documents.existsById(PILCHARD)) {
-                characters.read(PILCHARD, DemoFiles.pilchard(), "pilchard.svg", "Leeward");
-            }
-            if (demo && !documents.existsById(WICK)) {
-                characters.read(WICK, DemoFiles.wick(), "wick.svg", "Leeward");
+            if (demo) {
+                once(
+                        "maren",
+                        id -> characters.read(id, DemoFiles.maren(), "maren.svg", "Leeward", DemoWardrobe::dress));
+                once("pilchard", id -> characters.read(id, DemoFiles.pilchard(), "pilchard.svg", "Leeward"));
+                once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }
             reader.warmUp();
-            for (DemoFiles.Line line : demo ? DemoFiles.lines() : List.<DemoFiles.Line>of()) {
-                UUID id = named(line.name());
-                if (!documents.existsById(id)) {
-                    lines.record(id, MAREN, line.name(), line.words(), line.wav(), "Leeward");
-                    LOG.info("Maren has learned '{}'", line.name());
+            if (demo) {
+                UUID maren = made.findById("maren").orElseThrow().document();
+                for (DemoFiles.Line line : DemoFiles.lines()) {
+                    once(line.name(), id -> lines.record(id, maren, line.name(), line.words(), line.wav(), "Leeward"));
                 }
             }
             for (int i = 0; i < PRACTICES; i++) {
-                practice.executeWithoutResult(t -> {
+                transaction.executeWithoutResult(t -> {
                     t.setRollbackOnly();
                     characters.practise(Practice.file());
                 });
@@ -96,5 +81,18 @@ class WarmUp {
         } catch (RuntimeException e) {
             LOG.error("Warming up failed; the first line and the first large file will take longer", e);
         }
+    }
+
+    /** Makes a document of the demo unless this installation has it; its id is drawn, so that nobody elsewhere knows it. */
+    private void once(String name, Consumer<UUID> make) {
+        if (made.existsById(name)) {
+            return;
+        }
+        transaction.executeWithoutResult(t -> {
+            UUID id = UUID.randomUUID();
+            make.accept(id);
+            made.save(new DemoDocumentRow(name, id));
+        });
+        LOG.info("The demo's '{}' is there", name);
     }
 }

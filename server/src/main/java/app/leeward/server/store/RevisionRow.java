@@ -11,6 +11,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -57,6 +58,10 @@ public class RevisionRow implements Persistable<RevisionKey> {
     @JdbcTypeCode(SqlTypes.JSON)
     private String ahead;
 
+    /** What the edit touches; null for undo, redo and return, which touch everything. */
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] touched;
+
     @Transient
     private boolean stored;
 
@@ -67,6 +72,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
             int number,
             Action action,
             String edit,
+            Collection<String> touched,
             String says,
             String author,
             Instant madeAt,
@@ -77,6 +83,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
         this.key = new RevisionKey(document, number);
         this.action = action;
         this.edit = edit;
+        this.touched = touched == null ? null : touched.stream().sorted().toArray(String[]::new);
         this.says = says;
         this.author = author;
         this.madeAt = madeAt;

@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -40,12 +41,16 @@ import org.springframework.stereotype.Service;
 @Service
 public class Characters {
     private static final int FRAME_RATE = 24;
+    private static final int MOST_PARTS = 20_000;
 
     private final Ledger ledger;
     private final Keeping keeping;
     private final StoredImages images;
-    private final Cache<String, Evaluator> evaluators =
-            Caffeine.newBuilder().maximumSize(200).build();
+    /** Weighed by parts, since a rig of a thousand takes ten times the memory of one of a hundred. */
+    private final Cache<String, Evaluator> evaluators = Caffeine.newBuilder()
+            .maximumWeight(MOST_PARTS)
+            .weigher((String key, Evaluator e) -> 1 + e.character().parts().size())
+            .build();
 
     private final Cache<String, List<Hands.Hand>> hands =
             Caffeine.newBuilder().maximumSize(50).build();
@@ -93,6 +98,8 @@ public class Characters {
 
     /** Takes changes over from a newer version of the art. */
     public Standing<Character> take(UUID id, int base, byte[] file, String fileName, List<String> keys, String author) {
+        // reading the file takes long, so what cannot be taken over any more is told first
+        ledger.requireRoom(keeping, id, base, Set.of(Edit.EVERYTHING));
         Edit edit = new TakeVersion(shortened(fileName), hung(file, fileName), keys);
         return ledger.edit(keeping, id, base, edit, author);
     }
@@ -137,8 +144,17 @@ public class Characters {
     }
 
     private static LayeredArt layered(byte[] file) {
+        return asked(() -> ArtReader.read(file));
+    }
+
+    /** Bytes of memory that reading a file takes, about. */
+    public static long cost(byte[] file) {
+        return asked(() -> ArtReader.cost(file));
+    }
+
+    private static <T> T asked(Supplier<T> work) {
         try {
-            return ArtReader.read(file);
+            return work.get();
         } catch (ArtProblem e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
         }

@@ -1,5 +1,6 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.edit.Edit;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.DocumentRow;
 import app.leeward.server.store.Documents;
@@ -14,10 +15,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,13 +32,24 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 @Component
 public class Ledger {
+    /** How many revisions behind an edit may be and still be made on top of the newest. */
+    private static final int FURTHEST_BEHIND = 1_000;
+    /** How many of the changes made in the meantime are told; the history has all of them. */
+    private static final int SINCE_TOLD = 20;
+    /** Letters of stored text whose states are kept in memory; a state takes several times as many bytes. */
+    private static final long MOST_LETTERS = 40_000_000;
+
     private final Documents documents;
     private final Revisions revisions;
     private final Milestones milestones;
     private final Clock clock;
     /** A revision never changes, so what was read of one stays true; keyed by document and number. */
-    private final Cache<RevisionKey, Standing<?>> read =
-            Caffeine.newBuilder().maximumSize(500).build();
+    private final Cache<RevisionKey, Read> read = Caffeine.newBuilder()
+            .maximumWeight(MOST_LETTERS)
+            .weigher((RevisionKey key, Read r) -> r.letters())
+            .build();
+
+    private record Read(Standing<?> standing, int letters) {}
 
     Ledger(Documents documents, Revisions revisions, Milestones milestones, Clock clock) {
         this.milestones = milestones;
@@ -86,18 +99,26 @@ public class Ledger {
                 .peek(id)
                 .filter(d -> d.kind() == keeper.kind())
                 .orElseThrow(() -> Problem.notThere(keeper.what()));
-        RevisionKey key = new RevisionKey(id, document.head());
-        @SuppressWarnings("unchecked") // the kind was checked above, and it alone decides what a document is read as
-        Standing<T> known = (Standing<T>) read.get(key, k -> standing(keeper, document, row(id, document.head())));
-        return known;
+        return kept(keeper, document, document.head());
+    }
+
+    /** What is kept in memory of a revision, or read now; the document must be of the keeper's kind. */
+    private <T, E> Standing<T> kept(Keeper<T, E> keeper, DocumentRow document, int number) {
+        Read known = read.get(new RevisionKey(document.getId(), number), k -> {
+            RevisionRow row = row(k.document(), number);
+            return new Read(standing(keeper, document, row), row.state().length());
+        });
+        @SuppressWarnings("unchecked") // the kind alone decides what a document is read as
+        Standing<T> standing = (Standing<T>) known.standing();
+        return standing;
     }
 
     /** A document as it stood at one revision. */
     public <T, E> Standing<T> stand(Keeper<T, E> keeper, UUID id, int revision) {
-        Standing<?> known = read.getIfPresent(new RevisionKey(id, revision));
-        if (known != null && keeper.holds(known.state())) {
+        Read known = read.getIfPresent(new RevisionKey(id, revision));
+        if (known != null && keeper.holds(known.standing().state())) {
             @SuppressWarnings("unchecked") // the line above asked
-            Standing<T> here = (Standing<T>) known;
+            Standing<T> here = (Standing<T>) known.standing();
             return here;
         }
         DocumentRow document = documents
@@ -107,10 +128,7 @@ public class Ledger {
         if (revision < 1 || revision > document.head()) {
             throw Problem.notThere("revision");
         }
-        @SuppressWarnings("unchecked") // the kind was checked above
-        Standing<T> there = (Standing<T>)
-                read.get(new RevisionKey(id, revision), k -> standing(keeper, document, row(id, revision)));
-        return there;
+        return kept(keeper, document, revision);
     }
 
     private RevisionRow row(UUID id, int number) {
@@ -143,6 +161,7 @@ public class Ledger {
                 1,
                 Action.EDIT,
                 keeper.writeEdit(edit),
+                keeper.touches(edit),
                 keeper.describe(state, edit),
                 author,
                 now,
@@ -152,7 +171,7 @@ public class Ledger {
                 List.of());
         revisions.save(first);
         document.advance(1, keeper.name(state), now);
-        return remembered(standing(keeper, document, first));
+        return remembered(standing(keeper, document, first), first);
     }
 
     /**
@@ -164,19 +183,15 @@ public class Ledger {
     @Transactional
     public <T, E> Standing<T> edit(Keeper<T, E> keeper, UUID id, int base, E edit, String author) {
         DocumentRow document = locked(keeper, id);
-        if (base != document.head()) {
-            requireIndependent(keeper, id, base, document.head(), keeper.touches(edit));
-        }
-        @SuppressWarnings("unchecked") // the lock found a document of this kind
-        Standing<T> now = (Standing<T>) read.get(
-                new RevisionKey(id, document.head()), k -> standing(keeper, document, row(id, document.head())));
-        T before = now.state();
+        requireRoom(id, base, document.head(), keeper.touches(edit));
+        T before = kept(keeper, document, document.head()).state();
         T after = keeper.apply(before, edit);
         return add(
                 keeper,
                 document,
                 Action.EDIT,
                 keeper.writeEdit(edit),
+                keeper.touches(edit),
                 keeper.describe(before, edit),
                 author,
                 after,
@@ -192,32 +207,51 @@ public class Ledger {
                 .orElseThrow(() -> Problem.notThere(keeper.what()));
     }
 
-    private <T, E> void requireIndependent(Keeper<T, E> keeper, UUID id, int base, int head, Set<String> touched) {
-        List<RevisionRow> since = revisions.since(id, base);
-        boolean clash = base > head || base < 1;
-        for (RevisionRow r : since) {
-            if (r.action() != Action.EDIT) {
-                clash = true;
-            } else {
-                Set<String> both = new HashSet<>(keeper.touches(keeper.readEdit(r.edit())));
-                clash |= both.contains(app.leeward.core.edit.Edit.EVERYTHING)
-                        || touched.contains(app.leeward.core.edit.Edit.EVERYTHING);
-                both.retainAll(touched);
-                clash |= !both.isEmpty();
-            }
-        }
+    /**
+     * Whether an edit asked for on {@code base} can still be made: asked before costly work is begun, and again by {@link
+     * #edit}.
+     *
+     * @throws Problem {@code no-revision} (404) for a base that never was, {@code stale} (409) with what changed
+     */
+    public <T, E> void requireRoom(Keeper<T, E> keeper, UUID id, int base, Set<String> touched) {
+        DocumentRow document = documents
+                .peek(id)
+                .filter(d -> d.kind() == keeper.kind())
+                .orElseThrow(() -> Problem.notThere(keeper.what()));
+        requireRoom(id, base, document.head(), touched);
+    }
+
+    private void requireRoom(UUID id, int base, int head, Set<String> touched) {
+        requireBase(base, head);
+        boolean clash = base != head
+                && (head - base > FURTHEST_BEHIND
+                        || touched.contains(Edit.EVERYTHING)
+                        || revisions.clash(id, base, Edit.EVERYTHING, touched.toArray(String[]::new)));
         if (clash) {
-            throw stale(since);
+            throw stale(id, base, head);
         }
     }
 
-    private static Problem stale(List<RevisionRow> since) {
+    private static void requireBase(int base, int head) {
+        if (base < 1 || base > head) {
+            throw new Problem(
+                    HttpStatus.NOT_FOUND,
+                    "no-revision",
+                    "base",
+                    "There is no revision " + base + "; the newest is " + head + ".");
+        }
+    }
+
+    private Problem stale(UUID id, int base, int head) {
+        List<String> latest = new ArrayList<>(revisions.saysSince(id, base, PageRequest.of(0, SINCE_TOLD)));
+        Collections.reverse(latest);
         return new Problem(
                 HttpStatus.CONFLICT,
                 "stale",
                 "",
                 "This was changed in another window in the meantime; what you see has been brought up to date.",
-                since.stream().map(RevisionRow::says).toList());
+                latest,
+                head - base);
     }
 
     /** Goes one edit back. */
@@ -237,7 +271,8 @@ public class Ledger {
                 document,
                 Action.UNDO,
                 null,
-                "Undid: " + row(id, head.standsAt()).says(),
+                null,
+                "Undid: " + revisions.says(id, head.standsAt()),
                 author,
                 keeper.read(target.state()),
                 target.standsAt(),
@@ -258,6 +293,7 @@ public class Ledger {
                 keeper,
                 document,
                 Action.REDO,
+                null,
                 null,
                 "Did again: " + target.says(),
                 author,
@@ -285,6 +321,7 @@ public class Ledger {
                 document,
                 Action.RETURN,
                 null,
+                null,
                 "Returned to " + named + ": " + target.says(),
                 author,
                 keeper.read(target.state()),
@@ -309,8 +346,9 @@ public class Ledger {
     }
 
     private RevisionRow fresh(DocumentRow document, int base) {
+        requireBase(base, document.head());
         if (base != document.head()) {
-            throw stale(revisions.since(document.getId(), base));
+            throw stale(document.getId(), base, document.head());
         }
         return row(document.getId(), document.head());
     }
@@ -320,6 +358,7 @@ public class Ledger {
             DocumentRow document,
             Action action,
             String edit,
+            Set<String> touched,
             String says,
             String author,
             T state,
@@ -332,6 +371,7 @@ public class Ledger {
                 document.head() + 1,
                 action,
                 edit,
+                touched,
                 says,
                 author,
                 now,
@@ -342,15 +382,15 @@ public class Ledger {
         revisions.save(row);
         document.advance(row.number(), keeper.name(state), now);
         return remembered(
-                keeper.readsBackAlike(state) ? standing(document, row, state) : standing(keeper, document, row));
+                keeper.readsBackAlike(state) ? standing(document, row, state) : standing(keeper, document, row), row);
     }
 
     /** What was read back from what is written need not be read again, once it is certain to stay. */
-    private <T> Standing<T> remembered(Standing<T> written) {
+    private <T> Standing<T> remembered(Standing<T> written, RevisionRow row) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                read.put(new RevisionKey(written.id(), written.revision()), written);
+                read.put(row.getId(), new Read(written, row.state().length()));
             }
         });
         return written;

@@ -7,15 +7,19 @@ import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.speech.DialogueLine;
+import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.server.store.DocumentKind;
+import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.SoundRow;
 import app.leeward.server.store.Sounds;
 import app.leeward.speech.LineReader;
+import app.leeward.speech.Listening;
 import app.leeward.speech.Sound;
 import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.WavFile;
+import app.leeward.speech.WordReader;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -32,6 +36,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Lines {
     private static final int LONGEST_TEXT = 6_000;
+    private static final int LONGEST_SOUNDS = 400;
+    /** Frames of lines kept ready to be played. */
+    private static final int MOST_FRAMES = 400_000;
+    /** What reading a line again touches. */
+    private static final Set<String> REREAD = Set.of("line");
 
     private final Ledger ledger;
     private final Characters characters;
@@ -39,8 +48,11 @@ public class Lines {
     private final LineReader reader;
     private final TransactionTemplate transaction;
     private final Keeping keeping;
-    private final Cache<String, Playhead> playheads =
-            Caffeine.newBuilder().maximumSize(200).build();
+    private final Cache<String, Playhead> playheads = Caffeine.newBuilder()
+            .maximumWeight(MOST_FRAMES)
+            .weigher((String key, Playhead p) ->
+                    1 + p.mouths().map(m -> m.drawings().size()).orElse(0))
+            .build();
 
     Lines(Ledger ledger, Characters characters, Sounds sounds, LineReader reader, TransactionTemplate transaction) {
         this.ledger = ledger;
@@ -51,18 +63,22 @@ public class Lines {
         this.keeping = new Keeping(LeewardJson.configure(new ObjectMapper()));
     }
 
-    /** Finds the words in the recording and begins a line with them. */
+    /** Finds the words in the recording and begins a line with them, while the caller waits. */
     public Standing<Shot> record(UUID id, UUID characterId, String name, String words, byte[] wav, String author) {
         Character character = characters.stand(characterId).state();
-        Sound sound = heard(() -> WavFile.read(wav));
-        String hash = LeewardJson.sha256(wav);
-        DialogueLine line = heard(() -> reader.read(within(words), sound, hash, character.lexicon()));
-        String title = name == null || name.isBlank() ? titleOf(words) : shortened(name.strip());
-        Shot shot = new Shot(title, line, TrackRules.at(character.frameRate()), Map.of());
+        Shot shot = shot(name, words, wav, character, Listening.ALONE);
         return transaction.execute(t -> {
-            sounds.keep(hash, wav, sound.seconds());
+            sounds.keep(shot.line().sound(), wav, shot.line().seconds());
             return ledger.begin(keeping, id, characterId, shot, new ShotEdit.Record(shot), author);
         });
+    }
+
+    private Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
+        Sound sound = heard(() -> WavFile.read(wav));
+        String hash = LeewardJson.sha256(wav);
+        DialogueLine line = heard(() -> reader.read(within(words), sound, hash, character.lexicon(), listening));
+        String title = name == null || name.isBlank() ? titleOf(words) : shortened(name.strip());
+        return new Shot(title, line, TrackRules.at(character.frameRate()), Map.of());
     }
 
     private static String within(String words) {
@@ -141,32 +157,93 @@ public class Lines {
         return ledger.redo(keeping, id, base, author);
     }
 
-    /** Reads the recording again with other words. */
-    public Standing<Shot> reread(UUID id, int base, String words, String author) {
-        Standing<Shot> before = stand(id);
-        Character character = characters.stand(before.belongsTo()).state();
-        return reread(before, base, words, character, author);
+    /** The long part of a new line; what comes back writes it. */
+    Runnable recorded(ReadingRow asked, byte[] wav, Listening listening) {
+        Character character = characters.stand(asked.character()).state();
+        Shot shot = shot(asked.name(), asked.words(), wav, character, listening);
+        return () -> {
+            sounds.keep(shot.line().sound(), wav, shot.line().seconds());
+            ledger.begin(keeping, asked.line(), asked.character(), shot, new ShotEdit.Record(shot), asked.author());
+        };
     }
 
-    private Standing<Shot> reread(Standing<Shot> before, int base, String words, Character character, String author) {
-        String hash = before.state().line().sound();
-        Sound sound = heard(() -> WavFile.read(sound(hash).wav()));
-        DialogueLine line = heard(() -> reader.read(within(words), sound, hash, character.lexicon()));
-        return ledger.edit(keeping, before.id(), base, new ShotEdit.Reread(line), author);
+    /** The long part of reading a line with other words; what comes back writes it. */
+    Runnable reworded(ReadingRow asked, Listening listening) {
+        Standing<Shot> before = stand(asked.line());
+        requireRoom(asked.line(), asked.base());
+        Lexicon lexicon = characters.stand(asked.character()).state().lexicon();
+        DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
+        return () -> ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
+    }
+
+    /** The long part of reading a line with a word pronounced otherwise; what comes back writes line and lexicon. */
+    Runnable pronounced(ReadingRow asked, Listening listening) {
+        Standing<Shot> before = stand(asked.line());
+        requireRoom(asked.line(), asked.base());
+        List<Phone> phones = phones(asked.soundsLike());
+        Lexicon lexicon = characters.stand(asked.character()).state().lexicon().with(asked.word(), phones);
+        DialogueLine line = corrected(before.state(), before.state().line().text(), lexicon, listening);
+        return () -> {
+            Standing<Character> now = characters.stand(asked.character());
+            characters.edit(now.id(), now.revision(), new Pronounce(asked.word(), phones), asked.author());
+            ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
+        };
+    }
+
+    private DialogueLine corrected(Shot before, String words, Lexicon lexicon, Listening listening) {
+        Sound sound = heard(() -> WavFile.read(sound(before.line().sound()).wav()));
+        return heard(() -> reader.correct(before.line(), within(words), sound, lexicon, listening));
+    }
+
+    /** @throws Problem when a line read again could not be written any more */
+    void requireRoom(UUID id, int base) {
+        ledger.requireRoom(keeping, id, base, REREAD);
+    }
+
+    /** @throws Problem when the line does not have the word */
+    void requireWord(Shot shot, String word) {
+        boolean there = WordReader.read(shot.line().text()).stream()
+                .flatMap(w -> w.spoken().stream())
+                .anyMatch(word.strip()::equalsIgnoreCase);
+        if (!there) {
+            String told = word.length() > 40 ? word.substring(0, 40) + "…" : word;
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_ENTITY, "word-not-there", "word", "This line has no word '" + told + "'.");
+        }
+    }
+
+    /** @throws Problem when nobody could say it */
+    List<Phone> phones(String soundsLike) {
+        if (soundsLike.length() > LONGEST_SOUNDS) {
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "sounds-many",
+                    "soundsLike",
+                    "How a word sounds is told in " + LONGEST_SOUNDS + " letters at most.");
+        }
+        return heard(() -> reader.soundsLike(soundsLike));
     }
 
     /**
-     * Writes into the character's lexicon how a word sounds, and reads this line again with it.
+     * Looks at a recording and its words without listening to it.
      *
-     * @param soundsLike English words, or ARPAbet in capitals
+     * @return how long it lasts, seconds
+     * @throws Problem for what can be seen to be wrong
      */
-    public Standing<Shot> pronounce(UUID id, int base, String word, String soundsLike, String author) {
-        Standing<Shot> before = stand(id);
-        List<Phone> phones = heard(() -> reader.soundsLike(soundsLike));
-        Standing<Character> character = characters.stand(before.belongsTo());
-        Standing<Character> taught =
-                characters.edit(character.id(), character.revision(), new Pronounce(word, phones), author);
-        return reread(before, base, before.state().line().text(), taught.state(), author);
+    double readable(String words, byte[] wav, Lexicon lexicon) {
+        Sound sound = heard(() -> WavFile.read(wav));
+        heard(() -> {
+            reader.requireReadable(within(words), sound.seconds(), lexicon);
+            return true;
+        });
+        return sound.seconds();
+    }
+
+    void readable(String words, Standing<Shot> line, Lexicon lexicon) {
+        heard(() -> {
+            reader.requireReadable(within(words), line.state().line().seconds(), lexicon);
+            return true;
+        });
     }
 
     public SoundRow sound(String hash) {

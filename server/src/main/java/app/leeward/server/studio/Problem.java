@@ -9,18 +9,23 @@ public final class Problem extends RuntimeException {
     private final String code;
     private final String place;
     private final transient List<String> since;
+    private final int sinceAll;
 
     public Problem(HttpStatus status, String code, String place, String says) {
-        this(status, code, place, says, List.of());
+        this(status, code, place, says, List.of(), 0);
     }
 
-    /** @param since what others changed in the meantime, oldest first */
-    public Problem(HttpStatus status, String code, String place, String says, List<String> since) {
+    /**
+     * @param since what others changed in the meantime, the latest of it, oldest first
+     * @param sinceAll how many changes there were
+     */
+    public Problem(HttpStatus status, String code, String place, String says, List<String> since, int sinceAll) {
         super(says);
         this.status = status;
         this.code = code;
         this.place = place;
         this.since = List.copyOf(since);
+        this.sinceAll = sinceAll;
     }
 
     public static Problem notThere(String what) {
@@ -29,6 +34,11 @@ public final class Problem extends RuntimeException {
 
     public static Problem refused(String code, String says) {
         return new Problem(HttpStatus.UNPROCESSABLE_ENTITY, code, "", says);
+    }
+
+    /** Not now: ask again in a while. */
+    public static Problem busy(String code, String says) {
+        return new Problem(HttpStatus.SERVICE_UNAVAILABLE, code, "", says);
     }
 
     public HttpStatus status() {
@@ -45,5 +55,9 @@ public final class Problem extends RuntimeException {
 
     public List<String> since() {
         return since;
+    }
+
+    public int sinceAll() {
+        return sinceAll;
     }
 }

@@ -23,10 +23,21 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 public class StoredArt implements ArtShelf {
     private static final int WORTH_SHARING = 50;
+    /** Segments of outlines kept in memory; each takes about a hundred bytes. */
+    private static final int MOST_SEGMENTS = 3_000_000;
+
+    private static int segments(Artwork art) {
+        return 10
+                + art.shapes().stream()
+                        .mapToInt(s -> s.path().segments().size())
+                        .sum();
+    }
 
     private final Artworks artworks;
-    private final Cache<String, Artwork> byHash =
-            Caffeine.newBuilder().maximumSize(5_000).build();
+    private final Cache<String, Artwork> byHash = Caffeine.newBuilder()
+            .maximumWeight(MOST_SEGMENTS)
+            .weigher((String hash, Artwork art) -> segments(art))
+            .build();
     /** By identity: hashing artwork again for each answer would cost more than the answer. */
     private final Cache<Artwork, String> hashes =
             Caffeine.newBuilder().weakKeys().build();

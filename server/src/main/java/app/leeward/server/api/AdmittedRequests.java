@@ -1,0 +1,52 @@
+package app.leeward.server.api;
+
+import app.leeward.server.studio.Admission;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import org.springframework.stereotype.Component;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.servlet.HandlerInterceptor;
+
+/** Memory taken for a request is given back when it has been answered: the answer takes as much as the work. */
+@Component
+class AdmittedRequests implements HandlerInterceptor {
+    private static final String HELD = AdmittedRequests.class.getName();
+    /** Bytes one part of one frame takes, worked out and written. */
+    private static final long PLACED = 400;
+
+    private final Admission admission;
+
+    AdmittedRequests(Admission admission) {
+        this.admission = admission;
+    }
+
+    /** Takes memory until the request at hand has been answered. */
+    void take(long bytes) {
+        RequestAttributes request = RequestContextHolder.currentRequestAttributes();
+        @SuppressWarnings("unchecked") // nobody else writes there
+        Deque<Admission.Held> held =
+                (Deque<Admission.Held>) request.getAttribute(HELD, RequestAttributes.SCOPE_REQUEST);
+        if (held == null) {
+            held = new ArrayDeque<>();
+            request.setAttribute(HELD, held, RequestAttributes.SCOPE_REQUEST);
+        }
+        held.push(admission.take(bytes));
+    }
+
+    /** Takes memory for frames. */
+    void takeFrames(int frames, int parts) {
+        take(frames * PLACED * parts);
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, Exception failure) {
+        if (request.getAttribute(HELD) instanceof Deque<?> held) {
+            held.forEach(h -> ((Admission.Held) h).close());
+            request.removeAttribute(HELD);
+        }
+    }
+}

@@ -1,0 +1,11 @@
+package app.leeward.server.store;
+
+/** What a recording is read for. */
+public enum ReadingKind {
+    /** A new line. */
+    RECORD,
+    /** Other words for a line. */
+    WORDS,
+    /** Another pronunciation of a word, for a line and the character's lexicon. */
+    PRONOUNCE
+}

@@ -1,0 +1,172 @@
+package app.leeward.server.store;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.PostLoad;
+import jakarta.persistence.PostPersist;
+import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.springframework.data.domain.Persistable;
+
+/**
+ * A recording that waits to be put to words, and what became of it. Its state changes by the statements of {@link Readings}
+ * only, each of which asks for the state it begins from.
+ */
+@Entity
+@Table(name = "reading")
+public class ReadingRow implements Persistable<UUID> {
+    @Id
+    private UUID id;
+
+    @Enumerated(EnumType.STRING)
+    private ReadingKind kind;
+
+    private UUID character;
+    private UUID line;
+    private Integer base;
+    private String name;
+    private String words;
+    private String word;
+
+    @Column(name = "sounds_like")
+    private String soundsLike;
+
+    private double seconds;
+    private String author;
+    private String client;
+
+    @Column(name = "asked_at")
+    private Instant askedAt;
+
+    @Enumerated(EnumType.STRING)
+    private ReadingState state;
+
+    private double share;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String problem;
+
+    @Transient
+    private boolean stored;
+
+    protected ReadingRow() {}
+
+    /** A new line from a recording, which is kept beside this by {@link Readings#keepWav}. */
+    public static ReadingRow record(UUID id, UUID character, UUID line, String name, String words, double seconds) {
+        ReadingRow r = new ReadingRow(id, ReadingKind.RECORD, character, line, seconds);
+        r.name = name;
+        r.words = words;
+        return r;
+    }
+
+    public static ReadingRow words(UUID id, UUID character, UUID line, int base, String words, double seconds) {
+        ReadingRow r = new ReadingRow(id, ReadingKind.WORDS, character, line, seconds);
+        r.base = base;
+        r.words = words;
+        return r;
+    }
+
+    public static ReadingRow pronounce(
+            UUID id, UUID character, UUID line, int base, String word, String soundsLike, double seconds) {
+        ReadingRow r = new ReadingRow(id, ReadingKind.PRONOUNCE, character, line, seconds);
+        r.base = base;
+        r.word = word;
+        r.soundsLike = soundsLike;
+        return r;
+    }
+
+    private ReadingRow(UUID id, ReadingKind kind, UUID character, UUID line, double seconds) {
+        this.id = id;
+        this.kind = kind;
+        this.character = character;
+        this.line = line;
+        this.seconds = seconds;
+        this.state = ReadingState.WAITING;
+    }
+
+    /** @param client whose turn it counts as */
+    public ReadingRow askedBy(String by, String client, Instant at) {
+        this.author = by;
+        this.client = client;
+        this.askedAt = at;
+        return this;
+    }
+
+    @PostLoad
+    @PostPersist
+    void nowStored() {
+        stored = true;
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    @Override
+    public boolean isNew() {
+        return !stored;
+    }
+
+    public ReadingKind kind() {
+        return kind;
+    }
+
+    public UUID character() {
+        return character;
+    }
+
+    public UUID line() {
+        return line;
+    }
+
+    /** The line's revision it was asked for on; null for a new line. */
+    public Integer base() {
+        return base;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    public String soundsLike() {
+        return soundsLike;
+    }
+
+    public String author() {
+        return author;
+    }
+
+    public Instant askedAt() {
+        return askedAt;
+    }
+
+    public ReadingState state() {
+        return state;
+    }
+
+    /** How much of it is done, 0 to 1. */
+    public double share() {
+        return share;
+    }
+
+    /** Why it was refused, as JSON; null while it was not. */
+    public String problem() {
+        return problem;
+    }
+}

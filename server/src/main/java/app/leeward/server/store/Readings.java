@@ -1,0 +1,101 @@
+package app.leeward.server.store;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+/** The queue of readings. */
+public interface Readings extends JpaRepository<ReadingRow, UUID> {
+    @Modifying
+    @Query(nativeQuery = true, value = "update reading set wav = :wav where id = :id")
+    void keepWav(UUID id, byte[] wav);
+
+    @Query(nativeQuery = true, value = "select wav from reading where id = :id")
+    byte[] wav(UUID id);
+
+    /** Those of a character that have not ended. */
+    @Query(
+            "select r from ReadingRow r where r.character = :character and r.state in (WAITING, READING) order by r.askedAt")
+    List<ReadingRow> unfinished(UUID character);
+
+    @Query("select count(r) from ReadingRow r where r.state in (WAITING, READING)")
+    long countUnfinished();
+
+    @Query(
+            "select count(r) from ReadingRow r where r.state in (WAITING, READING) and r.client like concat(:address, ' %')")
+    long countUnfinishedFrom(String address);
+
+    @Query("select count(r) from ReadingRow r where r.state = WAITING and r.askedAt < :askedAt")
+    long waitingBefore(Instant askedAt);
+
+    /** Held until the transaction ends, so that only one worker at a time chooses what is read next. */
+    @Query(nativeQuery = true, value = "select 1 from (select pg_advisory_xact_lock(7310)) held")
+    int holdTheQueue();
+
+    /**
+     * Takes what is to be read next. The client with the fewest readings under way comes first, then the one that was served
+     * the longest ago. A long recording is taken only while no other long one is read, so that one place is always left for
+     * the short ones.
+     *
+     * @param by who takes it
+     * @param longer from how many seconds on a recording is a long one
+     */
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+                    update reading set state = 'READING', taken_by = :by where id = (
+                      select w.id from reading w
+                      where w.state = 'WAITING' and (w.seconds < :longer
+                        or not exists (select 1 from reading r where r.state = 'READING' and r.seconds >= :longer))
+                      order by
+                        (select count(*) from reading r where r.state = 'READING' and r.client = w.client),
+                        coalesce((select max(r.ended_at) from reading r where r.client = w.client), 'epoch'::timestamptz),
+                        w.asked_at
+                      limit 1)
+                    returning id""")
+    Optional<UUID> take(String by, double longer);
+
+    /** What a worker that broke off had taken is taken by the next one. */
+    @Modifying
+    @Query(
+            nativeQuery = true,
+            value =
+                    "update reading set state = 'WAITING', taken_by = null, share = 0 where state = 'READING' and taken_by = :by")
+    int putBack(String by);
+
+    /** @return 0 when it was cancelled in the meantime */
+    @Modifying
+    @Query(
+            nativeQuery = true,
+            value = "update reading set share = :share where id = :id and state = 'READING' and taken_by = :by")
+    int reached(UUID id, String by, double share);
+
+    /** @return 0 when it was cancelled in the meantime, and nothing may be written */
+    @Modifying
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+                    update reading set state = :state, share = 1, wav = null, ended_at = now(),
+                      problem = cast(:problem as jsonb)
+                    where id = :id and state = 'READING' and taken_by = :by""")
+    int end(UUID id, String by, String state, String problem);
+
+    /** @return 0 when it had ended already */
+    @Modifying
+    @Query(
+            nativeQuery = true,
+            value =
+                    "update reading set state = 'CANCELLED', wav = null, ended_at = now() where id = :id and state in ('WAITING', 'READING')")
+    int cancel(UUID id);
+
+    /** Ended ones are told to whoever asked, for a while. */
+    @Modifying
+    @Query(nativeQuery = true, value = "delete from reading where ended_at < :before")
+    int forget(Instant before);
+}

@@ -1,0 +1,249 @@
+package app.leeward.server.studio;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.shot.Shot;
+import app.leeward.server.store.ReadingRow;
+import app.leeward.server.store.ReadingState;
+import app.leeward.server.store.Readings;
+import app.leeward.speech.Listening;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Recordings are put to words one after the other, two at once at the most, in a queue that any server on the database works
+ * off. Asking is one short transaction; the line, the lexicon and the end of a reading are written in one other, so that
+ * nothing is ever half done, whenever the server ends.
+ */
+@Service
+public class LineReadings {
+    /** From how many seconds on a recording is long: one long one is read at a time. */
+    static final double LONG = 20;
+
+    private static final Logger LOG = LoggerFactory.getLogger(LineReadings.class);
+    private static final int MOST = 60;
+    private static final int MOST_FROM_ONE = 20;
+    private static final Duration TOLD = Duration.ofHours(1);
+    private static final long TELL_EVERY = Duration.ofMillis(250).toNanos();
+
+    private final Readings readings;
+    private final Lines lines;
+    private final Characters characters;
+    private final Scheduler scheduler;
+    private final OneTimeTask<Void> task;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final ObjectMapper json = new ObjectMapper();
+
+    LineReadings(
+            Readings readings,
+            Lines lines,
+            Characters characters,
+            @Lazy Scheduler scheduler,
+            @Lazy @Qualifier("readLine") OneTimeTask<Void> task,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.readings = readings;
+        this.lines = lines;
+        this.characters = characters;
+        this.scheduler = scheduler;
+        this.task = task;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /**
+     * Who asks: readings are shared out evenly between clients.
+     *
+     * @param address where it asks from
+     * @param browser which browser there; empty when it does not say
+     */
+    public record Client(String author, String address, String browser) {
+        String key() {
+            return address + " " + browser;
+        }
+    }
+
+    /** @param ahead how many wait before it */
+    public record Told(ReadingRow row, long ahead, Optional<Map<String, String>> problem) {}
+
+    /** Asks for a new line. What can be seen to be wrong at once is refused at once. */
+    public Told record(UUID characterId, String name, String words, byte[] wav, Client client) {
+        Standing<Character> character = characters.stand(characterId);
+        double seconds = lines.readable(words, wav, character.state().lexicon());
+        ReadingRow row = ReadingRow.record(UUID.randomUUID(), characterId, UUID.randomUUID(), name, words, seconds);
+        return queued(row, wav, client);
+    }
+
+    /** Asks for a line to be read with other words. */
+    public Told words(UUID lineId, int base, String words, Client client) {
+        Standing<Shot> line = lines.stand(lineId);
+        lines.requireRoom(lineId, base);
+        lines.readable(words, line, characters.stand(line.belongsTo()).state().lexicon());
+        double seconds = line.state().line().seconds();
+        return queued(
+                ReadingRow.words(UUID.randomUUID(), line.belongsTo(), lineId, base, words, seconds), null, client);
+    }
+
+    /**
+     * Asks for a word to be remembered as it sounds, and for the line to be read again with it.
+     *
+     * @param soundsLike English words, or ARPAbet in capitals
+     */
+    public Told pronounce(UUID lineId, int base, String word, String soundsLike, Client client) {
+        Standing<Shot> line = lines.stand(lineId);
+        lines.requireRoom(lineId, base);
+        lines.requireWord(line.state(), word);
+        lines.phones(soundsLike);
+        double seconds = line.state().line().seconds();
+        return queued(
+                ReadingRow.pronounce(UUID.randomUUID(), line.belongsTo(), lineId, base, word, soundsLike, seconds),
+                null,
+                client);
+    }
+
+    private Told queued(ReadingRow row, byte[] wav, Client client) {
+        if (readings.countUnfinished() >= MOST || readings.countUnfinishedFrom(client.address()) >= MOST_FROM_ONE) {
+            throw Problem.busy(
+                    "readings-many", "Too many recordings are waiting to be read; ask again when some are done.");
+        }
+        Instant now = clock.instant();
+        transaction.executeWithoutResult(t -> {
+            readings.forget(now.minus(TOLD));
+            readings.saveAndFlush(row.askedBy(client.author(), client.key(), now));
+            if (wav != null) {
+                readings.keepWav(row.getId(), wav);
+            }
+            scheduler.scheduleIfNotExists(task.instance(row.getId().toString()), now);
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCommit() {
+                    scheduler.triggerCheckForDueExecutions();
+                }
+            });
+        });
+        return told(row);
+    }
+
+    public Told told(UUID id) {
+        return told(readings.findById(id).orElseThrow(() -> Problem.notThere("reading")));
+    }
+
+    private Told told(ReadingRow row) {
+        return new Told(
+                row,
+                row.state() == ReadingState.WAITING ? readings.waitingBefore(row.askedAt()) : 0,
+                Optional.ofNullable(row.problem()).map(this::problem));
+    }
+
+    @SuppressWarnings("unchecked") // written by refused(), below
+    private Map<String, String> problem(String text) {
+        return JsonText.read(json, text, Map.class);
+    }
+
+    /** Those of a character that have not ended, in the order they were asked for. */
+    public List<Told> unfinished(UUID character) {
+        characters.stand(character);
+        return readings.unfinished(character).stream().map(this::told).toList();
+    }
+
+    /** Ends a reading; what was being made of it is thrown away. One that has ended already stays as it is. */
+    public Told cancel(UUID id) {
+        told(id);
+        transaction.execute(t -> readings.cancel(id));
+        return told(id);
+    }
+
+    /**
+     * Works the queue off until nothing can be taken from it.
+     *
+     * @param by the execution this is done by, so that what it had taken when it broke off is found again
+     */
+    public void work(String by) {
+        transaction.execute(t -> readings.putBack(by));
+        for (Optional<UUID> next = take(by); next.isPresent(); next = take(by)) {
+            read(next.get(), by);
+        }
+    }
+
+    private Optional<UUID> take(String by) {
+        return transaction.execute(t -> {
+            readings.holdTheQueue();
+            return readings.take(by, LONG);
+        });
+    }
+
+    private void read(UUID id, String by) {
+        ReadingRow row = readings.findById(id).orElseThrow();
+        try {
+            Runnable write = made(row, by);
+            transaction.executeWithoutResult(t -> {
+                if (readings.end(id, by, ReadingState.DONE.name(), null) == 0) {
+                    throw new CancellationException();
+                }
+                write.run();
+            });
+        } catch (CancellationException e) {
+            if (Thread.currentThread().isInterrupted()) {
+                // the server is ending: another one, or this one when it is back, begins again
+                throw e;
+            }
+        } catch (Problem e) {
+            refused(id, by, e.code(), e.place(), e.getMessage());
+        } catch (RuntimeException e) {
+            if (DatabaseAway.behind(e).isPresent()) {
+                // what was asked for stays asked for
+                throw e;
+            }
+            LOG.error("A recording could not be read", e);
+            refused(id, by, "fault", "", "Leeward made a mistake; nothing was changed. The server's log says more.");
+        }
+    }
+
+    /** Does the long part; what comes back does the writing. */
+    private Runnable made(ReadingRow row, String by) {
+        long[] told = {System.nanoTime()};
+        Listening listening = share -> {
+            if (Thread.currentThread().isInterrupted()) {
+                throw new CancellationException();
+            }
+            if (System.nanoTime() - told[0] > TELL_EVERY) {
+                told[0] = System.nanoTime();
+                Integer still = transaction.execute(t -> readings.reached(row.getId(), by, share));
+                if (still != null && still == 0) {
+                    throw new CancellationException();
+                }
+            }
+        };
+        return switch (row.kind()) {
+            case RECORD -> lines.recorded(row, readings.wav(row.getId()), listening);
+            case WORDS -> lines.reworded(row, listening);
+            case PRONOUNCE -> lines.pronounced(row, listening);
+        };
+    }
+
+    private void refused(UUID id, String by, String code, String place, String says) {
+        Map<String, String> problem = new LinkedHashMap<>();
+        problem.put("code", code);
+        problem.put("place", place);
+        problem.put("detail", says);
+        transaction.execute(t -> readings.end(id, by, ReadingState.REFUSED.name(), JsonText.write(json, problem)));
+    }
+}

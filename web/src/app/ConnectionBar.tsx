@@ -1,0 +1,72 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Unplug } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { api } from '../api/client';
+import { useConnection } from '../api/connection';
+
+/** Seconds between two tries to reach the server. */
+const AGAIN = 3;
+
+/**
+ * Says, over the page as it is, that the server cannot be reached, and goes on asking for it. What was changed in the meantime
+ * waits, and is sent when it is back.
+ */
+export function ConnectionBar() {
+  const away = useConnection((s) => s.away);
+  return away === null ? null : <Away says={away} />;
+}
+
+function Away({ says }: { says: string }) {
+  const { waiting, drop } = useConnection();
+  const queries = useQueryClient();
+  const [left, setLeft] = useState(AGAIN);
+  const asking = left <= 0;
+
+  // what was shown while nobody answered may be older than it looks
+  useEffect(() => () => void queries.invalidateQueries(), [queries]);
+
+  useEffect(() => {
+    let seconds = AGAIN;
+    const timer = window.setInterval(() => {
+      seconds--;
+      setLeft(seconds);
+      if (seconds > 0) return;
+      const again = () => {
+        seconds = AGAIN;
+        setLeft(AGAIN);
+      };
+      if (seconds === 0) api.characters().then(again, again);
+    }, 1000);
+    return () => window.clearInterval(timer);
+  }, []);
+
+  return (
+    <div
+      role="status"
+      data-testid="connection"
+      className="fixed top-2 left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 items-center gap-3 rounded-lg border border-wrong bg-wrong-soft px-4 py-2 text-wrong shadow-lg"
+    >
+      <Unplug size={18} className="shrink-0" aria-hidden />
+      <div>
+        <b>{says}</b>
+        {waiting > 0 && (
+          <div className="text-[13px]">
+            {waiting === 1 ? 'Your last change waits' : `${waiting} changes wait`} and will be sent when it is
+            back.
+          </div>
+        )}
+      </div>
+      <span className="w-[6.5em] shrink-0 text-right text-[13px]">
+        {asking ? 'Asking …' : `Again in ${left} s`}
+      </span>
+      <button className="btn shrink-0" onClick={() => void api.characters().catch(() => {})}>
+        Try now
+      </button>
+      {waiting > 0 && (
+        <button className="btn shrink-0" onClick={drop}>
+          Discard {waiting === 1 ? 'it' : 'them'}
+        </button>
+      )}
+    </div>
+  );
+}
