@@ -43,7 +43,11 @@ HBA='# Leeward: passwords for all, on the private socket or the loopback'
 by_socket() { [ "${#SOCK}" -le 88 ]; }
 random() { head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n'; }
 secret() { cat "$ROOT/$1.password"; }
-running() { [ -f "$DATA/PG_VERSION" ] && as_pg "$BIN/pg_ctl" -D "$DATA" status >/dev/null 2>&1; }
+# A process that has ended but was not cleared away yet has no command line any more.
+running() {
+  local pid; pid=$(head -1 "$DATA/postmaster.pid" 2>/dev/null) || return 1
+  [ -n "$pid" ] && { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -q postgres
+}
 place() { if by_socket; then echo "host='$SOCK' port=5432"; else echo "host=127.0.0.1 port=$(cat "$ROOT/port")"; fi; }
 admin() { PGPASSWORD=$(secret superuser) "$BIN/psql" -qAtX -v ON_ERROR_STOP=1 "$(place) user=postgres dbname=${DB:-postgres} connect_timeout=10" "$@"; }
 
@@ -68,7 +72,7 @@ print_env() {
 # Ends a database by the process id it left behind; works where its folder has moved out of its owner's reach.
 end_by_pid() {
   local pid; pid=$(head -1 "$1/postmaster.pid" 2>/dev/null) || return 0
-  if [ -n "$pid" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q postgres; then
+  if [ -n "$pid" ] && { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -q postgres; then
     kill -INT "$pid"
     for _ in $(seq 300); do kill -0 "$pid" 2>/dev/null || return 0; sleep 0.1; done
     die "The older database (process $pid) does not end."
@@ -120,6 +124,19 @@ close_doors() {
   fi
 }
 
+# A killed database leaves its mark behind, and for some seconds its helpers. The mark is taken away once they are gone.
+clear_mark() {
+  local i p
+  [ -f "$DATA/postmaster.pid" ] || return 0
+  for i in $(seq 100); do
+    for p in /proc/[0-9]*; do
+      [ "$(readlink "$p/cwd" 2>/dev/null)" != "$DATA" ] || { sleep 0.2; continue 2; }
+    done
+    rm -f "$DATA/postmaster.pid"
+    return
+  done
+}
+
 launch() {
   local how i
   if by_socket; then
@@ -130,6 +147,7 @@ launch() {
   fi
   # what a killed database leaves behind takes some seconds to go
   for i in $(seq 15); do
+    clear_mark
     as_pg "$BIN/pg_ctl" -D "$DATA" -w -t 60 -l "$DATA/server.log" -o "$how -c unix_socket_permissions=0700 ${PGOPTS:-}" start \
       >/dev/null 2>&1 9>&- && return
     sleep 1

@@ -73,7 +73,7 @@ our_server() {
   local pid port
   [ -f "$HOME_DIR/server.pid" ] || return 0
   read -r pid port <"$HOME_DIR/server.pid" || true
-  if [ -n "${pid:-}" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q 'server-0.1.0-app.jar'; then
+  if [ -n "${pid:-}" ] && { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -q 'server-0.1.0-app.jar'; then
     echo "$pid ${port:-0}"
   fi
 }
@@ -105,7 +105,9 @@ server_command() {
     java -Djarmode=tools -jar "$jar" extract --destination "$app" >/dev/null
     touch "$app/unpacked"
   fi
-  SERVER=(java -XX:+UseParallelGC -Xms1g -Xmx2g -Xshare:auto)
+  # short pauses rather than most throughput; threads that give way to others do so in the system's eyes as well
+  SERVER=(java -XX:+UseG1GC -Xms1g -Xmx2g -Xshare:auto -XX:ThreadPriorityPolicy=1
+    -XX:JavaPriority1_To_OSPriority=19 -XX:JavaPriority2_To_OSPriority=4)
   if [ -f "$app/classes.jsa" ]; then
     SERVER+=("-XX:SharedArchiveFile=$app/classes.jsa")
   else

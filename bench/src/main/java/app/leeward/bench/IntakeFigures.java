@@ -9,9 +9,6 @@ import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Locale;
@@ -114,18 +111,13 @@ public final class IntakeFigures {
 
     /** What somebody waits for who drops such a file: until the character is there, and its shapes with it. */
     private static void upload(URI base) throws Exception {
-        HttpClient http =
-                HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+        Api http = new Api(base.toString());
         byte[] file = parts(1000, LARGE);
         for (int round = 0; round < 3; round++) {
             long from = System.nanoTime();
-            String id = begin(http, base, file);
+            String id = http.character("a.svg", file);
             long made = System.nanoTime();
-            send(
-                    http,
-                    HttpRequest.newBuilder(base.resolve("/api/v1/characters/" + id + "/artwork"))
-                            .header("Accept-Encoding", "gzip")
-                            .GET());
+            http.get("/api/v1/characters/" + id + "/artwork").good();
             System.out.printf(
                     Locale.ROOT,
                     "SVG of %.1f MB dropped on a running server: a character in %.2f s, its shapes in %.2f s more%n",
@@ -177,20 +169,17 @@ public final class IntakeFigures {
     }
 
     private static void edits(URI base, byte[] svg, String what) throws Exception {
-        HttpClient http =
-                HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
-        String id = begin(http, base, svg);
+        Api http = new Api(base.toString());
+        String id = http.character("a.svg", svg);
         int count = 240;
         long[] times = new long[count];
         for (int i = 0; i < count; i++) {
             long from = System.nanoTime();
-            send(
-                    http,
-                    HttpRequest.newBuilder(base.resolve("/api/v1/characters/" + id + "/edits"))
-                            .header("Content-Type", "application/json")
-                            .header("Accept-Encoding", "gzip")
-                            .POST(HttpRequest.BodyPublishers.ofString("{\"base\":" + (i + 1)
-                                    + ",\"edit\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1,\"dy\":0}}")));
+            http.post(
+                            "/api/v1/characters/" + id + "/edits",
+                            "{\"base\":" + (i + 1)
+                                    + ",\"edit\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1,\"dy\":0}}")
+                    .good();
             times[i] = System.nanoTime() - from;
         }
         long[] warm = Arrays.copyOfRange(times, 40, count);
@@ -201,25 +190,5 @@ public final class IntakeFigures {
                 what,
                 warm[warm.length / 2] / 1e6,
                 warm[(int) (warm.length * 0.95)] / 1e6);
-    }
-
-    private static String begin(HttpClient http, URI base, byte[] svg) throws Exception {
-        String head = "--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.svg\"\r\n\r\n";
-        String made = send(
-                http,
-                HttpRequest.newBuilder(base.resolve("/api/v1/characters"))
-                        .header("Content-Type", "multipart/form-data; boundary=b")
-                        .POST(HttpRequest.BodyPublishers.ofString(
-                                head + new String(svg, StandardCharsets.UTF_8) + "\r\n--b--\r\n")));
-        return made.replaceAll("(?s)^\\{\"id\":\"([^\"]+)\".*", "$1");
-    }
-
-    private static String send(HttpClient http, HttpRequest.Builder request) throws Exception {
-        HttpResponse<byte[]> r = http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
-        if (r.statusCode() >= 300) {
-            throw new IllegalStateException(
-                    "answered " + r.statusCode() + ": " + new String(r.body(), StandardCharsets.UTF_8));
-        }
-        return new String(r.body(), StandardCharsets.UTF_8);
     }
 }

@@ -54,6 +54,8 @@ public final class PoseLoad {
         return HttpRequest.newBuilder(at)
                 .header("Content-Type", "application/json")
                 .header("Accept-Encoding", "gzip")
+                .header("Cookie", "XSRF-TOKEN=a-program")
+                .header("X-XSRF-TOKEN", "a-program")
                 .POST(HttpRequest.BodyPublishers.ofString(json))
                 .build();
     }

@@ -55,6 +55,8 @@ class EyesStoryTest extends Story {
                         java.net.http.HttpRequest.newBuilder(
                                         java.net.URI.create(server.url() + "/api/v1/characters/" + id + "/eyes"))
                                 .header("Content-Type", "application/json")
+                                .header("Cookie", "XSRF-TOKEN=a-test")
+                                .header("X-XSRF-TOKEN", "a-test")
                                 .POST(java.net.http.HttpRequest.BodyPublishers.ofString("{\"pose\":{}}"))
                                 .build(),
                         java.net.http.HttpResponse.BodyHandlers.ofByteArray())

@@ -152,6 +152,8 @@ class IntakeStoryTest extends Story {
                         java.net.http.HttpRequest.newBuilder(java.net.URI.create(
                                         server.url() + "/api/v1/characters/" + open("muddled") + "/picture"))
                                 .header("Content-Type", "application/json")
+                                .header("Cookie", "XSRF-TOKEN=a-test")
+                                .header("X-XSRF-TOKEN", "a-test")
                                 .POST(java.net.http.HttpRequest.BodyPublishers.ofString(
                                         "{\"pose\":{\"dials\":{\"turn\":40}},\"format\":\"svg\"}"))
                                 .build(),

@@ -127,6 +127,8 @@ class OutsidePicturesTest {
                 .send(
                         HttpRequest.newBuilder(URI.create(server.url() + "/api/v1/characters/" + id + "/picture"))
                                 .header("Content-Type", "application/json")
+                                .header("Cookie", "XSRF-TOKEN=a-test")
+                                .header("X-XSRF-TOKEN", "a-test")
                                 .POST(HttpRequest.BodyPublishers.ofString(body))
                                 .build(),
                         HttpResponse.BodyHandlers.ofByteArray())
@@ -168,7 +170,7 @@ class OutsidePicturesTest {
                 + "  { kind: 'show-past', part: 'fringe', by: 'face-skin' }]) {"
                 + "  const { revision } = await (await fetch(`${at}/${id}`)).json();"
                 + "  const body = JSON.stringify({ base: revision, edit });"
-                + "  const headers = { 'Content-Type': 'application/json' };"
+                + "  const headers = { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1] };"
                 + "  const answer = await fetch(`${at}/${id}/edits`, { method: 'POST', body, headers });"
                 + "  if (!answer.ok) return await answer.text();"
                 + "} return 'made'; }");
@@ -225,6 +227,8 @@ class OutsidePicturesTest {
                 .send(
                         HttpRequest.newBuilder(URI.create(server.url() + "/api/v1/characters"))
                                 .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                                .header("Cookie", "XSRF-TOKEN=a-test")
+                                .header("X-XSRF-TOKEN", "a-test")
                                 .POST(HttpRequest.BodyPublishers.ofString(
                                         head + Files.readString(file) + "\r\n--" + boundary + "--\r\n"))
                                 .build(),

@@ -23,8 +23,18 @@ class AdmittedRequests implements HandlerInterceptor {
         this.admission = admission;
     }
 
+    /** Counts a file sent by the request at hand, and takes memory to hold it, until that has been answered. */
+    void takeFile(long bytes, HttpServletRequest request) {
+        hold(admission.file(ReadingApi.client(request)));
+        take(bytes);
+    }
+
     /** Takes memory until the request at hand has been answered. */
     void take(long bytes) {
+        hold(admission.take(bytes));
+    }
+
+    private static void hold(Admission.Held what) {
         RequestAttributes request = RequestContextHolder.currentRequestAttributes();
         @SuppressWarnings("unchecked") // nobody else writes there
         Deque<Admission.Held> held =
@@ -33,7 +43,7 @@ class AdmittedRequests implements HandlerInterceptor {
             held = new ArrayDeque<>();
             request.setAttribute(HELD, held, RequestAttributes.SCOPE_REQUEST);
         }
-        held.push(admission.take(bytes));
+        held.push(what);
     }
 
     /** Takes memory for frames. */

@@ -11,6 +11,7 @@ import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.server.config.Squeeze;
 import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.Standing;
 import app.leeward.server.studio.StoredArt;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -46,8 +47,10 @@ class CharacterApi {
     private final Characters characters;
     private final StoredArt art;
     private final AdmittedRequests admitted;
+    private final HeavyWork heavy;
 
-    CharacterApi(Characters characters, StoredArt art, AdmittedRequests admitted) {
+    CharacterApi(Characters characters, StoredArt art, AdmittedRequests admitted, HeavyWork heavy) {
+        this.heavy = heavy;
         this.characters = characters;
         this.art = art;
         this.admitted = admitted;
@@ -100,8 +103,9 @@ class CharacterApi {
 
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    CharacterView read(@RequestPart MultipartFile file) throws IOException {
-        return CharacterView.of(characters.read(UUID.randomUUID(), admitted(file), nameOf(file), AUTHOR));
+    CharacterView read(@RequestPart MultipartFile file, HttpServletRequest request) throws IOException {
+        byte[] bytes = admitted(file, request);
+        return CharacterView.of(heavy.done(() -> characters.read(UUID.randomUUID(), bytes, nameOf(file), AUTHOR)));
     }
 
     /** A newer version of the art beside what is here. */
@@ -145,8 +149,10 @@ class CharacterApi {
 
     /** Holds a newer file against the character; nothing is changed. */
     @PostMapping(path = "/{id}/versions", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    VersionView compare(@PathVariable UUID id, @RequestPart MultipartFile file) throws IOException {
-        return VersionView.of(characters.compare(id, admitted(file), nameOf(file)));
+    VersionView compare(@PathVariable UUID id, @RequestPart MultipartFile file, HttpServletRequest request)
+            throws IOException {
+        byte[] bytes = admitted(file, request);
+        return VersionView.of(heavy.done(() -> characters.compare(id, bytes, nameOf(file))));
     }
 
     /** Takes changes over from a newer file, by the keys that holding it against the character gave them. */
@@ -155,15 +161,19 @@ class CharacterApi {
             @PathVariable UUID id,
             @RequestPart MultipartFile file,
             @RequestParam int base,
-            @RequestParam(required = false) List<String> keys)
+            @RequestParam(required = false) List<String> keys,
+            HttpServletRequest request)
             throws IOException {
         List<String> wanted = keys == null ? List.of() : keys;
-        return CharacterView.of(characters.take(id, base, admitted(file), nameOf(file), wanted, AUTHOR));
+        // reading the file takes long, so what cannot be taken over any more is told first
+        characters.requireRoomForVersion(id, base);
+        byte[] bytes = admitted(file, request);
+        return CharacterView.of(heavy.done(() -> characters.take(id, base, bytes, nameOf(file), wanted, AUTHOR)));
     }
 
     /** A file's bytes, once there is memory to read it. */
-    private byte[] admitted(MultipartFile file) throws IOException {
-        admitted.take(file.getSize());
+    private byte[] admitted(MultipartFile file, HttpServletRequest request) throws IOException {
+        admitted.takeFile(file.getSize(), request);
         byte[] bytes = file.getBytes();
         admitted.take(Characters.cost(bytes));
         return bytes;

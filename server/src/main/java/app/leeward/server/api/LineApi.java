@@ -124,7 +124,7 @@ class LineApi {
             HttpServletRequest request)
             throws IOException {
         // the recording, its samples, and once more while they are looked at
-        admitted.take(sound.getSize() * 6);
+        admitted.takeFile(sound.getSize() * 6, request);
         return ReadingView.of(readings.record(id, name, words, sound.getBytes(), ReadingApi.client(request)));
     }
 

@@ -1,5 +1,8 @@
 package app.leeward.server.studio;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
@@ -18,8 +21,14 @@ public class Admission {
     /** Waiting takes a thread each. */
     private static final int MOST_WAITING = 24;
 
+    /** How much one client may have under way or wait for at a time, and all at one address. */
+    private static final int MOST_OF_ONE = 3;
+
+    private static final int MOST_OF_ADDRESS = 12;
+
     private final int all;
     private final Semaphore free;
+    private final Map<String, Integer> underWay = new HashMap<>();
 
     Admission() {
         this(Runtime.getRuntime().maxMemory());
@@ -34,6 +43,30 @@ public class Admission {
     public interface Held extends AutoCloseable {
         @Override
         void close();
+    }
+
+    /**
+     * Counts a large file of one client, so that whoever sends many at once waits for their own and not others for them.
+     *
+     * @throws Problem {@code files-many} (503) when the client has too many under way
+     */
+    public Held file(LineReadings.Client client) {
+        synchronized (underWay) {
+            if (underWay.getOrDefault(client.key(), 0) >= MOST_OF_ONE
+                    || underWay.getOrDefault(client.address(), 0) >= MOST_OF_ADDRESS) {
+                throw Problem.busy(
+                        "files-many", "Your last files are still being read; send the next when they are done.");
+            }
+            underWay.merge(client.key(), 1, Integer::sum);
+            underWay.merge(client.address(), 1, Integer::sum);
+        }
+        return () -> {
+            synchronized (underWay) {
+                for (String key : List.of(client.key(), client.address())) {
+                    underWay.computeIfPresent(key, (k, n) -> n == 1 ? null : n - 1);
+                }
+            }
+        };
     }
 
     /**

@@ -96,10 +96,13 @@ public class Characters {
                 .report();
     }
 
+    /** @throws Problem when a newer version of the art could not be taken over any more */
+    public void requireRoomForVersion(UUID id, int base) {
+        ledger.requireRoom(keeping, id, base, Set.of(Edit.EVERYTHING));
+    }
+
     /** Takes changes over from a newer version of the art. */
     public Standing<Character> take(UUID id, int base, byte[] file, String fileName, List<String> keys, String author) {
-        // reading the file takes long, so what cannot be taken over any more is told first
-        ledger.requireRoom(keeping, id, base, Set.of(Edit.EVERYTHING));
         Edit edit = new TakeVersion(shortened(fileName), hung(file, fileName), keys);
         return ledger.edit(keeping, id, base, edit, author);
     }

@@ -177,6 +177,7 @@ public class LineReadings {
      * @param by the execution this is done by, so that what it had taken when it broke off is found again
      */
     public void work(String by) {
+        HeavyWork.giveWay();
         transaction.execute(t -> readings.putBack(by));
         for (Optional<UUID> next = take(by); next.isPresent(); next = take(by)) {
             read(next.get(), by);
