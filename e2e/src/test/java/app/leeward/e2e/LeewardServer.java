@@ -1,5 +1,6 @@
 package app.leeward.e2e;
 
+import app.leeward.bench.ServerJar;
 import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -13,12 +14,14 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
 
 /** The built application as its own process, on a database of its own, so that it can be killed and started again. */
 final class LeewardServer implements AutoCloseable {
-    private static final Path JAR = Path.of("..", "server", "target", "server-0.1.0-app.jar");
+    /** Made once, with the demo in it; the database of each class of stories begins as a copy. */
+    private static final String TEMPLATE = "leeward_template";
+
+    private static boolean templateMade;
 
     private final String database;
     private final int port;
@@ -36,16 +39,41 @@ final class LeewardServer implements AutoCloseable {
             throw new IllegalStateException(
                     "run the end-to-end tests with ./leeward test, which starts their database");
         }
+        makeTemplate(url);
         String database = "leeward_" + name;
+        make(url, database, "template " + TEMPLATE);
+        LeewardServer server = new LeewardServer(of(url, database), freePort());
+        server.launch();
+        return server;
+    }
+
+    private static synchronized void makeTemplate(String url) throws Exception {
+        if (!templateMade) {
+            make(url, TEMPLATE, "");
+            LeewardServer first = new LeewardServer(of(url, TEMPLATE), freePort());
+            first.launch();
+            // it has to have ended before it can be copied
+            first.close();
+            templateMade = true;
+        }
+    }
+
+    private static String of(String url, String database) {
+        return url.replaceFirst("/leeward\\?", "/" + database + "?");
+    }
+
+    private static void make(String url, String database, String how) {
         try (Connection c = DriverManager.getConnection(url, user(), password())) {
             c.createStatement().execute("drop database if exists " + database + " with (force)");
-            c.createStatement().execute("create database " + database);
+            c.createStatement().execute("create database " + database + " " + how);
         } catch (SQLException e) {
             throw new IllegalStateException("the tests' database does not answer at " + url, e);
         }
-        LeewardServer server = new LeewardServer(url.replaceFirst("/leeward\\?", "/" + database + "?"), freePort());
-        server.launch();
-        return server;
+    }
+
+    /** How to connect to this server's database. */
+    Connection connect() throws SQLException {
+        return DriverManager.getConnection(database, user(), password());
     }
 
     /** The tests' role owns its databases and may make more of them. */
@@ -66,12 +94,8 @@ final class LeewardServer implements AutoCloseable {
     void launch() throws Exception {
         File log =
                 Files.createDirectories(Path.of("target")).resolve("server.log").toFile();
-        ProcessBuilder builder = new ProcessBuilder(List.of(
-                        "java",
-                        "-Xmx1500m",
-                        "-XX:+UseSerialGC",
-                        "-jar",
-                        JAR.toAbsolutePath().toString()))
+        ProcessBuilder builder = new ProcessBuilder(
+                        ServerJar.command(Path.of("..").toAbsolutePath().normalize(), "-Xmx1500m", "-XX:+UseSerialGC"))
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log));
         builder.environment().put("LEEWARD_DB_URL", database);

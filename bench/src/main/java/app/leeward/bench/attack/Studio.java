@@ -1,6 +1,7 @@
 package app.leeward.bench.attack;
 
 import app.leeward.bench.Api;
+import app.leeward.bench.ServerJar;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
@@ -97,18 +98,15 @@ public final class Studio implements AutoCloseable {
                 connection.get("LEEWARD_DB_PASSWORD"));
     }
 
-    public void launch(Server server) throws IOException {
+    public void launch(Server server) throws IOException, InterruptedException {
         Path log = Files.createDirectories(project.resolve("bench/target")).resolve("attack-" + server.port + ".log");
-        ProcessBuilder builder = new ProcessBuilder(
-                        "java",
+        ProcessBuilder builder = new ProcessBuilder(ServerJar.command(
+                        project,
                         "-Xmx" + heapMegabytes + "m",
                         "-XX:+UseG1GC",
-                        "-Xlog:gc:file=" + log + ".gc",
                         "-XX:ThreadPriorityPolicy=1",
                         "-XX:JavaPriority1_To_OSPriority=19",
-                        "-XX:JavaPriority2_To_OSPriority=4",
-                        "-jar",
-                        project.resolve("server/target/server-0.1.0-app.jar").toString())
+                        "-XX:JavaPriority2_To_OSPriority=4"))
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
         builder.environment().putAll(connection);

@@ -1,0 +1,72 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The server goes away and comes back while somebody works; recordings are read in a queue that can be left. */
+class AwayStoryTest extends Story {
+    @Test
+    void thePageKeepsItsPlaceAndWhatWasNotSentWhileTheServerIsAway() throws Exception {
+        Locator name = page.getByLabel("Words");
+        hand.bench("Lines").click();
+        name.fill("Good morning! The words nobody has sent yet.");
+        server.kill();
+        Locator bar = page.getByTestId("connection");
+        assertThat(bar).isVisible();
+        assertThat(bar).containsText("does not answer");
+        assertThat(page.locator("[data-testid=stage] [data-part=nose]").first()).isVisible();
+        assertThat(name).hasValue("Good morning! The words nobody has sent yet.");
+        // a change made meanwhile waits
+        double before = hand.shift("nose");
+        page.getByTestId("stage").click(new Locator.ClickOptions().setPosition(4, 4));
+        page.evaluate("() => { location.hash = location.hash.replace(/&part=[^&]*/, '') + '&part=nose'; }");
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(bar).containsText("Your last change waits");
+        server.launch();
+        assertThat(bar).isHidden();
+        page.waitForFunction(
+                "x => new DOMMatrix(getComputedStyle(document.querySelector('[data-testid=stage] [data-part=nose]')).transform).e > x + 5",
+                before);
+        assertThat(name).hasValue("Good morning! The words nobody has sent yet.");
+        page.reload();
+        page.getByTestId("stage").waitFor();
+        page.waitForFunction(
+                "x => new DOMMatrix(getComputedStyle(document.querySelector('[data-testid=stage] [data-part=nose]')).transform).e > x + 5",
+                before);
+        hand.errors.clear();
+    }
+
+    @Test
+    void aRecordingThatIsReadTellsHowFarItIsAndCanBeStopped() {
+        DemoFiles.Line line = DemoFiles.lines().get(0);
+        int lines = server.body("/api/v1/characters/" + maren() + "/lines").split("\"id\"").length;
+        hand.drop("again.wav", "audio/wav", line.wav());
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Words of the line").fill(line.words());
+        dialog.getByText("Put the mouths to it").click();
+        assertThat(dialog.getByRole(AriaRole.PROGRESSBAR)).isVisible();
+        page.keyboard().press("Escape");
+        // the dialog is still there, with the words in it
+        assertThat(dialog.getByText("Put the mouths to it")).isEnabled();
+        assertThat(dialog.getByLabel("Words of the line")).hasValue(line.words());
+        assertThat(server.body("/api/v1/characters/" + maren() + "/readings")).isEqualTo("[]");
+        assertThat(server.body("/api/v1/characters/" + maren() + "/lines").split("\"id\"").length)
+                .isEqualTo(lines);
+        dialog.getByText("Put the mouths to it").click();
+        assertThat(dialog).isHidden();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Good morning")))
+                        .first())
+                .isVisible();
+    }
+
+    private String maren() {
+        return server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+    }
+}
