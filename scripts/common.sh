@@ -44,8 +44,9 @@ need_chromium() {
   [ -x /usr/bin/chromium ] || debian chromium fonts-dejavu-core
 }
 
-# Builds what changed since the last build.
+# Builds what changed since the last build; LEEWARD_BUILT=1 takes what is there.
 build() {
+  [ -z "${LEEWARD_BUILT:-}" ] || return 0
   local jar=server/target/server-0.1.0-app.jar
   if [ -f "$jar" ] && [ -z "$(find pom.xml ./*/pom.xml ./*/src web/package-lock.json web/openapi.json web/index.html -newer "$jar" -not -path '*/src/test/*' -not -name schema.d.ts 2>/dev/null | head -1)" ]; then
     return

@@ -94,6 +94,7 @@ public final class Chaos {
         for (Future<?> client : clients) {
             client.get(2, TimeUnit.MINUTES);
         }
+        studio.revive();
         for (Studio.Server server : studio.servers()) {
             studio.awaitHealth(server);
         }
@@ -116,6 +117,7 @@ public final class Chaos {
         killThemAll(new Random(seed));
         while (acknowledged.size() < edits) {
             TimeUnit.MILLISECONDS.sleep(100);
+            studio.revive();
             for (Future<?> client : clients) {
                 if (client.isDone()) {
                     client.get();
@@ -130,6 +132,7 @@ public final class Chaos {
             if (random.nextInt(3) == 0) {
                 studio.killDatabase();
                 databaseKills++;
+                studio.revive();
             } else {
                 Studio.Server victim =
                         studio.servers().get(random.nextInt(studio.servers().size()));

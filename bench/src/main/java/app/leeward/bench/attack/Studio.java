@@ -133,6 +133,15 @@ public final class Studio implements AutoCloseable {
         throw new TimeoutException("a server on port " + server.port + " is not well");
     }
 
+    /** Starts servers again that ended by themselves because the database died while they began, as the start command does. */
+    public void revive() throws IOException, InterruptedException {
+        for (Server server : servers) {
+            if (!server.process.isAlive()) {
+                launch(server);
+            }
+        }
+    }
+
     /** As a power cut does it. */
     public void kill(Server server) throws InterruptedException {
         server.process.destroyForcibly().waitFor();

@@ -16,6 +16,8 @@ public enum DatabaseAway {
     BUSY("database-busy", "The database has too much to do; try again in a moment.");
 
     private static final int DEEPEST = 20;
+    /** The pool's word, without a state, for a connection it gave up because the database had gone. */
+    private static final String CLOSED = "Connection is closed";
 
     private final String code;
     private final String says;
@@ -37,7 +39,8 @@ public enum DatabaseAway {
     public static Optional<DatabaseAway> behind(Throwable failure) {
         Throwable t = failure;
         for (int i = 0; t != null && i < DEEPEST; i++, t = t.getCause()) {
-            if (t instanceof SQLTransientConnectionException) {
+            if (t instanceof SQLTransientConnectionException
+                    || t instanceof SQLException s && CLOSED.equals(s.getMessage())) {
                 return Optional.of(GONE);
             }
             if (t instanceof SQLException sql && sql.getSQLState() != null) {
