@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Prints the figures of docs/benchmarks.md: computation by JMH, then a real server on the loopback.
+# Prints the figures of docs/benchmarks.md: what a studio bears, computation by JMH, then a real server on the loopback.
+# An argument is a pattern for JMH, or the name of one of the three attacks.
 set -euo pipefail
 . scripts/common.sh
 need_java; need_node; need_postgres
@@ -8,6 +9,14 @@ mvn -q -B -ntp install -DskipTests -Dspotless.check.skip -pl core,speech,formats
 mvn -q -B -ntp -pl bench dependency:build-classpath -Dmdep.outputFile="$HOME_DIR/bench.cp"
 CP=bench/target/classes:$(cat "$HOME_DIR/bench.cp")
 printf '%s, %s processors, Java %s\n' "$(sed -n 's/^model name.*: //p' /proc/cpuinfo | head -1)" "$(nproc)" "$(java -version 2>&1 | sed -n '1s/.*"\(.*\)".*/\1/p')"
+# chaos, fuzz and rude can be run by themselves: ./leeward bench chaos [seed edits kills], fuzz [seed calls], rude [seconds]
+attack() { java -Xmx3g -cp "$CP" "app.leeward.bench.attack.$@"; }
+case "${1:-}" in
+  chaos) shift; attack Chaos "$@"; exit ;;
+  fuzz) shift; attack Fuzz "$@"; exit ;;
+  rude) shift; attack RudeClients "$@"; exit ;;
+esac
+attack Chaos; attack Fuzz; attack RudeClients
 java -cp "$CP" org.openjdk.jmh.Main "${1:-.*}" -v SILENT -rf text -rff "$HOME_DIR/jmh.txt" >/dev/null 2>&1 && cat "$HOME_DIR/jmh.txt"
 connect bench start
 bash scripts/cluster.sh bench admin -c 'alter role leeward createdb'

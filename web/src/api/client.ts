@@ -97,12 +97,7 @@ async function ask(path: string, init?: RequestInit): Promise<Response> {
     );
   } catch (e) {
     if (e instanceof DOMException && e.name === 'AbortError') throw e;
-    throw new Refusal(
-      0,
-      'offline',
-      '',
-      'The server does not answer. Nothing accepted is lost; try again when it is back.',
-    );
+    throw new Refusal(0, 'offline', '', 'The server does not answer. Nothing accepted is lost.');
   }
 }
 

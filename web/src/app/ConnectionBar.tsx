@@ -44,10 +44,10 @@ function Away({ says }: { says: string }) {
     <div
       role="status"
       data-testid="connection"
-      className="fixed top-2 left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 items-center gap-3 rounded-lg border border-wrong bg-wrong-soft px-4 py-2 text-wrong shadow-lg"
+      className="fixed top-2 left-[226px] z-50 flex w-[400px] flex-wrap items-center gap-x-3 gap-y-1.5 rounded-lg border border-wrong bg-wrong-soft px-4 py-2 text-wrong shadow-lg"
     >
       <Unplug size={18} className="shrink-0" aria-hidden />
-      <div>
+      <div className="min-w-0 flex-1 basis-[300px]">
         <b>{says}</b>
         {waiting > 0 && (
           <div className="text-[13px]">
@@ -56,7 +56,7 @@ function Away({ says }: { says: string }) {
           </div>
         )}
       </div>
-      <span className="w-[6.5em] shrink-0 text-right text-[13px]">
+      <span className="mr-auto shrink-0 text-[13px]" aria-hidden>
         {asking ? 'Asking …' : `Again in ${left} s`}
       </span>
       <button className="btn shrink-0" onClick={() => void api.characters().catch(() => {})}>

@@ -13,6 +13,9 @@ import { api, Refusal, type VersionView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { WordsDialog } from './WordsDialog';
 
+/** Bytes of the largest file the server reads, of any kind. */
+const LARGEST_FILE = 64 * 2 ** 20;
+
 /** What became of the last file that could not be used. */
 export interface FileProblem {
   file: string;
@@ -101,6 +104,18 @@ export function DropProvider({ children }: { children: ReactNode }) {
         (f) => /\.(wav|wave|mp3|m4a|ogg|flac|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
       );
       const drawing = files.find((f) => f !== text && f !== recording);
+      const large = [drawing, recording].find((f) => f && f.size > LARGEST_FILE);
+      if (large) {
+        // the server says so too, but may hang up before all of it was sent
+        setProblem({
+          file: large.name,
+          code: 'file-large',
+          place: '',
+          says: `The file is larger than ${LARGEST_FILE / 2 ** 20} MB.`,
+        });
+        useDesk.getState().go('intake');
+        return;
+      }
       if (drawing) await (asVersion ? holdAgainst : readArt)(drawing);
       if (recording) setSound({ file: recording, words: text ? await text.text() : '' });
     },

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 class AttackTest {
     @Test
     void nothingAcknowledgedIsLostWhileServersAndDatabaseAreKilled() throws Exception {
-        String told = Chaos.run(Path.of(".."), "chaos", 17, 120, 8, 3_000);
+        String told = Chaos.run(Path.of(".."), "chaos", 17, 60, 4, 2_000);
         assertThat(told).contains("none missing, none doubled");
     }
 
