@@ -55,6 +55,11 @@ public final class ServerJar {
         return command;
     }
 
+    /** Whether a start would find the archive of classes. */
+    public static boolean quick(Path project) throws IOException, InterruptedException {
+        return command(project).stream().anyMatch(c -> c.startsWith("-XX:SharedArchiveFile"));
+    }
+
     private static void clear(Path folder) throws IOException {
         if (Files.exists(folder)) {
             try (Stream<Path> all = Files.walk(folder)) {

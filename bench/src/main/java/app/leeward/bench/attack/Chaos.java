@@ -25,6 +25,7 @@ import java.util.concurrent.atomic.AtomicInteger;
  */
 public final class Chaos {
     private static final int CLIENTS = 4;
+    private static final long LONGEST_WAIT = Duration.ofSeconds(40).toNanos();
     private static final List<String> PARTS =
             List.of("nose", "fringe", "ear-left", "ear-right", "cap", "cheek-left", "neck", "back-hair");
 
@@ -54,7 +55,7 @@ public final class Chaos {
         long seed = args.length > 0 ? Long.parseLong(args[0]) : 20261127;
         int edits = args.length > 1 ? Integer.parseInt(args[1]) : 1_000;
         int kills = args.length > 2 ? Integer.parseInt(args[2]) : 50;
-        System.out.println(run(Path.of("."), "chaos", seed, edits, kills, 6_000));
+        System.out.println(run(Path.of("."), "chaos", seed, edits, kills, 2_000));
     }
 
     /**
@@ -128,6 +129,12 @@ public final class Chaos {
 
     private void killThemAll(Random random) throws Exception {
         for (int i = 0; i < kills; i++) {
+            // in the middle of edits: some come through between any two kills, unless it takes too long
+            long until = System.nanoTime() + LONGEST_WAIT;
+            while (acknowledged.size() < edits * i / kills && System.nanoTime() < until) {
+                TimeUnit.MILLISECONDS.sleep(50);
+                studio.revive();
+            }
             TimeUnit.MILLISECONDS.sleep(random.nextInt(longestPauseMillis));
             if (random.nextInt(3) == 0) {
                 studio.killDatabase();

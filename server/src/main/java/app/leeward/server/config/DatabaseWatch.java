@@ -18,7 +18,8 @@ import org.springframework.stereotype.Component;
 class DatabaseWatch {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseWatch.class);
     private static final long EVERY_MILLIS = 400;
-    private static final String PATIENCE_SECONDS = "1";
+    /** A database that is gone refuses at once; one that takes longer than this hangs. On a busy machine a second is nothing. */
+    private static final String PATIENCE_SECONDS = "3";
 
     private final String url;
     private final Properties how = new Properties();
