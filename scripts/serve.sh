@@ -50,7 +50,7 @@ why() {
   tail -n 200 "$LOG" 2>/dev/null | grep -E 'Caused by|ERROR|FATAL' | tail -3 >&2 || tail -5 "$OUT" >&2
 }
 revive_database() {
-  kill -0 "${database:-0}" 2>/dev/null && return 0
+  { tr '\0' ' ' <"/proc/${database:-none}/cmdline"; } 2>/dev/null | grep -q postgres && return 0
   say "The database has ended; starting it again …"
   bash scripts/cluster.sh database start >/dev/null 2>"$HOME_DIR/database.log" || { tail -3 "$HOME_DIR/database.log" >&2; sleep 5; }
   database=$(bash scripts/cluster.sh database pid || true)

@@ -7,6 +7,7 @@ import app.leeward.demo.DemoFiles;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -64,6 +65,27 @@ class AwayStoryTest extends Story {
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Good morning")))
                         .first())
                 .isVisible();
+    }
+
+    @Test
+    void aRecordingBeingReadSurvivesTheServerAndIsMadeOnce() throws Exception {
+        DemoFiles.Line line = DemoFiles.lines().get(0);
+        String lines = "/api/v1/characters/" + maren() + "/lines";
+        int before = server.body(lines).split("\"id\"").length;
+        hand.drop("again.wav", "audio/wav", line.wav());
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Words of the line").fill(line.words());
+        dialog.getByText("Put the mouths to it").click();
+        page.waitForFunction(
+                "() => Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow')) > 0");
+        server.kill();
+        server.launch();
+        // its worker has to be missed before another takes over
+        dialog.waitFor(new Locator.WaitForOptions()
+                .setState(WaitForSelectorState.HIDDEN)
+                .setTimeout(90_000));
+        assertThat(server.body(lines).split("\"id\"").length).isEqualTo(before + 1);
+        hand.errors.clear();
     }
 
     private String maren() {

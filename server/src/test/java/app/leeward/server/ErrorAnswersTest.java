@@ -67,6 +67,10 @@ class ErrorAnswersTest {
         dials.append("}}}");
         assertTold(client.post(at + "/pose", dials.toString()), 422, "pose-large");
         assertTold(client.post(at + "/pose", "{\"pose\":\"" + "x".repeat(1 << 20) + "\"}"), 413, "body-large");
+        assertTold(
+                client.upload(at + "/lines", "sound", "a.wav", new byte[9], Map.of("words", "x".repeat((1 << 20) + 1))),
+                413,
+                "body-large");
         String head = "POST " + at + "/undo HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\nConnection: close\r\n";
         assertThat(raw(head + "Content-Type: application/json\r\nContent-Length: 10\r\n\r\n{\"base\":1}"))
                 .startsWith("HTTP/1.1 403")

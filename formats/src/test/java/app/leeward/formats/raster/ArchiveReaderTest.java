@@ -177,7 +177,7 @@ class ArchiveReaderTest {
             many.put("f" + i + ".png", new byte[0]);
         }
         refused("zip-large", zip(many));
-        refused("zip-empty", new byte[] {'P', 'K', 3, 4});
+        refused("zip-broken", new byte[] {'P', 'K', 3, 4});
         refused("zip-without-art", zip(Map.of("a.txt", new byte[3])));
         refused("image-not", zip(Map.of("face.png", "no picture".getBytes(StandardCharsets.UTF_8))));
         byte[] png = ellipse(90, 90, 5, 5, 80, 80, Color.PINK);

@@ -56,7 +56,7 @@ class PatientBodies extends HttpFilter {
         WholeRequest whole = new WholeRequest(request, body);
         AsyncContext async = request.startAsync(whole, response);
         async.setTimeout(PATIENCE.toMillis());
-        Reading reading = new Reading(request.getInputStream(), body, async, response, most, form);
+        Reading reading = new Reading(request.getInputStream(), body, whole, async, response, most, form);
         async.addListener(reading);
         request.getInputStream().setReadListener(reading);
     }
@@ -77,6 +77,7 @@ class PatientBodies extends HttpFilter {
     private final class Reading implements ReadListener, AsyncListener {
         private final ServletInputStream in;
         private final Body body;
+        private final WholeRequest whole;
         private final AsyncContext async;
         private final HttpServletResponse response;
         private final long most;
@@ -87,12 +88,14 @@ class PatientBodies extends HttpFilter {
         Reading(
                 ServletInputStream in,
                 Body body,
+                WholeRequest whole,
                 AsyncContext async,
                 HttpServletResponse response,
                 long most,
                 boolean form) {
             this.in = in;
             this.body = body;
+            this.whole = whole;
             this.async = async;
             this.response = response;
             this.most = most;
@@ -107,10 +110,11 @@ class PatientBodies extends HttpFilter {
                     return;
                 }
                 body.add(block, n);
+                long all = together.addAndGet(n);
                 if (body.length() > most) {
                     tooLarge(response, form);
                     end();
-                } else if (together.addAndGet(n) > MOST_TOGETHER) {
+                } else if (all > MOST_TOGETHER) {
                     Refusals.write(
                             response, 503, "uploads-many", "Too much is being sent at once; try again in a moment.");
                     end();
@@ -160,6 +164,7 @@ class PatientBodies extends HttpFilter {
         public void onComplete(AsyncEvent event) {
             together.addAndGet(-body.length());
             body.delete();
+            whole.deleteParts();
         }
 
         @Override

@@ -1,5 +1,6 @@
 package app.leeward.server.config;
 
+import app.leeward.server.studio.Problem;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
@@ -29,6 +30,7 @@ import org.apache.tomcat.util.http.fileupload.FileUpload;
 import org.apache.tomcat.util.http.fileupload.FileUploadException;
 import org.apache.tomcat.util.http.fileupload.disk.DiskFileItemFactory;
 import org.apache.tomcat.util.http.fileupload.servlet.ServletRequestContext;
+import org.springframework.http.HttpStatus;
 
 /** A request whose body has come as a whole. Everything behind takes it for one that has just begun. */
 final class WholeRequest extends HttpServletRequestWrapper {
@@ -143,6 +145,7 @@ final class WholeRequest extends HttpServletRequestWrapper {
         try {
             for (Part part : getParts()) {
                 if (part.getSubmittedFileName() == null) {
+                    requireText(part);
                     try (InputStream in = part.getInputStream()) {
                         String value = new String(in.readAllBytes(), StandardCharsets.UTF_8);
                         fields.merge(part.getName(), new String[] {value}, WholeRequest::joined);
@@ -156,6 +159,27 @@ final class WholeRequest extends HttpServletRequestWrapper {
             return Map.of();
         }
         return fields;
+    }
+
+    private static void requireText(Part part) {
+        if (part.getSize() > PatientBodies.LARGEST_TEXT) {
+            throw new Problem(
+                    HttpStatus.PAYLOAD_TOO_LARGE,
+                    "body-large",
+                    part.getName(),
+                    "'" + part.getName() + "' is larger than 1 MB, and no file.");
+        }
+    }
+
+    /** Takes away what the parts of a form left on disk. */
+    void deleteParts() {
+        for (Part part : parts == null ? List.<Part>of() : parts) {
+            try {
+                part.delete();
+            } catch (IOException e) {
+                // it is taken away with the folder for passing files
+            }
+        }
     }
 
     private static String[] joined(String[] a, String[] b) {
