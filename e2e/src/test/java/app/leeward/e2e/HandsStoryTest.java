@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -82,10 +83,14 @@ class HandsStoryTest extends Story {
         page.mouse().move(b.x + b.width / 2 - 14, b.y + b.height / 2 - 20);
         page.mouse().up();
         assertThat(fist).containsText(Pattern.compile("turned|beside|wide"));
-        while (button("Undo on the character").isEnabled()) {
-            button("Undo on the character").click();
-            page.waitForTimeout(300);
-        }
+        // back to the beginning; the answer to the last step may disable the button while the next is on its way
+        Locator undo = page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
+        do {
+            undo.evaluateAll("all => all.forEach(b => b.click())");
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+        } while (undo.count() > 0);
         assertThat(page.getByText("6 off the wrist")).isVisible();
     }
 
@@ -222,10 +227,14 @@ class HandsStoryTest extends Story {
         // Why? tells that a hand lets go
         page.getByTestId("hand-flat").getByRole(AriaRole.BUTTON).first().click();
         waitForHeld(false);
-        while (button("Undo on the character").isEnabled()) {
-            button("Undo on the character").click();
-            page.waitForTimeout(300);
-        }
+        // back to the beginning; the answer to the last step may disable the button while the next is on its way
+        Locator undo = page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
+        do {
+            undo.evaluateAll("all => all.forEach(b => b.click())");
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+        } while (undo.count() > 0);
         button("Take in her hand out of the hand").click();
         assertThat(page.getByLabel("Put into the hand")).isVisible();
         button("Undo on the character").click();
@@ -283,10 +292,14 @@ class HandsStoryTest extends Story {
         page.waitForFunction(
                 "was => Math.abs(Number(document.querySelector('[data-testid=hand-relaxed]').innerText.match(/gap ([\\d.]+)/)[1]) - was) < 0.2",
                 bends);
-        while (button("Undo on the character").isEnabled()) {
-            button("Undo on the character").click();
-            page.waitForTimeout(300);
-        }
+        // back to the beginning; the answer to the last step may disable the button while the next is on its way
+        Locator undo = page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
+        do {
+            undo.evaluateAll("all => all.forEach(b => b.click())");
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+        } while (undo.count() > 0);
     }
 
     private static double gap(Locator says) {
