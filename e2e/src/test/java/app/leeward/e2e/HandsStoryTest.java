@@ -83,14 +83,7 @@ class HandsStoryTest extends Story {
         page.mouse().move(b.x + b.width / 2 - 14, b.y + b.height / 2 - 20);
         page.mouse().up();
         assertThat(fist).containsText(Pattern.compile("turned|beside|wide"));
-        // back to the beginning; the answer to the last step may disable the button while the next is on its way
-        Locator undo = page.getByRole(
-                AriaRole.BUTTON,
-                new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
-        do {
-            undo.evaluateAll("all => all.forEach(b => b.click())");
-            page.waitForLoadState(LoadState.NETWORKIDLE);
-        } while (undo.count() > 0);
+        undoAll();
         assertThat(page.getByText("6 off the wrist")).isVisible();
     }
 
@@ -227,7 +220,15 @@ class HandsStoryTest extends Story {
         // Why? tells that a hand lets go
         page.getByTestId("hand-flat").getByRole(AriaRole.BUTTON).first().click();
         waitForHeld(false);
-        // back to the beginning; the answer to the last step may disable the button while the next is on its way
+        undoAll();
+        button("Take in her hand out of the hand").click();
+        assertThat(page.getByLabel("Put into the hand")).isVisible();
+        button("Undo on the character").click();
+        assertThat(button("Take in her hand out of the hand")).isVisible();
+    }
+
+    /** Back to the beginning; the answer to the last step may disable the button while the next is on its way. */
+    private void undoAll() {
         Locator undo = page.getByRole(
                 AriaRole.BUTTON,
                 new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
@@ -235,10 +236,6 @@ class HandsStoryTest extends Story {
             undo.evaluateAll("all => all.forEach(b => b.click())");
             page.waitForLoadState(LoadState.NETWORKIDLE);
         } while (undo.count() > 0);
-        button("Take in her hand out of the hand").click();
-        assertThat(page.getByLabel("Put into the hand")).isVisible();
-        button("Undo on the character").click();
-        assertThat(button("Take in her hand out of the hand")).isVisible();
     }
 
     private String bell() {
@@ -292,14 +289,7 @@ class HandsStoryTest extends Story {
         page.waitForFunction(
                 "was => Math.abs(Number(document.querySelector('[data-testid=hand-relaxed]').innerText.match(/gap ([\\d.]+)/)[1]) - was) < 0.2",
                 bends);
-        // back to the beginning; the answer to the last step may disable the button while the next is on its way
-        Locator undo = page.getByRole(
-                AriaRole.BUTTON,
-                new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
-        do {
-            undo.evaluateAll("all => all.forEach(b => b.click())");
-            page.waitForLoadState(LoadState.NETWORKIDLE);
-        } while (undo.count() > 0);
+        undoAll();
     }
 
     private static double gap(Locator says) {
