@@ -4,21 +4,8 @@ import { api } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useShown, useStudio } from '../state/studio';
 
-const WORDS: Record<string, string> = {
-  X: 'across',
-  Y: 'down',
-  ROTATION: 'turned',
-  SCALE_X: 'width',
-  SCALE_Y: 'height',
-  SKEW_X: 'slant',
-  OPACITY: 'opacity',
-  BEND_LEFT: 'bent down at its left end',
-  BEND_MIDDLE: 'bent down in its middle',
-  BEND_RIGHT: 'bent down at its right end',
-  DRAWING: 'drawing',
-  OUTLINE: 'outline',
-  ORDER: 'stacking order',
-};
+/** Who speaks through a dial that can be gone to. */
+const TO_DIAL = new Set(['DIAL', 'VIEW', 'CORNER', 'LIMIT']);
 
 /** Why the chosen part looks as it does: who set each channel, who was overruled, and what can be done about it. */
 export function WhyCard() {
@@ -32,7 +19,7 @@ export function WhyCard() {
     placeholderData: (old) => old,
   });
   const reasons = (why.data?.reasons ?? []).filter(
-    (r) => r.channel === 'DRAWING' || r.channel === 'ORDER' || r.heard.length > 1 || r.overruled.length > 0,
+    (r) => r.channel === 'drawing' || r.channel === 'order' || r.heard.length > 1 || r.overruled.length > 0,
   );
   const still = (why.data?.reasons.length ?? 0) - reasons.length;
   const shown = useShown(part ?? '');
@@ -51,7 +38,8 @@ export function WhyCard() {
           {reasons.map((r) => (
             <section key={r.channel} className="mt-2.5">
               <h3 className="font-semibold">
-                {WORDS[r.channel]}: <span className="font-normal">{r.value}</span>
+                <span className="first-letter:uppercase inline-block">{r.words}</span>:{' '}
+                <span className="font-normal">{r.value}</span>
               </h3>
               <ul className="mt-0.5 space-y-0.5">
                 {r.heard.map((v) => (
@@ -59,7 +47,7 @@ export function WhyCard() {
                     <span aria-hidden className="text-doing">
                       ●
                     </span>
-                    {v.kind === 'DIAL' || v.kind === 'VIEW' || v.kind === 'CORNER' ? (
+                    {TO_DIAL.has(v.kind) ? (
                       <button
                         className="text-left underline decoration-dotted underline-offset-2"
                         title="Go to this dial"

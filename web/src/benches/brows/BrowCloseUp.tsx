@@ -94,8 +94,9 @@ function Grip({
   if (!dial) return null;
   const [x, y] = brow[point] as [number, number];
   // how far the dial's whole upper half takes the point
-  const stop = dial.stops.at(-1)?.offsets[brow.id]?.bend;
-  const reach = stop ? Math.max(Math.abs(stop.left), Math.abs(stop.middle), Math.abs(stop.right)) : 1;
+  const stop = dial.stops.at(-1)?.offsets[brow.id];
+  const bends = [stop?.bendLeft ?? 0, stop?.bendMiddle ?? 0, stop?.bendRight ?? 0].map(Math.abs);
+  const reach = Math.max(...bends) || 1;
   const at = (e: React.PointerEvent) =>
     new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse()).y;
   const set = (v: number) => useDesk.getState().turn(dial.id, hold(dial, v));

@@ -1,7 +1,7 @@
 package app.leeward.bench;
 
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;

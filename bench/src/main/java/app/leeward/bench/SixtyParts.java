@@ -92,7 +92,7 @@ final class SixtyParts {
             for (int k = 0; k < 12; k++) {
                 offsets.put(
                         "p" + (first + 5 * k) % PARTS,
-                        new Offset(at / 3, at / 9, at / 6, 1 - Math.abs(at) / 300, 1, at / 20, 1));
+                        Offset.placed(at / 3, at / 9, at / 6, 1 - Math.abs(at) / 300, 1, at / 20, 1));
             }
             stops.add(new Stop(at, offsets));
         }

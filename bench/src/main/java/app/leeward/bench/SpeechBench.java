@@ -1,11 +1,11 @@
 package app.leeward.bench;
 
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;

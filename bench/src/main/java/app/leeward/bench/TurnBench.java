@@ -2,12 +2,12 @@ package app.leeward.bench;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.edit.MakeHeadDial;
+import app.leeward.core.eval.Asymmetry;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.TurnPlan.BallSetting;
-import app.leeward.core.rig.Unevenness;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
@@ -59,8 +59,8 @@ public class TurnBench {
     }
 
     @Benchmark
-    public Optional<Unevenness> halvesCompared() {
-        return Unevenness.of(maren, turn);
+    public Optional<Asymmetry> halvesCompared() {
+        return Asymmetry.of(maren, turn);
     }
 
     private List<Double> places() {

@@ -14,8 +14,8 @@ import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
 
 /** Speaks HTTP as the page does, knowing nothing of the server's classes. */
-final class Client {
-    static final ObjectMapper JSON = new ObjectMapper();
+public final class Client {
+    public static final ObjectMapper JSON = new ObjectMapper();
     private final HttpClient http = HttpClient.newHttpClient();
     private final String base;
 

@@ -7,6 +7,7 @@ import app.leeward.core.edit.Outcome;
 import app.leeward.core.rig.Character;
 import app.leeward.formats.json.ArtShelf;
 import app.leeward.formats.json.LeewardJson;
+import app.leeward.formats.json.StoredJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.Connection;
@@ -29,6 +30,8 @@ import java.util.UUID;
  * out or given twice, no change made twice, and every state what replaying the changes before it gives.
  */
 final class Aftermath {
+    private static final ObjectMapper PLAIN = new ObjectMapper();
+
     private final Studio studio;
     private final List<String> characters;
     private final List<Acknowledged> acknowledged;
@@ -36,7 +39,7 @@ final class Aftermath {
     /** @param edit as it was sent; missing for undo and redo */
     record Acknowledged(String character, int revision, String action, JsonNode edit) {}
 
-    private record Row(int number, String action, String edit, String state) {}
+    private record Row(int number, String action, int schema, String edit, String state) {}
 
     Aftermath(Studio studio, List<String> characters, List<Acknowledged> acknowledged) {
         this.studio = studio;
@@ -47,7 +50,9 @@ final class Aftermath {
     String told() throws Exception {
         int revisions = 0;
         try (Connection connection = studio.connect()) {
-            ObjectMapper json = LeewardJson.mapper(shelf(connection));
+            StoredJson json = new StoredJson(shelf(connection), unknown -> {
+                throw new IllegalStateException("stored data has " + unknown);
+            });
             for (String character : characters) {
                 List<Row> rows = rows(connection, character);
                 requireUnbroken(connection, character, rows);
@@ -62,11 +67,11 @@ final class Aftermath {
     private static List<Row> rows(Connection connection, String character) throws SQLException {
         List<Row> rows = new ArrayList<>();
         try (PreparedStatement ask = connection.prepareStatement(
-                "select number, action, edit, state from revision where document = ? order by number")) {
+                "select number, action, schema, edit, state from revision where document = ? order by number")) {
             ask.setObject(1, UUID.fromString(character));
             try (ResultSet r = ask.executeQuery()) {
                 while (r.next()) {
-                    rows.add(new Row(r.getInt(1), r.getString(2), r.getString(3), r.getString(4)));
+                    rows.add(new Row(r.getInt(1), r.getString(2), r.getInt(3), r.getString(4), r.getString(5)));
                 }
             }
         }
@@ -97,8 +102,7 @@ final class Aftermath {
             Row row = rows.get(a.revision() - 1);
             require(row.action().equals(a.action()), character, "revision " + a.revision() + " is another change");
             require(
-                    a.edit().isMissingNode()
-                            || new ObjectMapper().readTree(row.edit()).equals(a.edit()),
+                    a.edit().isMissingNode() || PLAIN.readTree(row.edit()).equals(a.edit()),
                     character,
                     "revision " + a.revision() + " is another edit than was acknowledged");
         }
@@ -111,8 +115,8 @@ final class Aftermath {
         }
     }
 
-    private static void replay(String character, List<Row> rows, ObjectMapper json) throws Exception {
-        Character now = json.readValue(rows.get(0).state(), Character.class);
+    private static void replay(String character, List<Row> rows, StoredJson json) throws Exception {
+        Character now = json.read(rows.get(0).schema(), rows.get(0).state(), Character.class);
         Deque<Character> back = new ArrayDeque<>();
         Deque<Character> ahead = new ArrayDeque<>();
         for (Row row : rows.subList(1, rows.size())) {
@@ -120,7 +124,7 @@ final class Aftermath {
                 case "EDIT" -> {
                     back.push(now);
                     ahead.clear();
-                    Outcome outcome = Edits.apply(now, json.readValue(row.edit(), Edit.class));
+                    Outcome outcome = Edits.apply(now, json.read(row.schema(), row.edit(), Edit.class));
                     require(
                             outcome instanceof Outcome.Done,
                             character,
@@ -137,7 +141,7 @@ final class Aftermath {
                 }
             }
             require(
-                    json.readTree(row.state()).equals(json.readTree(json.writeValueAsString(now))),
+                    PLAIN.readTree(row.state()).equals(PLAIN.readTree(json.write(Character.class, now))),
                     character,
                     "revision " + row.number() + " is not what its edits make");
         }

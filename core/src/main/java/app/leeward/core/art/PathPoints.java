@@ -66,6 +66,10 @@ public final class PathPoints {
         }
         List<Segment> s = new ArrayList<>(path.segments());
         Segment held = segment(s, at);
+        if (held instanceof Segment.Move) {
+            throw new IllegalArgumentException(
+                    "segment " + at + " begins an outline and has nothing to add a point on");
+        }
         Point from = start(s, at);
         if (held instanceof Segment.Line l) {
             s.add(at, new Segment.Line(from.towards(l.to(), t)));

@@ -1,9 +1,11 @@
 package app.leeward.core.dial;
 
-import app.leeward.core.art.Bend;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -13,15 +15,20 @@ import java.util.function.Function;
  * there. Compiled once a dial, read for every pose.
  */
 public final class Way {
-    /** How many numbers an offset is. */
-    public static final int WIDTH = 10;
-
     private final String part;
+    /** The channels some stop says something about: those that are added first, then those that are multiplied. */
+    private final List<Channel> channels;
+
+    private final int added;
     private final Chain chain;
 
-    private Way(String part, Chain chain) {
+    private Way(String part, List<Channel> channels, Chain chain) {
         this.part = part;
+        this.channels = channels;
         this.chain = chain;
+        added = (int) channels.stream()
+                .filter(c -> c.combining() == Channel.Combining.ADDED)
+                .count();
     }
 
     /** The ways of every part the dial poses, in order of first mention. */
@@ -37,9 +44,19 @@ public final class Way {
 
     /** The way of one part; one that no stop names stays where it is. */
     public static Way of(Dial dial, String part) {
+        List<Channel> channels = dial.stops().stream()
+                .flatMap(s -> Optional.ofNullable(s.offsets().get(part)).stream())
+                .flatMap(o -> o.channels().stream())
+                .distinct()
+                .sorted(Comparator.comparing(Channel::combining).thenComparing(Channel::id))
+                .toList();
         Function<Stop, Optional<double[]>> numbers =
-                s -> Optional.ofNullable(s.offsets().get(part)).map(Way::numbers);
-        return new Way(part, chain(dial, numbers, numbers(Offset.NONE)));
+                s -> Optional.ofNullable(s.offsets().get(part)).map(o -> numbers(channels, o));
+        return new Way(part, channels, chain(dial, numbers, numbers(channels, Offset.NONE)));
+    }
+
+    private static double[] numbers(List<Channel> channels, Offset o) {
+        return channels.stream().mapToDouble(o::of).toArray();
     }
 
     /**
@@ -80,68 +97,40 @@ public final class Way {
         return new Chain(at.stream().mapToDouble(Double::doubleValue).toArray(), flat, eases, dial.rest());
     }
 
-    /** The numbers of an offset, in the order of {@link #addTo}. */
-    public static double[] numbers(Offset o) {
-        return new double[] {
-            o.x(),
-            o.y(),
-            o.rotation(),
-            o.scaleX(),
-            o.scaleY(),
-            o.skewX(),
-            o.opacity(),
-            o.bend().left(),
-            o.bend().middle(),
-            o.bend().right()
-        };
-    }
-
     public String part() {
         return part;
     }
 
+    /** The channels some stop says something about. */
+    public List<Channel> channels() {
+        return channels;
+    }
+
     /** The offset at {@code value}; before the first stop and behind the last it holds. */
     public Offset at(double value) {
-        double[] n = numbers(Offset.NONE);
-        addTo(n, 0, value);
-        return new Offset(n[0], n[1], n[2], n[3], n[4], n[5], n[6], new Bend(n[7], n[8], n[9]));
+        int i = chain.before(value);
+        double t = chain.share(i, value);
+        Map<Channel, Double> said = new HashMap<>();
+        for (int k = 0; k < channels.size(); k++) {
+            said.put(channels.get(k), chain.number(i, t, k));
+        }
+        return Offset.of(said);
     }
 
     /**
-     * Adds the offset at {@code value} to {@link #WIDTH} numbers from {@code from} on (x, y, rotation, scaleX, scaleY,
-     * skewX, opacity, bend left, middle, right), multiplying scales and opacity: what {@link #at} says, without making an
-     * offset for each pose.
+     * Combines the offset at {@code value} with numbers that are there: what {@link #at} says, without making an offset for each
+     * pose.
+     *
+     * @param slots where in {@code into} the number of each of {@link #channels} is
      */
-    public void addTo(double[] into, int from, double value) {
+    public void addTo(double[] into, int[] slots, double value) {
         int i = chain.before(value);
         double t = chain.share(i, value);
-        if (chain.even()) {
-            double[] all = chain.numbers();
-            int a = Math.max(0, i) * WIDTH;
-            int b = t == 0 ? a : a + WIDTH;
-            into[from] += between(all, a, b, t);
-            into[from + 1] += between(all, a + 1, b + 1, t);
-            into[from + 2] += between(all, a + 2, b + 2, t);
-            into[from + 3] *= between(all, a + 3, b + 3, t);
-            into[from + 4] *= between(all, a + 4, b + 4, t);
-            into[from + 5] += between(all, a + 5, b + 5, t);
-            into[from + 6] *= between(all, a + 6, b + 6, t);
-            into[from + 7] += between(all, a + 7, b + 7, t);
-            into[from + 8] += between(all, a + 8, b + 8, t);
-            into[from + 9] += between(all, a + 9, b + 9, t);
-            return;
+        for (int k = 0; k < added; k++) {
+            into[slots[k]] += chain.number(i, t, k);
         }
-        for (int k = 0; k < WIDTH; k++) {
-            double n = chain.number(i, t, k);
-            if (k == 3 || k == 4 || k == 6) {
-                into[from + k] *= n;
-            } else {
-                into[from + k] += n;
-            }
+        for (int k = added; k < slots.length; k++) {
+            into[slots[k]] *= chain.number(i, t, k);
         }
-    }
-
-    private static double between(double[] all, int a, int b, double t) {
-        return all[a] + (all[b] - all[a]) * t;
     }
 }

@@ -1,11 +1,12 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.art.Matrix;
+import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;
 import java.util.HashMap;
@@ -98,15 +99,10 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
         Map<String, Offset> offsets = new HashMap<>(s.offsets());
         offsets.put(
                 part,
-                new Offset(
-                        m.a() * o.x() + m.c() * o.y(),
-                        m.b() * o.x() + m.d() * o.y(),
-                        o.rotation() * sense,
-                        o.scaleX(),
-                        o.scaleY(),
-                        o.skewX() * sense,
-                        o.opacity(),
-                        o.bend()));
+                o.with(Channel.X, m.a() * o.x() + m.c() * o.y())
+                        .with(Channel.Y, m.b() * o.x() + m.d() * o.y())
+                        .with(Channel.ROTATION, o.rotation() * sense)
+                        .with(Channel.SKEW_X, o.skewX() * sense));
         return s.withOffsets(offsets);
     }
 }

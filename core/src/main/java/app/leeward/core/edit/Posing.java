@@ -28,7 +28,7 @@ final class Posing {
         }
         Placement was = part.rest();
         Placement is = ((Place) pose).rest();
-        return new Offset(
+        return Offset.placed(
                 is.x() - was.x(),
                 is.y() - was.y(),
                 is.rotation() - was.rotation(),

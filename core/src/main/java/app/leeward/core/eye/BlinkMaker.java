@@ -82,7 +82,7 @@ public final class BlinkMaker {
         }
         boolean shut = white.isPresent() && upper.isPresent() && travel(eye, white.get(), upper.get(), lower);
         if (!shut) {
-            closed.put(eye.eye().id(), new Offset(0, 0, 0, 1, SQUASHED, 0, 1));
+            closed.put(eye.eye().id(), Offset.placed(0, 0, 0, 1, SQUASHED, 0, 1));
             notes.add(new Note(
                     "blink-squashed",
                     eye.eye().name(),

@@ -49,7 +49,7 @@ final class EyeMoves {
                 case UPPER_LID -> moves.most(p.id(), Offset.shift(0, in));
                 case LOWER_LID -> moves.most(p.id(), Offset.shift(0, -in));
                 // a wide eye grows whole, lids too, so that it still shuts; what looks out of it does not grow
-                case IRIS, PUPIL, HIGHLIGHT -> moves.least(p.id(), new Offset(0, 0, 0, 1, 1 / WIDE, 0, 1));
+                case IRIS, PUPIL, HIGHLIGHT -> moves.least(p.id(), Offset.placed(0, 0, 0, 1, 1 / WIDE, 0, 1));
                 default -> {}
             }
         }
@@ -58,14 +58,14 @@ final class EyeMoves {
 
     /** Grown about the pivot and moved so that the middle stays where it was. */
     private static Offset grown(Point pivot, double middle, double scaleX, double scaleY) {
-        return new Offset(0, (middle - pivot.y()) * (1 - scaleY), 0, scaleX, scaleY, 0, 1);
+        return Offset.placed(0, (middle - pivot.y()) * (1 - scaleY), 0, scaleX, scaleY, 0, 1);
     }
 
     static void pupilSize(Character c, Moves moves) {
         for (EyePieces eye : EyePieces.of(c)) {
             eye.piece(PartRole.PUPIL).ifPresent(p -> {
-                moves.least(p.id(), new Offset(0, 0, 0, 0.5, 0.5, 0, 1));
-                moves.most(p.id(), new Offset(0, 0, 0, 1.6, 1.6, 0, 1));
+                moves.least(p.id(), Offset.placed(0, 0, 0, 0.5, 0.5, 0, 1));
+                moves.most(p.id(), Offset.placed(0, 0, 0, 1.6, 1.6, 0, 1));
             });
         }
     }

@@ -54,8 +54,8 @@ final class FaceMoves {
         each(c, PartRole.BROW, (brow, at) -> {
             // an inner end left of its pivot goes up when it is turned clockwise
             int up = at.centre().x() < brow.pivot().x() ? 1 : -1;
-            moves.most(brow.id(), new Offset(0, 0, up * TILTED, 1, 1, 0, 1));
-            moves.least(brow.id(), new Offset(0, 0, -up * TILTED, 1, 1, 0, 1));
+            moves.most(brow.id(), Offset.placed(0, 0, up * TILTED, 1, 1, 0, 1));
+            moves.least(brow.id(), Offset.placed(0, 0, -up * TILTED, 1, 1, 0, 1));
         });
     }
 
@@ -98,7 +98,7 @@ final class FaceMoves {
         each(
                 c,
                 PartRole.NOSE,
-                (nose, at) -> moves.most(nose.id(), new Offset(0, -NOSE_UP * at.height(), 0, 1.08, 0.88, 0, 1)));
+                (nose, at) -> moves.most(nose.id(), Offset.placed(0, -NOSE_UP * at.height(), 0, 1.08, 0.88, 0, 1)));
     }
 
     private static Optional<Part> mouth(Character c) {
@@ -115,13 +115,13 @@ final class FaceMoves {
 
     static void width(Character c, Moves moves) {
         mouth(c).ifPresent(m -> {
-            moves.most(m.id(), new Offset(0, 0, 0, 1.22, 1, 0, 1));
-            moves.least(m.id(), new Offset(0, 0, 0, 0.76, 1, 0, 1));
+            moves.most(m.id(), Offset.placed(0, 0, 0, 1.22, 1, 0, 1));
+            moves.least(m.id(), Offset.placed(0, 0, 0, 0.76, 1, 0, 1));
         });
     }
 
     static void tight(Character c, Moves moves) {
-        mouth(c).ifPresent(m -> moves.most(m.id(), new Offset(0, 0, 0, 0.84, 0.7, 0, 1)));
+        mouth(c).ifPresent(m -> moves.most(m.id(), Offset.placed(0, 0, 0, 0.84, 0.7, 0, 1)));
     }
 
     static void lowerLip(Character c, Moves moves) {
@@ -129,7 +129,7 @@ final class FaceMoves {
             double taller = 1.22;
             // grown downwards: the upper edge stays
             double down = (m.pivot().y() - at.minY()) * (taller - 1);
-            moves.most(m.id(), new Offset(0, down, 0, 1, taller, 0, 1));
+            moves.most(m.id(), Offset.placed(0, down, 0, 1, taller, 0, 1));
         }));
     }
 

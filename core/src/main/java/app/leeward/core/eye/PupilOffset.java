@@ -2,8 +2,8 @@ package app.leeward.core.eye;
 
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import java.util.List;

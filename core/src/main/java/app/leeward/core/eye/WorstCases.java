@@ -2,8 +2,8 @@ package app.leeward.core.eye;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;

@@ -1,8 +1,8 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Matrix;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;

@@ -1,9 +1,9 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Box;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Part;

@@ -2,7 +2,6 @@ package app.leeward.core.look;
 
 import static java.util.Map.entry;
 
-import app.leeward.core.art.Bend;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
@@ -81,7 +80,7 @@ public enum ActionUnit {
         Map<String, Offset> all = new TreeMap<>();
         List<Bands> bands = new ArrayList<>();
         for (Map.Entry<ReadyMade, Double> one : mix) {
-            one.getKey().offsets(c, one.getValue()).forEach((part, o) -> all.merge(part, o, ActionUnit::together));
+            one.getKey().offsets(c, one.getValue()).forEach((part, o) -> all.merge(part, o, Offset::and));
             // a lid half shut by a drawing of its own would jump; only the jaw has drawings to exchange
             if (one.getKey() == ReadyMade.JAW) {
                 bands.addAll(one.getKey().bands(c));
@@ -92,20 +91,5 @@ public enum ActionUnit {
         }
         String name = "AU " + number + " " + words;
         return Optional.of(new Dial(id(), name, Purpose.ACTION_UNIT, 0, 1, 0, "", List.of(new Stop(1, all)), bands));
-    }
-
-    private static Offset together(Offset a, Offset b) {
-        return new Offset(
-                a.x() + b.x(),
-                a.y() + b.y(),
-                a.rotation() + b.rotation(),
-                a.scaleX() * b.scaleX(),
-                a.scaleY() * b.scaleY(),
-                a.skewX() + b.skewX(),
-                a.opacity() * b.opacity(),
-                new Bend(
-                        a.bend().left() + b.bend().left(),
-                        a.bend().middle() + b.bend().middle(),
-                        a.bend().right() + b.bend().right()));
     }
 }

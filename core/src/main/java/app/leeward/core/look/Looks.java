@@ -1,8 +1,8 @@
 package app.leeward.core.look;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Part;

@@ -17,7 +17,7 @@ public record DrawnGrip(String part, String drawing, Point at, double angle) {
     }
 
     /** From the coordinates of something held, hung with its pivot on the grip, to the hand's. */
-    Matrix holding(Point pivot) {
+    public Matrix holding(Point pivot) {
         return Matrix.translate(at.x(), at.y())
                 .times(Placement.matrix(0, 0, angle, 1, 1, 0, 0, 0))
                 .times(Matrix.translate(-pivot.x(), -pivot.y()));

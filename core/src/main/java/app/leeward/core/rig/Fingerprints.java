@@ -2,11 +2,12 @@ package app.leeward.core.rig;
 
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Reshape;
 import app.leeward.core.dial.Stop;
-import app.leeward.core.dial.Way;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -51,10 +52,18 @@ public final class Fingerprints {
         return h;
     }
 
+    /** The standard channels always take part, so that fingerprints made before there were others stay what they are. */
     public static int of(Offset o) {
         int h = FNV_START;
-        for (double n : Way.numbers(o)) {
-            h = fnv(h, n);
+        for (Channel c : Channel.STANDARD) {
+            h = fnv(h, o.of(c));
+        }
+        List<Channel> others = o.channels().stream()
+                .filter(c -> !Channel.STANDARD.contains(c))
+                .sorted(Comparator.comparing(Channel::id))
+                .toList();
+        for (Channel c : others) {
+            h = fnv(fnv(h, c.id().hashCode()), o.of(c));
         }
         return h;
     }

@@ -3,6 +3,8 @@ package app.leeward.core.rig;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Point;
+import app.leeward.core.dial.Channel;
+import app.leeward.core.dial.Offset;
 
 /**
  * Where a part stands relative to what it follows.
@@ -64,6 +66,16 @@ public record Placement(
         return new Placement(-x, y, -rotation, scaleX, scaleY, -skewX, opacity);
     }
 
+    /** The number of a channel; the channel's neutral one for a channel no placement has. */
+    public double of(Channel channel) {
+        return asOffset().of(channel);
+    }
+
+    /** The same numbers as what is combined with a part that stands at nothing. */
+    public Offset asOffset() {
+        return Offset.placed(x, y, rotation, scaleX, scaleY, skewX, opacity);
+    }
+
     public Placement movedBy(double dx, double dy) {
         return new Placement(x + dx, y + dy, rotation, scaleX, scaleY, skewX, opacity);
     }
@@ -74,7 +86,7 @@ public record Placement(
     }
 
     /** {@link #matrix(Point)} multiplied out, so that a whole pose costs no more than a few products a part. */
-    static Matrix matrix(
+    public static Matrix matrix(
             double x, double y, double rotation, double scaleX, double scaleY, double skewX, double px, double py) {
         double cos = 1;
         double sin = 0;

@@ -65,17 +65,7 @@ public final class Scaling {
 
     private static Map<String, Offset> scaled(Map<String, Offset> all, double scale) {
         Map<String, Offset> offsets = new HashMap<>();
-        all.forEach((part, o) -> offsets.put(
-                part,
-                new Offset(
-                        scale * o.x(),
-                        scale * o.y(),
-                        o.rotation(),
-                        o.scaleX(),
-                        o.scaleY(),
-                        o.skewX(),
-                        o.opacity(),
-                        o.bend().times(scale))));
+        all.forEach((part, o) -> offsets.put(part, o.scaled(scale)));
         return offsets;
     }
 

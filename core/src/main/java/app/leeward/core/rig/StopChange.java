@@ -82,7 +82,7 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
         }
     }
 
-    static String lying(Character c, String over) {
+    public static String lying(Character c, String over) {
         return over.equals(Dial.BACK)
                 ? "lies behind everything"
                 : "lies over " + c.part(over).map(Part::name).orElse(over);

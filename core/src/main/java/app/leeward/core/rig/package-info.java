@@ -1,8 +1,7 @@
 /**
- * The rig: a character's parts, who follows whom, who masks whom, its edits, and what one pose of it looks like.
+ * The rig: a character's parts, who follows whom, who masks whom, and what is known about each.
  *
- * <p>Start at {@link app.leeward.core.rig.Character}; then {@link app.leeward.core.rig.Edit} for every change that can
- * be made, and {@link app.leeward.core.rig.Evaluator} for the one place where a pose becomes a picture. May use art and
- * dial.
+ * <p>Start at {@link app.leeward.core.rig.Character}. Every change that can be made is an edit in {@code edit}; {@code eval} is the
+ * one place where a pose becomes a picture. May use art and dial.
  */
 package app.leeward.core.rig;

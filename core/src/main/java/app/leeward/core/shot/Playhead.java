@@ -2,11 +2,11 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.Dropped;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.eval.DelayLine;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.MouthTrack;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.Trails;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -20,12 +20,12 @@ public final class Playhead {
     private final Evaluator evaluator;
     private final Shot shot;
     private final Optional<MouthTrack> mouths;
-    private final Trails trails;
+    private final DelayLine trails;
 
     public Playhead(Evaluator evaluator, Shot shot) {
         this.evaluator = evaluator;
         this.shot = shot;
-        this.trails = new Trails(evaluator);
+        this.trails = new DelayLine(evaluator);
         boolean talks = evaluator.character().mouths().part().isPresent()
                 && !evaluator.character().mouths().drawn().isEmpty();
         this.mouths = talks ? Optional.of(shot.mouths(evaluator.character().mouths())) : Optional.empty();

@@ -49,7 +49,7 @@ public enum HeadDial {
                     double tall = Math.pow(TALLEST, i / (double) STEPS);
                     if (i != 0) {
                         stops.add(new Stop(
-                                i / (double) STEPS, Map.of(head.id(), new Offset(0, 0, 0, 1 / tall, tall, 0, 1))));
+                                i / (double) STEPS, Map.of(head.id(), Offset.placed(0, 0, 0, 1 / tall, tall, 0, 1))));
                     }
                 }
                 return dial(-1, 1, "", stops);
@@ -95,8 +95,8 @@ public enum HeadDial {
             Map<String, Offset> right = new java.util.HashMap<>();
             for (Part p : c.parts()) {
                 if (p.role() == PartRole.BACK_HAIR || p.role() == PartRole.SIDE_HAIR) {
-                    left.put(p.id(), new Offset(0, 0, 0, 1, 1, -SWING, 1));
-                    right.put(p.id(), new Offset(0, 0, 0, 1, 1, SWING, 1));
+                    left.put(p.id(), Offset.placed(0, 0, 0, 1, 1, -SWING, 1));
+                    right.put(p.id(), Offset.placed(0, 0, 0, 1, 1, SWING, 1));
                 }
             }
             if (left.isEmpty() || c.dial(TurnMaker.DIAL).isEmpty()) {
@@ -138,7 +138,7 @@ public enum HeadDial {
     }
 
     static Offset turned(double degrees) {
-        return new Offset(0, 0, degrees, 1, 1, 0, 1);
+        return Offset.placed(0, 0, degrees, 1, 1, 0, 1);
     }
 
     /** The character with this dial, made anew where it stood; empty when the pieces for it are not there. */

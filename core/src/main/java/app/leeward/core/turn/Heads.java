@@ -47,6 +47,6 @@ final class Heads {
         double x =
                 to.x() - part.pivot().x() - narrow * (centre.x() - part.pivot().x());
         double y = to.y() - part.pivot().y() - flat * (centre.y() - part.pivot().y());
-        return new Offset(x, y, 0, narrow, flat, 0, 1);
+        return Offset.placed(x, y, 0, narrow, flat, 0, 1);
     }
 }

@@ -184,7 +184,7 @@ public final class TurnMaker {
     private Offset fringe(Part part, Point centre, double share, double away) {
         Offset o = Heads.about(
                 part, centre, new Point(centre.x() + 0.13 * ball.rx() * share, centre.y()), 1 - 0.05 * away);
-        return new Offset(o.x(), o.y(), 0, o.scaleX(), 1, -2.5 * share, 1);
+        return Offset.placed(o.x(), o.y(), 0, o.scaleX(), 1, -2.5 * share, 1);
     }
 
     /**
@@ -195,7 +195,7 @@ public final class TurnMaker {
         boolean far = (centre.x() - ball.centre().x()) * share > 0;
         if (far) {
             double narrow = 1 - 0.55 * Math.abs(share);
-            return new Offset(-0.03 * ball.rx() * share, 0, 0, narrow, 1, 0, 1);
+            return Offset.placed(-0.03 * ball.rx() * share, 0, 0, narrow, 1, 0, 1);
         }
         double proud = 0.62 * (1 + (part.role() == PartRole.EAR ? setting.earLift() : 0));
         double shift = ball.rx() * Math.sin(Math.toRadians(Math.abs(yaw))) * proud * Math.signum(share);

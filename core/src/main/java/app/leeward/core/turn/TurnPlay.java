@@ -2,9 +2,9 @@ package app.leeward.core.turn;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
-import app.leeward.core.rig.Evaluator;
+import app.leeward.core.eval.DelayLine;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.Trails;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -38,6 +38,6 @@ public final class TurnPlay {
             double way = eased ? IN_AND_OUT.at(t) : t;
             poses.add(over.withDial(dial.id(), dial.from() + (dial.to() - dial.from()) * (back ? 1 - way : way)));
         }
-        return new Trails(evaluator).over(poses);
+        return new DelayLine(evaluator).over(poses);
     }
 }

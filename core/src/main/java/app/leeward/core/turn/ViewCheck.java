@@ -1,8 +1,8 @@
 package app.leeward.core.turn;
 
 import app.leeward.core.art.Point;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.HeadView;
 import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Pose;

@@ -2,8 +2,8 @@ package app.leeward.core.turn;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;

@@ -4,10 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** A bend against its definition: what is asked at the three places, a raised cosine between them. */
@@ -25,19 +24,19 @@ class BendTest {
         assertThat(BEND.at(0.25)).isCloseTo((3 - 8) / 2.0, within(1e-12));
     }
 
-    @Property(tries = 200)
+    @Seeded(tries = 200)
     void neverLeavesItsNeighbours(
-            @ForAll @DoubleRange(min = -20, max = 20) double a,
-            @ForAll @DoubleRange(min = -20, max = 20) double b,
-            @ForAll @DoubleRange(min = 0, max = 0.5) double t) {
+            @Between(min = -20, max = 20) double a,
+            @Between(min = -20, max = 20) double b,
+            @Between(min = 0, max = 0.5) double t) {
         assertThat(new Bend(a, b, 0).at(t)).isBetween(Math.min(a, b) - 1e-9, Math.max(a, b) + 1e-9);
     }
 
-    @Property(tries = 100)
+    @Seeded(tries = 100)
     void bendsAddUpAndMirrorTwiceIsTheSame(
-            @ForAll @DoubleRange(min = -20, max = 20) double a,
-            @ForAll @DoubleRange(min = -20, max = 20) double b,
-            @ForAll @DoubleRange(min = 0, max = 1) double t) {
+            @Between(min = -20, max = 20) double a,
+            @Between(min = -20, max = 20) double b,
+            @Between(min = 0, max = 1) double t) {
         Bend one = new Bend(a, b, a - b);
         Bend sum = new Bend(a + 3, b - 8, a - b + 5);
         assertThat(sum.at(t)).isCloseTo(one.at(t) + BEND.at(t), within(1e-9));

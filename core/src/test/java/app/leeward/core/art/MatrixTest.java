@@ -4,22 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** Against java.awt.geom.AffineTransform of the JDK, which this project did not make. */
 class MatrixTest {
-    @Property
+    @Seeded
     void productsAgreeWithTheJdk(
-            @ForAll @DoubleRange(min = -500, max = 500) double x,
-            @ForAll @DoubleRange(min = -500, max = 500) double y,
-            @ForAll @DoubleRange(min = -360, max = 360) double turn,
-            @ForAll @DoubleRange(min = -3, max = 3) double sx,
-            @ForAll @DoubleRange(min = -80, max = 80) double skew) {
+            @Between(min = -500, max = 500) double x,
+            @Between(min = -500, max = 500) double y,
+            @Between(min = -360, max = 360) double turn,
+            @Between(min = -3, max = 3) double sx,
+            @Between(min = -80, max = 80) double skew) {
         Matrix ours = Matrix.translate(x, y)
                 .times(Matrix.rotate(turn))
                 .times(Matrix.skewX(skew))
@@ -34,18 +33,18 @@ class MatrixTest {
         assertThat(at.y()).isCloseTo(expected.getY(), within(1e-7));
     }
 
-    @Property
+    @Seeded
     void anInverseUndoes(
-            @ForAll @DoubleRange(min = -500, max = 500) double x,
-            @ForAll @DoubleRange(min = -360, max = 360) double turn,
-            @ForAll @DoubleRange(min = 0.05, max = 4) double s) {
+            @Between(min = -500, max = 500) double x,
+            @Between(min = -360, max = 360) double turn,
+            @Between(min = 0.05, max = 4) double s) {
         Matrix m = Matrix.translate(x, 3).times(Matrix.rotate(turn)).times(Matrix.scale(s, -2 * s));
         Point back = m.inverse().apply(m.apply(new Point(12, 34)));
         assertThat(back.distance(new Point(12, 34))).isLessThan(1e-6);
     }
 
-    @Property
-    void mirroringTwiceIsExact(@ForAll @DoubleRange(min = -500, max = 500) double axis) {
+    @Seeded
+    void mirroringTwiceIsExact(@Between(min = -500, max = 500) double axis) {
         Point p = new Point(axis + 12.5, 8);
         Matrix mirror = Matrix.mirror(axis);
         assertThat(mirror.apply(p).x()).isCloseTo(axis - 12.5, within(1e-9));

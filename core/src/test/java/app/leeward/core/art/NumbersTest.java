@@ -3,16 +3,15 @@ package app.leeward.core.art;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.math.BigDecimal;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 class NumbersTest {
     /** Outside reference: the decimal arithmetic of the Java platform. */
-    @Property
-    void aCoordinateIsWrittenToFourPlaces(@ForAll @DoubleRange(min = -1e10, max = 1e10) double value) {
+    @Seeded
+    void aCoordinateIsWrittenToFourPlaces(@Between(min = -1e10, max = 1e10) double value) {
         double rounded = Math.rint(value * 1e4) / 1e4;
         assertThat(new BigDecimal(Numbers.text(value))).isEqualByComparingTo(BigDecimal.valueOf(rounded));
         assertThat(Numbers.text(value))
@@ -33,10 +32,9 @@ class NumbersTest {
         assertThatThrownBy(() -> Numbers.finite("x", Double.NaN)).hasMessageContaining("x");
     }
 
-    @Property
+    @Seeded
     void pathDataHoldsTheSameNumbers(
-            @ForAll @DoubleRange(min = -1e4, max = 1e4) double x,
-            @ForAll @DoubleRange(min = -1e17, max = 1e17) double y) {
+            @Between(min = -1e4, max = 1e4) double x, @Between(min = -1e17, max = 1e17) double y) {
         Path path = Path.of(new Segment.Move(new Point(x, y)), new Segment.Line(new Point(y, x)), new Segment.Close());
         String[] data = path.toSvg().split("[MLZ ]");
         assertThat(new BigDecimal(data[1])).isEqualByComparingTo(BigDecimal.valueOf(Math.rint(x * 1e4) / 1e4));

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Point;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnStack;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;

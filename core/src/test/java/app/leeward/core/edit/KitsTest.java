@@ -5,8 +5,8 @@ import static app.leeward.core.Made.refused;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;

@@ -8,20 +8,18 @@ import app.leeward.core.Rigs;
 import app.leeward.core.dial.Aspect;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.rig.Channel;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eval.Reason;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnStack;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.Reason;
 import app.leeward.core.rig.StopChange;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** The stacking order recorded at stops of a dial. The face's own order is that of {@link Rigs#face()}. */
@@ -57,9 +55,8 @@ class LayersTest {
         assertThat(c.order()).as("the stacking order itself").isEqualTo(FACE.order());
     }
 
-    @Property(tries = 60)
-    void outsideItsStretchNothingChangesAndInsideOnlyWhereTheyLie(
-            @ForAll @DoubleRange(min = -60, max = 60) double turn) {
+    @Seeded(tries = 60)
+    void outsideItsStretchNothingChangesAndInsideOnlyWhereTheyLie(@Between(min = -60, max = 60) double turn) {
         Character c = done(FACE, stack("nose", "ear-left", "brow-left"));
         List<Frame.Placed> was =
                 new Evaluator(FACE).frame(Pose.of(Map.of("turn", turn))).placed();
@@ -134,7 +131,7 @@ class LayersTest {
     private static Optional<Reason> order(Character c, Pose pose) {
         return new Evaluator(c)
                 .why("ear-left", pose).stream()
-                        .filter(r -> r.channel() == Channel.ORDER)
+                        .filter(r -> r.channel().equals(Reason.ORDER))
                         .findFirst();
     }
 

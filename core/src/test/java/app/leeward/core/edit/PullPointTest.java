@@ -15,17 +15,16 @@ import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Aspect;
-import app.leeward.core.rig.Channel;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eval.Reason;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.StopChange;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** Outlines reshaped point by point at stops; the artwork stays as it was drawn. */
@@ -68,9 +67,8 @@ class PullPointTest {
     }
 
     /** At the stop the outline is the one the shape editor would draw; halfway it is halfway; at rest as drawn. */
-    @Property(tries = 60)
-    void thePointGoesWhereItIsPulled(
-            @ForAll @DoubleRange(min = -40, max = 40) double dx, @ForAll @DoubleRange(min = -40, max = 40) double dy) {
+    @Seeded(tries = 60)
+    void thePointGoesWhereItIsPulled(@Between(min = -40, max = 40) double dx, @Between(min = -40, max = 40) double dy) {
         Character c = done(FACE, pull(1, 3, dx, dy));
         Point was = PathPoints.place(drawn(FACE), 3, Hold.POINT);
         Path edited = PathPoints.moved(drawn(FACE), 3, Hold.POINT, was.plus(new Point(dx, dy)));
@@ -98,10 +96,11 @@ class PullPointTest {
                     assertThat(s.says()).contains("outline");
                 });
         assertThat(new Evaluator(c).why("face-skin", Pose.of(Map.of("puff", 1.0))))
-                .filteredOn(r -> r.channel() == Channel.OUTLINE)
+                .filteredOn(r -> r.channel().equals(Reason.OUTLINE))
                 .singleElement()
                 .satisfies(r -> assertThat(r.heard().get(0).says()).isEqualTo("Puff at 1 pulls its points"));
-        assertThat(new Evaluator(c).why("face-skin", Pose.REST)).noneMatch(r -> r.channel() == Channel.OUTLINE);
+        assertThat(new Evaluator(c).why("face-skin", Pose.REST))
+                .noneMatch(r -> r.channel().equals(Reason.OUTLINE));
         Character without = done(c, new Forget("puff", 1, "face-skin", Aspect.SHAPE));
         assertThat(without).isEqualTo(FACE);
     }

@@ -7,19 +7,18 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.eval.Asymmetry;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.StopChange;
-import app.leeward.core.rig.Unevenness;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -54,13 +53,13 @@ class RecordingTest {
     }
 
     /** At the stop the picture is the one the same edit of the rest pose would make; at rest nothing has changed. */
-    @Property(tries = 150)
+    @Seeded(tries = 150)
     void whatIsRecordedIsSeenAtTheStopAndOnlyThere(
-            @ForAll @DoubleRange(min = -10, max = 10) double value,
-            @ForAll @DoubleRange(min = -80, max = 80) double x,
-            @ForAll @DoubleRange(min = -170, max = 170) double turn,
-            @ForAll @DoubleRange(min = 0.3, max = 3) double size,
-            @ForAll @DoubleRange(min = -40, max = 40) double skew) {
+            @Between(min = -10, max = 10) double value,
+            @Between(min = -80, max = 80) double x,
+            @Between(min = -170, max = 170) double turn,
+            @Between(min = 0.3, max = 3) double size,
+            @Between(min = -40, max = 40) double skew) {
         double at = Math.abs(value) < 0.01 ? 5 : value;
         Place place = new Place("nose", new Placement(x, 7, turn, size, 1.2, skew, 0.5));
         // something else is there already, and the part does not rest where it was drawn
@@ -81,8 +80,8 @@ class RecordingTest {
         assertThat(nose(recorded, 99)).as("its ends hold").isEqualTo(nose(recorded, 10));
     }
 
-    @Property(tries = 30)
-    void theOrderOfRecordingDoesNotMatter(@ForAll @DoubleRange(min = 1, max = 9) double at) {
+    @Seeded(tries = 30)
+    void theOrderOfRecordingDoesNotMatter(@Between(min = 1, max = 9) double at) {
         Edit one = new Record("sneer", at, new Nudge("nose", 5, 1));
         Edit two = new Record("sneer", at, new Nudge("brow-left", -2, 3));
         Edit three = new Record("sneer", -at, new Show("mouth", Part.NOTHING));
@@ -158,14 +157,14 @@ class RecordingTest {
     @Test
     void halvesThatDifferAreMeasured() {
         Character c = done(DIALLED, new Record("sneer", 10, new Nudge("brow-left", 4, -3)));
-        assertThat(Unevenness.of(c, dial(c))).get().satisfies(u -> {
+        assertThat(Asymmetry.of(c, dial(c))).get().satisfies(u -> {
             assertThat(u.part()).isIn("brow-left", "brow-right");
             assertThat(u.at()).isEqualTo(10);
             assertThat(u.by()).as("3-4-5").isCloseTo(5, within(1e-9));
         });
         Character even = done(c, new MirrorStop("sneer", 10));
-        assertThat(Unevenness.of(even, dial(even))).isEmpty();
-        assertThat(Unevenness.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
+        assertThat(Asymmetry.of(even, dial(even))).isEmpty();
+        assertThat(Asymmetry.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
     }
 
     @Test

@@ -25,14 +25,16 @@ import app.leeward.core.edit.MendLid;
 import app.leeward.core.edit.MirrorSide;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.EyeFinding.Kind;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.Path2D;
@@ -41,10 +43,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.UnaryOperator;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 
@@ -127,13 +125,13 @@ class EyeCheckTest {
         }
     }
 
-    @Property(tries = 200)
+    @Seeded(tries = 200)
     void clippingAgreesWithTheAreasOfTheJavaLibrary(
-            @ForAll @IntRange(min = 3, max = 14) int corners,
-            @ForAll @IntRange(min = 3, max = 12) int pupilCorners,
-            @ForAll @DoubleRange(min = -30, max = 30) double dx,
-            @ForAll @DoubleRange(min = -30, max = 30) double dy,
-            @ForAll long seed) {
+            @Between(min = 3, max = 14) int corners,
+            @Between(min = 3, max = 12) int pupilCorners,
+            @Between(min = -30, max = 30) double dx,
+            @Between(min = -30, max = 30) double dy,
+            long seed) {
         Random random = new Random(seed);
         Path window = star(corners, 30, random);
         Path pupil = convex(pupilCorners, 8 + 6 * random.nextDouble(), random);
@@ -307,14 +305,14 @@ class EyeCheckTest {
     }
 
     /** For any convex eye, and a lid of any shape too small for it, the mended lid covers. */
-    @Property(tries = 60)
+    @Seeded(tries = 60)
     void aMendedLidAlwaysCovers(
-            @ForAll @IntRange(min = 5, max = 12) int corners,
-            @ForAll @DoubleRange(min = 8, max = 60) double width,
-            @ForAll @DoubleRange(min = 8, max = 60) double height,
-            @ForAll @DoubleRange(min = 0.1, max = 0.9) double narrow,
-            @ForAll boolean round,
-            @ForAll long seed) {
+            @Between(min = 5, max = 12) int corners,
+            @Between(min = 8, max = 60) double width,
+            @Between(min = 8, max = 60) double height,
+            @Between(min = 0.1, max = 0.9) double narrow,
+            boolean round,
+            long seed) {
         Path white = convex(corners, 1, new Random(seed)).transform(new Matrix(width, 0, 0, height, 500, 400));
         Path lid = round
                 ? Rigs.ellipse(500, 400 - height, width * narrow, 6)

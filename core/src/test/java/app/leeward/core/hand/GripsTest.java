@@ -21,23 +21,22 @@ import app.leeward.core.edit.ReadAs;
 import app.leeward.core.edit.RegisterHand;
 import app.leeward.core.edit.SetGrip;
 import app.leeward.core.edit.SetWrist;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eval.Reason;
 import app.leeward.core.intake.Offer;
-import app.leeward.core.rig.Channel;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnGrip;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.Wrist;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.apache.commons.geometry.euclidean.twod.AffineTransformMatrix2D;
 import org.apache.commons.geometry.euclidean.twod.Vector2D;
 import org.junit.jupiter.api.Test;
@@ -66,11 +65,11 @@ class GripsTest {
         return new Evaluator(c).frame(pose).of(BELL).orElseThrow();
     }
 
-    @Property(tries = 80)
+    @Seeded(tries = 80)
     void thePivotOfWhatIsHeldLiesOnTheGripHoweverTheHandIsTurned(
-            @ForAll @DoubleRange(min = -170, max = 170) double turned,
-            @ForAll @DoubleRange(min = -90, max = 90) double angle,
-            @ForAll @DoubleRange(min = -40, max = 40) double x) {
+            @Between(min = -170, max = 170) double turned,
+            @Between(min = -90, max = 90) double angle,
+            @Between(min = -40, max = 40) double x) {
         Character c = done(held(angle), new Place(HAND, new Placement(x, 7, turned, 1, 1, 0, 1)));
         Point pivot = c.part(HAND).orElseThrow().pivot();
         AffineTransformMatrix2D hand = AffineTransformMatrix2D.identity()
@@ -99,7 +98,7 @@ class GripsTest {
         assertThat(new Evaluator(c).frame(open).of(BELL)).isEmpty();
         assertThat(new Evaluator(c)
                         .why(BELL, open).stream()
-                                .filter(r -> r.channel() == Channel.DRAWING)
+                                .filter(r -> r.channel().equals(Reason.DRAWING))
                                 .findFirst()
                                 .orElseThrow()
                                 .toString())

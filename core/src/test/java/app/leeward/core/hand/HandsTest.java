@@ -24,12 +24,11 @@ import app.leeward.core.rig.DrawnWrist;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Wrist;
 import app.leeward.core.rig.WristBend;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.apache.commons.numbers.complex.Complex;
 import org.junit.jupiter.api.Test;
 
@@ -84,12 +83,12 @@ class HandsTest {
         return hands.get(0);
     }
 
-    @Property(tries = 300)
+    @Seeded(tries = 300)
     void aWristGoesOntoAnotherAsComplexNumbersSay(
-            @ForAll @DoubleRange(min = -300, max = 300) double x,
-            @ForAll @DoubleRange(min = -300, max = 300) double y,
-            @ForAll @DoubleRange(min = 1, max = 90) double length,
-            @ForAll @DoubleRange(min = -3.14, max = 3.14) double angle) {
+            @Between(min = -300, max = 300) double x,
+            @Between(min = -300, max = 300) double y,
+            @Between(min = 1, max = 90) double length,
+            @Between(min = -3.14, max = 3.14) double angle) {
         Wrist from = new Wrist(new Point(x, y), new Point(x + length * Math.cos(angle), y + length * Math.sin(angle)));
         Wrist to = new Wrist(new Point(10, -20), new Point(52, -6));
         Complex quotient = Complex.ofCartesian(42, 14)

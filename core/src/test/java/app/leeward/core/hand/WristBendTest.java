@@ -18,8 +18,8 @@ import app.leeward.core.edit.CopyDrawing;
 import app.leeward.core.edit.MirrorSide;
 import app.leeward.core.edit.NewDial;
 import app.leeward.core.edit.WeighPoint;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -27,12 +27,11 @@ import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.Wrist;
 import app.leeward.core.rig.WristBend;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.apache.commons.geometry.euclidean.twod.AffineTransformMatrix2D;
 import org.apache.commons.geometry.euclidean.twod.Vector2D;
 import org.apache.commons.geometry.euclidean.twod.rotation.Rotation2D;
@@ -74,8 +73,8 @@ class WristBendTest {
                 c.dials().stream()
                         .map(d -> d.id().equals(dial)
                                 ? d.withStops(List.of(
-                                        new Stop(-60, Map.of(hand.id(), new Offset(0, 0, -60, 1, 1, 0, 1))),
-                                        new Stop(60, Map.of(hand.id(), new Offset(0, 0, 60, 1, 1, 0, 1)))))
+                                        new Stop(-60, Map.of(hand.id(), Offset.placed(0, 0, -60, 1, 1, 0, 1))),
+                                        new Stop(60, Map.of(hand.id(), Offset.placed(0, 0, 60, 1, 1, 0, 1)))))
                                 : d)
                         .toList(),
                 c.pads());
@@ -108,8 +107,8 @@ class WristBendTest {
         return new Point(v.getX(), v.getY());
     }
 
-    @Property(tries = 80)
-    void pointsOfTheWristStayOnTheArmAndFingersTurnWithTheHand(@ForAll @DoubleRange(min = -60, max = 60) double by) {
+    @Seeded(tries = 80)
+    void pointsOfTheWristStayOnTheArmAndFingersTurnWithTheHand(@Between(min = -60, max = 60) double by) {
         Character bent = done(RIG, new BendWrist(hand(RIG), 0.5));
         List<Point> drawn = hand().points();
         List<Point> at = seen(bent, by);
@@ -124,9 +123,9 @@ class WristBendTest {
         }
     }
 
-    @Property(tries = 80)
+    @Seeded(tries = 80)
     void aPointOfHalfTheWeightLiesHalfWay(
-            @ForAll @DoubleRange(min = -60, max = 60) double by, @ForAll @DoubleRange(min = 0, max = 1) double weight) {
+            @Between(min = -60, max = 60) double by, @Between(min = 0, max = 1) double weight) {
         Character bent = done(RIG, new BendWrist(hand(RIG), 0.5));
         String open = bent.part(hand(bent)).orElseThrow().shown();
         bent = done(bent, new WeighPoint(hand(bent), open, 0, 3, weight, false));

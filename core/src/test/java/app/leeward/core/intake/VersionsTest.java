@@ -18,24 +18,23 @@ import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.Recolour;
 import app.leeward.core.edit.TakeVersion;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.LayerChange.Kind;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.ReadArt;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** A designer's second version, held against the first and against what was rigged in between. */
@@ -119,12 +118,12 @@ class VersionsTest {
                 .allMatch(c -> c.kind() == Kind.SAME);
     }
 
-    @Property(tries = 60)
+    @Seeded(tries = 60)
     void aDrawingChangedInAFileScaledAndMovedIsTheOnlyChange(
-            @ForAll @DoubleRange(min = 0.2, max = 5) double scale,
-            @ForAll @DoubleRange(min = -900, max = 900) double dx,
-            @ForAll @DoubleRange(min = -900, max = 900) double dy,
-            @ForAll @DoubleRange(min = 1, max = 40) double by) {
+            @Between(min = 0.2, max = 5) double scale,
+            @Between(min = -900, max = 900) double dx,
+            @Between(min = -900, max = 900) double dy,
+            @Between(min = 1, max = 40) double by) {
         Layer changed = with(Rigs.face(), "Nose", l -> transformed(l, Matrix.translate(by, 0)));
         List<LayerChange> found = changes(READ, transformed(changed, new Matrix(scale, 0, 0, scale, dx, dy)));
         assertThat(found).hasSize(1);

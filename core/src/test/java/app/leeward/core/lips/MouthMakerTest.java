@@ -14,11 +14,10 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -68,17 +67,17 @@ class MouthMakerTest {
         return of(art, ShapeRole.WINDOW).path().bounds().orElseThrow();
     }
 
-    @Property(tries = 150)
+    @Seeded(tries = 150)
     void upperTeethNeverMoveAndOutlinesKeepTheirLength(
-            @ForAll Viseme v,
-            @ForAll @DoubleRange(max = 2) double jaw,
-            @ForAll @DoubleRange(max = 2) double width,
-            @ForAll @DoubleRange(max = 2) double round,
-            @ForAll @DoubleRange(max = 2) double tooth,
-            @ForAll @DoubleRange(max = 1) double flat,
-            @ForAll @DoubleRange(min = -1, max = 1) double corners,
-            @ForAll @DoubleRange(max = 1) double tension,
-            @ForAll boolean bow) {
+            Viseme v,
+            @Between(min = 0, max = 2) double jaw,
+            @Between(min = 0, max = 2) double width,
+            @Between(min = 0, max = 2) double round,
+            @Between(min = 0, max = 2) double tooth,
+            @Between(min = 0, max = 1) double flat,
+            @Between(min = -1, max = 1) double corners,
+            @Between(min = 0, max = 1) double tension,
+            boolean bow) {
         MouthMaker maker = new MouthMaker(bow ? BOW : SMILE);
         MouthRulers rulers = new MouthRulers(jaw, width, round, tooth, 1, flat);
         Artwork made = maker.make(v, rulers, corners, tension);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
+import app.leeward.core.dial.Channel;
 import app.leeward.core.edit.DropDial;
 import app.leeward.core.edit.DropLook;
 import app.leeward.core.edit.Edit;
@@ -14,13 +15,13 @@ import app.leeward.core.edit.KeepLook;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.NameLook;
 import app.leeward.core.edit.Outcome;
-import app.leeward.core.rig.Channel;
+import app.leeward.core.eval.Contribution;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eval.Reason;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.Reason;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -234,22 +235,22 @@ class PrototypeTest {
         Pose speaking = Pose.REST.saying("mouth", "m-b-p").withLooks(Map.of("oh", 1.0));
         Reason why = new Evaluator(c)
                 .why("mouth", speaking).stream()
-                        .filter(r -> r.channel() == Channel.DRAWING)
+                        .filter(r -> r.channel().equals(Reason.DRAWING))
                         .findFirst()
                         .orElseThrow();
         assertThat(why.value()).isEqualTo("ah");
-        assertThat(why.heard().get(0).kind()).isEqualTo(Reason.Kind.LOOK);
-        assertThat(why.overruled().get(0).kind()).isEqualTo(Reason.Kind.SPEECH);
+        assertThat(why.heard().get(0).kind()).isEqualTo(Contribution.Kind.LOOK);
+        assertThat(why.overruled().get(0).kind()).isEqualTo(Contribution.Kind.SPEECH);
     }
 
     @Test
     void whyNamesTheLookBehindADial() {
         List<Reason> why = new Evaluator(FACE).why("brow-left", Pose.REST.withLooks(Map.of("look-anger", 0.5)));
         assertThat(why)
-                .anyMatch(r -> r.channel() == Channel.BEND_LEFT
+                .anyMatch(r -> r.channel().equals(Channel.BEND_LEFT.id())
                         && r.heard().stream().anyMatch(v -> v.says().contains("with look Anger")));
         assertThat(new Evaluator(FACE).why("brow-left", Pose.REST))
                 .as("what nothing bends is not listed")
-                .noneMatch(r -> r.channel() == Channel.BEND_LEFT);
+                .noneMatch(r -> r.channel().equals(Channel.BEND_LEFT.id()));
     }
 }

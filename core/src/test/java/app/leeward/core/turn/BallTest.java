@@ -4,9 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Point;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
 import org.junit.jupiter.api.Test;
@@ -15,11 +14,11 @@ import org.junit.jupiter.api.Test;
 class BallTest {
     private static final Ball BALL = new Ball(new Point(500, 400), 160, 190);
 
-    @Property
+    @Seeded
     void turnsAsAPointOnASphereDoes(
-            @ForAll @DoubleRange(min = -0.6, max = 0.6) double u,
-            @ForAll @DoubleRange(min = -0.6, max = 0.6) double v,
-            @ForAll @DoubleRange(min = -80, max = 80) double yaw) {
+            @Between(min = -0.6, max = 0.6) double u,
+            @Between(min = -0.6, max = 0.6) double v,
+            @Between(min = -80, max = 80) double yaw) {
         Point feature = new Point(500 + u * 160, 400 + v * 190);
         double z = Math.sqrt(1 - u * u - v * v);
         // looking down on the head, a positive yaw carries the nearest point (0, 1) towards +x
@@ -32,10 +31,9 @@ class BallTest {
         assertThat(turned.at().y()).isEqualTo(feature.y());
     }
 
-    @Property
+    @Seeded
     void narrowingIsTheSlopeOfTheWay(
-            @ForAll @DoubleRange(min = -0.6, max = 0.6) double u,
-            @ForAll @DoubleRange(min = -60, max = 60) double yaw) {
+            @Between(min = -0.6, max = 0.6) double u, @Between(min = -60, max = 60) double yaw) {
         double h = 1e-5;
         double left = BALL.turn(new Point(500 + (u - h) * 160, 400), yaw, 0, false)
                 .at()
@@ -48,17 +46,15 @@ class BallTest {
                 .isCloseTo(slope, within(1e-4));
     }
 
-    @Property
-    void atYawZeroNothingMoves(
-            @ForAll @DoubleRange(min = -0.9, max = 0.9) double u, @ForAll @DoubleRange(min = 0, max = 1) double lift) {
+    @Seeded
+    void atYawZeroNothingMoves(@Between(min = -0.9, max = 0.9) double u, @Between(min = 0, max = 1) double lift) {
         Point p = new Point(500 + u * 160, 410);
         assertThat(BALL.turn(p, 0, lift, false).at().distance(p)).isLessThan(1e-9);
         assertThat(BALL.turn(p, 0, lift, true).at().distance(p)).isLessThan(1e-9);
     }
 
-    @Property
-    void oppositeTurnsMirror(
-            @ForAll @DoubleRange(min = -0.9, max = 0.9) double u, @ForAll @DoubleRange(min = 0, max = 80) double yaw) {
+    @Seeded
+    void oppositeTurnsMirror(@Between(min = -0.9, max = 0.9) double u, @Between(min = 0, max = 80) double yaw) {
         Ball.Turned one = BALL.turn(new Point(500 + u * 160, 430), yaw, 0.2, false);
         Ball.Turned other = BALL.turn(new Point(500 - u * 160, 430), -yaw, 0.2, false);
         assertThat(one.at().x() - 500).isCloseTo(500 - other.at().x(), within(1e-9));
@@ -66,14 +62,14 @@ class BallTest {
     }
 
     /** Yaw and pitch together against the quaternion rotations of Apache Commons Geometry, for balls of any depth. */
-    @Property
+    @Seeded
     void turnsAndNodsAsCommonsGeometryRotates(
-            @ForAll @DoubleRange(min = -0.6, max = 0.6) double u,
-            @ForAll @DoubleRange(min = -0.6, max = 0.6) double v,
-            @ForAll @DoubleRange(min = -80, max = 80) double yaw,
-            @ForAll @DoubleRange(min = -40, max = 40) double pitch,
-            @ForAll @DoubleRange(min = 0.4, max = 1.5) double depth,
-            @ForAll @DoubleRange(min = 0, max = 0.5) double lift) {
+            @Between(min = -0.6, max = 0.6) double u,
+            @Between(min = -0.6, max = 0.6) double v,
+            @Between(min = -80, max = 80) double yaw,
+            @Between(min = -40, max = 40) double pitch,
+            @Between(min = 0.4, max = 1.5) double depth,
+            @Between(min = 0, max = 0.5) double lift) {
         Ball ball = new Ball(new Point(500, 400), 160, 190, depth);
         Vector3D at = Vector3D.of(u, v, depth * (1 + lift) * Math.sqrt(1 - u * u - v * v));
         // x right, y down, z towards us: a positive yaw carries z towards x, a positive pitch z towards y
@@ -87,12 +83,12 @@ class BallTest {
     }
 
     /** How wide, how tall and how slanted a feature becomes is how the way of its neighbours changes. */
-    @Property
+    @Seeded
     void sizesAndTiltAreTheSlopesOfTheWay(
-            @ForAll @DoubleRange(min = -0.5, max = 0.5) double u,
-            @ForAll @DoubleRange(min = -0.5, max = 0.5) double v,
-            @ForAll @DoubleRange(min = -40, max = 40) double yaw,
-            @ForAll @DoubleRange(min = -30, max = 30) double pitch) {
+            @Between(min = -0.5, max = 0.5) double u,
+            @Between(min = -0.5, max = 0.5) double v,
+            @Between(min = -40, max = 40) double yaw,
+            @Between(min = -30, max = 30) double pitch) {
         Ball ball = new Ball(new Point(500, 400), 160, 190, 0.9);
         double h = 1e-5;
         Point left = at(ball, u - h, v, yaw, pitch);

@@ -30,14 +30,14 @@ import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.Record;
 import app.leeward.core.edit.RecordCorner;
+import app.leeward.core.eval.Asymmetry;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.TurnPlan.BallSetting;
-import app.leeward.core.rig.Unevenness;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -182,7 +182,7 @@ class TurnMakerTest {
     /** ±θ are mirror images, of the outline of the face too. */
     @Test
     void theFaceItselfTurnsAndBothHalvesAreAlike() {
-        assertThat(Unevenness.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
+        assertThat(Asymmetry.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
         Path right = outline(FACE, 60);
         Path left = outline(FACE, -60);
         assertThat(Regions.of(right)

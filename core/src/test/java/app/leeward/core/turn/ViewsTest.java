@@ -17,28 +17,28 @@ import app.leeward.core.edit.MoveViewEdge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.edit.SplitDial;
+import app.leeward.core.eval.Contribution;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eval.Reason;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Model;
 import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.Reason;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.ViewBand;
 import app.leeward.core.rig.ViewSet;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 
@@ -220,11 +220,11 @@ class ViewsTest {
                 new Evaluator(HEAD).frame(says).of(side.id()).orElseThrow().drawing();
         assertThat(side.drawing(shown).orElseThrow().name()).isEqualTo("ah");
         assertThat(new Evaluator(HEAD).why(side.id(), says))
-                .filteredOn(r -> r.channel() == app.leeward.core.rig.Channel.DRAWING)
-                .allMatch(r -> r.heard().get(0).kind() == Reason.Kind.SPEECH);
+                .filteredOn(r -> r.channel().equals(Reason.DRAWING))
+                .allMatch(r -> r.heard().get(0).kind() == Contribution.Kind.SPEECH);
         assertThat(new Evaluator(HEAD).why(front.id(), says))
-                .filteredOn(r -> r.channel() == app.leeward.core.rig.Channel.DRAWING)
-                .allMatch(r -> r.heard().get(0).kind() == Reason.Kind.VIEW
+                .filteredOn(r -> r.channel().equals(Reason.DRAWING))
+                .allMatch(r -> r.heard().get(0).kind() == Contribution.Kind.VIEW
                         && r.heard().get(0).says().contains("side view"));
     }
 
@@ -255,11 +255,11 @@ class ViewsTest {
         assertThat(new RegisterViews("").on(mended)).isInstanceOf(Outcome.Refused.class);
     }
 
-    @Property(tries = 60)
+    @Seeded(tries = 60)
     void anyMisregistrationIsMended(
-            @ForAll @DoubleRange(min = -60, max = 60) double dx,
-            @ForAll @DoubleRange(min = -60, max = 60) double dy,
-            @ForAll @DoubleRange(min = 0.4, max = 2.2) double scale) {
+            @Between(min = -60, max = 60) double dx,
+            @Between(min = -60, max = 60) double dy,
+            @Between(min = 0.4, max = 2.2) double scale) {
         Matrix off = Matrix.translate(500 + dx, 600 + dy)
                 .times(new Matrix(scale, 0, 0, scale, 0, 0))
                 .times(Matrix.translate(-500, -600));
@@ -352,10 +352,9 @@ class ViewsTest {
         assertThat(neck.getEnvelopeInternal().getMaxY()).isCloseTo(660, within(0.01));
     }
 
-    @Property(tries = 40)
+    @Seeded(tries = 40)
     void anyTwoLinesInOrderAreStoodTo(
-            @ForAll @DoubleRange(min = 200, max = 480) double top,
-            @ForAll @DoubleRange(min = 500, max = 700) double chin) {
+            @Between(min = 200, max = 480) double top, @Between(min = 500, max = 700) double chin) {
         stands(
                 done(done(HEAD, new MoveModelLine(ModelLine.CHIN, chin)), new MoveModelLine(ModelLine.TOP, top)),
                 top,

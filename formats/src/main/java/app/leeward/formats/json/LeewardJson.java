@@ -1,18 +1,15 @@
 package app.leeward.formats.json;
 
 import app.leeward.core.art.Artwork;
-import app.leeward.core.art.Bend;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
-import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Frame;
-import app.leeward.core.shot.ShotEdit;
+import app.leeward.formats.art.Sha256;
 import app.leeward.formats.svg.PathReader;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -32,13 +29,8 @@ import com.fasterxml.jackson.databind.jsontype.NamedType;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Makes the JSON mappers. */
@@ -71,7 +63,7 @@ public final class LeewardJson {
                     return;
                 }
                 String json = artwork(value);
-                String hash = sha256(json.getBytes(StandardCharsets.UTF_8));
+                String hash = Sha256.of(json);
                 shelf.put(value, hash, json);
                 out.writeString(hash);
             }
@@ -135,16 +127,14 @@ public final class LeewardJson {
                 return new Point(xy[0], xy[1]);
             }
         });
+        module.addSerializer(Offset.class, new OffsetForm.Writer());
+        module.addDeserializer(Offset.class, new OffsetForm.Reader());
         // most parts are not bent, and a sweep has thousands of them
         mapper.addMixIn(Frame.Placed.class, PlacedForm.class);
-        mapper.addMixIn(Offset.class, OffsetForm.class);
-        choice(mapper, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
-        choice(mapper, Ease.class, Ease.class.getPermittedSubclasses());
-        choice(mapper, Edit.class, Edit.class.getPermittedSubclasses());
-        choice(mapper, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
+        Kinds.ALL.forEach(k -> choice(mapper, k));
         return mapper.registerModule(module)
                 .registerModule(new Jdk8Module())
-                .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS);
     }
 
@@ -159,24 +149,6 @@ public final class LeewardJson {
         abstract List<String> behind();
     }
 
-    private abstract static class OffsetForm {
-        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = NoBend.class)
-        abstract Bend bend();
-    }
-
-    /** Says which bends are left out; made by name. */
-    static final class NoBend {
-        @Override
-        public boolean equals(Object value) {
-            return value == null || value instanceof Bend b && b.straight();
-        }
-
-        @Override
-        public int hashCode() {
-            return 0;
-        }
-    }
-
     private static double round(double v, double grain) {
         // adding zero turns -0.0, which costs a byte and says nothing, into 0.0
         return Math.rint(v * grain) / grain + 0.0;
@@ -185,16 +157,9 @@ public final class LeewardJson {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     private interface Choice {}
 
-    private static void choice(ObjectMapper mapper, Class<?> sealed, Class<?>... options) {
-        mapper.addMixIn(sealed, Choice.class);
-        for (Class<?> option : options) {
-            mapper.registerSubtypes(new NamedType(option, kind(option)));
-        }
-    }
-
-    /** The {@code kind} of one option of a choice: its name with dashes. */
-    public static String kind(Class<?> option) {
-        return option.getSimpleName().replaceAll("([a-z])([A-Z])", "$1-$2").toLowerCase(Locale.ROOT);
+    private static void choice(ObjectMapper mapper, Kinds<?> kinds) {
+        mapper.addMixIn(kinds.sealed(), Choice.class);
+        kinds.options().forEach((kind, option) -> mapper.registerSubtypes(new NamedType(option, kind)));
     }
 
     private record Shapes(List<Shape> shapes) {}
@@ -246,13 +211,5 @@ public final class LeewardJson {
             before = s;
         }
         return path.points().stream().allMatch(p -> Math.abs(p.x()) < 1e11 && Math.abs(p.y()) < 1e11);
-    }
-
-    public static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

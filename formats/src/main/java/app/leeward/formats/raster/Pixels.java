@@ -11,7 +11,7 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Silhouette;
 import app.leeward.core.art.Stroke;
 import app.leeward.formats.art.ArtProblem;
-import app.leeward.formats.json.LeewardJson;
+import app.leeward.formats.art.Sha256;
 import java.awt.Graphics2D;
 import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
@@ -104,7 +104,7 @@ public final class Pixels {
         g.drawImage(whole, -seen.x, -seen.y, null);
         g.dispose();
         byte[] png = png(crop);
-        String hash = LeewardJson.sha256(png);
+        String hash = Sha256.of(png);
         images.put(hash, png);
         Matrix place = at.times(Matrix.translate(seen.x, seen.y));
         Paint picture = new Paint.Picture(hash, seen.width, seen.height, place, average(crop));

@@ -59,6 +59,7 @@ import app.leeward.core.edit.SplitDial;
 import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.edit.TravelBy;
 import app.leeward.core.edit.Unfollow;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.lips.MouthFinding;
@@ -66,7 +67,6 @@ import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.ShotEdit;
@@ -239,7 +239,7 @@ class LeewardJsonTest {
                 new Record("turn", 60, new Nudge("nose", 1, 2)));
         for (Edit e : edits) {
             String text = json.writerFor(Edit.class).writeValueAsString(e);
-            assertThat(text).contains("\"kind\":\"" + LeewardJson.kind(e.getClass()) + "\"");
+            assertThat(text).contains("\"kind\":\"" + Kinds.EDITS.of(e.getClass()) + "\"");
             Edit back = json.readValue(text, Edit.class);
             assertThat(back).hasSameClassAs(e);
             assertThat(json.writerFor(Edit.class).writeValueAsString(back)).isEqualTo(text);

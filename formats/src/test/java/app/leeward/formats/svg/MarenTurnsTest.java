@@ -3,11 +3,11 @@ package app.leeward.formats.svg;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Regions;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;

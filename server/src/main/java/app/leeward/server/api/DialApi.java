@@ -1,9 +1,9 @@
 package app.leeward.server.api;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.eval.Asymmetry;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.StopChange;
-import app.leeward.core.rig.Unevenness;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Standing;
@@ -33,7 +33,7 @@ class DialApi {
      * @param findings what is wrong with its bands, in sentences
      * @param uneven where its halves differ most; none when they are alike
      */
-    public record DialView(int revision, List<StopChange> changes, List<String> findings, List<Unevenness> uneven) {}
+    public record DialView(int revision, List<StopChange> changes, List<String> findings, List<Asymmetry> uneven) {}
 
     @PostMapping("/{dial}")
     DialView dial(@PathVariable UUID id, @PathVariable String dial) {
@@ -43,6 +43,6 @@ class DialApi {
                 c.revision(),
                 StopChange.of(c.state(), d),
                 StopChange.findings(c.state(), d),
-                Unevenness.of(c.state(), d).stream().toList());
+                Asymmetry.of(c.state(), d).stream().toList());
     }
 }

@@ -2,12 +2,11 @@ package app.leeward.server.api;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Matrix;
-import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
-import app.leeward.core.dial.Ease;
-import app.leeward.core.edit.Edit;
-import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.dial.Channel;
+import app.leeward.core.dial.Offset;
+import app.leeward.formats.json.Kinds;
 import app.leeward.formats.json.LeewardJson;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
@@ -17,10 +16,10 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.NumberSchema;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -36,10 +35,17 @@ class OpenApiForms {
     static {
         Schema<?> numbers = new ArraySchema().items(new NumberSchema());
         SpringDocUtils.getConfig()
+                .replaceWithSchema(Offset.class, offset())
                 .replaceWithSchema(Path.class, new StringSchema().description("SVG path data, absolute"))
                 .replaceWithSchema(Artwork.class, new StringSchema().description("SHA-256 of the artwork"))
                 .replaceWithSchema(Matrix.class, numbers)
                 .replaceWithSchema(Point.class, numbers);
+    }
+
+    private static Schema<?> offset() {
+        Schema<?> offset = new ObjectSchema().description("the numbers that change something");
+        Channel.STANDARD.forEach(c -> offset.addProperty(c.id(), new NumberSchema().description(c.words())));
+        return offset;
     }
 
     /** Components that may be left out: something follows nothing, lies above nothing, was not found. */
@@ -57,7 +63,6 @@ class OpenApiForms {
             "MouthChart.recipe",
             "SayBody.aloud",
             "ShotEditLayBlinks.shifts",
-            "Offset.bend",
             "EyeView.pupil",
             "Part.parent",
             "Joint.parent",
@@ -93,23 +98,18 @@ class OpenApiForms {
     @Bean
     OpenApiCustomizer choices() {
         return api -> {
-            choice(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
-            choice(api, Ease.class, Ease.class.getPermittedSubclasses());
-            choice(api, Edit.class, Edit.class.getPermittedSubclasses());
-            choice(api, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
-            useChoices(api, Paint.class, Paint.None.class, Paint.Flat.class, Paint.Picture.class, Paint.Gradient.class);
-            useChoices(api, Ease.class, Ease.class.getPermittedSubclasses());
-            useChoices(api, Edit.class, Edit.class.getPermittedSubclasses());
-            useChoices(api, ShotEdit.class, ShotEdit.class.getPermittedSubclasses());
+            Kinds.ALL.forEach(k -> choice(api, k));
+            Kinds.ALL.forEach(k -> useChoices(api, k));
             required(api);
         };
     }
 
     /** A sealed interface is one of its records, told apart by {@code kind}. */
-    private static void choice(OpenAPI api, Class<?> sealed, Class<?>... options) {
+    private static void choice(OpenAPI api, Kinds<?> choice) {
+        Class<?> sealed = choice.sealed();
         Schema<Object> one = new Schema<>();
         Discriminator kinds = new Discriminator().propertyName("kind");
-        for (Class<?> option : options) {
+        choice.options().forEach((kind, option) -> {
             String name = sealed.getSimpleName() + option.getSimpleName();
             ResolvedSchema resolved = ModelConverters.getInstance(true)
                     .resolveAsResolvedSchema(new AnnotatedType(option).resolveAsRef(false));
@@ -121,20 +121,21 @@ class OpenApiForms {
             Schema<?> schema = new Schema<>();
             schema.addType("object");
             Map<String, Schema> properties = resolved.schema.getProperties();
-            schema.addProperty("kind", new StringSchema()._enum(List.of(LeewardJson.kind(option))));
+            schema.addProperty("kind", new StringSchema()._enum(List.of(kind)));
             if (properties != null) {
                 properties.forEach(schema::addProperty);
             }
             api.getComponents().addSchemas(name, schema);
             one.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
-            kinds.mapping(LeewardJson.kind(option), "#/components/schemas/" + name);
-        }
+            kinds.mapping(kind, "#/components/schemas/" + name);
+        });
         api.getComponents().addSchemas(sealed.getSimpleName(), one.discriminator(kinds));
     }
 
     /** Where the generator wrote the options out without their kind, refers to the choice instead. */
-    private static void useChoices(OpenAPI api, Class<?> sealed, Class<?>... options) {
-        Set<String> raw = Arrays.stream(options)
+    private static void useChoices(OpenAPI api, Kinds<?> choice) {
+        Class<?> sealed = choice.sealed();
+        Set<String> raw = choice.options().values().stream()
                 .map(o -> "#/components/schemas/" + o.getSimpleName())
                 .collect(Collectors.toSet());
         Map<String, Schema> all = api.getComponents().getSchemas();
@@ -146,9 +147,7 @@ class OpenApiForms {
                                 : property);
             }
         }
-        for (Class<?> option : options) {
-            all.remove(option.getSimpleName());
-        }
+        choice.options().values().forEach(option -> all.remove(option.getSimpleName()));
     }
 
     private static boolean isRaw(Schema<?> property, Set<String> raw) {

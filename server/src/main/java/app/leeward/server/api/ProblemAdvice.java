@@ -1,9 +1,13 @@
 package app.leeward.server.api;
 
+import app.leeward.formats.json.NewerSchema;
+import app.leeward.formats.json.StoredJson;
 import app.leeward.server.studio.DatabaseAway;
 import app.leeward.server.studio.Problem;
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.exc.ValueInstantiationException;
+import java.util.Collection;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -27,6 +31,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
     private static final String AGAIN_SECONDS = "3";
+    private static final int LONGEST_TOLD = 60;
 
     private final ApplicationEventPublisher events;
 
@@ -48,6 +53,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> value(IllegalArgumentException e) {
         return answer(detail(HttpStatus.UNPROCESSABLE_ENTITY, "value", String.valueOf(e.getMessage())));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> newer(NewerSchema e) {
+        return answer(detail(
+                HttpStatus.CONFLICT,
+                "newer-schema",
+                "This was saved by a later version of Leeward, in form " + e.schema() + "; this one reads up to form "
+                        + StoredJson.SCHEMA + ". Nothing was changed: start the later version to go on."));
     }
 
     @ExceptionHandler
@@ -123,6 +137,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             ResponseEntity<ProblemDetail> told = problem(p);
             return ResponseEntity.status(told.getStatusCode()).body(told.getBody());
         }
+        if (e.getCause() instanceof UnrecognizedPropertyException unknown) {
+            return ResponseEntity.badRequest().body(unknown(unknown));
+        }
         Throwable cause = e.getMostSpecificCause();
         String why = e.getCause() instanceof ValueInstantiationException && cause.getMessage() != null
                 ? cause.getMessage()
@@ -130,6 +147,24 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         ProblemDetail detail = detail(HttpStatus.BAD_REQUEST, "unreadable", why);
         detail.setProperty("place", e.getCause() instanceof JsonMappingException j ? path(j) : "");
         return ResponseEntity.badRequest().body(detail);
+    }
+
+    /** A misspelt property would be lost in silence, and with it what somebody meant. */
+    private static ProblemDetail unknown(UnrecognizedPropertyException e) {
+        Collection<Object> known = e.getKnownPropertyIds();
+        String instead = known == null || known.isEmpty()
+                ? ""
+                : " It knows " + known.stream().map(String::valueOf).sorted().collect(Collectors.joining(", ")) + ".";
+        ProblemDetail detail = detail(
+                HttpStatus.BAD_REQUEST,
+                "unknown-property",
+                "'" + shortened(e.getPropertyName()) + "' is nothing this address knows." + instead);
+        detail.setProperty("place", path(e));
+        return detail;
+    }
+
+    private static String shortened(String name) {
+        return name.length() <= LONGEST_TOLD ? name : name.substring(0, LONGEST_TOLD) + "…";
     }
 
     private static String path(JsonMappingException e) {

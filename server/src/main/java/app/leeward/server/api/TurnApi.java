@@ -1,13 +1,13 @@
 package app.leeward.server.api;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.eval.Asymmetry;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.rig.TurnPlan.BallSetting;
-import app.leeward.core.rig.Unevenness;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.NosePieces;
 import app.leeward.core.turn.TurnCheck;
@@ -71,7 +71,7 @@ class TurnApi {
             int byHand,
             List<FrameSeries> strip,
             List<TurnCheck.Position> measured,
-            List<Unevenness> uneven,
+            List<Asymmetry> uneven,
             List<OfferedDial> offered,
             List<ViewCheck.Edge> edges,
             Optional<String> offModel,
@@ -101,7 +101,7 @@ class TurnApi {
                 dial.filter(d -> slides)
                         .map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
                         .orElse(List.of()),
-                dial.filter(d -> slides).flatMap(d -> Unevenness.of(c, d)).stream()
+                dial.filter(d -> slides).flatMap(d -> Asymmetry.of(c, d)).stream()
                         .toList(),
                 Arrays.stream(HeadDial.values())
                         .filter(h -> c.dial(h.id()).isEmpty() && h.addTo(c).isPresent())

@@ -49,6 +49,9 @@ public class RevisionRow implements Persistable<RevisionKey> {
     @JdbcTypeCode(SqlTypes.JSON)
     private String state;
 
+    /** The number of the form that {@code state} and {@code edit} are written in. */
+    private int schema;
+
     @Column(name = "stands_at")
     private int standsAt;
 
@@ -76,6 +79,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
             String says,
             String author,
             Instant madeAt,
+            int schema,
             String state,
             int standsAt,
             Integer cameFrom,
@@ -87,6 +91,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
         this.says = says;
         this.author = author;
         this.madeAt = madeAt;
+        this.schema = schema;
         this.state = state;
         this.standsAt = standsAt;
         this.cameFrom = cameFrom;
@@ -132,6 +137,10 @@ public class RevisionRow implements Persistable<RevisionKey> {
 
     public Instant madeAt() {
         return madeAt;
+    }
+
+    public int schema() {
+        return schema;
     }
 
     public String state() {

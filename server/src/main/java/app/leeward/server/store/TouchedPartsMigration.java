@@ -1,18 +1,12 @@
 package app.leeward.server.store;
 
-import app.leeward.core.art.Artwork;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.shot.ShotEdit;
-import app.leeward.formats.json.ArtShelf;
-import app.leeward.formats.json.LeewardJson;
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
+import app.leeward.formats.json.StoredJson;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
@@ -24,25 +18,10 @@ import org.springframework.stereotype.Component;
 class TouchedPartsMigration implements JavaMigration {
     private static final int AT_ONCE = 500;
 
-    /** What an edit touches does not depend on outlines, so none is fetched. */
-    private static final ArtShelf NO_ART = new ArtShelf() {
-        @Override
-        public Optional<String> known(Artwork art) {
-            return Optional.empty();
-        }
+    /** The form of everything that was written before there were numbers. */
+    private static final int FIRST_SCHEMA = 1;
 
-        @Override
-        public void put(Artwork art, String hash, String json) {
-            throw new IllegalStateException("a migration keeps no artwork");
-        }
-
-        @Override
-        public Artwork get(String hash) {
-            return new Artwork(List.of());
-        }
-    };
-
-    private final ObjectMapper json = LeewardJson.mapper(NO_ART);
+    private final StoredJson json = new StoredJson(StoredJson.withoutArt(), unknown -> {});
 
     @Override
     public MigrationVersion getVersion() {
@@ -93,9 +72,9 @@ class TouchedPartsMigration implements JavaMigration {
     Set<String> touched(String kind, String edit) {
         try {
             return kind.equals(DocumentKind.CHARACTER.name())
-                    ? json.readValue(edit, Edit.class).touches()
-                    : json.readValue(edit, ShotEdit.class).touches();
-        } catch (JsonProcessingException | RuntimeException e) {
+                    ? json.read(FIRST_SCHEMA, edit, Edit.class).touches()
+                    : json.read(FIRST_SCHEMA, edit, ShotEdit.class).touches();
+        } catch (RuntimeException e) {
             return Set.of(Edit.EVERYTHING);
         }
     }

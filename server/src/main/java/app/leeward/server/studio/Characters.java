@@ -7,6 +7,7 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.TakeVersion;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.hand.Hands;
@@ -16,16 +17,14 @@ import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.intake.NewVersion;
 import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Evaluator;
 import app.leeward.core.rig.ReadArt;
 import app.leeward.core.rig.StackingOrder;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
-import app.leeward.formats.json.LeewardJson;
+import app.leeward.formats.json.StoredJson;
 import app.leeward.server.store.DocumentKind;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
@@ -63,10 +62,10 @@ public class Characters {
     private final Cache<String, List<TurnCheck.Position>> turns =
             Caffeine.newBuilder().maximumSize(50).build();
 
-    Characters(Ledger ledger, StoredArt shelf, StoredImages images) {
+    Characters(Ledger ledger, StoredJson json, StoredArt shelf, StoredImages images) {
         this.images = images;
         this.ledger = ledger;
-        this.keeping = new Keeping(LeewardJson.mapper(shelf), shelf);
+        this.keeping = new Keeping(json, shelf);
     }
 
     /**
@@ -240,7 +239,7 @@ public class Characters {
         return hands.get(standing.id() + "/" + standing.revision(), k -> Hands.of(standing.state()));
     }
 
-    private record Keeping(ObjectMapper json, StoredArt shelf) implements Ledger.Keeper<Character, Edit> {
+    private record Keeping(StoredJson json, StoredArt shelf) implements Ledger.Keeper<Character, Edit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.CHARACTER;
@@ -257,13 +256,13 @@ public class Characters {
         }
 
         @Override
-        public Character read(String text) {
-            return JsonText.read(json, text, Character.class);
+        public Character read(int schema, String text) {
+            return json.read(schema, text, Character.class);
         }
 
         @Override
         public String write(Character state) {
-            return JsonText.write(json, state);
+            return json.write(Character.class, state);
         }
 
         /** Only new outlines lose digits when they are kept. */
@@ -277,12 +276,7 @@ public class Characters {
             if (edit instanceof Adopt a) {
                 shelf.putAll(arts(a.character()));
             }
-            return JsonText.writeAs(json, Edit.class, edit);
-        }
-
-        @Override
-        public Edit readEdit(String text) {
-            return JsonText.read(json, text, Edit.class);
+            return json.write(Edit.class, edit);
         }
 
         @Override

@@ -1,6 +1,7 @@
 package app.leeward.server.studio;
 
 import app.leeward.core.edit.Edit;
+import app.leeward.formats.json.StoredJson;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.DocumentRow;
 import app.leeward.server.store.Documents;
@@ -71,7 +72,8 @@ public class Ledger {
 
         boolean holds(Object state);
 
-        T read(String json);
+        /** @param schema the number of the form that {@code json} is in */
+        T read(int schema, String json);
 
         String write(T state);
 
@@ -81,8 +83,6 @@ public class Ledger {
         }
 
         String writeEdit(E edit);
-
-        E readEdit(String json);
 
         /** @throws Problem when the edit cannot be made */
         T apply(T before, E edit);
@@ -138,7 +138,7 @@ public class Ledger {
     }
 
     private static <T, E> Standing<T> standing(Keeper<T, E> keeper, DocumentRow document, RevisionRow row) {
-        return standing(document, row, keeper.read(row.state()));
+        return standing(document, row, keeper.read(row.schema(), row.state()));
     }
 
     private static <T> Standing<T> standing(DocumentRow document, RevisionRow row, T state) {
@@ -165,6 +165,7 @@ public class Ledger {
                 keeper.describe(state, edit),
                 author,
                 now,
+                StoredJson.SCHEMA,
                 keeper.write(state),
                 1,
                 null,
@@ -274,7 +275,7 @@ public class Ledger {
                 null,
                 "Undid: " + revisions.says(id, head.standsAt()),
                 author,
-                keeper.read(target.state()),
+                keeper.read(target.schema(), target.state()),
                 target.standsAt(),
                 target.cameFrom(),
                 ahead);
@@ -297,7 +298,7 @@ public class Ledger {
                 null,
                 "Did again: " + target.says(),
                 author,
-                keeper.read(target.state()),
+                keeper.read(target.schema(), target.state()),
                 target.standsAt(),
                 target.cameFrom(),
                 head.ahead().subList(1, head.ahead().size()));
@@ -324,7 +325,7 @@ public class Ledger {
                 null,
                 "Returned to " + named + ": " + target.says(),
                 author,
-                keeper.read(target.state()),
+                keeper.read(target.schema(), target.state()),
                 document.head() + 1,
                 head.standsAt(),
                 List.of());
@@ -375,6 +376,7 @@ public class Ledger {
                 says,
                 author,
                 now,
+                StoredJson.SCHEMA,
                 keeper.write(state),
                 standsAt,
                 cameFrom,

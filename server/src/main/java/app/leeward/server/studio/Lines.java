@@ -9,7 +9,8 @@ import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
-import app.leeward.formats.json.LeewardJson;
+import app.leeward.formats.art.Sha256;
+import app.leeward.formats.json.StoredJson;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.SoundRow;
@@ -20,7 +21,6 @@ import app.leeward.speech.Sound;
 import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.WavFile;
 import app.leeward.speech.WordReader;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
@@ -54,13 +54,19 @@ public class Lines {
                     1 + p.mouths().map(m -> m.drawings().size()).orElse(0))
             .build();
 
-    Lines(Ledger ledger, Characters characters, Sounds sounds, LineReader reader, TransactionTemplate transaction) {
+    Lines(
+            Ledger ledger,
+            Characters characters,
+            Sounds sounds,
+            LineReader reader,
+            StoredJson json,
+            TransactionTemplate transaction) {
         this.ledger = ledger;
         this.characters = characters;
         this.sounds = sounds;
         this.reader = reader;
         this.transaction = transaction;
-        this.keeping = new Keeping(LeewardJson.configure(new ObjectMapper()));
+        this.keeping = new Keeping(json);
     }
 
     /** Finds the words in the recording and begins a line with them, while the caller waits. */
@@ -75,7 +81,7 @@ public class Lines {
 
     private Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
         Sound sound = heard(() -> WavFile.read(wav));
-        String hash = LeewardJson.sha256(wav);
+        String hash = Sha256.of(wav);
         DialogueLine line = heard(() -> reader.read(within(words), sound, hash, character.lexicon(), listening));
         String title = name == null || name.isBlank() ? titleOf(words) : shortened(name.strip());
         return new Shot(title, line, TrackRules.at(character.frameRate()), Map.of());
@@ -256,7 +262,7 @@ public class Lines {
         return playheads.get(key, k -> new Playhead(characters.evaluator(character), shot.state()));
     }
 
-    private record Keeping(ObjectMapper json) implements Ledger.Keeper<Shot, ShotEdit> {
+    private record Keeping(StoredJson json) implements Ledger.Keeper<Shot, ShotEdit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.SHOT;
@@ -273,23 +279,18 @@ public class Lines {
         }
 
         @Override
-        public Shot read(String text) {
-            return JsonText.read(json, text, Shot.class);
+        public Shot read(int schema, String text) {
+            return json.read(schema, text, Shot.class);
         }
 
         @Override
         public String write(Shot state) {
-            return JsonText.write(json, state);
+            return json.write(Shot.class, state);
         }
 
         @Override
         public String writeEdit(ShotEdit edit) {
-            return JsonText.writeAs(json, ShotEdit.class, edit);
-        }
-
-        @Override
-        public ShotEdit readEdit(String text) {
-            return JsonText.read(json, text, ShotEdit.class);
+            return json.write(ShotEdit.class, edit);
         }
 
         @Override

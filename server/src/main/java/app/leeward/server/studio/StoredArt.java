@@ -1,13 +1,13 @@
 package app.leeward.server.studio;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.formats.art.Sha256;
 import app.leeward.formats.json.ArtShelf;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.server.store.ArtworkRow;
 import app.leeward.server.store.Artworks;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -90,11 +90,7 @@ public class StoredArt implements ArtShelf {
     private record Written(Artwork art, String hash, String json, Artwork readBack) {
         static Written of(Artwork art) {
             String json = LeewardJson.artwork(art);
-            return new Written(
-                    art,
-                    LeewardJson.sha256(json.getBytes(StandardCharsets.UTF_8)),
-                    json,
-                    LeewardJson.readBack(art, json));
+            return new Written(art, Sha256.of(json), json, LeewardJson.readBack(art, json));
         }
     }
 
@@ -155,6 +151,6 @@ public class StoredArt implements ArtShelf {
 
     /** The hash of artwork that came from here, or of any other by working it out. */
     public String hashOf(Artwork art) {
-        return hashes.get(art, a -> LeewardJson.sha256(LeewardJson.artwork(a).getBytes(StandardCharsets.UTF_8)));
+        return hashes.get(art, a -> Sha256.of(LeewardJson.artwork(a)));
     }
 }

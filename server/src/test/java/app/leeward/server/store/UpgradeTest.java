@@ -2,12 +2,30 @@ package app.leeward.server.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.leeward.core.art.Artwork;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.rig.Character;
+import app.leeward.core.shot.Shot;
+import app.leeward.formats.json.ArtShelf;
+import app.leeward.formats.json.LeewardJson;
+import app.leeward.formats.json.StoredJson;
+import app.leeward.server.Client;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.zip.GZIPInputStream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.configuration.FluentConfiguration;
 import org.junit.jupiter.api.AfterEach;
@@ -111,5 +129,73 @@ class UpgradeTest {
         assertThat(one("select touched from revision where document = '" + line + "'"))
                 .isEqualTo("{name}");
         flyway().load().validate();
+    }
+
+    /**
+     * A database as the server of 2026-11-27 left it, with a character that edits, undo and a milestone went through and a line:
+     * everything is read, and each state is what the edits before it make.
+     */
+    @Test
+    void aDatabaseOfLongAgoIsReadWhole() throws Exception {
+        restore("/database-of-2026-11-27.sql.gz");
+        flyway().load().migrate();
+        assertThat(one("select count(*) from revision where schema = 1")).isEqualTo("20");
+        List<String> unknown = new ArrayList<>();
+        StoredJson json = new StoredJson(artwork(), unknown::add);
+        Character before = null;
+        String asked = "select r.number, r.schema, r.edit, r.state from revision r join document d on d.id = r.document"
+                + " where d.name = 'Maren Quill' order by r.number";
+        int read = 0;
+        try (ResultSet rows = connection.createStatement().executeQuery(asked)) {
+            while (rows.next()) {
+                Character state = json.read(rows.getInt("schema"), rows.getString("state"), Character.class);
+                Edit edit = json.read(rows.getInt("schema"), rows.getString("edit"), Edit.class);
+                if (before != null) {
+                    Outcome made = Edits.apply(before, edit);
+                    String again = json.write(Character.class, ((Outcome.Done) made).character());
+                    assertThat(Client.JSON.readTree(again))
+                            .as("revision %d", rows.getInt("number"))
+                            .isEqualTo(Client.JSON.readTree(json.write(Character.class, state)));
+                }
+                before = state;
+                read++;
+            }
+        }
+        assertThat(read).isEqualTo(9);
+        String line =
+                one("select state from revision where document = (select id from document where name like 'Boat%')"
+                        + " order by number desc");
+        assertThat(json.read(1, line, Shot.class).name()).isEqualTo("Boat to Sorrel, take 2");
+        assertThat(unknown).isEmpty();
+    }
+
+    private void restore(String dump) throws IOException, SQLException {
+        admin("drop database " + DATABASE + " with (force)");
+        admin("create database " + DATABASE);
+        connection = connect(url);
+        try (InputStream in = new GZIPInputStream(UpgradeTest.class.getResourceAsStream(dump));
+                Statement s = connection.createStatement()) {
+            s.execute(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        }
+    }
+
+    private ArtShelf artwork() throws SQLException {
+        Map<String, Artwork> byHash = new HashMap<>();
+        try (ResultSet r = connection.createStatement().executeQuery("select hash, shapes from artwork")) {
+            while (r.next()) {
+                byHash.put(r.getString(1), LeewardJson.artwork(r.getString(2)));
+            }
+        }
+        return new ArtShelf() {
+            @Override
+            public void put(Artwork art, String hash, String text) {
+                byHash.put(hash, LeewardJson.artwork(text));
+            }
+
+            @Override
+            public Artwork get(String hash) {
+                return byHash.get(hash);
+            }
+        };
     }
 }

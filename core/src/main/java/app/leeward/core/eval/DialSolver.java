@@ -1,9 +1,12 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Follow;
 import app.leeward.core.dial.Followers;
 import app.leeward.core.dial.PadEdge;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Look;
+import app.leeward.core.rig.Pose;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,14 +15,14 @@ import java.util.Map;
  * Where every dial of a character stands in a pose: where it was put, with what looks, cues and the dials it follows add,
  * held in its range and inside the edge of its pad. Compiled once a character.
  */
-final class Settings {
+final class DialSolver {
     private final Character character;
     private final List<Dial> dials;
     private final Map<String, Integer> indexOf = new HashMap<>();
     private final int[] leadersFirst;
     private final List<PadEdge> edges;
 
-    Settings(Character c) {
+    DialSolver(Character c) {
         character = c;
         dials = c.dials();
         for (int i = 0; i < dials.size(); i++) {

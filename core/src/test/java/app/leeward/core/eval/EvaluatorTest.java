@@ -1,4 +1,4 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -8,10 +8,17 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Window;
 import java.awt.geom.AffineTransform;
 import java.util.List;
 import java.util.Map;
@@ -83,8 +90,8 @@ class EvaluatorTest {
 
     @Test
     void twoDialsAddShiftsAndMultiplyScales() {
-        Dial one = dial("one", new Stop(10, Map.of("body", new Offset(4, 0, 10, 0.5, 1, 0, 0.5))));
-        Dial two = dial("two", new Stop(10, Map.of("body", new Offset(6, 2, 20, 0.5, 1, 0, 0.5))));
+        Dial one = dial("one", new Stop(10, Map.of("body", Offset.placed(4, 0, 10, 0.5, 1, 0, 0.5))));
+        Dial two = dial("two", new Stop(10, Map.of("body", Offset.placed(6, 2, 20, 0.5, 1, 0, 0.5))));
         Frame.Placed body = new Evaluator(rig(one, two))
                 .frame(Pose.of(Map.of("one", 10.0, "two", 10.0)))
                 .of("body")
@@ -146,16 +153,16 @@ class EvaluatorTest {
         Bands bands = new Bands("hand", List.of(new Band(5, 10, "fist")));
         Evaluator e = new Evaluator(rig(dial("Swing", new Stop(10, Map.of("hand", Offset.shift(8, 0))), bands)));
         Pose pose = new Pose(Map.of("Swing", 10.0), Map.of("hand", "point"), Map.of("hand", "open"), Map.of());
-        Reason drawing = reason(e, pose, Channel.DRAWING);
+        Reason drawing = reason(e, pose, Reason.DRAWING);
         assertThat(drawing.value()).isEqualTo("open");
-        assertThat(drawing.heard()).extracting(Reason.Voice::kind).containsExactly(Reason.Kind.PIN);
+        assertThat(drawing.heard()).extracting(Contribution::kind).containsExactly(Contribution.Kind.PIN);
         assertThat(drawing.overruled())
-                .extracting(Reason.Voice::kind)
-                .containsExactly(Reason.Kind.DIAL, Reason.Kind.PICK, Reason.Kind.REST);
+                .extracting(Contribution::kind)
+                .containsExactly(Contribution.Kind.DIAL, Contribution.Kind.PICK, Contribution.Kind.REST);
         assertThat(drawing.overruled().get(0).says()).isEqualTo("Swing at 10 asks for fist");
-        Reason across = reason(e, pose, Channel.X);
+        Reason across = reason(e, pose, Channel.X.id());
         assertThat(across.value()).isEqualTo("8");
-        assertThat(across.heard()).extracting(Reason.Voice::says).containsExactly("stands at 0", "Swing at 10 + 8");
+        assertThat(across.heard()).extracting(Contribution::says).containsExactly("stands at 0", "Swing at 10 + 8");
     }
 
     @Test
@@ -164,7 +171,7 @@ class EvaluatorTest {
         Evaluator e = new Evaluator(rig(dial("d", new Stop(10, Map.of()), bands)));
         for (double v = -10; v <= 10; v += 0.5) {
             Pose pose = Pose.of(Map.of("d", v));
-            assertThat(reason(e, pose, Channel.DRAWING).value()).as("at %s", v).isEqualTo(shown(e, pose));
+            assertThat(reason(e, pose, Reason.DRAWING).value()).as("at %s", v).isEqualTo(shown(e, pose));
         }
     }
 
@@ -190,9 +197,9 @@ class EvaluatorTest {
         return e.frame(pose).of("hand").orElseThrow().drawing();
     }
 
-    private static Reason reason(Evaluator e, Pose pose, Channel channel) {
+    private static Reason reason(Evaluator e, Pose pose, String channel) {
         return e.why("hand", pose).stream()
-                .filter(r -> r.channel() == channel)
+                .filter(r -> r.channel().equals(channel))
                 .findFirst()
                 .orElseThrow();
     }

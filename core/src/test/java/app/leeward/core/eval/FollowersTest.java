@@ -1,4 +1,4 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -22,13 +22,16 @@ import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RecordCorner;
 import app.leeward.core.edit.Unfollow;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Look;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** Dials that follow others, corrections between two, and who of all claimants decides. */
@@ -82,7 +85,7 @@ class FollowersTest {
                 .as("its end holds")
                 .isEqualTo(10);
         assertThat(e.why("body", Pose.of(Map.of("turn", 10.0))).get(1).heard())
-                .extracting(Reason.Voice::says)
+                .extracting(Contribution::says)
                 .contains("chin at 4 (with turn) + 4");
         Character free = done(c, new Unfollow("chin", "turn", 0));
         assertThat(free).isEqualTo(PLAIN);
@@ -124,13 +127,13 @@ class FollowersTest {
         for (int f = 0; f < 10; f++) {
             poses.add(Pose.of(Map.of("turn", f < 4 ? 0.0 : 10.0)));
         }
-        List<Double> hair = new Trails(e)
+        List<Double> hair = new DelayLine(e)
                 .over(poses).stream().map(p -> e.setting("hair", p)).toList();
         assertThat(hair).containsExactly(0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 10.0, 10.0, 10.0);
         assertThat(e.setting("hair", Pose.of(Map.of("turn", 10.0))))
                 .as("a pose that knows of none before has stood still")
                 .isEqualTo(10);
-        assertThat(new Trails(new Evaluator(PLAIN)).over(poses)).isSameAs(poses);
+        assertThat(new DelayLine(new Evaluator(PLAIN)).over(poses)).isSameAs(poses);
     }
 
     /** What drags behind is where the leader was less where it is: nothing once all stands still. */
@@ -143,7 +146,7 @@ class FollowersTest {
         for (double turn : new double[] {0, 5, 10, 10, 10, 10}) {
             poses.add(Pose.of(Map.of("turn", turn)));
         }
-        assertThat(new Trails(e).over(poses).stream().map(p -> e.setting("hair", p)))
+        assertThat(new DelayLine(e).over(poses).stream().map(p -> e.setting("hair", p)))
                 .containsExactly(0.0, -5.0, -10.0, -5.0, 0.0, 0.0);
     }
 
@@ -157,16 +160,16 @@ class FollowersTest {
         for (int f = 0; f < 8; f++) {
             poses.add(Pose.of(Map.of("turn", f == 0 ? 0.0 : 10.0)));
         }
-        Trails trails = new Trails(e);
+        DelayLine trails = new DelayLine(e);
         assertThat(trails.over(poses).stream().map(p -> e.setting("hair", p)))
                 .containsExactly(0.0, 0.0, 0.0, 0.0, 0.0, 10.0, 10.0, 10.0);
         assertThat(trails.reach()).isGreaterThanOrEqualTo(4);
     }
 
     /** The weight is the product of two even ways, so it is nothing on either axis and all of it in the corner. */
-    @Property(tries = 200)
+    @Seeded(tries = 200)
     void aCorrectionIsFeltOnlyWhereBothDialsAreAway(
-            @ForAll @DoubleRange(min = -10, max = 10) double a, @ForAll @DoubleRange(min = -10, max = 10) double b) {
+            @Between(min = -10, max = 10) double a, @Between(min = -10, max = 10) double b) {
         Character c = done(PLAIN, new RecordCorner("turn", 10, "chin", -5, new Nudge("body", 6, 8)));
         Pose pose = Pose.of(Map.of("turn", a, "chin", b));
         double weight = Math.max(0, a / 10) * Math.max(0, Math.min(1, b / -5));
@@ -184,7 +187,7 @@ class FollowersTest {
                 .satisfies(k -> assertThat(k.offsets().get("body").x()).isEqualTo(7));
         Pose corner = Pose.of(Map.of("turn", 10.0, "chin", 10.0));
         assertThat(new Evaluator(c).why("body", corner).get(1).heard())
-                .extracting(Reason.Voice::says)
+                .extracting(Contribution::says)
                 .contains("correction for turn at 10 together with chin at 10 + 7");
         assertThat(done(c, new ForgetCorner("chin", 10, "turn", 10, "body"))).isEqualTo(PLAIN);
         assertThat(refused(PLAIN, new RecordCorner("turn", 0, "chin", 10, new Nudge("body", 1, 0))))
@@ -254,8 +257,8 @@ class FollowersTest {
     }
 
     /** A dial at rest changes nothing, and outside its range it is its end. */
-    @Property(tries = 100)
-    void restChangesNothingAndTheEndsHold(@ForAll @DoubleRange(min = 10, max = 1e6) double beyond) {
+    @Seeded(tries = 100)
+    void restChangesNothingAndTheEndsHold(@Between(min = 10, max = 1e6) double beyond) {
         Character bare = Rigs.character(List.of(BODY), List.of());
         Evaluator e = new Evaluator(PLAIN);
         assertThat(e.frame(Pose.of(Map.of("turn", 0.0, "chin", 0.0)))).isEqualTo(new Evaluator(bare).frame(Pose.REST));

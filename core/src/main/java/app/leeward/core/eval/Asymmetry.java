@@ -1,9 +1,15 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Mirror;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Side;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,17 +21,17 @@ import java.util.Optional;
  * @param at the value at which it does
  * @param by how far, canvas units
  */
-public record Unevenness(String part, double at, double by) {
+public record Asymmetry(String part, double at, double by) {
     private static final int SAMPLES = 6;
     /** Less than this is nobody's to see, canvas units. */
     private static final double UNSEEN = 0.05;
 
     /** Empty when both halves are alike, or the dial goes to one side only. */
-    public static Optional<Unevenness> of(Character c, Dial dial) {
+    public static Optional<Asymmetry> of(Character c, Dial dial) {
         double reach = Math.min(dial.to() - dial.rest(), dial.rest() - dial.from());
         Evaluator evaluator = new Evaluator(c);
         Matrix mirror = Matrix.mirror(c.model().axis());
-        Unevenness worst = new Unevenness("", 0, UNSEEN);
+        Asymmetry worst = new Asymmetry("", 0, UNSEEN);
         for (int i = 1; i <= SAMPLES && reach > 0; i++) {
             double away = reach * i / SAMPLES;
             Frame there = evaluator.frame(Pose.of(Map.of(dial.id(), dial.rest() + away)));
@@ -35,7 +41,7 @@ public record Unevenness(String part, double at, double by) {
                 Optional<Box> box = p.bounds();
                 if (twin.isPresent() && box.isPresent()) {
                     double by = apart(there, back, p, twin.get(), box.get(), mirror);
-                    worst = by > worst.by ? new Unevenness(p.id(), dial.rest() + away, by) : worst;
+                    worst = by > worst.by ? new Asymmetry(p.id(), dial.rest() + away, by) : worst;
                 }
             }
         }

@@ -1,7 +1,8 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Follow;
+import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -10,12 +11,12 @@ import java.util.Map;
 import java.util.Set;
 
 /** Tells poses that come one after the other where the leading dials stood before, for dials that follow them later. */
-public final class Trails {
+public final class DelayLine {
     private final Evaluator evaluator;
     private final Set<String> leaders = new LinkedHashSet<>();
     private int latest;
 
-    public Trails(Evaluator evaluator) {
+    public DelayLine(Evaluator evaluator) {
         this.evaluator = evaluator;
         for (Dial d : evaluator.character().dials()) {
             for (Follow f : d.follows()) {

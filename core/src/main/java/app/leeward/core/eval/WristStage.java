@@ -1,14 +1,17 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Wrist;
+import app.leeward.core.rig.WristBend;
 
 /** The hands of a character whose wrists bend, as the evaluator asks for them: by the place of their part in the list. */
-final class WristsBent {
+final class WristStage {
     private final Character character;
     private final WristBend[] bends;
 
-    WristsBent(Character character) {
+    WristStage(Character character) {
         this.character = character;
         bends = character.parts().stream()
                 .map(p -> character.wristBend(p.id()).orElse(null))

@@ -1,9 +1,14 @@
-package app.leeward.core.rig;
+package app.leeward.core.eval;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.HeadView;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.ViewBand;
+import app.leeward.core.rig.ViewSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +16,7 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /** The views of a character made ready for many poses: which parts belong to which, and what the line's mouth is in each. */
-final class ViewsShown {
+final class ViewStage {
     private final Optional<ViewSet> set;
     private final int dial;
     /** For each part the root of its view; null for the rest of the body. */
@@ -24,16 +29,17 @@ final class ViewsShown {
     private final Optional<String> mainMouth;
     private final double axis;
 
-    ViewsShown(Character c, Settings settings, Map<String, Integer> indexOf) {
+    ViewStage(Rig rig, DialSolver solver) {
+        Character c = rig.character;
         set = c.views();
-        dial = set.map(s -> settings.indexOf(s.dial())).orElse(-1);
+        dial = set.map(s -> solver.indexOf(s.dial())).orElse(-1);
         viewOf = new String[c.parts().size()];
         axis = c.model().axis();
         mainMouth = c.mouths().part();
         set.ifPresent(s -> {
-            s.membership(c.parts()).forEach((part, root) -> viewOf[indexOf.get(part)] = root);
+            s.membership(c.parts()).forEach((part, root) -> viewOf[rig.place(part)] = root);
             s.views().forEach(v -> {
-                rootIndex.put(v.root(), indexOf.getOrDefault(v.root(), -1));
+                rootIndex.put(v.root(), rig.place(v.root()));
                 v.mouths()
                         .part()
                         .filter(p -> !mainMouth.equals(Optional.of(p)))
@@ -58,23 +64,22 @@ final class ViewsShown {
     }
 
     /** The band that is shown; null for a character without views. */
-    ViewBand at(double[] stand) {
-        return set.map(s -> s.at(dial < 0 ? 0 : stand[dial])).orElse(null);
+    ViewBand at(double[] settings) {
+        return set.map(s -> s.at(dial < 0 ? 0 : settings[dial])).orElse(null);
     }
 
     boolean hides(int part, ViewBand shown) {
         return shown != null && viewOf[part] != null && !viewOf[part].equals(shown.view());
     }
 
-    /** The name of the view at a value, for one whose part is hidden by it. */
-    Optional<String> instead(int part, double[] stand) {
-        ViewBand shown = at(stand);
+    /** The name of the view that is shown, for a part that is hidden by it. */
+    Optional<String> instead(int part, ViewBand shown) {
         return hides(part, shown) ? set.flatMap(s -> s.view(shown.view())).map(HeadView::name) : Optional.empty();
     }
 
     /** The dial that exchanges them; empty without views. */
-    Optional<String> dial() {
-        return set.map(ViewSet::dial);
+    String dial() {
+        return set.map(ViewSet::dial).orElse("");
     }
 
     /** Whether a part belongs to the view that is shown, as its mirror image. */

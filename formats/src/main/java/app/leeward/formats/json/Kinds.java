@@ -1,0 +1,287 @@
+package app.leeward.formats.json;
+
+import static java.util.Map.entry;
+
+import app.leeward.core.art.Paint;
+import app.leeward.core.dial.Ease;
+import app.leeward.core.edit.AddGroup;
+import app.leeward.core.edit.AddPoint;
+import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.BendLidLine;
+import app.leeward.core.edit.BendWrist;
+import app.leeward.core.edit.BreakLink;
+import app.leeward.core.edit.BuildEyes;
+import app.leeward.core.edit.ChangeDial;
+import app.leeward.core.edit.CopyDrawing;
+import app.leeward.core.edit.CopyStop;
+import app.leeward.core.edit.Discard;
+import app.leeward.core.edit.DropCue;
+import app.leeward.core.edit.DropDial;
+import app.leeward.core.edit.DropDrawing;
+import app.leeward.core.edit.DropKit;
+import app.leeward.core.edit.DropLook;
+import app.leeward.core.edit.DropMood;
+import app.leeward.core.edit.DropRun;
+import app.leeward.core.edit.DropStop;
+import app.leeward.core.edit.EaseStop;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Fit;
+import app.leeward.core.edit.FitGaze;
+import app.leeward.core.edit.Flip;
+import app.leeward.core.edit.FollowDial;
+import app.leeward.core.edit.Forget;
+import app.leeward.core.edit.ForgetCorner;
+import app.leeward.core.edit.Hang;
+import app.leeward.core.edit.HangDial;
+import app.leeward.core.edit.Hold;
+import app.leeward.core.edit.JoinDials;
+import app.leeward.core.edit.JoinSet;
+import app.leeward.core.edit.KeepKit;
+import app.leeward.core.edit.KeepLook;
+import app.leeward.core.edit.KeepRun;
+import app.leeward.core.edit.KeyKit;
+import app.leeward.core.edit.KeyRun;
+import app.leeward.core.edit.LeadInto;
+import app.leeward.core.edit.MakeBrows;
+import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.MakeDial;
+import app.leeward.core.edit.MakeHeadDial;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MakeTurn;
+import app.leeward.core.edit.MakeViews;
+import app.leeward.core.edit.MarkFingers;
+import app.leeward.core.edit.Mask;
+import app.leeward.core.edit.MendLid;
+import app.leeward.core.edit.MendMouth;
+import app.leeward.core.edit.MergeColours;
+import app.leeward.core.edit.MirrorSide;
+import app.leeward.core.edit.MirrorStop;
+import app.leeward.core.edit.MoveAxis;
+import app.leeward.core.edit.MoveBandEdge;
+import app.leeward.core.edit.MoveModelLine;
+import app.leeward.core.edit.MovePivot;
+import app.leeward.core.edit.MovePoint;
+import app.leeward.core.edit.MoveStop;
+import app.leeward.core.edit.MoveViewEdge;
+import app.leeward.core.edit.NameDrawing;
+import app.leeward.core.edit.NameKit;
+import app.leeward.core.edit.NameLook;
+import app.leeward.core.edit.NameSwatch;
+import app.leeward.core.edit.NewDial;
+import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.OffsetPupil;
+import app.leeward.core.edit.OrderDrawing;
+import app.leeward.core.edit.OrderShape;
+import app.leeward.core.edit.PaintShape;
+import app.leeward.core.edit.Place;
+import app.leeward.core.edit.Pronounce;
+import app.leeward.core.edit.PullPoint;
+import app.leeward.core.edit.ReadAs;
+import app.leeward.core.edit.Recolour;
+import app.leeward.core.edit.Record;
+import app.leeward.core.edit.RecordCorner;
+import app.leeward.core.edit.RegisterHand;
+import app.leeward.core.edit.RegisterViews;
+import app.leeward.core.edit.RemovePoint;
+import app.leeward.core.edit.Rename;
+import app.leeward.core.edit.RenamePart;
+import app.leeward.core.edit.RestLids;
+import app.leeward.core.edit.RoundPoint;
+import app.leeward.core.edit.ServeSound;
+import app.leeward.core.edit.SetCue;
+import app.leeward.core.edit.SetDial;
+import app.leeward.core.edit.SetGrip;
+import app.leeward.core.edit.SetKey;
+import app.leeward.core.edit.SetMood;
+import app.leeward.core.edit.SetSides;
+import app.leeward.core.edit.SetWrist;
+import app.leeward.core.edit.Show;
+import app.leeward.core.edit.ShowKit;
+import app.leeward.core.edit.ShowPast;
+import app.leeward.core.edit.SplitDial;
+import app.leeward.core.edit.SplitNose;
+import app.leeward.core.edit.Stack;
+import app.leeward.core.edit.StackByRole;
+import app.leeward.core.edit.StackDrawing;
+import app.leeward.core.edit.StandBetween;
+import app.leeward.core.edit.TakeVersion;
+import app.leeward.core.edit.ThinMouths;
+import app.leeward.core.edit.Tidy;
+import app.leeward.core.edit.TravelBy;
+import app.leeward.core.edit.Unfollow;
+import app.leeward.core.edit.WeighPoint;
+import app.leeward.core.shot.ShotEdit;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The word that tells the options of one choice apart in JSON, its {@code kind}. Written down one by one, because stored data and
+ * the page's calls carry these words: a class may be renamed, its kind never.
+ *
+ * @param sealed the interface all options share
+ * @param options kinds and what they stand for, in the order they are described in
+ */
+public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options) {
+    public static final Kinds<Paint> PAINTS = of(
+            Paint.class,
+            List.of(
+                    entry("none", Paint.None.class),
+                    entry("flat", Paint.Flat.class),
+                    entry("picture", Paint.Picture.class),
+                    entry("gradient", Paint.Gradient.class)));
+
+    public static final Kinds<Ease> EASES = of(
+            Ease.class,
+            List.of(
+                    entry("even", Ease.Even.class),
+                    entry("smooth", Ease.Smooth.class),
+                    entry("curve", Ease.Curve.class)));
+
+    public static final Kinds<Edit> EDITS = of(
+            Edit.class,
+            List.of(
+                    entry("adopt", Adopt.class),
+                    entry("rename", Rename.class),
+                    entry("rename-part", RenamePart.class),
+                    entry("nudge", Nudge.class),
+                    entry("show", Show.class),
+                    entry("serve-sound", ServeSound.class),
+                    entry("pronounce", Pronounce.class),
+                    entry("set-dial", SetDial.class),
+                    entry("place", Place.class),
+                    entry("move-pivot", MovePivot.class),
+                    entry("hang", Hang.class),
+                    entry("hang-dial", HangDial.class),
+                    entry("keep-kit", KeepKit.class),
+                    entry("name-kit", NameKit.class),
+                    entry("drop-kit", DropKit.class),
+                    entry("show-kit", ShowKit.class),
+                    entry("key-kit", KeyKit.class),
+                    entry("stack-drawing", StackDrawing.class),
+                    entry("name-drawing", NameDrawing.class),
+                    entry("order-drawing", OrderDrawing.class),
+                    entry("show-past", ShowPast.class),
+                    entry("split-nose", SplitNose.class),
+                    entry("hold", Hold.class),
+                    entry("set-grip", SetGrip.class),
+                    entry("mark-fingers", MarkFingers.class),
+                    entry("bend-wrist", BendWrist.class),
+                    entry("weigh-point", WeighPoint.class),
+                    entry("keep-run", KeepRun.class),
+                    entry("drop-run", DropRun.class),
+                    entry("key-run", KeyRun.class),
+                    entry("add-group", AddGroup.class),
+                    entry("stack", Stack.class),
+                    entry("stack-by-role", StackByRole.class),
+                    entry("mask", Mask.class),
+                    entry("mirror-side", MirrorSide.class),
+                    entry("break-link", BreakLink.class),
+                    entry("flip", Flip.class),
+                    entry("discard", Discard.class),
+                    entry("fit", Fit.class),
+                    entry("move-axis", MoveAxis.class),
+                    entry("move-model-line", MoveModelLine.class),
+                    entry("read-as", ReadAs.class),
+                    entry("join-set", JoinSet.class),
+                    entry("set-sides", SetSides.class),
+                    entry("recolour", Recolour.class),
+                    entry("merge-colours", MergeColours.class),
+                    entry("name-swatch", NameSwatch.class),
+                    entry("tidy", Tidy.class),
+                    entry("move-point", MovePoint.class),
+                    entry("add-point", AddPoint.class),
+                    entry("remove-point", RemovePoint.class),
+                    entry("round-point", RoundPoint.class),
+                    entry("order-shape", OrderShape.class),
+                    entry("paint-shape", PaintShape.class),
+                    entry("copy-drawing", CopyDrawing.class),
+                    entry("drop-drawing", DropDrawing.class),
+                    entry("stand-between", StandBetween.class),
+                    entry("mend-lid", MendLid.class),
+                    entry("build-eyes", BuildEyes.class),
+                    entry("make-dial", MakeDial.class),
+                    entry("fit-gaze", FitGaze.class),
+                    entry("drop-dial", DropDial.class),
+                    entry("new-dial", NewDial.class),
+                    entry("change-dial", ChangeDial.class),
+                    entry("record", Record.class),
+                    entry("forget", Forget.class),
+                    entry("move-stop", MoveStop.class),
+                    entry("copy-stop", CopyStop.class),
+                    entry("mirror-stop", MirrorStop.class),
+                    entry("drop-stop", DropStop.class),
+                    entry("move-band-edge", MoveBandEdge.class),
+                    entry("make-brows", MakeBrows.class),
+                    entry("split-dial", SplitDial.class),
+                    entry("join-dials", JoinDials.class),
+                    entry("offset-pupil", OffsetPupil.class),
+                    entry("rest-lids", RestLids.class),
+                    entry("bend-lid-line", BendLidLine.class),
+                    entry("make-looks", MakeLooks.class),
+                    entry("keep-look", KeepLook.class),
+                    entry("name-look", NameLook.class),
+                    entry("drop-look", DropLook.class),
+                    entry("make-cues", MakeCues.class),
+                    entry("set-cue", SetCue.class),
+                    entry("drop-cue", DropCue.class),
+                    entry("make-mouths", MakeMouths.class),
+                    entry("set-mood", SetMood.class),
+                    entry("drop-mood", DropMood.class),
+                    entry("thin-mouths", ThinMouths.class),
+                    entry("mend-mouth", MendMouth.class),
+                    entry("lead-into", LeadInto.class),
+                    entry("make-turn", MakeTurn.class),
+                    entry("make-head-dial", MakeHeadDial.class),
+                    entry("ease-stop", EaseStop.class),
+                    entry("travel-by", TravelBy.class),
+                    entry("make-views", MakeViews.class),
+                    entry("move-view-edge", MoveViewEdge.class),
+                    entry("register-views", RegisterViews.class),
+                    entry("register-hand", RegisterHand.class),
+                    entry("set-wrist", SetWrist.class),
+                    entry("follow-dial", FollowDial.class),
+                    entry("unfollow", Unfollow.class),
+                    entry("record-corner", RecordCorner.class),
+                    entry("forget-corner", ForgetCorner.class),
+                    entry("pull-point", PullPoint.class),
+                    entry("set-key", SetKey.class),
+                    entry("take-version", TakeVersion.class)));
+
+    public static final Kinds<ShotEdit> SHOT_EDITS = of(
+            ShotEdit.class,
+            List.of(
+                    entry("record", ShotEdit.Record.class),
+                    entry("rename-shot", ShotEdit.RenameShot.class),
+                    entry("reread", ShotEdit.Reread.class),
+                    entry("expose", ShotEdit.Expose.class),
+                    entry("feel", ShotEdit.Feel.class),
+                    entry("pin-mouth", ShotEdit.PinMouth.class),
+                    entry("release-mouth", ShotEdit.ReleaseMouth.class),
+                    entry("lay-blinks", ShotEdit.LayBlinks.class),
+                    entry("set-blink", ShotEdit.SetBlink.class),
+                    entry("drop-blink", ShotEdit.DropBlink.class),
+                    entry("drop-in", ShotEdit.DropIn.class),
+                    entry("take-out", ShotEdit.TakeOut.class),
+                    entry("set-gesture", ShotEdit.SetGesture.class),
+                    entry("drop-gesture", ShotEdit.DropGesture.class)));
+
+    /** Every choice there is. */
+    public static final List<Kinds<?>> ALL = List.of(PAINTS, EASES, EDITS, SHOT_EDITS);
+
+    private static <T> Kinds<T> of(Class<T> sealed, List<Map.Entry<String, Class<? extends T>>> options) {
+        Map<String, Class<? extends T>> ordered = new LinkedHashMap<>();
+        options.forEach(o -> ordered.put(o.getKey(), o.getValue()));
+        return new Kinds<>(sealed, ordered);
+    }
+
+    /** @throws IllegalArgumentException for a class that is no option of this choice */
+    public String of(Class<?> option) {
+        return options.entrySet().stream()
+                .filter(o -> o.getValue() == option)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(option + " has no kind"));
+    }
+}

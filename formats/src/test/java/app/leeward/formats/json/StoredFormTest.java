@@ -1,0 +1,285 @@
+package app.leeward.formats.json;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.formats.art.Sha256;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * What was stored once is read for ever. The files under {@code stored/N} were written by servers of schema N and are never
+ * written again; {@code stored/form.txt} lists the form of today, and {@code stored/forms.txt} the digest of each form there was.
+ */
+class StoredFormTest {
+    private static final Path FILES = Path.of("src", "test", "resources", "stored");
+    private static final ObjectMapper PLAIN = new ObjectMapper();
+
+    private final Set<String> unknown = new HashSet<>();
+    private final StoredJson json = new StoredJson(shelf(), unknown::add);
+
+    private static ArtShelf shelf() {
+        Map<String, String> shapes = new HashMap<>();
+        for (int n = 1; n <= StoredJson.SCHEMA; n++) {
+            lines(n, "artwork.jsonl")
+                    .forEach(a ->
+                            shapes.put(a.get("hash").asText(), a.get("shapes").toString()));
+        }
+        return new ArtShelf() {
+            @Override
+            public void put(Artwork art, String hash, String text) {
+                shapes.put(hash, text);
+            }
+
+            @Override
+            public Artwork get(String hash) {
+                // edits hold artwork too, which nobody looks at here
+                return shapes.containsKey(hash) ? LeewardJson.artwork(shapes.get(hash)) : new Artwork(List.of());
+            }
+        };
+    }
+
+    /** The lines of a file of one schema; none where that schema has no such file. */
+    private static List<JsonNode> lines(int schema, String name) {
+        Path plain = FILES.resolve(String.valueOf(schema)).resolve(name);
+        Path packed = plain.resolveSibling(name + ".gz");
+        if (!Files.exists(plain) && !Files.exists(packed)) {
+            return List.of();
+        }
+        try (InputStream in =
+                Files.exists(plain) ? Files.newInputStream(plain) : new GZIPInputStream(Files.newInputStream(packed))) {
+            List<JsonNode> all = new ArrayList<>();
+            for (String line : new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .toList()) {
+                all.add(PLAIN.readTree(line));
+            }
+            return all;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static IntStream schemas() {
+        return IntStream.rangeClosed(1, StoredJson.SCHEMA);
+    }
+
+    @Test
+    void theFormIsTheOneThatWasFrozen() throws IOException {
+        String now = StoredListing.now();
+        Files.writeString(Path.of("target", "form.txt"), now);
+        String how =
+                "the stored form changed: raise StoredJson.SCHEMA, add its Upgrade, copy target/form.txt to stored/form.txt and"
+                        + " add a line with its digest to stored/forms.txt; see docs/formats.md";
+        assertThat(now).as(how).isEqualTo(Files.readString(FILES.resolve("form.txt")));
+        List<String> forms = Files.readAllLines(FILES.resolve("forms.txt"));
+        assertThat(forms).as(how).hasSize(StoredJson.SCHEMA);
+        assertThat(forms.get(StoredJson.SCHEMA - 1)).as(how).isEqualTo(StoredJson.SCHEMA + " " + Sha256.of(now));
+    }
+
+    @Test
+    void everyKindOfEditHasAnExample() {
+        Set<String> edits = new HashSet<>();
+        Set<String> shotEdits = new HashSet<>();
+        schemas().forEach(n -> {
+            lines(n, "edits.jsonl").forEach(e -> edits.add(kindNow(n, e, Edit.class)));
+            lines(n, "shot-edits.jsonl").forEach(e -> shotEdits.add(kindNow(n, e, ShotEdit.class)));
+        });
+        assertThat(edits).containsAll(Kinds.EDITS.options().keySet());
+        assertThat(shotEdits).containsAll(Kinds.SHOT_EDITS.options().keySet());
+    }
+
+    private <T> String kindNow(int schema, JsonNode stored, Class<T> type) {
+        Class<?> read = json.read(schema, stored.toString(), type).getClass();
+        return (type == Edit.class ? Kinds.EDITS : Kinds.SHOT_EDITS).of(read);
+    }
+
+    @ParameterizedTest
+    @MethodSource("schemas")
+    void whatWasStoredIsReadWithNothingLeftOver(int schema) {
+        read(schema, "edits.jsonl", Edit.class);
+        read(schema, "shot-edits.jsonl", ShotEdit.class);
+        read(schema, "characters.jsonl", Character.class);
+        read(schema, "lines.jsonl", Shot.class);
+        assertThat(unknown).isEmpty();
+    }
+
+    /** Reads each; what is in today's form already is written again just as it was. */
+    private <T> void read(int schema, String file, Class<T> type) {
+        for (JsonNode stored : lines(schema, file)) {
+            T value = json.read(schema, stored.toString(), type);
+            String again = json.write(type, value);
+            assertThat(json.read(StoredJson.SCHEMA, again, type))
+                    .as("%s", stored)
+                    .isEqualTo(value);
+            if (schema == StoredJson.SCHEMA) {
+                assertThat(tree(again)).isEqualTo(stored);
+            }
+        }
+    }
+
+    private static JsonNode tree(String text) {
+        try {
+            return PLAIN.readTree(text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Characters look as they did when they were stored, in poses that reach all their dials. */
+    @ParameterizedTest
+    @MethodSource("schemas")
+    void whatWasStoredLooksAsItDid(int schema) {
+        List<Character> characters = lines(schema, "characters.jsonl").stream()
+                .map(c -> json.read(schema, c.toString(), Character.class))
+                .toList();
+        List<JsonNode> frames = lines(schema, "frames.jsonl");
+        for (JsonNode f : frames) {
+            Character c = characters.get(f.get("character").asInt());
+            Frame frame = new Evaluator(c).frame(pose(f));
+            sameFrame(f.get("placed"), FrameNumbers.of(frame), c.name() + " " + f.get("dials"));
+        }
+        assertThat(frames).hasSizeGreaterThanOrEqualTo(3 * characters.size());
+    }
+
+    private static Pose pose(JsonNode f) {
+        Map<String, Double> dials = new HashMap<>();
+        f.get("dials")
+                .fields()
+                .forEachRemaining(d -> dials.put(d.getKey(), d.getValue().asDouble()));
+        Map<String, Double> looks = new HashMap<>();
+        f.get("looks")
+                .fields()
+                .forEachRemaining(l -> looks.put(l.getKey(), l.getValue().asDouble()));
+        return Pose.of(dials).withLooks(looks);
+    }
+
+    private static void sameFrame(JsonNode was, JsonNode is, String where) {
+        assertThat(is).as(where).hasSameSizeAs(was);
+        for (int i = 0; i < was.size(); i++) {
+            String place = where + " " + was.get(i).get("part");
+            for (String words : List.of("part", "drawing", "windows", "outside", "behind", "outlines")) {
+                assertThat(is.get(i).get(words)).as(place).isEqualTo(was.get(i).get(words));
+            }
+            numbers(place, is.get(i).get("matrix"), was.get(i).get("matrix"));
+            numbers(place, is.get(i).get("box"), was.get(i).get("box"));
+            assertThat(is.get(i).get("opacity").asDouble())
+                    .as(place)
+                    .isCloseTo(was.get(i).get("opacity").asDouble(), within(1e-9));
+        }
+    }
+
+    private static void numbers(String place, JsonNode is, JsonNode was) {
+        assertThat(is).as(place).hasSameSizeAs(was);
+        for (int k = 0; k < was.size(); k++) {
+            assertThat(is.get(k).asDouble()).as(place).isCloseTo(was.get(k).asDouble(), within(1e-6));
+        }
+    }
+
+    /** Two steps made for the test: one renames a property, one splits it. */
+    @Test
+    void stepsRunInOrderAlsoOnWhatLiesInside() {
+        Upgrade first = new Upgrade() {
+            @Override
+            public ObjectNode edit(ObjectNode old) {
+                if (old.get("kind").asText().equals("push")) {
+                    old.put("kind", "nudge");
+                    old.set("by", old.remove("far"));
+                }
+                return old;
+            }
+        };
+        Upgrade second = new Upgrade() {
+            @Override
+            public ObjectNode edit(ObjectNode old) {
+                if (old.has("by")) {
+                    old.put("dx", old.get("by").asDouble());
+                    old.put("dy", -old.remove("by").asDouble());
+                }
+                return old;
+            }
+
+            @Override
+            public ObjectNode character(ObjectNode old) {
+                old.set("name", old.remove("title"));
+                return old;
+            }
+        };
+        StoredJson later = new StoredJson(shelf(), unknown::add, List.of(first, second));
+        String push = "{\"kind\":\"push\",\"part\":\"nose\",\"far\":2.0}";
+        Edit nudge = json.read(1, "{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":2.0,\"dy\":-2.0}", Edit.class);
+        assertThat(later.read(1, push, Edit.class)).isEqualTo(nudge);
+        assertThat(later.read(2, "{\"kind\":\"nudge\",\"part\":\"nose\",\"by\":2.0}", Edit.class))
+                .isEqualTo(nudge);
+        assertThat(later.read(
+                        1, "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60.0,\"pose\":" + push + "}", Edit.class))
+                .isEqualTo(new app.leeward.core.edit.Record("turn", 60, nudge));
+        ObjectNode adopt = (ObjectNode) lines(1, "edits.jsonl").stream()
+                .filter(e -> e.get("kind").asText().equals("adopt"))
+                .findFirst()
+                .orElseThrow();
+        ObjectNode character = (ObjectNode) adopt.get("character");
+        character.set("title", character.remove("name"));
+        assertThat(((app.leeward.core.edit.Adopt) later.read(2, adopt.toString(), Edit.class))
+                        .character()
+                        .name())
+                .isEqualTo(character.get("title").asText());
+        assertThat(unknown).isEmpty();
+    }
+
+    @Test
+    void whatNobodyKnowsIsToldAndWhatIsNewerIsRefused() {
+        Edit read = json.read(1, "{\"kind\":\"rename\",\"name\":\"A\",\"colour\":{\"of\":[1]}}", Edit.class);
+        assertThat(read).isEqualTo(new app.leeward.core.edit.Rename("A"));
+        assertThat(unknown).containsExactly("Rename.colour");
+        assertThatThrownBy(() -> json.read(StoredJson.SCHEMA + 1, "{}", Character.class))
+                .isInstanceOf(NewerSchema.class);
+        assertThatThrownBy(() -> json.read(1, "{\"kind\":\"no such\"}", Edit.class))
+                .isInstanceOf(IllegalStateException.class);
+    }
+
+    static Stream<Kinds<?>> choices() {
+        return Kinds.ALL.stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("choices")
+    void everyOptionOfAChoiceHasItsKind(Kinds<?> choice) {
+        assertThat(choice.options().values())
+                .containsExactlyInAnyOrder(permitted(choice.sealed()))
+                .doesNotHaveDuplicates();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> Class<? extends T>[] permitted(Class<?> sealed) {
+        return (Class<? extends T>[]) sealed.getPermittedSubclasses();
+    }
+}
