@@ -1,7 +1,8 @@
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { usePlayer } from '../line/player';
 import { useDesk } from '../state/desk';
+import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
 import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
@@ -28,7 +29,8 @@ const onControl = (e: KeyboardEvent) =>
 /** The keys that work on every bench. */
 export function Keys() {
   const { step, edit, view } = useStudio();
-  const { keys, kits, runs, parts, dials } = view.character;
+  const { keys, kits, parts, dials } = view.character;
+  const runs = useMemo(() => partRuns({ parts }), [parts]);
   const { toggle, stepTo } = usePlayer();
   const { toggle: toggleRun } = useRuns();
   const [help, setHelp] = useState(false);
@@ -67,7 +69,7 @@ export function Keys() {
       } else if (!desk.shaping && !e.altKey && kits.some((k) => k.key === e.key)) {
         desk.wear(kits.find((k) => k.key === e.key)!.choices);
       } else if (!desk.shaping && !e.altKey && runs.some((r) => r.key === e.key)) {
-        toggleRun(runs.find((r) => r.key === e.key)!);
+        void toggleRun(runs.find((r) => r.key === e.key)!);
       } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;

@@ -31,7 +31,7 @@ export function HandsBench() {
   const sent = useRef<number | null>(null);
   const picks = useDesk((s) => s.picks);
   const shownHand = hands.data?.hands.find((h) => h.part === chosen) ?? hands.data?.hands[0];
-  const bend = character.wristBends.find((b) => b.part === shownHand?.part);
+  const bend = character.parts.find((p) => p.id === shownHand?.part)?.wristBend ?? undefined;
   const bent = useQuery({
     queryKey: ['bent', view.id, view.revision, shownHand?.part, swing],
     queryFn: () => api.bent(view.id, shownHand!.part, swing),
@@ -65,8 +65,7 @@ export function HandsBench() {
     return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
   };
   const arm = character.parts.find((p) => p.id === hand.arm);
-  const stackOf = (drawing: string) =>
-    character.stacks.find((s) => s.part === part.id && s.drawing === drawing)?.over;
+  const stackOf = (drawing: string) => part.drawings.find((d) => d.id === drawing)?.over ?? undefined;
   const height = (id: string) => character.order.indexOf(id);
   const armOver = (drawing: string) => (arm ? height(arm.id) > height(stackOf(drawing) ?? part.id) : false);
   const closeUp = hand.drawings.find((d) => d.drawing === near);

@@ -1,7 +1,8 @@
-import { useQuery, keepPreviousData } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { create } from 'zustand';
-import { api, type DrawnRun } from '../api/client';
+import { api } from '../api/client';
 import { useDesk } from './desk';
+import { partRuns, type PartRun } from './partRuns';
 import { RunPlayer } from './runs';
 import { useStudio } from './studio';
 
@@ -27,17 +28,20 @@ useDesk.subscribe((now, before) => {
 /** The runs of the character on the stage: begun and let go of. */
 export function useRuns() {
   const { view } = useStudio();
-  const sheets = useQuery({
+  const asked = {
     queryKey: ['runs', view.id, view.revision],
     queryFn: () => api.runs(view.id),
-    enabled: view.character.runs.length > 0,
-    placeholderData: keepPreviousData,
-  });
+  };
+  const client = useQueryClient();
+  useQuery({ ...asked, enabled: partRuns(view.character).length > 0 });
   useBeat();
   return {
-    plays: (run: DrawnRun) => player.runOf(run.part) === run.id,
-    toggle: (run: DrawnRun) => {
-      const sheet = sheets.data?.runs.find((s) => s.id === run.id);
+    plays: (run: PartRun) => player.runOf(run.part) === run.id,
+    /** A key pressed before the frames have come begins the run when they are there. */
+    toggle: async (run: PartRun) => {
+      // a server that is away is told by the bar
+      const sheets = await client.ensureQueryData(asked).catch(() => null);
+      const sheet = sheets?.runs.find((s) => s.id === run.id);
       if (sheet) player.toggle(run.part, run.id, sheet, run.way === 'ONCE', view.character.frameRate);
     },
   };

@@ -40,16 +40,16 @@ export function CloseUp({
   const [chosen, setChosen] = useState<PointAt | null>(null);
   const [everywhere, setEverywhere] = useState(false);
   const shapes = shapesOf(part.id, drawing.drawing);
-  const grip = character.grips.find((g) => g.part === part.id && g.drawing === drawing.drawing);
+  const grip = part.drawings.find((d) => d.id === drawing.drawing)?.grip ?? undefined;
   const fingers = useMemo(() => shapes.filter((s) => s.role === 'FINGERS'), [shapes]);
-  const bends = character.wristBends.some((b) => b.part === part.id);
+  const bends = part.wristBend != null;
   const wrist = drawing.wrist ?? hand.wrist;
   if (!wrist) return null;
   const middle = {
     x: (wrist.first[0]! + wrist.second[0]!) / 2,
     y: (wrist.first[1]! + wrist.second[1]!) / 2,
   };
-  const thing = character.parts.find((p) => p.parent === part.id && character.held.includes(p.id));
+  const thing = character.parts.find((p) => p.parent === part.id && p.attachment === 'GRIP');
   // what is picked; else the first there is, so that a grip can be put before anything is in the hand
   const heldDrawing = thing && (thing.drawings.find((d) => d.id === picks[thing.id]) ?? thing.drawings[0]);
   const weight = chosen ? (bent?.weights[chosen.shape]?.[chosen.at] ?? 0) : 0;

@@ -9,22 +9,21 @@ export function Holds({ part }: { part: Part }) {
   const { view, artwork, edit } = useStudio();
   const { character } = view;
   const picks = useDesk((s) => s.picks);
-  const held = character.parts.filter((p) => p.parent === part.id && character.held.includes(p.id));
+  const held = character.parts.filter((p) => p.parent === part.id && p.attachment === 'GRIP');
   const above = new Set<string>();
   for (let p: Part | undefined = part; p; p = character.parts.find((x) => x.id === p!.parent))
     above.add(p.id);
   const offered = character.parts.filter(
-    (p) => p.drawings.length > 0 && p.role === 'OTHER' && !above.has(p.id) && !character.held.includes(p.id),
+    (p) => p.drawings.length > 0 && p.role === 'OTHER' && !above.has(p.id) && p.attachment !== 'GRIP',
   );
-  const grips = character.grips.filter((g) => g.part === part.id);
-  const nameOf = (id: string) => part.drawings.find((d) => d.id === id)?.name ?? id;
+  const grips = part.drawings.filter((d) => d.grip);
   return (
     <section className="mt-3" aria-label="Holds">
       <div className="flex items-baseline gap-2">
         <h2 className="text-[15px] font-semibold">Holds</h2>
         <span className="min-w-0 flex-1 truncate text-[12.5px] text-faint">
           {grips.length > 0
-            ? `while it shows ${grips.map((g) => nameOf(g.drawing)).join(', ')}`
+            ? `while it shows ${grips.map((g) => g.name).join(', ')}`
             : 'no drawing has a grip yet'}
         </span>
         {offered.length > 0 && (
@@ -79,8 +78,8 @@ export function Holds({ part }: { part: Part }) {
                     desk.pick(p.id, d.id);
                     // a hand that cannot hold it now shows the first drawing that can
                     const shows = desk.picks[part.id] ?? part.shown;
-                    if (grips[0] && !grips.some((g) => g.drawing === shows))
-                      useDesk.getState().pick(part.id, grips[0].drawing);
+                    if (grips[0] && !grips.some((g) => g.id === shows))
+                      useDesk.getState().pick(part.id, grips[0].id);
                   }}
                 >
                   <DrawingThumb

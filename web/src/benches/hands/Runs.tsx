@@ -1,6 +1,7 @@
 import { Play, Plus, Square, Trash2, X } from 'lucide-react';
 import { useState } from 'react';
 import type { DrawnRun, Part } from '../../api/client';
+import { partRuns } from '../../state/partRuns';
 import { useStudio } from '../../state/studio';
 import { useRuns } from '../../state/useRuns';
 import { DrawingThumb } from '../../ui/DrawingThumb';
@@ -17,10 +18,10 @@ const STAYS = 4;
 
 /** Drawings of a part that play one after the other, and the making of another such run. */
 export function Runs({ part }: { part: Part }) {
-  const { view, edit } = useStudio();
+  const { edit } = useStudio();
   const { plays, toggle } = useRuns();
   const [making, setMaking] = useState(false);
-  const runs = view.character.runs.filter((r) => r.part === part.id);
+  const runs = partRuns({ parts: [part] });
   const nameOf = (id: string) => part.drawings.find((d) => d.id === id)?.name ?? 'nothing';
   return (
     <section className="mt-3 pb-3" aria-label="Runs">
@@ -48,7 +49,7 @@ export function Runs({ part }: { part: Part }) {
               aria-pressed={plays(r)}
               aria-label={`${plays(r) ? 'Let go of' : 'Play'} ${r.name}`}
               title={plays(r) ? 'Let go: it goes out backwards' : 'Play it on the stage'}
-              onClick={() => toggle(r)}
+              onClick={() => void toggle(r)}
             >
               {plays(r) ? <Square size={13} aria-hidden /> : <Play size={13} aria-hidden />}
             </button>

@@ -30,7 +30,7 @@ export function PartCard({ part }: { part: Part }) {
   const link = character.links.find((l) => l.left === part.id || l.right === part.id);
   const masks = character.windows.filter((w) => w.masked.includes(part.id)).map((w) => w.by);
   const masked = character.windows.find((w) => w.by === part.id)?.masked ?? [];
-  const past = character.pastEdges.find((e) => e.part === part.id)?.by ?? '';
+  const past = part.pastEdges[0] ?? '';
   const place = (change: Partial<Placement>) =>
     void edit({ kind: 'place', part: part.id, rest: { ...part.rest, ...change } });
   const pivot = (x: number, y: number) => void edit({ kind: 'move-pivot', part: part.id, to: [x, y] });

@@ -1,8 +1,11 @@
 package app.leeward.bench;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +23,15 @@ public final class ServerJar {
     /** What starts a server; {@code flags} are the Java machine's. */
     public static synchronized List<String> command(Path project, String... flags)
             throws IOException, InterruptedException {
+        Path lock = Files.createDirectories(project.resolve("bench/target")).resolve("app.lock");
+        // two Java machines may want it at once
+        try (FileChannel channel = FileChannel.open(lock, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock held = channel.lock()) {
+            return unpacked(project, flags);
+        }
+    }
+
+    private static List<String> unpacked(Path project, String... flags) throws IOException, InterruptedException {
         Path jar = project.resolve("server/target").resolve(NAME);
         Path app = project.resolve("bench/target/app");
         Path mark = app.resolve("unpacked");
@@ -45,7 +57,8 @@ public final class ServerJar {
         }
         List<String> command = new ArrayList<>(List.of("java"));
         command.addAll(List.of(flags));
-        Path archive = app.resolve("classes.jsa");
+        // each Java machine writes its own, so that none reads what another has half written
+        Path archive = app.resolve("classes-" + System.getProperty("surefire.forkNumber", "1") + ".jsa");
         command.add((Files.exists(archive) ? "-XX:SharedArchiveFile=" : "-XX:ArchiveClassesAtExit=") + archive);
         command.addAll(List.of(
                 "-Xlog:cds=off",

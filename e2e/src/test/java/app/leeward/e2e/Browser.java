@@ -15,31 +15,16 @@ import java.util.Map;
 
 /** Debian's Chromium, headless, and what a hand does with it. */
 final class Browser implements AutoCloseable {
-    private final Playwright playwright;
-    private final com.microsoft.playwright.Browser browser;
+    /** Starting one takes seconds, so there is one for all; each hand has a context of its own and sees nothing of the others. */
+    private static com.microsoft.playwright.Browser shared;
+
+    private final BrowserContext context;
     final Page page;
     /** Errors the page wrote to its console. */
     final List<String> errors = new ArrayList<>();
 
     Browser(ColorScheme scheme) {
-        // a busy machine may take its time; what never comes is still a failure
-        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
-        playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-gpu",
-                                "--disable-quic",
-                                "--no-first-run",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync",
-                                "--autoplay-policy=no-user-gesture-required")));
-        BrowserContext context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+        context = shared().newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setColorScheme(scheme));
         page = context.newPage();
@@ -54,6 +39,30 @@ final class Browser implements AutoCloseable {
 
     Browser() {
         this(ColorScheme.LIGHT);
+    }
+
+    private static synchronized com.microsoft.playwright.Browser shared() {
+        if (shared == null || !shared.isConnected()) {
+            // a busy machine may take its time; what never comes is still a failure
+            PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+            // both end with the Java machine
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            shared = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setArgs(List.of(
+                                    "--no-sandbox",
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--no-first-run",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync",
+                                    "--autoplay-policy=no-user-gesture-required")));
+        }
+        return shared;
     }
 
     void open(String url) {
@@ -102,7 +111,6 @@ final class Browser implements AutoCloseable {
 
     @Override
     public void close() {
-        browser.close();
-        playwright.close();
+        context.close();
     }
 }

@@ -18,8 +18,11 @@ import java.util.concurrent.TimeUnit;
 
 /** The built application as its own process, on a database of its own, so that it can be killed and started again. */
 final class LeewardServer implements AutoCloseable {
+    /** Which of the Java machines that run stories beside each other this is. */
+    private static final String FORK = System.getProperty("surefire.forkNumber", "1");
+
     /** Made once, with the demo in it; the database of each class of stories begins as a copy. */
-    private static final String TEMPLATE = "leeward_template";
+    private static final String TEMPLATE = "leeward_template_" + FORK;
 
     private static boolean templateMade;
 
@@ -92,8 +95,9 @@ final class LeewardServer implements AutoCloseable {
     }
 
     void launch() throws Exception {
-        File log =
-                Files.createDirectories(Path.of("target")).resolve("server.log").toFile();
+        File log = Files.createDirectories(Path.of("target"))
+                .resolve("server-" + FORK + ".log")
+                .toFile();
         ProcessBuilder builder = new ProcessBuilder(
                         ServerJar.command(Path.of("..").toAbsolutePath().normalize(), "-Xmx1500m", "-XX:+UseSerialGC"))
                 .redirectErrorStream(true)

@@ -22,11 +22,18 @@ public record Bands(String part, List<Band> bands) {
 
     /** The drawing whose band holds {@code value}; {@code rangeEnd} is the dial's upper end, which belongs to its band. */
     public Optional<String> at(double value, double rangeEnd) {
-        for (Band b : bands) {
+        int i = indexAt(value, rangeEnd);
+        return i < 0 ? Optional.empty() : Optional.of(bands.get(i).drawing());
+    }
+
+    /** Which band holds {@code value}, -1 for none: {@link #at} for those who ask at every pose. */
+    public int indexAt(double value, double rangeEnd) {
+        for (int i = 0; i < bands.size(); i++) {
+            Band b = bands.get(i);
             if (value >= b.from() && (value < b.to() || (value == b.to() && b.to() == rangeEnd))) {
-                return Optional.of(b.drawing());
+                return i;
             }
         }
-        return Optional.empty();
+        return -1;
     }
 }

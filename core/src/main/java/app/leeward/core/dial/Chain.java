@@ -40,9 +40,9 @@ final class Chain {
         return eases == null;
     }
 
-    /** The numbers one behind the other, so that a pose reads along one array. */
-    double[] numbers() {
-        return numbers;
+    /** Where it turns, in rising order. */
+    double[] places() {
+        return at;
     }
 
     /** The place at or before a value, -1 before the first. */

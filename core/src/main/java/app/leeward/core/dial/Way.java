@@ -106,6 +106,10 @@ public final class Way {
         return channels;
     }
 
+    Chain chain() {
+        return chain;
+    }
+
     /** The offset at {@code value}; before the first stop and behind the last it holds. */
     public Offset at(double value) {
         int i = chain.before(value);

@@ -3,7 +3,6 @@ package app.leeward.core.edit;
 import app.leeward.core.hand.Hands;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.WristBend;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -45,18 +44,17 @@ public record BendWrist(String part, double reach) implements Edit {
                             100 * WristBend.FURTHEST,
                             100 * reach));
         }
-        List<WristBend> bends = new ArrayList<>(before.wristBends());
         Optional<WristBend> there = before.wristBend(part);
-        bends.removeIf(b -> b.part().equals(part));
         if (reach == 0) {
-            return new Outcome.Done(before.withWristBends(bends));
+            return Edits.onPart(before, part, p -> p.withWristBend(Optional.empty()));
         }
         Character found = Hands.withWristsFound(before, part);
-        if (found.wrists().stream().noneMatch(w -> w.part().equals(part))) {
+        if (found.part(part).orElseThrow().drawings().stream()
+                .allMatch(d -> d.wrist().isEmpty())) {
             return new Outcome.Refused(
                     "no-wrist", "None of its drawings has a wrist; put the two points of one first.");
         }
-        bends.add(new WristBend(part, reach, there.map(WristBend::weights).orElse(List.of())));
-        return new Outcome.Done(found.withWristBends(bends));
+        WristBend bend = new WristBend(reach, there.map(WristBend::weights).orElse(List.of()));
+        return Edits.onPart(found, part, p -> p.withWristBend(Optional.of(bend)));
     }
 }

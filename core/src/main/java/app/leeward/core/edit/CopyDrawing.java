@@ -34,8 +34,7 @@ public record CopyDrawing(String part, String drawing, String name) implements E
         return Edits.onPart(before, part, p -> {
             List<Drawing> drawings = new ArrayList<>(p.drawings());
             Set<String> taken = drawings.stream().map(Drawing::id).collect(Collectors.toSet());
-            drawings.add(new Drawing(
-                    Ids.unused(name, taken), name.strip(), from.get().art()));
+            drawings.add(from.get().withId(Ids.unused(name, taken)).withName(name.strip()));
             return p.withDrawings(drawings, p.shown());
         });
     }

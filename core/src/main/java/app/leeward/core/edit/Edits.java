@@ -2,8 +2,8 @@ package app.leeward.core.edit;
 
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.rig.Attachment;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnRun;
 import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -14,7 +14,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Applies edits, and what every edit of some kind has to watch. */
 public final class Edits {
@@ -50,34 +49,9 @@ public final class Edits {
     /** Without what was said about drawings that are gone: their keys, their place in kits and runs, and the ways into and out of them. */
     private static Character tidied(Character c) {
         Character out = c;
-        if (!c.wrists().stream().allMatch(w -> has(c, w.part(), w.drawing()))) {
-            out = out.withWrists(c.wrists().stream()
-                    .filter(w -> has(c, w.part(), w.drawing()))
-                    .toList());
-        }
-        if (!c.runs().stream().allMatch(r -> r.steps().stream().allMatch(s -> offers(c, r.part(), s.drawing())))) {
-            out = out.withRuns(c.runs().stream()
-                    .flatMap(r -> {
-                        List<DrawnRun.RunStep> left = r.steps().stream()
-                                .filter(s -> offers(c, r.part(), s.drawing()))
-                                .toList();
-                        return left.isEmpty() ? Stream.empty() : Stream.of(r.withSteps(left, r.way()));
-                    })
-                    .toList());
-        }
-        if (!c.stacks().stream().allMatch(s -> has(c, s.part(), s.drawing()))) {
-            out = out.withStacks(c.stacks().stream()
-                    .filter(s -> has(c, s.part(), s.drawing()))
-                    .toList());
-        }
         // what was taken elsewhere, or whose hand is no hand any more, is not held
-        if (!c.held().stream().allMatch(h -> inHand(c, h))) {
-            out = out.withHeld(c.held().stream().filter(h -> inHand(c, h)).toList());
-        }
-        if (!c.grips().stream().allMatch(g -> has(c, g.part(), g.drawing()))) {
-            out = out.withGrips(c.grips().stream()
-                    .filter(g -> has(c, g.part(), g.drawing()))
-                    .toList());
+        if (c.parts().stream().anyMatch(p -> p.inGrip() && !inHand(c, p))) {
+            out = out.withEachPart(p -> p.inGrip() && !inHand(c, p) ? p.withAttachment(Attachment.PARENT) : p);
         }
         if (!c.keys().stream().allMatch(k -> offers(c, k.part(), k.drawing()))) {
             out = out.withKeys(c.keys().stream()
@@ -108,9 +82,8 @@ public final class Edits {
         return offers(c, choice.getKey(), choice.getValue());
     }
 
-    private static boolean inHand(Character c, String part) {
-        return c.part(part)
-                .flatMap(Part::parent)
+    private static boolean inHand(Character c, Part part) {
+        return part.parent()
                 .flatMap(c::part)
                 .filter(p -> p.role() == PartRole.HAND)
                 .isPresent();

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.rig.Attachment;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -37,13 +38,10 @@ public record Hold(String part, Optional<String> hand) implements Edit {
         if (thing.isEmpty()) {
             return Edits.noPart(part);
         }
-        List<String> held = new ArrayList<>(before.held());
-        held.remove(part);
         if (hand.isEmpty()) {
             Optional<String> up = thing.get().parent().flatMap(before::part).flatMap(Part::parent);
-            return before.held().contains(part)
-                    ? new Outcome.Done(
-                            before.withPart(part, p -> p.withParent(up)).withHeld(held))
+            return thing.get().inGrip()
+                    ? Edits.onPart(before, part, p -> p.withParent(up).withAttachment(Attachment.PARENT))
                     : new Outcome.Refused("not-held", Edits.nameOf(before, part) + " is not in a hand.");
         }
         Optional<Part> holds = before.part(hand.get());
@@ -57,15 +55,14 @@ public record Hold(String part, Optional<String> hand) implements Edit {
             return new Outcome.Refused(
                     "circle", holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
         }
-        held.add(part);
         List<String> order = new ArrayList<>(before.order());
         order.remove(part);
         order.add(order.indexOf(hand.get()) + 1, part);
         Placement rest = thing.get().rest();
         return new Outcome.Done(before.withPart(part, p -> p.withParent(hand)
+                        .withAttachment(Attachment.GRIP)
                         .withRest(new Placement(
                                 0, 0, rest.rotation(), rest.scaleX(), rest.scaleY(), rest.skewX(), rest.opacity())))
-                .withOrder(order)
-                .withHeld(held));
+                .withOrder(order));
     }
 }

@@ -50,7 +50,8 @@ public record JoinSet(String part, String into) implements Edit {
             taken.add(id);
             called.put(d.id(), id);
             Artwork art = Sets.rolesFor(to, d.art());
-            drawings.add(new Drawing(id, name, place.equals(Matrix.IDENTITY) ? art : art.transform(place)));
+            Drawing given = d.withId(id).withName(name).withArt(art);
+            drawings.add(place.equals(Matrix.IDENTITY) ? given : given.transform(place));
         }
         String shown = to.drawings().isEmpty() ? drawings.get(0).id() : to.shown();
         Character joined = before.withPart(into, p -> p.withDrawings(drawings, shown))

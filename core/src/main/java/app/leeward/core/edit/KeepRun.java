@@ -49,16 +49,19 @@ public record KeepRun(String part, String name, List<String> drawings, List<Inte
         for (int i = 0; i < drawings.size(); i++) {
             steps.add(new DrawnRun.RunStep(drawings.get(i), frames.get(i)));
         }
-        List<DrawnRun> runs = new ArrayList<>(before.runs());
+        List<DrawnRun> runs = new ArrayList<>(of.get().runs());
+        boolean there = false;
         for (int i = 0; i < runs.size(); i++) {
-            if (runs.get(i).part().equals(part) && runs.get(i).name().equalsIgnoreCase(name.strip())) {
+            if (runs.get(i).name().equalsIgnoreCase(name.strip())) {
                 runs.set(i, runs.get(i).withSteps(steps, way));
-                return new Outcome.Done(before.withRuns(runs));
+                there = true;
             }
         }
-        Set<String> taken = runs.stream().map(DrawnRun::id).collect(Collectors.toSet());
-        runs.add(new DrawnRun(Ids.unused(name.strip(), taken), part, name.strip(), steps, way, ""));
-        return new Outcome.Done(before.withRuns(runs));
+        if (!there) {
+            Set<String> taken = before.runs().stream().map(DrawnRun::id).collect(Collectors.toSet());
+            runs.add(new DrawnRun(Ids.unused(name.strip(), taken), name.strip(), steps, way, ""));
+        }
+        return Edits.onPart(before, part, p -> p.withRuns(runs));
     }
 
     private Optional<Outcome> unsound(Part of) {

@@ -39,7 +39,7 @@ public record MarkFingers(String part, String drawing, int shape, boolean before
         shapes.set(shape, s.withRole(before ? ShapeRole.FINGERS : ShapeRole.OTHER, s.masked()));
         Part hand = now.part(part).orElseThrow();
         List<Drawing> drawings = hand.drawings().stream()
-                .map(x -> x.id().equals(drawing) ? new Drawing(x.id(), x.name(), new Artwork(shapes)) : x)
+                .map(x -> x.id().equals(drawing) ? x.withArt(new Artwork(shapes)) : x)
                 .toList();
         return new Outcome.Done(now.withPart(part, p -> p.withDrawings(drawings, p.shown())));
     }

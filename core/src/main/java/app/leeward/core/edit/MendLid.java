@@ -36,9 +36,7 @@ public record MendLid(String part) implements Edit {
         }
         List<Drawing> drawings = lid.get().drawings().stream()
                 .map(d ->
-                        d.id().equals(lid.get().shown()) || lid.get().drawings().size() == 1
-                                ? new Drawing(d.id(), d.name(), art.get())
-                                : d)
+                        d.id().equals(lid.get().shown()) || lid.get().drawings().size() == 1 ? d.withArt(art.get()) : d)
                 .toList();
         Character mended = before.withPart(part, p -> p.withDrawings(drawings, p.shown()));
         return new Outcome.Done(BlinkMaker.addTo(mended));

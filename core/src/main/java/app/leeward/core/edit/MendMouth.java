@@ -48,7 +48,7 @@ public record MendMouth(String drawing, MouthFinding.Kind finding) implements Ed
                     mouth.id(),
                     p -> p.withDrawings(
                             p.drawings().stream()
-                                    .map(d -> d.id().equals(drawing) ? new Drawing(d.id(), d.name(), mended) : d)
+                                    .map(d -> d.id().equals(drawing) ? d.withArt(mended) : d)
                                     .toList(),
                             p.shown()));
         });

@@ -1,6 +1,5 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.art.Drawing;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -37,7 +36,7 @@ public record NameDrawing(String part, String drawing, String name) implements E
                 part,
                 p -> p.withDrawings(
                         p.drawings().stream()
-                                .map(d -> d.id().equals(drawing) ? new Drawing(d.id(), name.strip(), d.art()) : d)
+                                .map(d -> d.id().equals(drawing) ? d.withName(name.strip()) : d)
                                 .toList(),
                         p.shown()));
     }

@@ -15,9 +15,11 @@ final class OneKey {
                 .withKits(c.kits().stream()
                         .map(k -> k.key().equals(key) ? k.withKey("") : k)
                         .toList())
-                .withRuns(c.runs().stream()
-                        .map(r -> r.key().equals(key) ? r.withKey("") : r)
-                        .toList());
+                .withEachPart(p -> p.runs().stream().noneMatch(r -> r.key().equals(key))
+                        ? p
+                        : p.withRuns(p.runs().stream()
+                                .map(r -> r.key().equals(key) ? r.withKey("") : r)
+                                .toList()));
     }
 
     static Outcome.Refused bad(String key) {

@@ -61,11 +61,7 @@ public record Recolour(String from, String to) implements Edit {
 
     private Drawing drawing(Drawing d) {
         Artwork art = d.art();
-        return new Drawing(
-                d.id(),
-                d.name(),
-                new Artwork(art.shapes().stream()
-                        .map(s -> s.recoloured(Map.of(from, to)))
-                        .toList()));
+        return d.withArt(new Artwork(
+                art.shapes().stream().map(s -> s.recoloured(Map.of(from, to))).toList()));
     }
 }

@@ -30,10 +30,7 @@ final class Redrawing {
         }
         List<Drawing> drawings = p.get().drawings().stream()
                 .map(d -> d.id().equals(drawing)
-                        ? new Drawing(
-                                d.id(),
-                                d.name(),
-                                new Artwork(change.apply(d.art().shapes())))
+                        ? d.withArt(new Artwork(change.apply(d.art().shapes())))
                         : d)
                 .toList();
         return new Outcome.Done(c.withPart(part, q -> q.withDrawings(drawings, q.shown())));

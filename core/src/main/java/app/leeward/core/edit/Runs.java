@@ -19,10 +19,13 @@ final class Runs {
 
     /** With one run changed, or taken away where nothing is left of it. */
     static Outcome change(Character c, String id, Function<DrawnRun, Stream<DrawnRun>> change) {
-        return c.runs().stream().noneMatch(r -> r.id().equals(id))
-                ? new Outcome.Refused("no-run", "There is no run '" + id + "' any more.")
-                : new Outcome.Done(c.withRuns(c.runs().stream()
-                        .flatMap(r -> r.id().equals(id) ? change.apply(r) : Stream.of(r))
-                        .toList()));
+        return c.playedBy(id)
+                .map(owner -> Edits.onPart(
+                        c,
+                        owner.id(),
+                        p -> p.withRuns(p.runs().stream()
+                                .flatMap(r -> r.id().equals(id) ? change.apply(r) : Stream.of(r))
+                                .toList())))
+                .orElse(new Outcome.Refused("no-run", "There is no run '" + id + "' any more."));
     }
 }

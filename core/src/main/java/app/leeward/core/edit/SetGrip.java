@@ -1,10 +1,8 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.art.Grip;
 import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnGrip;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -40,9 +38,7 @@ public record SetGrip(String part, String drawing, Optional<Point> at, double an
         if (at.isPresent() && Edits.tooFar(before, at.get().x(), at.get().y())) {
             return Edits.TOO_FAR;
         }
-        List<DrawnGrip> grips = new ArrayList<>(before.grips());
-        grips.removeIf(g -> g.part().equals(part) && g.drawing().equals(drawing));
-        at.ifPresent(p -> grips.add(new DrawnGrip(part, drawing, p, angle % 360)));
-        return new Outcome.Done(before.withGrips(grips));
+        Optional<Grip> grip = at.map(p -> new Grip(p, angle % 360));
+        return Edits.onPart(before, part, p -> p.withDrawing(drawing, d -> d.withGrip(grip)));
     }
 }

@@ -4,10 +4,8 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Point;
-import app.leeward.core.hand.Hands;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnWrist;
-import app.leeward.core.rig.Wrist;
 import java.util.Optional;
 import java.util.Set;
 
@@ -47,6 +45,6 @@ public record SetWrist(String part, String drawing, Point first, Point second) i
         Point ahead = fingers.minus(new Wrist(first, second).middle());
         boolean right = ahead.x() * across.y() - ahead.y() * across.x() >= 0;
         Wrist wrist = right ? new Wrist(first, second) : new Wrist(second, first);
-        return new Outcome.Done(before.withWrists(Hands.with(before.wrists(), new DrawnWrist(part, drawing, wrist))));
+        return Edits.onPart(before, part, p -> p.withDrawing(drawing, x -> x.withWrist(Optional.of(wrist))));
     }
 }

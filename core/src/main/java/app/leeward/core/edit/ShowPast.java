@@ -1,9 +1,6 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.PastEdge;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -44,9 +41,6 @@ public record ShowPast(String part, Optional<String> by) implements Edit {
             return new Outcome.Refused(
                     "no-window", Edits.nameOf(before, by.get()) + " has no drawing, so it has no edge to show past.");
         }
-        List<PastEdge> edges = new ArrayList<>(before.pastEdges());
-        edges.removeIf(e -> e.part().equals(part));
-        by.ifPresent(b -> edges.add(new PastEdge(part, b)));
-        return new Outcome.Done(before.withPastEdges(edges));
+        return Edits.onPart(before, part, p -> p.withPastEdges(by.stream().toList()));
     }
 }

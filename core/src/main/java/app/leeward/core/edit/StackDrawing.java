@@ -1,9 +1,6 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnStack;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -39,9 +36,6 @@ public record StackDrawing(String part, String drawing, Optional<String> over) i
         if (over.equals(Optional.of(part))) {
             return new Outcome.Refused("stack-itself", "A drawing cannot lie over its own part.");
         }
-        List<DrawnStack> stacks = new ArrayList<>(before.stacks());
-        stacks.removeIf(s -> s.part().equals(part) && s.drawing().equals(drawing));
-        over.ifPresent(o -> stacks.add(new DrawnStack(part, drawing, o)));
-        return new Outcome.Done(before.withStacks(stacks));
+        return Edits.onPart(before, part, p -> p.withDrawing(drawing, d -> d.withOver(over)));
     }
 }

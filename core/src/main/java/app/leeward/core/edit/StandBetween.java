@@ -70,6 +70,6 @@ public record StandBetween(String part, String upper, String lower) implements E
                 scale,
                 middle.x() * (1 - scale),
                 top - scale * box.get().minY());
-        return new Drawing(d.id(), d.name(), d.art().transform(m));
+        return d.transform(m);
     }
 }

@@ -65,7 +65,7 @@ public record Tidy() implements Edit {
             if (shapes.size() == d.art().shapes().size()) {
                 kept.add(d);
             } else if (!shapes.isEmpty()) {
-                kept.add(new Drawing(d.id(), d.name(), new Artwork(shapes)));
+                kept.add(d.withArt(new Artwork(shapes)));
             }
         }
         return kept;

@@ -33,6 +33,8 @@ final class Twins {
                 && !(was.get().pivot().equals(is.get().pivot())
                         && was.get().rest().equals(is.get().rest())
                         && was.get().shown().equals(is.get().shown())
+                        && was.get().wristBend().equals(is.get().wristBend())
+                        && was.get().pastEdges().equals(is.get().pastEdges())
                         && was.get().drawings().equals(is.get().drawings()));
     }
 }

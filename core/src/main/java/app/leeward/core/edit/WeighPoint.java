@@ -65,8 +65,6 @@ public record WeighPoint(String part, String drawing, int shape, int at, double 
             }
         }
         WristBend said = now;
-        return new Outcome.Done(before.withWristBends(before.wristBends().stream()
-                .map(b -> b.part().equals(part) ? said : b)
-                .toList()));
+        return Edits.onPart(before, part, p -> p.withWristBend(Optional.of(said)));
     }
 }

@@ -1,5 +1,7 @@
 package app.leeward.core.eval;
 
+import app.leeward.core.dial.Band;
+import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Part;
@@ -22,16 +24,29 @@ final class DrawingStage {
     private final Rig rig;
     private final ViewStage views;
     private final PoseStage poses;
-    /** For each dial the places of the parts its bands exchange drawings of; -1 for one that is not there. */
-    private final int[][] bandParts;
+    /** For each dial the drawings it exchanges. */
+    private final List<List<Exchange>> exchanges = new ArrayList<>();
+
+    /** The bands of one part that is there, without those whose drawing is gone. */
+    private record Exchange(int part, Bands bands) {}
 
     DrawingStage(Rig rig, ViewStage views, PoseStage poses) {
         this.rig = rig;
         this.views = views;
         this.poses = poses;
-        bandParts = rig.dials.stream()
-                .map(d -> d.bands().stream().mapToInt(b -> rig.place(b.part())).toArray())
-                .toArray(int[][]::new);
+        for (Dial d : rig.dials) {
+            exchanges.add(d.bands().stream()
+                    .filter(b -> rig.has(b.part()))
+                    .map(b -> exchange(rig.place(b.part()), b))
+                    .toList());
+        }
+    }
+
+    private Exchange exchange(int part, Bands bands) {
+        List<Band> offered = bands.bands().stream()
+                .filter(b -> rig.parts[part].offers(b.drawing()))
+                .toList();
+        return new Exchange(part, new Bands(bands.part(), offered));
     }
 
     /**
@@ -71,26 +86,20 @@ final class DrawingStage {
     private String[] byDial(double[] settings, ViewBand shown, Trace trace) {
         String[] chosen = new String[rig.parts.length];
         double[] share = new double[rig.parts.length];
-        for (int i = 0; i < bandParts.length; i++) {
-            if (bandParts[i].length > 0) {
-                Dial dial = rig.dials.get(i);
-                double mirrored = poses.mirrored(i, settings, shown);
-                for (int k = 0; k < bandParts[i].length; k++) {
-                    int part = bandParts[i][k];
-                    double at =
-                            mirrored != settings[i] && part >= 0 && views.flips(part, shown) ? mirrored : settings[i];
-                    double away = dial.share(at);
-                    String drawing = part >= 0 && away > 0
-                            ? offered(
-                                    part, dial.bands().get(k).at(at, dial.to()).orElse(null))
-                            : null;
-                    if (drawing != null && away >= share[part]) {
-                        chosen[part] = drawing;
-                        share[part] = away;
-                    }
-                    if (drawing != null && trace != null && trace.part == part) {
-                        told(trace, dial, at, drawing);
-                    }
+        for (int i = 0; i < settings.length; i++) {
+            Dial dial = rig.dials.get(i);
+            double mirrored = exchanges.get(i).isEmpty() ? 0 : poses.mirrored(i, settings, shown);
+            for (Exchange e : exchanges.get(i)) {
+                double at = mirrored != settings[i] && views.flips(e.part, shown) ? mirrored : settings[i];
+                double away = dial.share(at);
+                int band = away > 0 ? e.bands.indexAt(at, dial.to()) : -1;
+                String drawing = band < 0 ? null : e.bands.bands().get(band).drawing();
+                if (drawing != null && away >= share[e.part]) {
+                    chosen[e.part] = drawing;
+                    share[e.part] = away;
+                }
+                if (drawing != null && trace != null && trace.part == e.part) {
+                    told(trace, dial, at, drawing);
                 }
             }
         }

@@ -10,7 +10,6 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.StopChange;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -159,11 +158,7 @@ final class Explanation {
         Trace.Choice winner = trace.layers.stream()
                 .filter(c -> c.kind() == Contribution.Kind.DIAL)
                 .findFirst()
-                .orElse(trace.layers.get(trace.layers.size() - 1));
-        if (winner.kind() == Contribution.Kind.REST) {
-            // of several drawings' wishes the last is carried out last
-            Collections.reverse(asked);
-        }
+                .orElse(trace.layers.get(0));
         int place = rig.character.order().indexOf(part.id());
         String below = place == 0 ? Dial.BACK : rig.character.order().get(place - 1);
         asked.add(new Contribution(

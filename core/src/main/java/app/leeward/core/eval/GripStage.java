@@ -1,7 +1,7 @@
 package app.leeward.core.eval;
 
+import app.leeward.core.art.Grip;
 import app.leeward.core.art.Matrix;
-import app.leeward.core.rig.DrawnGrip;
 import java.util.List;
 import java.util.Optional;
 
@@ -21,7 +21,7 @@ final class GripStage {
         behind = new List[rig.parts.length];
         boolean some = false;
         for (int i = 0; i < held.length; i++) {
-            held[i] = rig.parentOf[i] >= 0 && rig.character.held().contains(rig.parts[i].id());
+            held[i] = rig.parentOf[i] >= 0 && rig.parts[i].inGrip();
             behind[i] = held[i] ? List.of(rig.parts[rig.parentOf[i]].id()) : List.of();
             some |= held[i];
         }
@@ -47,7 +47,7 @@ final class GripStage {
         }
     }
 
-    private Optional<DrawnGrip> grip(int thing, String[] drawings) {
+    private Optional<Grip> grip(int thing, String[] drawings) {
         int hand = rig.parentOf[thing];
         return drawings[hand] == null ? Optional.empty() : rig.character.grip(rig.parts[hand].id(), drawings[hand]);
     }

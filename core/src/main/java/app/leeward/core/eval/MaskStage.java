@@ -1,6 +1,5 @@
 package app.leeward.core.eval;
 
-import app.leeward.core.rig.PastEdge;
 import app.leeward.core.rig.Window;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -47,10 +46,8 @@ final class MaskStage {
             Set<String> found = new LinkedHashSet<>();
             collect(id, own, found);
             windows[i] = Cut.of(List.copyOf(found), rig);
-            List<String> edges = rig.character.pastEdges().stream()
-                    .filter(e -> e.part().equals(id) && rig.has(e.by()))
-                    .map(PastEdge::by)
-                    .toList();
+            List<String> edges =
+                    rig.parts[i].pastEdges().stream().filter(rig::has).toList();
             outside[i] = Cut.of(edges, rig);
         }
     }

@@ -3,6 +3,7 @@ package app.leeward.core.eval;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Way;
+import app.leeward.core.dial.Ways;
 import app.leeward.core.rig.DialSides;
 import app.leeward.core.rig.ViewBand;
 import java.util.List;
@@ -18,8 +19,11 @@ final class PoseStage {
     /** For each dial the one that does the same on the other side; its own place for none. */
     private final int[] otherHalf;
 
-    /** @param slots for each way where the numbers of its channels are */
-    private record DialWays(Way[] ways, int[] parts, int[][] slots) {}
+    /**
+     * @param slots for each way where the numbers of its channels are
+     * @param all the same ways together, for a dial that stands at one value for every part
+     */
+    private record DialWays(Way[] ways, int[] parts, int[][] slots, Ways all) {}
 
     PoseStage(Rig rig, DialSolver solver, ViewStage views) {
         this.rig = rig;
@@ -40,7 +44,7 @@ final class PoseStage {
         int[][] slots = ways.stream()
                 .map(w -> rig.slots(rig.group(dial, rig.place(w.part())), w.channels()))
                 .toArray(int[][]::new);
-        return new DialWays(ways.toArray(new Way[0]), parts, slots);
+        return new DialWays(ways.toArray(new Way[0]), parts, slots, new Ways(ways, List.of(slots)));
     }
 
     /** @param trace null when nobody asks why */
@@ -48,8 +52,12 @@ final class PoseStage {
         for (int i = 0; i < dials.length; i++) {
             double rest = rig.dials.get(i).rest();
             double mirrored = mirrored(i, settings, shown);
-            if (settings[i] != rest || mirrored != rest) {
-                DialWays d = dials[i];
+            DialWays d = dials[i];
+            if (mirrored == settings[i] && trace == null) {
+                if (settings[i] != rest) {
+                    d.all.addTo(numbers, settings[i]);
+                }
+            } else if (settings[i] != rest || mirrored != rest) {
                 for (int k = 0; k < d.ways.length; k++) {
                     double at = mirrored != settings[i] && views.flips(d.parts[k], shown) ? mirrored : settings[i];
                     if (at != rest) {

@@ -1,8 +1,8 @@
 package app.leeward.core.eval;
 
+import app.leeward.core.art.Drawing;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.rig.DrawnStack;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -21,31 +21,41 @@ final class StackingStage {
     private final Rig rig;
     private final int[] order;
     private final boolean layered;
+    /** Whether some drawing lies elsewhere than its part. */
+    private final boolean drawingsLieOver;
 
     StackingStage(Rig rig) {
         this.rig = rig;
         order = rig.character.order().stream().mapToInt(rig::place).toArray();
+        drawingsLieOver = rig.character.parts().stream()
+                .flatMap(p -> p.drawings().stream())
+                .anyMatch(d -> d.over().isPresent());
         layered = rig.dials.stream().anyMatch(d -> !d.layers().isEmpty());
     }
 
     /** @param trace null when nobody asks why */
     int[] of(String[] drawings, double[] settings, Trace trace) {
         Map<Integer, Integer> layers = layers(settings, trace);
-        if (rig.character.stacks().isEmpty() && layers.isEmpty()) {
+        if (!drawingsLieOver && layers.isEmpty()) {
             return order;
         }
         List<Integer> all = new ArrayList<>(order.length);
         for (int i : order) {
             all.add(i);
         }
-        for (DrawnStack s : rig.character.stacks()) {
-            int part = rig.place(s.part());
-            int over = rig.place(s.over());
-            if (part >= 0 && over >= 0 && s.drawing().equals(drawings[part])) {
+        for (int part = 0; drawingsLieOver && part < drawings.length; part++) {
+            String wanted = drawings[part] == null
+                    ? null
+                    : rig.parts[part]
+                            .drawing(drawings[part])
+                            .flatMap(Drawing::over)
+                            .orElse(null);
+            int over = wanted == null ? -1 : rig.place(wanted);
+            if (over >= 0 && over != part) {
                 all.remove(Integer.valueOf(part));
                 all.add(all.indexOf(over) + 1, part);
                 if (trace != null && trace.part == part) {
-                    trace.layers.add(new Trace.Choice(Contribution.Kind.REST, "", 0, s.over(), true));
+                    trace.layers.add(new Trace.Choice(Contribution.Kind.REST, "", 0, wanted, true));
                 }
             }
         }

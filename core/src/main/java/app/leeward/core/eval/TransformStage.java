@@ -34,13 +34,15 @@ final class TransformStage {
         Matrix[] matrices = new Matrix[rig.parts.length];
         int flipped = views.flippedRoot(shown);
         for (int i : rig.parentsFirst) {
-            Matrix own = own(i, numbers);
             if (i == flipped) {
-                own = views.mirror(rig.atRest(rig.parts[i].parent())).times(own);
+                Matrix mirrored =
+                        views.mirror(rig.atRest(rig.parts[i].parent())).times(own(i, numbers));
+                matrices[i] = grips.within(i, matrices, drawings).times(mirrored);
+            } else {
+                matrices[i] = rig.parentOf[i] < 0
+                        ? own(i, numbers)
+                        : grips.within(i, matrices, drawings).times(own(i, numbers));
             }
-            matrices[i] = rig.parentOf[i] < 0
-                    ? own
-                    : grips.within(i, matrices, drawings).times(own);
         }
         return matrices;
     }

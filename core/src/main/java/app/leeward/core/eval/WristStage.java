@@ -2,8 +2,8 @@ package app.leeward.core.eval;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Wrist;
 import app.leeward.core.rig.WristBend;
 
 /** The hands of a character whose wrists bend, as the evaluator asks for them: by the place of their part in the list. */

@@ -110,12 +110,9 @@ public final class EyeBuilder {
                 outline,
                 p -> p.withDrawings(
                         p.drawings().stream()
-                                .map(d -> new Drawing(
-                                        d.id(),
-                                        d.name(),
-                                        new Artwork(d.art().shapes().stream()
-                                                .map(s -> s.stroke().visible() ? s.withFill(Paint.NONE) : s)
-                                                .toList())))
+                                .map(d -> d.withArt(new Artwork(d.art().shapes().stream()
+                                        .map(s -> s.stroke().visible() ? s.withFill(Paint.NONE) : s)
+                                        .toList())))
                                 .toList(),
                         p.shown()));
     }

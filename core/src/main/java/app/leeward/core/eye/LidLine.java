@@ -78,9 +78,8 @@ public final class LidLine {
     }
 
     private static Part redrawn(Part p, java.util.function.UnaryOperator<Artwork> change) {
-        List<Drawing> drawings = p.drawings().stream()
-                .map(d -> new Drawing(d.id(), d.name(), change.apply(d.art())))
-                .toList();
+        List<Drawing> drawings =
+                p.drawings().stream().map(d -> d.withArt(change.apply(d.art()))).toList();
         return p.withDrawings(drawings, p.shown());
     }
 

@@ -9,14 +9,12 @@ import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnGrip;
-import app.leeward.core.rig.DrawnWrist;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
-import app.leeward.core.rig.Wrist;
 import app.leeward.core.rig.WristBend;
 import app.leeward.core.rig.WristBend.PointWeight;
 import java.util.ArrayList;
@@ -95,11 +93,11 @@ public final class Hands {
     private static Hand hand(Character c, Part hand) {
         Optional<Arm> arm = arm(c, hand);
         Point side = armSide(hand, arm);
-        Optional<Wrist> wanted = wanted(c, hand, side);
+        Optional<Wrist> wanted = wanted(hand, side);
         Optional<Joint> joint = wanted.flatMap(w -> arm.map(a -> Joint.of(w, a.fills)));
         Optional<WristBend> bends = c.wristBend(hand.id());
         List<AtWrist> drawings = hand.drawings().parallelStream()
-                .map(d -> measured(d, wrist(c, hand, d, side), arm, joint, wanted, bends))
+                .map(d -> measured(d, wrist(d, side), arm, joint, wanted, bends))
                 .toList();
         return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
@@ -119,12 +117,8 @@ public final class Hands {
     }
 
     /** Where a drawing's wrist is: where somebody put it, or where it is found. */
-    private static Optional<Wrist> wrist(Character c, Part hand, Drawing d, Point side) {
-        return c.wrists().stream()
-                .filter(w -> w.part().equals(hand.id()) && w.drawing().equals(d.id()))
-                .map(DrawnWrist::wrist)
-                .findFirst()
-                .or(() -> WristFinder.of(d.art(), side, true).map(WristFinder.End::wrist));
+    private static Optional<Wrist> wrist(Drawing d, Point side) {
+        return d.wrist().or(() -> WristFinder.of(d.art(), side, true).map(WristFinder.End::wrist));
     }
 
     /** Which way the arm lies: its middle, or up the body when it draws nothing. */
@@ -133,10 +127,10 @@ public final class Hands {
                 .minus(new Point(0, 1e4)));
     }
 
-    private static Optional<Wrist> wanted(Character c, Part hand, Point side) {
+    private static Optional<Wrist> wanted(Part hand, Point side) {
         return hand.drawing(hand.shown())
                 .or(() -> hand.drawings().stream().findFirst())
-                .flatMap(d -> wrist(c, hand, d, side));
+                .flatMap(d -> wrist(d, side));
     }
 
     private static AtWrist measured(
@@ -244,7 +238,7 @@ public final class Hands {
         Map<String, Bent> out = new TreeMap<>();
         Optional<Part> hand = c.part(part);
         Optional<WristBend> bend = c.wristBend(part);
-        Optional<Wrist> at = hand.flatMap(h -> wanted(c, h, armSide(h, arm(c, h))));
+        Optional<Wrist> at = hand.flatMap(h -> wanted(h, armSide(h, arm(c, h))));
         if (bend.isEmpty() || at.isEmpty()) {
             return out;
         }
@@ -277,38 +271,27 @@ public final class Hands {
             return Optional.empty();
         }
         Point side = armSide(hand.get(), arm(c, hand.get()));
-        Optional<Wrist> own = wrist(c, hand.get(), d.get(), side);
-        Optional<Wrist> to = wanted(c, hand.get(), side);
+        Optional<Wrist> own = wrist(d.get(), side);
+        Optional<Wrist> to = wanted(hand.get(), side);
         if (own.isEmpty() || to.isEmpty()) {
             return Optional.empty();
         }
         Matrix m = own.get().onto(to.get(), keepSize);
         Wrist there = own.get().transform(m);
-        List<Drawing> drawings = hand.get().drawings().stream()
-                .map(x -> x.id().equals(drawing)
-                        ? new Drawing(x.id(), x.name(), x.art().transform(m))
-                        : x)
-                .toList();
         // where it is found again depends on the outline's new place; it is known now
-        // what it holds is held where it was
-        List<DrawnGrip> grips = c.grips().stream()
-                .map(g -> g.part().equals(part) && g.drawing().equals(drawing) ? g.moved(m) : g)
-                .toList();
-        return Optional.of(c.withPart(part, p -> p.withDrawings(drawings, p.shown()))
-                .withGrips(grips)
-                .withWrists(with(c.wrists(), new DrawnWrist(part, drawing, there))));
+        return Optional.of(
+                c.withPart(part, p -> p.withDrawing(drawing, x -> x.transform(m).withWrist(Optional.of(there)))));
     }
 
     /** With the wrist of every drawing of a hand said where it is found, so that it stays there. */
     public static Character withWristsFound(Character c, String part) {
         Part hand = c.part(part).orElseThrow();
         Point side = armSide(hand, arm(c, hand));
-        List<DrawnWrist> all = c.wrists();
-        for (Drawing d : hand.drawings()) {
-            Optional<Wrist> w = wrist(c, hand, d, side);
-            all = w.isPresent() ? with(all, new DrawnWrist(part, d.id(), w.get())) : all;
-        }
-        return c.withWrists(all);
+        return c.withPart(
+                part,
+                p -> p.withDrawings(p.drawings().stream()
+                        .map(d -> d.withWrist(wrist(d, side)))
+                        .toList()));
     }
 
     /**
@@ -348,14 +331,6 @@ public final class Hands {
                 out.add(best);
             }
         }
-        return out;
-    }
-
-    /** A list of wrists with one put or replaced. */
-    public static List<DrawnWrist> with(List<DrawnWrist> all, DrawnWrist one) {
-        List<DrawnWrist> out = new ArrayList<>(all);
-        out.removeIf(w -> w.part().equals(one.part()) && w.drawing().equals(one.drawing()));
-        out.add(one);
         return out;
     }
 }

@@ -4,7 +4,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
-import app.leeward.core.rig.Wrist;
+import app.leeward.core.art.Wrist;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;

@@ -6,7 +6,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
-import app.leeward.core.rig.Wrist;
+import app.leeward.core.art.Wrist;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -229,7 +229,7 @@ public final class Versions {
                 o.part(),
                 p -> p.withDrawings(
                         p.drawings().stream()
-                                .map(d -> d.id().equals(o.drawing()) ? new Drawing(d.id(), d.name(), art) : d)
+                                .map(d -> d.id().equals(o.drawing()) ? d.withArt(art) : d)
                                 .toList(),
                         p.shown()));
     }
@@ -256,7 +256,7 @@ public final class Versions {
     private Added added(Character c, ReadDrawing n, Map<String, String> places) {
         Part of = fresh.part(n.part()).orElseThrow();
         Drawing d = of.drawing(n.drawing()).orElseThrow();
-        Drawing made = new Drawing(d.id(), d.name(), onCanvas(n));
+        Drawing made = d.withArt(onCanvas(n));
         String there = places.get(of.id());
         if (there == null || c.part(there).isEmpty()) {
             return newPart(c, of, made, places);

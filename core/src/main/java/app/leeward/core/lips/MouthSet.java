@@ -184,7 +184,7 @@ public final class MouthSet {
         }
 
         void replace(String id, Artwork art) {
-            drawings.replaceAll(d -> d.id().equals(id) ? new Drawing(id, d.name(), art) : d);
+            drawings.replaceAll(d -> d.id().equals(id) ? d.withArt(art) : d);
         }
 
         void take(Made m, Set<String> fill, Set<Viseme> again, boolean closed) {

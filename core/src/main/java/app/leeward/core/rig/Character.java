@@ -1,7 +1,10 @@
 package app.leeward.core.rig;
 
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Grip;
 import app.leeward.core.art.Swatch;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Corner;
@@ -10,6 +13,7 @@ import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Travel;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.speech.Lexicon;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -17,13 +21,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * A cut-out character as it stands at one revision. Immutable; changed only by {@link Edit}s.
+ * A cut-out character as it stands at one revision. Immutable; changed only by edits.
  *
  * @param frameRate frames a second
  * @param order part ids back to front, independent of who follows whom; exactly the ids of {@code parts}
@@ -37,15 +40,9 @@ import java.util.stream.Stream;
  * @param corners corrections at pairs of dial values
  * @param turn how the head turn was made from the art, when it was
  * @param views whole sub-faces that a dial exchanges, when it has such
- * @param wrists where hand drawings meet their arm, as far as somebody said so or brought them there
- * @param stacks drawings that lie elsewhere in the stack than their part, at most one entry each
- * @param runs drawings that play one after the other
  * @param kits choices over several parts at once, in the order they are offered in
- * @param pastEdges parts that show only past the edge of another
- * @param wristBends hands whose wrists bend, at most one entry each
- * @param grips where hand drawings hold things, at most one entry each
- * @param held ids of parts that hang from the grip of the hand they follow, and show only where its drawing has one
  */
+@RecordBuilder
 public record Character(
         String name,
         Canvas canvas,
@@ -68,14 +65,8 @@ public record Character(
         List<Corner> corners,
         Optional<TurnPlan> turn,
         Optional<ViewSet> views,
-        List<DrawnWrist> wrists,
-        List<Kit> kits,
-        List<DrawnStack> stacks,
-        List<DrawnRun> runs,
-        List<PastEdge> pastEdges,
-        List<WristBend> wristBends,
-        List<DrawnGrip> grips,
-        List<String> held) {
+        List<Kit> kits)
+        implements CharacterBuilder.With {
     public Character {
         palette = List.copyOf(palette);
         parts = List.copyOf(parts);
@@ -94,14 +85,7 @@ public record Character(
         corners = corners == null ? List.of() : List.copyOf(corners);
         turn = turn == null ? Optional.empty() : turn;
         views = views == null ? Optional.empty() : views;
-        wrists = wrists == null ? List.of() : List.copyOf(wrists);
         kits = kits == null ? List.of() : List.copyOf(kits);
-        stacks = stacks == null ? List.of() : List.copyOf(stacks);
-        runs = runs == null ? List.of() : List.copyOf(runs);
-        pastEdges = pastEdges == null ? List.of() : List.copyOf(pastEdges);
-        wristBends = wristBends == null ? List.of() : List.copyOf(wristBends);
-        grips = grips == null ? List.of() : List.copyOf(grips);
-        held = held == null ? List.of() : List.copyOf(held);
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
@@ -147,13 +131,6 @@ public record Character(
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
                 List.of());
     }
 
@@ -262,24 +239,36 @@ public record Character(
         return false;
     }
 
+    /** A drawing of a part, when both are there. */
+    public Optional<Drawing> drawing(String part, String drawing) {
+        return part(part).flatMap(p -> p.drawing(drawing));
+    }
+
     /** Where a drawing of a hand holds things, when it does. */
-    public Optional<DrawnGrip> grip(String part, String drawing) {
-        return grips.stream()
-                .filter(g -> g.part().equals(part) && g.drawing().equals(drawing))
-                .findFirst();
+    public Optional<Grip> grip(String part, String drawing) {
+        return drawing(part, drawing).flatMap(Drawing::grip);
     }
 
     /** The wrist of a drawing of a hand, where it is known. */
     public Optional<Wrist> wrist(String part, String drawing) {
-        return wrists.stream()
-                .filter(w -> w.part().equals(part) && w.drawing().equals(drawing))
-                .map(DrawnWrist::wrist)
-                .findFirst();
+        return drawing(part, drawing).flatMap(Drawing::wrist);
     }
 
     /** How a hand's wrist bends, when it does. */
     public Optional<WristBend> wristBend(String part) {
-        return wristBends.stream().filter(b -> b.part().equals(part)).findFirst();
+        return part(part).flatMap(Part::wristBend);
+    }
+
+    /** The runs of all parts. */
+    public List<DrawnRun> runs() {
+        return parts.stream().flatMap(p -> p.runs().stream()).toList();
+    }
+
+    /** The part whose drawings a run plays. */
+    public Optional<Part> playedBy(String run) {
+        return parts.stream()
+                .filter(p -> p.runs().stream().anyMatch(r -> r.id().equals(run)))
+                .findFirst();
     }
 
     /** The link that joins a part to its other side, when it has one that holds. */
@@ -294,67 +283,13 @@ public record Character(
         return Stream.concat(own, followers).reduce(Box::union);
     }
 
-    public Character withName(String newName) {
-        return with(d -> d.name = newName);
-    }
-
-    public Character withParts(List<Part> newParts) {
-        return with(d -> d.parts = newParts);
-    }
-
-    public Character withCanvas(Canvas newCanvas) {
-        return with(d -> d.canvas = newCanvas);
-    }
-
-    public Character withOrder(List<String> newOrder) {
-        return with(d -> d.order = newOrder);
-    }
-
-    public Character withWindows(List<Window> newWindows) {
-        return with(d -> d.windows = newWindows);
-    }
-
-    public Character withPalette(List<Swatch> newPalette) {
-        return with(d -> d.palette = newPalette);
-    }
-
-    public Character withMouths(MouthChart chart) {
-        return with(d -> d.mouths = chart);
-    }
-
-    public Character withLexicon(Lexicon newLexicon) {
-        return with(d -> d.lexicon = newLexicon);
-    }
-
-    public Character withNotes(List<Note> newNotes) {
-        return with(d -> d.notes = newNotes);
-    }
-
-    public Character withModel(Model newModel) {
-        return with(d -> d.model = newModel);
-    }
-
-    public Character withLinks(List<MirrorLink> newLinks) {
-        return with(d -> d.links = newLinks);
-    }
-
-    public Character withSource(Optional<ReadArt> newSource) {
-        return with(d -> d.source = newSource);
-    }
-
     public Character withDials(List<Dial> newDials, List<Pad> newPads) {
-        return with(d -> {
-            d.dials = newDials;
-            d.pads = newPads;
-        });
+        return with(c -> c.dials(newDials).pads(newPads));
     }
 
-    public Character withLooks(List<Look> newLooks) {
-        return with(d -> d.looks = newLooks);
-    }
-
-    public Character withCues(List<Cue> newCues) {
-        return with(d -> d.cues = newCues);
+    /** With every part changed alike. */
+    public Character withEachPart(UnaryOperator<Part> change) {
+        return withParts(parts.stream().map(change).toList());
     }
 
     public Character withPart(String id, UnaryOperator<Part> change) {
@@ -368,10 +303,7 @@ public record Character(
         more.add(part);
         List<String> stacked = new ArrayList<>(order);
         stacked.add(at, part.id());
-        return with(d -> {
-            d.parts = more;
-            d.order = stacked;
-        });
+        return with(c -> c.parts(more).order(stacked));
     }
 
     /** Without a part that nothing follows, and without all that was said about it. */
@@ -398,24 +330,15 @@ public record Character(
                 .withLinks(links.stream().filter(l -> !l.joins(id)).toList())
                 .withMouths(mouth ? MouthChart.EMPTY : mouths)
                 .withKeys(keys.stream().filter(k -> !k.part().equals(id)).toList())
-                .withWrists(wrists.stream().filter(w -> !w.part().equals(id)).toList())
-                .withRuns(runs.stream().filter(r -> !r.part().equals(id)).toList())
-                .withPastEdges(pastEdges.stream()
-                        .filter(e -> !e.part().equals(id) && !e.by().equals(id))
-                        .toList())
-                .withWristBends(
-                        wristBends.stream().filter(b -> !b.part().equals(id)).toList())
-                .withGrips(grips.stream().filter(g -> !g.part().equals(id)).toList())
-                .withHeld(held.stream().filter(h -> !h.equals(id)).toList())
-                .withStacks(stacks.stream()
-                        .filter(s -> !s.part().equals(id) && !s.over().equals(id))
-                        .toList())
                 .withCorners(corners.stream()
                         .map(k -> k.without(id))
                         .filter(k -> !k.offsets().isEmpty())
                         .toList())
                 .only(
-                        parts.stream().filter(p -> !p.id().equals(id)).toList(),
+                        parts.stream()
+                                .filter(p -> !p.id().equals(id))
+                                .map(p -> p.forgetting(id))
+                                .toList(),
                         order.stream().filter(o -> !o.equals(id)).toList());
     }
 
@@ -437,165 +360,10 @@ public record Character(
     }
 
     private Character only(List<Part> keptParts, List<String> keptOrder) {
-        return with(d -> {
-            d.parts = keptParts;
-            d.order = keptOrder;
-        });
-    }
-
-    public Character withKeys(List<DrawingKey> newKeys) {
-        return with(d -> d.keys = newKeys);
-    }
-
-    public Character withCorners(List<Corner> newCorners) {
-        return with(d -> d.corners = newCorners);
+        return with(c -> c.parts(keptParts).order(keptOrder));
     }
 
     public Character withTurn(TurnPlan plan) {
         return withTurn(Optional.of(plan));
-    }
-
-    public Character withTurn(Optional<TurnPlan> plan) {
-        return with(d -> d.turn = plan);
-    }
-
-    public Character withViews(Optional<ViewSet> set) {
-        return with(d -> d.views = set);
-    }
-
-    public Character withRuns(List<DrawnRun> newRuns) {
-        return with(d -> d.runs = newRuns);
-    }
-
-    public Character withStacks(List<DrawnStack> newStacks) {
-        return with(d -> d.stacks = newStacks);
-    }
-
-    public Character withPastEdges(List<PastEdge> all) {
-        return with(d -> d.pastEdges = all);
-    }
-
-    public Character withWristBends(List<WristBend> all) {
-        return with(d -> d.wristBends = all);
-    }
-
-    public Character withGrips(List<DrawnGrip> all) {
-        return with(d -> d.grips = all);
-    }
-
-    public Character withHeld(List<String> all) {
-        return with(d -> d.held = all);
-    }
-
-    public Character withKits(List<Kit> newKits) {
-        return with(d -> d.kits = newKits);
-    }
-
-    public Character withWrists(List<DrawnWrist> newWrists) {
-        return with(d -> d.wrists = newWrists);
-    }
-
-    private Character with(Consumer<Draft> change) {
-        Draft draft = new Draft(this);
-        change.accept(draft);
-        return draft.done();
-    }
-
-    /** A character while some of it is being replaced. */
-    private static final class Draft {
-        private String name;
-        private Canvas canvas;
-        private int frameRate;
-        private List<Swatch> palette;
-        private List<Part> parts;
-        private List<String> order;
-        private List<Window> windows;
-        private List<Dial> dials;
-        private List<Pad> pads;
-        private MouthChart mouths;
-        private Lexicon lexicon;
-        private List<Note> notes;
-        private Model model;
-        private List<MirrorLink> links;
-        private Optional<ReadArt> source;
-        private List<Look> looks;
-        private List<Cue> cues;
-        private List<DrawingKey> keys;
-        private List<Corner> corners;
-        private Optional<TurnPlan> turn;
-        private Optional<ViewSet> views;
-        private List<DrawnWrist> wrists;
-        private List<Kit> kits;
-        private List<DrawnStack> stacks;
-        private List<DrawnRun> runs;
-        private List<PastEdge> pastEdges;
-        private List<WristBend> wristBends;
-        private List<DrawnGrip> grips;
-        private List<String> held;
-
-        Draft(Character c) {
-            name = c.name;
-            canvas = c.canvas;
-            frameRate = c.frameRate;
-            palette = c.palette;
-            parts = c.parts;
-            order = c.order;
-            windows = c.windows;
-            dials = c.dials;
-            pads = c.pads;
-            mouths = c.mouths;
-            lexicon = c.lexicon;
-            notes = c.notes;
-            model = c.model;
-            links = c.links;
-            source = c.source;
-            looks = c.looks;
-            cues = c.cues;
-            keys = c.keys;
-            corners = c.corners;
-            turn = c.turn;
-            views = c.views;
-            wrists = c.wrists;
-            kits = c.kits;
-            stacks = c.stacks;
-            runs = c.runs;
-            pastEdges = c.pastEdges;
-            wristBends = c.wristBends;
-            grips = c.grips;
-            held = c.held;
-        }
-
-        Character done() {
-            return new Character(
-                    name,
-                    canvas,
-                    frameRate,
-                    palette,
-                    parts,
-                    order,
-                    windows,
-                    dials,
-                    pads,
-                    mouths,
-                    lexicon,
-                    notes,
-                    model,
-                    links,
-                    source,
-                    looks,
-                    cues,
-                    keys,
-                    corners,
-                    turn,
-                    views,
-                    wrists,
-                    kits,
-                    stacks,
-                    runs,
-                    pastEdges,
-                    wristBends,
-                    grips,
-                    held);
-        }
     }
 }

@@ -4,14 +4,16 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * Drawings of one part that play one after the other: a wave, a snap of the fingers.
  *
+ * @param id unique among the runs of all parts
  * @param steps in the order they are shown in; at least one
  * @param key as in {@link DrawingKey}; empty for none
  */
-public record DrawnRun(String id, String part, String name, List<RunStep> steps, Way way, String key) {
+public record DrawnRun(String id, String name, List<RunStep> steps, Way way, String key) {
     /** The longest a run lasts one way, frames: ten seconds at 24 a second. */
     public static final int LONGEST = 240;
 
@@ -93,11 +95,20 @@ public record DrawnRun(String id, String part, String name, List<RunStep> steps,
                 .toList();
     }
 
+    /** Without the steps whose drawing is gone; empty when nothing is left. */
+    Optional<DrawnRun> of(Predicate<String> offered) {
+        List<RunStep> left =
+                steps.stream().filter(s -> offered.test(s.drawing())).toList();
+        return left.isEmpty()
+                ? Optional.empty()
+                : Optional.of(left.size() == steps.size() ? this : withSteps(left, way));
+    }
+
     public DrawnRun withSteps(List<RunStep> newSteps, Way newWay) {
-        return new DrawnRun(id, part, name, newSteps, newWay, key);
+        return new DrawnRun(id, name, newSteps, newWay, key);
     }
 
     public DrawnRun withKey(String newKey) {
-        return new DrawnRun(id, part, name, steps, way, newKey);
+        return new DrawnRun(id, name, steps, way, newKey);
     }
 }

@@ -65,29 +65,49 @@ public final class Mirror {
                 : others.stream().findFirst();
     }
 
-    /** Art, pivot, placement and default of {@code from} reflected onto {@code to}, whose id, name and place in the tree stay. */
+    /**
+     * Everything about how {@code from} looks reflected onto {@code to}, whose id, name, place in the tree and runs stay. Where it
+     * speaks of other parts the twin speaks of theirs.
+     */
     public static Character copyOver(Character c, String from, String to) {
         Part source = c.part(from).orElseThrow();
-        double axis = c.model().axis();
-        return c.withPart(to, t -> reflected(source, axis, t.id(), t.name(), t.side(), t.parent()));
+        return c.withPart(
+                to,
+                t -> relatedAs(
+                        source,
+                        reflected(source, c.model().axis(), t).withAttachment(t.attachment()),
+                        other -> otherPart(c, other)));
     }
 
-    private static Part reflected(Part p, double axis, String id, String name, Side side, Optional<String> parent) {
+    /** What is drawn and how it is placed; as whom it stands and what it plays is the other part's own. */
+    private static Part reflected(Part p, double axis, Part as) {
         Matrix mirror = Matrix.mirror(axis);
-        return new Part(
-                id,
-                name,
-                p.role(),
-                side,
-                parent,
-                mirror.apply(p.pivot()),
-                p.rest().mirrored(),
-                p.drawings().stream()
-                        .map(d ->
-                                new Drawing(d.id(), otherSide(d.name()), d.art().transform(mirror)))
-                        .toList(),
-                p.shown(),
-                p.earlierPivots().stream().map(mirror::apply).toList());
+        return p.with(r -> r.id(as.id())
+                .name(as.name())
+                .side(as.side())
+                .parent(as.parent())
+                .runs(as.runs())
+                .pivot(mirror.apply(p.pivot()))
+                .rest(p.rest().mirrored())
+                .drawings(p.drawings().stream()
+                        .map(d -> d.mirrored(axis).withName(otherSide(d.name())))
+                        .toList())
+                .earlierPivots(p.earlierPivots().stream().map(mirror::apply).toList()));
+    }
+
+    /** With what a part says about other parts, said about their twins. */
+    private static Part relatedAs(Part source, Part twin, UnaryOperator<String> other) {
+        List<Drawing> drawings = new ArrayList<>();
+        for (Drawing d : twin.drawings()) {
+            Optional<String> over =
+                    source.drawing(d.id()).flatMap(Drawing::over).map(other);
+            drawings.add(d.withOver(over.filter(o -> !o.equals(twin.id()))));
+        }
+        return twin.withDrawings(drawings)
+                .withPastEdges(source.pastEdges().stream()
+                        .map(other)
+                        .filter(e -> !e.equals(twin.id()))
+                        .toList());
     }
 
     /** The part's other side, with all that follows it, made or made again, and linked. */
@@ -103,52 +123,14 @@ public final class Mirror {
             boolean left = made.part(from).orElseThrow().side() == Side.LEFT;
             links.add(left ? new MirrorLink(from, to) : new MirrorLink(to, from));
         });
-        return mirrorDials(
-                drawn(
-                        made.withLinks(links).withWindows(windows(made, twins)),
-                        twins,
-                        c.model().axis()),
-                twins);
-    }
-
-    /** What is said of single drawings, said of their reflections too. */
-    private static Character drawn(Character c, Map<String, String> twins, double axis) {
-        List<DrawnWrist> wrists = new ArrayList<>(c.wrists());
-        wrists.removeIf(w -> twins.containsValue(w.part()));
-        List<DrawnStack> stacks = new ArrayList<>(c.stacks());
-        stacks.removeIf(s -> twins.containsValue(s.part()));
-        c.wrists().stream()
-                .filter(w -> twins.containsKey(w.part()))
-                .forEach(w -> wrists.add(new DrawnWrist(
-                        twins.get(w.part()), w.drawing(), w.wrist().mirrored(axis))));
-        c.stacks().stream().filter(s -> twins.containsKey(s.part())).forEach(s -> {
-            Optional<String> over = c.part(s.over()).flatMap(p -> twinOf(c, p)).map(Part::id);
-            stacks.add(new DrawnStack(twins.get(s.part()), s.drawing(), over.orElse(s.over())));
-        });
-        List<PastEdge> edges = new ArrayList<>(c.pastEdges());
-        edges.removeIf(e -> twins.containsValue(e.part()));
-        c.pastEdges().stream()
-                .filter(e -> twins.containsKey(e.part()))
-                .forEach(e -> edges.add(new PastEdge(twins.get(e.part()), twins.getOrDefault(e.by(), e.by()))));
-        List<WristBend> bends = new ArrayList<>(c.wristBends());
-        bends.removeIf(b -> twins.containsValue(b.part()));
-        c.wristBends().stream()
-                .filter(b -> twins.containsKey(b.part()))
-                .forEach(b -> bends.add(new WristBend(twins.get(b.part()), b.reach(), b.weights())));
-        List<DrawnGrip> grips = new ArrayList<>(c.grips());
-        grips.removeIf(g -> twins.containsValue(g.part()));
-        c.grips().stream()
-                .filter(g -> twins.containsKey(g.part()))
-                .forEach(g -> grips.add(g.mirrored(twins.get(g.part()), axis)));
-        List<String> held = new ArrayList<>(c.held());
-        held.removeIf(twins::containsValue);
-        c.held().stream().filter(twins::containsKey).map(twins::get).forEach(held::add);
-        return c.withWrists(wrists)
-                .withStacks(stacks)
-                .withPastEdges(edges)
-                .withWristBends(bends)
-                .withGrips(grips)
-                .withHeld(held);
+        Character related = made.withLinks(links).withWindows(windows(made, twins));
+        for (Map.Entry<String, String> e : twins.entrySet()) {
+            Part source = made.part(e.getKey()).orElseThrow();
+            related = related.withPart(
+                    e.getValue(),
+                    t -> relatedAs(source, t, other -> twins.getOrDefault(other, otherPart(made, other))));
+        }
+        return mirrorDials(related, twins);
     }
 
     private static Character makeTwin(Character c, String id, Map<String, String> twins) {
@@ -160,11 +142,16 @@ public final class Mirror {
         Character now;
         if (there.isPresent()) {
             twin = there.get().id();
-            now = c.withPart(twin, t -> reflected(source, c.model().axis(), t.id(), t.name(), side, t.parent()));
+            now = c.withPart(twin, t -> reflected(source, c.model().axis(), t.withSide(side)));
         } else {
             Set<String> taken = new HashSet<>(c.parts().stream().map(Part::id).toList());
             twin = Ids.unused(otherSide(source.name()), taken);
-            Part made = reflected(source, c.model().axis(), twin, otherSide(source.name()), side, parent);
+            Part as = source.with(p -> p.id(twin)
+                    .name(otherSide(source.name()))
+                    .side(side)
+                    .parent(parent)
+                    .runs(List.of()));
+            Part made = reflected(source, c.model().axis(), as);
             now = c.withNewPart(made, c.order().indexOf(id) + 1);
         }
         twins.put(id, twin);
@@ -411,12 +398,10 @@ public final class Mirror {
     public static Character flip(Character c) {
         double axis = c.model().axis();
         List<Part> parts = c.parts().stream()
-                .map(p -> reflected(p, axis, p.id(), p.name(), p.side(), p.parent()))
-                .map(p -> p.withDrawings(
-                        p.drawings().stream()
-                                .map(d -> new Drawing(d.id(), screenTurned(c, p.id(), d), d.art()))
-                                .toList(),
-                        p.shown()))
+                .map(p -> reflected(p, axis, p))
+                .map(p -> p.withDrawings(p.drawings().stream()
+                        .map(d -> d.withName(screenTurned(c, p.id(), d)))
+                        .toList()))
                 .toList();
         List<Dial> dials = c.dials().stream()
                 .map(d -> d.withStops(d.stops().stream().map(Mirror::reflected).toList()))
@@ -427,12 +412,6 @@ public final class Mirror {
                 .withCorners(c.corners().stream()
                         .map(k -> k.withOffsets(mirrored(k.offsets())))
                         .toList())
-                .withWrists(c.wrists().stream()
-                        .map(w ->
-                                new DrawnWrist(w.part(), w.drawing(), w.wrist().mirrored(axis)))
-                        .toList())
-                .withGrips(
-                        c.grips().stream().map(g -> g.mirrored(g.part(), axis)).toList())
                 .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
     }
 

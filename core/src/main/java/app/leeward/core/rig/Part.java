@@ -4,9 +4,13 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * Something that is placed and follows another part.
@@ -17,9 +21,15 @@ import java.util.Optional;
  * @param rest where it stands when nothing poses it
  * @param drawings the drawings that replace each other; may be none for a part that only groups others
  * @param shown id of the drawing shown by default, or {@link #NOTHING}
+ * @param attachment to what of its parent it hangs
+ * @param pastEdges ids of the parts past whose edges alone it shows: what of it lies on their fills is not seen, whatever lies
+ *     over what, and their lines never take part. The line of a nose's profile on a turned face is one
+ * @param wristBend how a hand's wrist bends; empty for one that turns as one piece
+ * @param runs its drawings that play one after the other
  * @param earlierPivots where the pivot was before it was moved, oldest first, as far as something recorded still turns
  *     about it: moving a pivot changes what is recorded from then on and no picture that was there before
  */
+@RecordBuilder
 public record Part(
         String id,
         String name,
@@ -30,7 +40,12 @@ public record Part(
         Placement rest,
         List<Drawing> drawings,
         String shown,
-        List<Point> earlierPivots) {
+        List<Point> earlierPivots,
+        Attachment attachment,
+        List<String> pastEdges,
+        Optional<WristBend> wristBend,
+        List<DrawnRun> runs)
+        implements PartBuilder.With {
     /** The choice to show no drawing at all. */
     public static final String NOTHING = "nothing";
 
@@ -40,7 +55,9 @@ public record Part(
         Objects.requireNonNull(pivot, "pivot");
         Objects.requireNonNull(rest, "rest");
         drawings = List.copyOf(drawings);
-        // stored before there was such a list
+        attachment = attachment == null ? Attachment.PARENT : attachment;
+        pastEdges = pastEdges == null ? List.of() : List.copyOf(pastEdges);
+        wristBend = wristBend == null ? Optional.empty() : wristBend;
         earlierPivots = earlierPivots == null ? List.of() : List.copyOf(earlierPivots);
         if (id.isBlank() || name.isBlank()) {
             throw new IllegalArgumentException("a part needs an id and a name");
@@ -52,6 +69,16 @@ public record Part(
         if (!wanted.equals(NOTHING) && drawings.stream().noneMatch(d -> d.id().equals(wanted))) {
             throw new IllegalArgumentException("'" + name + "' has no drawing '" + wanted + "' to show");
         }
+        if (pastEdges.contains(id)) {
+            throw new IllegalArgumentException("'" + name + "' cannot show past its own edge");
+        }
+        // what plays plays drawings that are there
+        Set<String> there = drawings.stream().map(Drawing::id).collect(Collectors.toSet());
+        runs = runs == null
+                ? List.of()
+                : runs.stream()
+                        .flatMap(r -> r.of(d -> d.equals(NOTHING) || there.contains(d)).stream())
+                        .toList();
     }
 
     /** A part whose pivot was never moved. */
@@ -66,6 +93,35 @@ public record Part(
             List<Drawing> drawings,
             String shown) {
         this(id, name, role, side, parent, pivot, rest, drawings, shown, List.of());
+    }
+
+    /** A part of which nothing more is known. */
+    public Part(
+            String id,
+            String name,
+            PartRole role,
+            Side side,
+            Optional<String> parent,
+            Point pivot,
+            Placement rest,
+            List<Drawing> drawings,
+            String shown,
+            List<Point> earlierPivots) {
+        this(
+                id,
+                name,
+                role,
+                side,
+                parent,
+                pivot,
+                rest,
+                drawings,
+                shown,
+                earlierPivots,
+                Attachment.PARENT,
+                List.of(),
+                Optional.empty(),
+                List.of());
     }
 
     public Optional<Drawing> drawing(String drawingId) {
@@ -83,32 +139,41 @@ public record Part(
                 .bounds());
     }
 
-    public Part withName(String newName) {
-        return new Part(id, newName, role, side, parent, pivot, rest, drawings, shown, earlierPivots);
-    }
-
     public Part withRole(PartRole newRole, Side newSide) {
-        return new Part(id, name, newRole, newSide, parent, pivot, rest, drawings, shown, earlierPivots);
-    }
-
-    public Part withParent(Optional<String> newParent) {
-        return new Part(id, name, role, side, newParent, pivot, rest, drawings, shown, earlierPivots);
+        return with(p -> p.role(newRole).side(newSide));
     }
 
     public Part withPivot(Point newPivot, List<Point> nowEarlier) {
-        return new Part(id, name, role, side, parent, newPivot, rest, drawings, shown, nowEarlier);
-    }
-
-    public Part withRest(Placement newRest) {
-        return new Part(id, name, role, side, parent, pivot, newRest, drawings, shown, earlierPivots);
-    }
-
-    public Part withShown(String drawingId) {
-        return new Part(id, name, role, side, parent, pivot, rest, drawings, drawingId, earlierPivots);
+        return with(p -> p.pivot(newPivot).earlierPivots(nowEarlier));
     }
 
     public Part withDrawings(List<Drawing> newDrawings, String nowShown) {
-        return new Part(id, name, role, side, parent, pivot, rest, newDrawings, nowShown, earlierPivots);
+        return with(p -> p.drawings(newDrawings).shown(nowShown));
+    }
+
+    /** With one drawing changed; the same part when it has no such drawing. */
+    public Part withDrawing(String drawingId, UnaryOperator<Drawing> change) {
+        return withDrawings(drawings.stream()
+                .map(d -> d.id().equals(drawingId) ? change.apply(d) : d)
+                .toList());
+    }
+
+    /** Without what it says about another part, which is gone. */
+    Part forgetting(String gone) {
+        boolean about = pastEdges.contains(gone)
+                || drawings.stream().anyMatch(d -> d.over().equals(Optional.of(gone)));
+        return !about
+                ? this
+                : with(p -> p.pastEdges(
+                                pastEdges.stream().filter(e -> !e.equals(gone)).toList())
+                        .drawings(drawings.stream()
+                                .map(d -> d.over().equals(Optional.of(gone)) ? d.withOver(Optional.empty()) : d)
+                                .toList()));
+    }
+
+    /** Whether it hangs from the grip of the hand it follows. */
+    public boolean inGrip() {
+        return attachment == Attachment.GRIP;
     }
 
     /** What the rest placement turns and grows about: the pivot it had when it was first placed. */

@@ -40,22 +40,13 @@ public final class Scaling {
                                 .toList(),
                         c.pads())
                 .withModel(model)
-                .withWrists(c.wrists().stream()
-                        .map(w ->
-                                new DrawnWrist(w.part(), w.drawing(), w.wrist().transform(m)))
-                        .toList())
-                .withGrips(c.grips().stream()
-                        .map(g -> new DrawnGrip(g.part(), g.drawing(), m.apply(g.at()), g.angle()))
-                        .toList())
                 .withSource(c.source().map(r -> r.then(scale, dx, scale, dy)))
                 .withCanvas(canvas);
     }
 
     private static Part part(Part p, Matrix m) {
         Placement r = p.rest();
-        List<Drawing> drawings = p.drawings().stream()
-                .map(d -> new Drawing(d.id(), d.name(), d.art().transform(m)))
-                .toList();
+        List<Drawing> drawings = p.drawings().stream().map(d -> d.transform(m)).toList();
         List<Point> earlier = p.earlierPivots().stream().map(m::apply).toList();
         return p.withDrawings(drawings, p.shown())
                 .withPivot(m.apply(p.pivot()), earlier)

@@ -7,6 +7,7 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
+import app.leeward.core.art.Wrist;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -15,11 +16,10 @@ import java.util.List;
  * so that the joint stays closed. Every point has a weight, 1 to stay with the arm and 0 to go with the hand; in between it lies
  * between the two places (linear blend skinning).
  *
- * @param part the hand
  * @param reach how far past the wrist's line the bend goes, in widths of the wrist; more than 0, at most {@link #FURTHEST}
  * @param weights what was said of single points; all others weigh by how far past the wrist's line they lie
  */
-public record WristBend(String part, double reach, List<PointWeight> weights) {
+public record WristBend(double reach, List<PointWeight> weights) {
     /** A bend over more than the back of the hand moves fingers. */
     public static final double FURTHEST = 2;
 
@@ -51,7 +51,7 @@ public record WristBend(String part, double reach, List<PointWeight> weights) {
         List<PointWeight> all = new ArrayList<>(weights);
         all.removeIf(w -> w.drawing().equals(one.drawing()) && w.shape() == one.shape() && w.at() == one.at());
         all.add(one);
-        return new WristBend(part, reach, all);
+        return new WristBend(reach, all);
     }
 
     /** What a point weighs by where it lies: 1 up to the wrist's line, and falling smoothly to 0 as far past it as the bend goes. */

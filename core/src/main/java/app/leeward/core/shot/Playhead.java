@@ -78,7 +78,9 @@ public final class Playhead {
             evaluator.character().runs().stream()
                     .filter(r -> r.id().equals(g.run()))
                     .findFirst()
-                    .ifPresent(r -> g.at(frame, r).ifPresent(drawing -> picks.put(r.part(), drawing)));
+                    .ifPresent(r -> g.at(frame, r)
+                            .ifPresent(drawing ->
+                                    evaluator.character().playedBy(r.id()).ifPresent(p -> picks.put(p.id(), drawing))));
         }
         return picks;
     }

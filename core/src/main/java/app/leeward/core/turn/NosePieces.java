@@ -11,7 +11,6 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
-import app.leeward.core.rig.PastEdge;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Window;
 import java.util.ArrayList;
@@ -60,12 +59,11 @@ public final class NosePieces {
         now = now.withNewPart(pieces.get(0), over);
         pieces.add(piece(now, nose, " line past the edge", only(profiles, NosePieces::line)));
         now = now.withNewPart(pieces.get(1), over + 1);
-        List<PastEdge> edges = new ArrayList<>(now.pastEdges());
-        edges.add(new PastEdge(pieces.get(1).id(), face.get().id()));
+        List<String> edge = List.of(face.get().id());
         List<Dial> dials = now.dials().stream()
                 .map(d -> d.id().equals(TurnMaker.DIAL) ? banded(d, nose, pieces) : d)
                 .toList();
-        return Optional.of(now.withPastEdges(edges)
+        return Optional.of(now.withPart(pieces.get(1).id(), p -> p.withPastEdges(edge))
                 .withWindows(within(now, face.get().id(), nose.id()))
                 .withDials(dials, now.pads()));
     }
@@ -110,9 +108,7 @@ public final class NosePieces {
     }
 
     private static List<Drawing> only(List<Drawing> all, UnaryOperator<Artwork> of) {
-        return all.stream()
-                .map(d -> new Drawing(d.id(), d.name(), of.apply(d.art())))
-                .toList();
+        return all.stream().map(d -> d.withArt(of.apply(d.art()))).toList();
     }
 
     private static Artwork filling(Artwork art) {

@@ -4,15 +4,15 @@ import static app.leeward.core.Made.done;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.Told;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnStack;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
-import app.leeward.core.rig.Wrist;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,7 +50,7 @@ class DrawnStackTest {
         Character under = done(c, new StackDrawing("hand-left", "fist", Optional.of("torso")));
         List<String> low = stacked(under, Map.of("hand-left", "fist"));
         assertThat(low.indexOf("hand-left")).isEqualTo(low.indexOf("torso") + 1);
-        assertThat(under.stacks()).hasSize(1);
+        assertThat(Told.overs(under)).hasSize(1);
         Character back = done(under, new StackDrawing("hand-left", "fist", Optional.empty()));
         assertThat(back).isEqualTo(MAN);
     }
@@ -60,32 +60,27 @@ class DrawnStackTest {
         Character c = done(MAN, new StackDrawing("hand-left", "fist", Optional.of("cap")));
         List<String> bare = stacked(c, Map.of("hand-left", "fist", "cap", "nothing"));
         assertThat(bare.get(bare.size() - 1)).isEqualTo("hand-left");
-        assertThat(done(c, new Discard(List.of("cap"))).stacks()).isEmpty();
-        assertThat(done(c, new Discard(List.of("hand-left"))).stacks()).isEmpty();
-        assertThat(done(c, new DropDrawing("hand-left", "fist")).stacks()).isEmpty();
+        assertThat(Told.overs(done(c, new Discard(List.of("cap"))))).isEmpty();
+        assertThat(Told.overs(done(c, new Discard(List.of("hand-left"))))).isEmpty();
+        assertThat(Told.overs(done(c, new DropDrawing("hand-left", "fist")))).isEmpty();
     }
 
     @Test
     void theOtherHandMadeByMirrorHasItsWristsAndPlacesToo() {
         Character c = done(MAN, new StackDrawing("hand-left", "fist", Optional.of("cap")));
         c = done(c, new SetWrist("hand-left", "fist", new Point(650, 800), new Point(670, 800)));
-        Wrist w = c.wrists().get(0).wrist();
+        Wrist w = Told.wrists(c).get("hand-left/fist");
         Character both = done(c, new MirrorSide("hand-left"));
         String right = both.part(PartRole.HAND, Side.RIGHT).orElseThrow().id();
-        assertThat(both.stacks())
-                .contains(new DrawnStack(right, "fist", "cap"), new DrawnStack("hand-left", "fist", "cap"));
+        assertThat(Told.overs(both)).containsEntry(right + "/fist", "cap").containsEntry("hand-left/fist", "cap");
         double axis = both.model().axis();
-        Wrist twin = both.wrists().stream()
-                .filter(x -> x.part().equals(right))
-                .findFirst()
-                .orElseThrow()
-                .wrist();
+        Wrist twin = Told.wrists(both).get(right + "/fist");
         assertThat(twin.middle().x()).isEqualTo(2 * axis - w.middle().x());
         assertThat(twin.middle().y()).isEqualTo(w.middle().y());
         // made again, nothing is said twice
         Character again = done(both, new MirrorSide("hand-left"));
-        assertThat(again.wrists()).hasSize(2);
-        assertThat(again.stacks()).hasSize(2);
+        assertThat(Told.wrists(again)).hasSize(2);
+        assertThat(Told.overs(again)).hasSize(2);
     }
 
     @Test

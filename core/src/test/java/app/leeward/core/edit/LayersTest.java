@@ -11,7 +11,6 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eval.Reason;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnStack;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.StopChange;
@@ -113,8 +112,8 @@ class LayersTest {
     @Test
     void whoDecidesIsTold() {
         Character c = done(FACE, stack("nose", "ear-left"));
-        c = c.withStacks(List.of(
-                new DrawnStack("ear-left", c.part("ear-left").orElseThrow().shown(), "brow-left")));
+        String ear = c.part("ear-left").orElseThrow().shown();
+        c = c.withPart("ear-left", p -> p.withDrawing(ear, d -> d.withOver(Optional.of("brow-left"))));
         String brow = c.part("brow-left").orElseThrow().name();
         Optional<Reason> turned = order(c, Pose.of(Map.of("turn", 60.0)));
         assertThat(turned.orElseThrow().value()).isEqualTo("lies over nose");

@@ -25,12 +25,7 @@ class RunsTest {
 
     private static DrawnRun run(Way way) {
         return new DrawnRun(
-                "wave",
-                "hand-left",
-                "Wave",
-                List.of(new RunStep("a", 2), new RunStep("b", 1), new RunStep("c", 3)),
-                way,
-                "");
+                "wave", "Wave", List.of(new RunStep("a", 2), new RunStep("b", 1), new RunStep("c", 3)), way, "");
     }
 
     @Test
@@ -38,10 +33,10 @@ class RunsTest {
         assertThat(String.join("", run(Way.ONCE).round())).isEqualTo("aabccc");
         assertThat(String.join("", run(Way.LOOP).round())).isEqualTo("aabccc");
         assertThat(String.join("", run(Way.THERE_AND_BACK).round())).isEqualTo("aabcccb");
-        DrawnRun one = new DrawnRun("x", "p", "One", List.of(new RunStep("a", 2)), Way.THERE_AND_BACK, "");
+        DrawnRun one = new DrawnRun("x", "One", List.of(new RunStep("a", 2)), Way.THERE_AND_BACK, "");
         assertThat(one.round()).containsExactly("a", "a");
-        DrawnRun two = new DrawnRun(
-                "x", "p", "Two", List.of(new RunStep("a", 1), new RunStep("b", 2)), Way.THERE_AND_BACK, "");
+        DrawnRun two =
+                new DrawnRun("x", "Two", List.of(new RunStep("a", 1), new RunStep("b", 2)), Way.THERE_AND_BACK, "");
         assertThat(two.round()).containsExactly("a", "b", "b");
     }
 

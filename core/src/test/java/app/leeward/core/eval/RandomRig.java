@@ -14,7 +14,6 @@ import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnStack;
 import app.leeward.core.rig.HeadView;
 import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Part;
@@ -84,7 +83,7 @@ final class RandomRig {
         return c.withCorners(corners)
                 .withLooks(looks)
                 .withViews(Optional.of(new ViewSet("turn", views, bands)))
-                .withStacks(List.of(new DrawnStack(ids.get(4), drawing(), ids.get(0))));
+                .withPart(ids.get(4), p -> p.withDrawing(drawing(), d -> d.withOver(Optional.of(ids.get(0)))));
     }
 
     private String any() {

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.Told;
+import app.leeward.core.art.Grip;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.edit.Discard;
 import app.leeward.core.edit.DropDrawing;
 import app.leeward.core.edit.Flip;
@@ -25,13 +28,11 @@ import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eval.Reason;
 import app.leeward.core.intake.Offer;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.DrawnGrip;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
-import app.leeward.core.rig.Wrist;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.List;
@@ -134,35 +135,35 @@ class GripsTest {
     void lettingGoTakingAwayAndFlippingKeepWhatIsThere() {
         Character c = held(30);
         Character free = done(c, new Hold(BELL, Optional.empty()));
-        assertThat(free.held()).isEmpty();
+        assertThat(Told.held(free)).isEmpty();
         assertThat(free.part(BELL).orElseThrow().parent())
                 .isEqualTo(c.part(HAND).orElseThrow().parent());
-        assertThat(free.grips()).as("the grip waits for the next thing").hasSize(1);
+        assertThat(Told.grips(free)).as("the grip waits for the next thing").hasSize(1);
         Character flipped = done(c, new Flip());
         double axis = flipped.model().axis();
-        assertThat(flipped.grips().get(0).at().x()).isCloseTo(2 * axis - GRIP.x(), within(1e-9));
-        assertThat(flipped.grips().get(0).angle()).isEqualTo(-30);
+        assertThat(flipped.grip(HAND, "fist").orElseThrow().at().x()).isCloseTo(2 * axis - GRIP.x(), within(1e-9));
+        assertThat(flipped.grip(HAND, "fist").orElseThrow().angle()).isEqualTo(-30);
         assertThat(bell(flipped, Pose.REST)
                         .matrix()
                         .apply(new Point(2 * axis - 115, 145))
                         .x())
                 .isCloseTo(2 * axis - GRIP.x(), within(1e-6));
-        assertThat(done(c, new DropDrawing(HAND, "fist")).grips()).isEmpty();
+        assertThat(Told.grips(done(c, new DropDrawing(HAND, "fist")))).isEmpty();
         Character without = done(c, new Discard(List.of(BELL)));
-        assertThat(without.held()).isEmpty();
+        assertThat(Told.held(without)).isEmpty();
     }
 
     @Test
     void whatIsHungElsewhereIsSeenAgain() {
         Character c = held(0);
         Character hung = done(c, new Hang(List.of(BELL), Optional.of("head")));
-        assertThat(hung.held()).isEmpty();
+        assertThat(Told.held(hung)).isEmpty();
         assertThat(new Evaluator(hung)
                         .frame(new Pose(Map.of(), Map.of(HAND, "open"), Map.of(), Map.of()))
                         .of(BELL))
                 .isPresent();
         Character noHand = done(c, new ReadAs(List.of(new Offer(HAND, PartRole.OTHER, Side.LEFT))));
-        assertThat(noHand.held()).isEmpty();
+        assertThat(Told.held(noHand)).isEmpty();
     }
 
     /** The open hand drawn a quarter turn off and twice as large: brought onto the wrist, its grip goes along. */
@@ -175,7 +176,7 @@ class GripsTest {
         c = done(c, new SetWrist(HAND, "fist", there.first(), there.second()));
         c = done(c, new SetWrist(HAND, "open", drawn.first(), drawn.second()));
         Character mended = done(c, new RegisterHand(HAND, "open", false));
-        DrawnGrip grip = mended.grip(HAND, "open").orElseThrow();
+        Grip grip = mended.grip(HAND, "open").orElseThrow();
         assertThat(grip.at().x()).isCloseTo(500 - 420 / 2.0, within(1e-9));
         assertThat(grip.at().y()).isCloseTo(520 - 500 / 2.0, within(1e-9));
         assertThat(Math.abs(grip.angle() - 30)).isCloseTo(180, within(1e-9));

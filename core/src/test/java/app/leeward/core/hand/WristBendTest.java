@@ -11,6 +11,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
+import app.leeward.core.art.Wrist;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.edit.BendWrist;
@@ -25,11 +26,9 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
-import app.leeward.core.rig.Wrist;
 import app.leeward.core.rig.WristBend;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.geometry.euclidean.twod.AffineTransformMatrix2D;
@@ -139,7 +138,7 @@ class WristBendTest {
     @Test
     void weightsFallFromTheWristsLineAsHermitesStepDoes() {
         Wrist wrist = new Wrist(new Point(500, 520), new Point(500, 480));
-        WristBend bend = new WristBend("hand", 0.5, List.of());
+        WristBend bend = new WristBend(0.5, List.of());
         assertThat(wrist.past(new Point(480, 300))).isCloseTo(0.5, within(1e-12));
         assertThat(bend.weight(wrist, new Point(520, 500))).as("on the arm").isEqualTo(1);
         assertThat(bend.weight(wrist, new Point(490, 500))).as("half way").isCloseTo(0.5, within(1e-12));
@@ -175,21 +174,7 @@ class WristBendTest {
         String copy = now.drawings().get(1).id();
         // drawn elsewhere, turned and half as large: its wrist tells which point is which
         Matrix m = Matrix.translate(100, 40).times(Matrix.rotate(35)).times(Matrix.scale(0.5, 0.5));
-        c = c.withPart(
-                now.id(),
-                p -> p.withDrawings(
-                        p.drawings().stream()
-                                .map(d -> d.id().equals(copy)
-                                        ? new app.leeward.core.art.Drawing(
-                                                copy, d.name(), d.art().transform(m))
-                                        : d)
-                                .toList(),
-                        open));
-        List<app.leeward.core.rig.DrawnWrist> wrists = new ArrayList<>(c.wrists());
-        wrists.removeIf(w -> w.drawing().equals(copy));
-        wrists.add(new app.leeward.core.rig.DrawnWrist(
-                now.id(), copy, c.wrist(now.id(), open).orElseThrow().transform(m)));
-        c = c.withWrists(wrists);
+        c = c.withPart(now.id(), p -> p.withDrawing(copy, d -> d.transform(m)).withShown(open));
         c = done(c, new WeighPoint(now.id(), open, 0, 4, 0.7, true));
         assertThat(c.wristBend(now.id()).orElseThrow().weights())
                 .containsExactlyInAnyOrder(
@@ -237,6 +222,6 @@ class WristBendTest {
         assertThat(refused(c, new WeighPoint(hand, open, 0, 1, 1.5, false))).isEqualTo("weight");
         assertThat(refused(c, new WeighPoint(hand, open, 0, 7, 0.5, false))).isEqualTo("no-point");
         assertThat(refused(c, new WeighPoint(hand, open, 4, 1, 0.5, false))).isEqualTo("no-point");
-        assertThatThrownBy(() -> new WristBend(hand, 3, List.of())).hasMessageContaining("not 3.0");
+        assertThatThrownBy(() -> new WristBend(3, List.of())).hasMessageContaining("not 3.0");
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.Told;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
@@ -21,7 +22,6 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
-import app.leeward.core.rig.PastEdge;
 import app.leeward.core.rig.Pose;
 import java.util.List;
 import java.util.Map;
@@ -64,7 +64,7 @@ class NosePiecesTest {
         String face = c.part(PartRole.FACE).orElseThrow().id();
         String filling = noses.get(1).id();
         String line = noses.get(2).id();
-        assertThat(c.pastEdges()).containsExactly(new PastEdge(line, face));
+        assertThat(Told.pastEdges(c)).containsExactly(Map.entry(line, List.of(face)));
         assertThat(noses.get(1).parent()).contains(nose.id());
         assertThat(noses.get(1).drawings()).allMatch(d -> d.art().shapes().stream()
                 .noneMatch(s -> s.stroke().visible()));
@@ -92,7 +92,7 @@ class NosePiecesTest {
     @Test
     void bothSidesAreMirrorImages() {
         Character c = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
-        String line = c.pastEdges().get(0).part();
+        String line = Told.pastEdges(c).keySet().iterator().next();
         Part part = c.part(line).orElseThrow();
         double axis = c.model().axis();
         var right = at(c, 40).of(line).orElseThrow();

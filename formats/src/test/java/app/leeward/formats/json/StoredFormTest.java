@@ -167,7 +167,9 @@ class StoredFormTest {
             Frame frame = new Evaluator(c).frame(pose(f));
             sameFrame(f.get("placed"), FrameNumbers.of(frame), c.name() + " " + f.get("dials"));
         }
-        assertThat(frames).hasSizeGreaterThanOrEqualTo(3 * characters.size());
+        if (schema == 1) {
+            assertThat(frames).hasSizeGreaterThanOrEqualTo(3 * characters.size());
+        }
     }
 
     private static Pose pose(JsonNode f) {
@@ -242,10 +244,11 @@ class StoredFormTest {
         assertThat(later.read(
                         1, "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60.0,\"pose\":" + push + "}", Edit.class))
                 .isEqualTo(new app.leeward.core.edit.Record("turn", 60, nudge));
-        ObjectNode adopt = (ObjectNode) lines(1, "edits.jsonl").stream()
+        JsonNode stored = lines(1, "edits.jsonl").stream()
                 .filter(e -> e.get("kind").asText().equals("adopt"))
                 .findFirst()
                 .orElseThrow();
+        ObjectNode adopt = (ObjectNode) tree(json.write(Edit.class, json.read(1, stored.toString(), Edit.class)));
         ObjectNode character = (ObjectNode) adopt.get("character");
         character.set("title", character.remove("name"));
         assertThat(((app.leeward.core.edit.Adopt) later.read(2, adopt.toString(), Edit.class))

@@ -1,7 +1,4 @@
-package app.leeward.core.rig;
-
-import app.leeward.core.art.Matrix;
-import app.leeward.core.art.Point;
+package app.leeward.core.art;
 
 /**
  * Where a drawing of a hand meets its forearm: two points in order, in the drawing's coordinates.
