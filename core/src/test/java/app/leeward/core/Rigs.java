@@ -40,6 +40,25 @@ public final class Rigs {
                 new Segment.Close());
     }
 
+    /** An outline from the absolute commands M, L, C and Z of SVG. */
+    public static Path path(String data) {
+        List<Segment> out = new ArrayList<>();
+        for (String part : data.split("(?=[MCLZ])")) {
+            String[] n = part.substring(1).trim().split("[ ,]+");
+            switch (part.charAt(0)) {
+                case 'M' -> out.add(new Segment.Move(pointAt(n, 0)));
+                case 'L' -> out.add(new Segment.Line(pointAt(n, 0)));
+                case 'C' -> out.add(new Segment.Cubic(pointAt(n, 0), pointAt(n, 2), pointAt(n, 4)));
+                default -> out.add(new Segment.Close());
+            }
+        }
+        return new Path(out);
+    }
+
+    private static Point pointAt(String[] n, int i) {
+        return new Point(Double.parseDouble(n[i]), Double.parseDouble(n[i + 1]));
+    }
+
     public static Path box(double x, double y, double w, double h) {
         return Path.of(
                 new Segment.Move(new Point(x, y)),

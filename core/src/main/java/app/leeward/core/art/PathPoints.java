@@ -23,7 +23,7 @@ public final class PathPoints {
         Segment held = segment(s, at);
         if (hold != Hold.POINT) {
             if (!(held instanceof Segment.Cubic c)) {
-                throw new IllegalArgumentException("segment " + at + " is no curve and has no handles");
+                throw new IllegalArgumentException("Segment " + at + " is no curve and has no handles.");
             }
             s.set(
                     at,
@@ -56,19 +56,19 @@ public final class PathPoints {
         if (held instanceof Segment.Cubic c) {
             return hold == Hold.FIRST_HANDLE ? c.c1() : c.c2();
         }
-        throw new IllegalArgumentException("segment " + at + " is no curve and has no handles");
+        throw new IllegalArgumentException("Segment " + at + " is no curve and has no handles.");
     }
 
     /** One more point on a segment, {@code t} of the way along it; the outline does not change (de Casteljau). */
     public static Path added(Path path, int at, double t) {
         if (!(t > 0 && t < 1)) {
-            throw new IllegalArgumentException("a new point lies inside its segment, not at " + t);
+            throw new IllegalArgumentException("A new point lies inside its segment, not at " + t + ".");
         }
         List<Segment> s = new ArrayList<>(path.segments());
         Segment held = segment(s, at);
         if (held instanceof Segment.Move) {
             throw new IllegalArgumentException(
-                    "segment " + at + " begins an outline and has nothing to add a point on");
+                    "Segment " + at + " begins an outline and has nothing to add a point on.");
         }
         Point from = start(s, at);
         if (held instanceof Segment.Line l) {
@@ -85,7 +85,7 @@ public final class PathPoints {
             Point to = end(s.get(beginning(s, at)));
             s.add(at, new Segment.Line(from.towards(to, t)));
         } else {
-            throw new IllegalArgumentException("a move has no inside to put a point on");
+            throw new IllegalArgumentException("A move has no inside to put a point on.");
         }
         return new Path(s);
     }
@@ -100,7 +100,7 @@ public final class PathPoints {
                 .filter(x -> !(x instanceof Segment.Close))
                 .count();
         if (points - same.size() < 2) {
-            throw new IllegalArgumentException("an outline keeps at least two points");
+            throw new IllegalArgumentException("An outline keeps at least two points.");
         }
         if (same.size() == 2 || gone instanceof Segment.Move) {
             return withoutBeginning(s, first, same);
@@ -171,7 +171,7 @@ public final class PathPoints {
 
     private static Segment segment(List<Segment> s, int at) {
         if (at < 0 || at >= s.size()) {
-            throw new IllegalArgumentException("there is no point " + at + "; the outline has " + s.size());
+            throw new IllegalArgumentException("There is no point " + at + "; the outline has " + s.size() + ".");
         }
         return s.get(at);
     }
@@ -186,7 +186,7 @@ public final class PathPoints {
         if (s instanceof Segment.Cubic c) {
             return c.to();
         }
-        throw new IllegalArgumentException("the closing of an outline is no point of its own");
+        throw new IllegalArgumentException("The closing of an outline is no point of its own.");
     }
 
     private static Segment endMoved(Segment s, Point by) {

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
@@ -46,7 +47,7 @@ public record AddGroup(String name, List<String> parts) implements Edit {
                 .filter(p -> parts.stream().noneMatch(o -> !o.equals(p) && before.follows(p, o)))
                 .toList();
         if (top.isEmpty()) {
-            return new Outcome.Refused("no-parts", "A group needs at least one part: choose some first.");
+            return new Outcome.Refused(RefusalCode.NO_PARTS, "A group needs at least one part: choose some first.");
         }
         Set<String> taken = before.parts().stream().map(Part::id).collect(Collectors.toSet());
         String id = Ids.unused(name, taken);

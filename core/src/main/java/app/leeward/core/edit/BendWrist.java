@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.hand.Hands;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.WristBend;
@@ -37,7 +38,7 @@ public record BendWrist(String part, double reach) implements Edit {
         }
         if (!(reach >= 0 && reach <= WristBend.FURTHEST)) {
             return new Outcome.Refused(
-                    "reach",
+                    RefusalCode.REACH,
                     String.format(
                             Locale.ROOT,
                             "A wrist bends over 0 to %.0f %% of its width, not %.0f %%.",
@@ -52,7 +53,7 @@ public record BendWrist(String part, double reach) implements Edit {
         if (found.part(part).orElseThrow().drawings().stream()
                 .allMatch(d -> d.wrist().isEmpty())) {
             return new Outcome.Refused(
-                    "no-wrist", "None of its drawings has a wrist; put the two points of one first.");
+                    RefusalCode.NO_WRIST, "None of its drawings has a wrist; put the two points of one first.");
         }
         WristBend bend = new WristBend(reach, there.map(WristBend::weights).orElse(List.of()));
         return Edits.onPart(found, part, p -> p.withWristBend(Optional.of(bend)));

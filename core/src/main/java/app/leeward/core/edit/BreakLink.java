@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
@@ -18,7 +19,7 @@ public record BreakLink(String part) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (before.linkOf(part).isEmpty()) {
-            return new Outcome.Refused("no-link", Edits.nameOf(before, part) + " is not linked to another side.");
+            return new Outcome.Refused(RefusalCode.NO_LINK, Edits.nameOf(before, part) + " is not linked to another side.");
         }
         return new Outcome.Done(before.withLinks(
                 before.links().stream().filter(l -> !l.joins(part)).toList()));

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.EyeBuilder;
 import app.leeward.core.intake.Offer;
 import app.leeward.core.intake.Reading;
@@ -25,7 +26,7 @@ public record BuildEyes() implements Edit {
         EyeBuilder.Built built = EyeBuilder.build(before);
         if (built.made().isEmpty()) {
             return new Outcome.Refused(
-                    "eyes-whole",
+                    RefusalCode.EYES_WHOLE,
                     "There is nothing to make: every eye has its white and both lids, or there is no outline or white"
                             + " to make them from.");
         }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
@@ -29,7 +30,7 @@ public record CopyDrawing(String part, String drawing, String name) implements E
         }
         Optional<Drawing> from = before.part(part).flatMap(p -> p.drawing(drawing));
         if (from.isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         return Edits.onPart(before, part, p -> {
             List<Drawing> drawings = new ArrayList<>(p.drawings());

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.List;
@@ -29,7 +30,7 @@ public record Discard(List<String> parts) implements Edit {
             return Edits.noPart(gone.get());
         }
         if (parts.size() >= before.parts().size()) {
-            return new Outcome.Refused("last-part", "A character keeps at least one part.");
+            return new Outcome.Refused(RefusalCode.LAST_PART, "A character keeps at least one part.");
         }
         Character c = before;
         for (String id : parts) {

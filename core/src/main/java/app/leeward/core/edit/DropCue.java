@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.rig.Character;
 import java.util.Set;
@@ -19,7 +20,7 @@ public record DropCue(String cue) implements Edit {
     @Override
     public Outcome on(Character before) {
         return before.cue(cue).isEmpty()
-                ? new Outcome.Refused("no-cue", "There is no cue '" + cue + "' any more.")
+                ? new Outcome.Refused(RefusalCode.NO_CUE, "There is no cue '" + cue + "' any more.")
                 : new Outcome.Done(before.withCues(
                         before.cues().stream().filter(q -> !q.id().equals(cue)).toList()));
     }

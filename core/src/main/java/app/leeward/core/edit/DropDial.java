@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import java.util.Set;
@@ -19,7 +20,7 @@ public record DropDial(String dial) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (before.dial(dial).isEmpty()) {
-            return new Outcome.Refused("no-dial", "There is no dial '" + dial + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + dial + "' any more.");
         }
         return new Outcome.Done(before.withDials(
                         before.dials().stream()

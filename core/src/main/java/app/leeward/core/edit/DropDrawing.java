@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -26,7 +27,7 @@ public record DropDrawing(String part, String drawing) implements Edit {
             return Edits.noPart(part);
         }
         if (p.drawing(drawing).isEmpty()) {
-            return new Outcome.Refused("no-drawing", p.name() + " has no drawing '" + drawing + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, p.name() + " has no drawing '" + drawing + "' any more.");
         }
         boolean serves = before.mouths().part().equals(Optional.of(part))
                 && before.mouths().drawings().contains(drawing);
@@ -36,7 +37,7 @@ public record DropDrawing(String part, String drawing) implements Edit {
                 .anyMatch(b -> b.bands().stream().anyMatch(x -> x.drawing().equals(drawing)));
         if (serves || asked) {
             return new Outcome.Refused(
-                    "in-use",
+                    RefusalCode.IN_USE,
                     serves
                             ? "This mouth serves sounds; let others serve them first."
                             : "A dial shows this drawing; take its band away first.");

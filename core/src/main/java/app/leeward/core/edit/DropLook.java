@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Look;
 import java.util.Set;
@@ -26,6 +27,6 @@ public record DropLook(String look) implements Edit {
     }
 
     static Outcome gone(String look) {
-        return new Outcome.Refused("no-look", "There is no look '" + look + "' any more.");
+        return new Outcome.Refused(RefusalCode.NO_LOOK, "There is no look '" + look + "' any more.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.rig.Character;
@@ -21,7 +22,7 @@ public record DropMood(String mood) implements Edit {
     @Override
     public Outcome on(Character before) {
         return before.mouths().mood(mood).isEmpty()
-                ? new Outcome.Refused("no-mood", "There is no such mood any more.")
+                ? new Outcome.Refused(RefusalCode.NO_MOOD, "There is no such mood any more.")
                 : new Outcome.Done(MouthSet.withoutMood(before, mood));
     }
 }

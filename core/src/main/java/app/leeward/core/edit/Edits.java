@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Attachment;
@@ -100,12 +101,12 @@ public final class Edits {
     /** The refusal of a name that is empty or too long; empty for a good one. */
     static Optional<Outcome> badName(String name) {
         if (name == null || name.isBlank()) {
-            return Optional.of(new Outcome.Refused("no-name", "A name cannot be empty."));
+            return Optional.of(new Outcome.Refused(RefusalCode.NO_NAME, "A name cannot be empty."));
         }
         return name.strip().length() <= LONGEST_NAME
                 ? Optional.empty()
                 : Optional.of(new Outcome.Refused(
-                        "long-name",
+                        RefusalCode.LONG_NAME,
                         "A name has at most " + LONGEST_NAME + " letters; this one has "
                                 + name.strip().length() + "."));
     }
@@ -115,7 +116,7 @@ public final class Edits {
     }
 
     static Outcome.Refused noPart(String id) {
-        return new Outcome.Refused("no-part", "There is no part '" + id + "' any more.");
+        return new Outcome.Refused(RefusalCode.NO_PART, "There is no part '" + id + "' any more.");
     }
 
     /** The first of these ids that is no part. */
@@ -150,5 +151,5 @@ public final class Edits {
         return false;
     }
 
-    static final Outcome TOO_FAR = new Outcome.Refused("too-far", "That would move the part far off the canvas.");
+    static final Outcome TOO_FAR = new Outcome.Refused(RefusalCode.TOO_FAR, "That would move the part far off the canvas.");
 }

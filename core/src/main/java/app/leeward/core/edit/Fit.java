@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Scaling;
@@ -30,7 +31,7 @@ public record Fit(double scale, double dx, double dy, Canvas canvas) implements 
     public Outcome on(Character before) {
         if (!(scale >= 1e-4 && scale <= 1e4)) {
             return new Outcome.Refused(
-                    "scale", "A character can be scaled to 0.01 % up to 1000000 %, not by " + scale + ".");
+                    RefusalCode.SCALE, "A character can be scaled to 0.01 % up to 1000000 %, not by " + scale + ".");
         }
         if (!(Math.abs(dx) <= 1e7 && Math.abs(dy) <= 1e7)) {
             return Edits.TOO_FAR;

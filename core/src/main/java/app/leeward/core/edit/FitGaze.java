@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.GazeMaker;
 import app.leeward.core.rig.Character;
 import java.util.Set;
@@ -21,7 +22,7 @@ public record FitGaze() implements Edit {
         Character made = GazeMaker.addTo(before);
         return made == before
                 ? new Outcome.Refused(
-                        "no-pupil", "No eye has a pupil inside a white, or is a dot, so there is nothing to look with.")
+                        RefusalCode.NO_PUPIL, "No eye has a pupil inside a white, or is a dot, so there is nothing to look with.")
                 : new Outcome.Done(made);
     }
 }

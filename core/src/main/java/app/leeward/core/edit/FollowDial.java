@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Follow;
 import app.leeward.core.dial.Followers;
@@ -35,7 +36,7 @@ public record FollowDial(String dial, Follow follow) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (before.dial(follow.leader()).isEmpty()) {
-            return new Outcome.Refused("no-dial", "There is no dial '" + follow.leader() + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + follow.leader() + "' any more.");
         }
         Outcome outcome = OnDial.change(before, dial, d -> {
             List<Follow> all = new ArrayList<>(d.follows());
@@ -47,7 +48,7 @@ public record FollowDial(String dial, Follow follow) implements Edit {
             Optional<List<String>> round = Followers.round(done.character().dials(), dial);
             if (round.isPresent()) {
                 return new Outcome.Refused(
-                        "round",
+                        RefusalCode.ROUND,
                         "These would follow each other round and round: " + String.join(" follows ", round.get())
                                 + ".");
             }

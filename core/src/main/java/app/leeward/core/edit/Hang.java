@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
@@ -52,7 +53,7 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
                 .findFirst();
         if (circle.isPresent()) {
             return new Outcome.Refused(
-                    "circle",
+                    RefusalCode.CIRCLE,
                     Edits.nameOf(before, circle.get()) + " cannot follow " + Edits.nameOf(before, parent.orElseThrow())
                             + ", which follows it.");
         }
@@ -63,7 +64,7 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
             }
             return new Outcome.Done(c);
         } catch (IllegalStateException e) {
-            return new Outcome.Refused("flat", "A part cannot follow one that is flattened to a line.");
+            return new Outcome.Refused(RefusalCode.FLAT, "A part cannot follow one that is flattened to a line.");
         }
     }
 

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -31,7 +32,7 @@ public record HangDial(String dial, Optional<String> part) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (part.isPresent() && before.part(part.get()).isEmpty()) {
-            return new Outcome.Refused("no-part", "There is no part '" + part.get() + "' to offer it with.");
+            return new Outcome.Refused(RefusalCode.NO_PART, "There is no part '" + part.get() + "' to offer it with.");
         }
         return OnDial.change(before, dial, d -> d.hangingOn(part));
     }

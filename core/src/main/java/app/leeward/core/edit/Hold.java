@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Attachment;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -42,18 +43,18 @@ public record Hold(String part, Optional<String> hand) implements Edit {
             Optional<String> up = thing.get().parent().flatMap(before::part).flatMap(Part::parent);
             return thing.get().inGrip()
                     ? Edits.onPart(before, part, p -> p.withParent(up).withAttachment(Attachment.PARENT))
-                    : new Outcome.Refused("not-held", Edits.nameOf(before, part) + " is not in a hand.");
+                    : new Outcome.Refused(RefusalCode.NOT_HELD, Edits.nameOf(before, part) + " is not in a hand.");
         }
         Optional<Part> holds = before.part(hand.get());
         if (holds.isEmpty()) {
             return Edits.noPart(hand.get());
         }
         if (holds.get().role() != PartRole.HAND) {
-            return new Outcome.Refused("no-hand", holds.get().name() + " is no hand; only hands have grips.");
+            return new Outcome.Refused(RefusalCode.NO_HAND, holds.get().name() + " is no hand; only hands have grips.");
         }
         if (before.follows(hand.get(), part)) {
             return new Outcome.Refused(
-                    "circle", holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
+                    RefusalCode.CIRCLE, holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
         }
         List<String> order = new ArrayList<>(before.order());
         order.remove(part);

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DialSides;
 import java.util.List;
@@ -32,7 +33,7 @@ public record JoinDials(List<String> dials) implements Edit {
             try {
                 now = DialSides.join(now, id);
             } catch (IllegalArgumentException e) {
-                return new Outcome.Refused("no-half", "There is no other half of the dial '" + id + "' to put it to.");
+                return new Outcome.Refused(RefusalCode.NO_HALF, "There is no other half of the dial '" + id + "' to put it to.");
             }
         }
         return new Outcome.Done(now);

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
@@ -37,7 +38,7 @@ public record JoinSet(String part, String into) implements Edit {
         Part from = before.part(part).orElseThrow();
         Part to = before.part(into).orElseThrow();
         if (part.equals(into) || from.drawings().isEmpty()) {
-            return new Outcome.Refused("no-drawing", from.name() + " has no drawing to give to " + to.name() + ".");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, from.name() + " has no drawing to give to " + to.name() + ".");
         }
         Evaluator rest = new Evaluator(before);
         Matrix place = rest.atRest(Optional.of(into)).inverse().times(rest.atRest(Optional.of(part)));

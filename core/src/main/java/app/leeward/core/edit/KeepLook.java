@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.look.Looks;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
@@ -53,6 +54,6 @@ public record KeepLook(
         return kept.isPresent()
                 ? new Outcome.Done(kept.get())
                 : new Outcome.Refused(
-                        "empty-look", "Everything is at rest, so there is nothing to keep. Move a dial first.");
+                        RefusalCode.EMPTY_LOOK, "Everything is at rest, so there is nothing to keep. Move a dial first.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
 import app.leeward.core.rig.Ids;
@@ -67,23 +68,23 @@ public record KeepRun(String part, String name, List<String> drawings, List<Inte
     private Optional<Outcome> unsound(Part of) {
         if (drawings.isEmpty() || drawings.size() != frames.size()) {
             return Optional.of(
-                    new Outcome.Refused("run-empty", "A run needs drawings, and how long each of them stays."));
+                    new Outcome.Refused(RefusalCode.RUN_EMPTY, "A run needs drawings, and how long each of them stays."));
         }
         for (int i = 0; i < drawings.size(); i++) {
             if (!of.offers(drawings.get(i))) {
                 return Optional.of(new Outcome.Refused(
-                        "no-drawing", of.name() + " has no drawing '" + drawings.get(i) + "' any more."));
+                        RefusalCode.NO_DRAWING, of.name() + " has no drawing '" + drawings.get(i) + "' any more."));
             }
             if (frames.get(i) < 1) {
                 return Optional.of(new Outcome.Refused(
-                        "run-frames",
+                        RefusalCode.RUN_FRAMES,
                         "Drawing " + (i + 1) + " of the run stays for " + frames.get(i)
                                 + " frames; it needs one at least."));
             }
         }
         return frames.stream().mapToLong(Integer::longValue).sum() > DrawnRun.LONGEST
                 ? Optional.of(new Outcome.Refused(
-                        "run-long",
+                        RefusalCode.RUN_LONG,
                         "A run lasts " + DrawnRun.LONGEST + " frames at most; make some of its drawings shorter."))
                 : Optional.empty();
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
@@ -28,7 +29,7 @@ final class Kits {
     }
 
     static Outcome.Refused gone(String id) {
-        return new Outcome.Refused("no-kit", "There is no kit '" + id + "' any more.");
+        return new Outcome.Refused(RefusalCode.NO_KIT, "There is no kit '" + id + "' any more.");
     }
 
     /** Another kit of that name in that set. */
@@ -41,7 +42,7 @@ final class Kits {
     /** Why these choices cannot be made; empty when they can. */
     static Optional<Outcome> unsound(Character c, Map<String, String> choices) {
         if (choices.isEmpty()) {
-            return Optional.of(new Outcome.Refused("empty-kit", "Choose at least one drawing for it first."));
+            return Optional.of(new Outcome.Refused(RefusalCode.EMPTY_KIT, "Choose at least one drawing for it first."));
         }
         for (Map.Entry<String, String> choice : choices.entrySet()) {
             Optional<Part> part = c.part(choice.getKey());
@@ -50,7 +51,7 @@ final class Kits {
             }
             if (!part.get().offers(choice.getValue())) {
                 return Optional.of(new Outcome.Refused(
-                        "no-drawing", part.get().name() + " has no drawing '" + choice.getValue() + "'."));
+                        RefusalCode.NO_DRAWING, part.get().name() + " has no drawing '" + choice.getValue() + "'."));
             }
         }
         return Optional.empty();

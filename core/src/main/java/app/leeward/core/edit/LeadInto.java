@@ -29,7 +29,7 @@ public record LeadInto(String drawing, String from) implements Edit {
         try {
             return new Outcome.Done(MouthSet.ledInto(before, drawing, from));
         } catch (MouthProblem e) {
-            return new Outcome.Refused(e.code(), e.getMessage());
+            return new Outcome.Refused(e.reason(), e.getMessage());
         }
     }
 }

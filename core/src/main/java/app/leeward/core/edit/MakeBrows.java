@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.rig.Character;
 import java.util.List;
@@ -34,7 +35,7 @@ public record MakeBrows() implements Edit {
                     || before.dial(dial.id() + "-left").isPresent();
             Optional<Character> made = there ? Optional.of(now) : dial.addTo(now);
             if (made.isEmpty()) {
-                return new Outcome.Refused("no-pieces", "There is no brow to move.");
+                return new Outcome.Refused(RefusalCode.NO_PIECES, "There is no brow to move.");
             }
             now = made.get();
         }

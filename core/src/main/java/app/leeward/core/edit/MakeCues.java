@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.look.ReadyCue;
 import app.leeward.core.rig.Character;
@@ -26,6 +27,6 @@ public record MakeCues() implements Edit {
                         : ReadyMade.SQUINT.addTo(before).orElse(before));
         return made.isPresent()
                 ? new Outcome.Done(made.get())
-                : new Outcome.Refused("no-dials", "There is no gaze, blink or squint for a cue to move.");
+                : new Outcome.Refused(RefusalCode.NO_DIALS, "There is no gaze, blink or squint for a cue to move.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.rig.Character;
 import java.util.Locale;
@@ -28,6 +29,6 @@ public record MakeDial(ReadyMade dial) implements Edit {
         Optional<Character> made = dial.addTo(before);
         return made.isPresent()
                 ? new Outcome.Done(made.get())
-                : new Outcome.Refused("no-pieces", "There is no piece that the dial " + dial.words() + " could pose.");
+                : new Outcome.Refused(RefusalCode.NO_PIECES, "There is no piece that the dial " + dial.words() + " could pose.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.turn.HeadDial;
 import java.util.Objects;
@@ -28,7 +29,7 @@ public record MakeHeadDial(HeadDial dial) implements Edit {
         return made.isPresent()
                 ? new Outcome.Done(made.get())
                 : new Outcome.Refused(
-                        "no-pieces",
+                        RefusalCode.NO_PIECES,
                         "There is nothing yet that the dial " + dial.words() + " could pose"
                                 + (dial == HeadDial.NOD || dial == HeadDial.HAIR_DRAG
                                         ? "; it needs a head turn first."

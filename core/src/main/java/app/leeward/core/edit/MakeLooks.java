@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.look.Prototype;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
@@ -23,6 +24,6 @@ public record MakeLooks() implements Edit {
         return made.isPresent()
                 ? new Outcome.Done(made.get())
                 : new Outcome.Refused(
-                        "no-pieces", "There are no brows, lids, cheeks, nose or mouth that a look could move.");
+                        RefusalCode.NO_PIECES, "There are no brows, lids, cheeks, nose or mouth that a look could move.");
     }
 }

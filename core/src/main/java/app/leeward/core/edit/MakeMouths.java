@@ -54,7 +54,7 @@ public record MakeMouths(
         try {
             return new Outcome.Done(work.get());
         } catch (MouthProblem e) {
-            return new Outcome.Refused(e.code(), e.getMessage());
+            return new Outcome.Refused(e.reason(), e.getMessage());
         }
     }
 }

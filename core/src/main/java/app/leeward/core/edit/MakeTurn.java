@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.TurnPlan.BallSetting;
 import app.leeward.core.turn.TurnMaker;
@@ -39,12 +40,12 @@ public record MakeTurn(Optional<BallSetting> ball) implements Edit {
     public Outcome on(Character before) {
         if (before.views().isPresent()) {
             return new Outcome.Refused(
-                    "turn-by-views",
+                    RefusalCode.TURN_BY_VIEWS,
                     "This head turns by exchanging its views; to move pieces on the way, record them at a stop.");
         }
         if (TurnMaker.fitted(before).isEmpty()) {
             return new Outcome.Refused(
-                    "no-head", "There is no head with a face on it yet; say on Parts which part is which.");
+                    RefusalCode.NO_HEAD, "There is no head with a face on it yet; say on Parts which part is which.");
         }
         return new Outcome.Done(TurnMaker.make(before, wanted(before).orElseThrow()));
     }

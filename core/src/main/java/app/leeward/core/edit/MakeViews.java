@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.intake.Views;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.PartRole;
@@ -22,7 +23,7 @@ public record MakeViews() implements Edit {
     public Outcome on(Character before) {
         if (before.parts().stream().filter(p -> p.role() == PartRole.VIEW).count() < 2) {
             return new Outcome.Refused(
-                    "views-few",
+                    RefusalCode.VIEWS_FEW,
                     "A head is exchanged from two views on: make groups of pieces views on the Parts bench.");
         }
         return new Outcome.Done(Views.addTo(before.withViews(Optional.empty())));

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Shape;
@@ -32,7 +33,7 @@ public record MarkFingers(String part, String drawing, int shape, boolean before
     public Outcome on(Character now) {
         Optional<Drawing> d = now.part(part).flatMap(p -> p.drawing(drawing));
         if (d.isEmpty() || shape < 0 || shape >= d.get().art().shapes().size()) {
-            return new Outcome.Refused("no-shape", "There is no such shape any more.");
+            return new Outcome.Refused(RefusalCode.NO_SHAPE, "There is no such shape any more.");
         }
         List<Shape> shapes = new ArrayList<>(d.get().art().shapes());
         Shape s = shapes.get(shape);

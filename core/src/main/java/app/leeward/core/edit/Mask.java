@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Window;
 import java.util.ArrayList;
@@ -29,11 +30,11 @@ public record Mask(String by, String part, boolean on) implements Edit {
         }
         if (on && (by.equals(part) || masksThrough(before, part, by))) {
             return new Outcome.Refused(
-                    "circle", Edits.nameOf(before, by) + " is itself seen through " + Edits.nameOf(before, part) + ".");
+                    RefusalCode.CIRCLE, Edits.nameOf(before, by) + " is itself seen through " + Edits.nameOf(before, part) + ".");
         }
         if (on && before.part(by).orElseThrow().drawings().isEmpty()) {
             return new Outcome.Refused(
-                    "no-window", Edits.nameOf(before, by) + " has no drawing, so it has no fill to look through.");
+                    RefusalCode.NO_WINDOW, Edits.nameOf(before, by) + " has no drawing, so it has no fill to look through.");
         }
         return new Outcome.Done(before.withWindows(windows(before)));
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.eye.BlinkMaker;
@@ -31,7 +32,7 @@ public record MendLid(String part) implements Edit {
         Optional<Artwork> art = LidMender.mended(before, part);
         if (art.isEmpty()) {
             return new Outcome.Refused(
-                    "no-lid",
+                    RefusalCode.NO_LID,
                     lid.get().name() + " is no lid with a fill over a white, so there is nothing to enlarge.");
         }
         List<Drawing> drawings = lid.get().drawings().stream()

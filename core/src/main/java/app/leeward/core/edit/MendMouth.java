@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.lips.MouthFinding;
@@ -40,7 +41,7 @@ public record MendMouth(String drawing, MouthFinding.Kind finding) implements Ed
         Optional<Drawing> start = MouthSet.start(before);
         Optional<Drawing> broken = Optional.ofNullable(mouth).flatMap(p -> p.drawing(drawing));
         if (start.isEmpty() || broken.isEmpty()) {
-            return new Outcome.Refused("no-drawing", "The mouth has no drawing '" + drawing + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "The mouth has no drawing '" + drawing + "' any more.");
         }
         return MakeMouths.make(() -> {
             Artwork mended = MouthMender.mended(broken.get().art(), start.get().art(), finding);

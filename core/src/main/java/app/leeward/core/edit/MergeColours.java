@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -34,7 +35,7 @@ public record MergeColours(Map<String, String> into) implements Edit {
             String to = from;
             for (int i = 0; into.containsKey(to); i++) {
                 if (i > into.size()) {
-                    return new Outcome.Refused("circle", "The colours would merge into each other in a circle.");
+                    return new Outcome.Refused(RefusalCode.CIRCLE, "The colours would merge into each other in a circle.");
                 }
                 to = into.get(to);
             }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Mirror;
 import app.leeward.core.rig.Part;
@@ -32,7 +33,7 @@ public record MirrorSide(String part) implements Edit {
         }
         if (from.get().side() == Side.NONE) {
             return new Outcome.Refused(
-                    "no-side",
+                    RefusalCode.NO_SIDE,
                     from.get().name()
                             + " belongs to neither side, so it has no other one. Say which side it is on first.");
         }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
@@ -18,7 +19,7 @@ public record MoveAxis(double x) implements Edit {
     @Override
     public Outcome on(Character before) {
         return Edits.tooFar(before, x)
-                ? new Outcome.Refused("too-far", "That is far off the canvas.")
+                ? new Outcome.Refused(RefusalCode.TOO_FAR, "That is far off the canvas.")
                 : new Outcome.Done(before.withModel(before.model().withAxis(x)));
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.ModelLine;
 import java.util.Set;
@@ -19,7 +20,7 @@ public record MoveModelLine(String name, double y) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (Edits.tooFar(before, y)) {
-            return new Outcome.Refused("too-far", "That is far off the canvas.");
+            return new Outcome.Refused(RefusalCode.TOO_FAR, "That is far off the canvas.");
         }
         return Edits.badName(name)
                 .orElseGet(

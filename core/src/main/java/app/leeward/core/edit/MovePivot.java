@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
@@ -37,7 +38,7 @@ public record MovePivot(String part, Point to) implements Edit {
             return Edits.noPart(part);
         }
         if (Edits.tooFar(before, to.x(), to.y())) {
-            return new Outcome.Refused("too-far", "That would put the pivot far off the canvas.");
+            return new Outcome.Refused(RefusalCode.TOO_FAR, "That would put the pivot far off the canvas.");
         }
         Part p = moved.get();
         boolean restTurns = p.earlierPivots().isEmpty() && turns(p.rest());

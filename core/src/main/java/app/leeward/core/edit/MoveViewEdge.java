@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadView;
@@ -42,7 +43,7 @@ public record MoveViewEdge(int after, double at) implements Edit {
         Optional<ViewSet> moved = before.views().flatMap(v -> v.withEdge(after, at));
         if (moved.isEmpty()) {
             return new Outcome.Refused(
-                    "view-edge", "There a view would have no room left: keep the edge between its two neighbours.");
+                    RefusalCode.VIEW_EDGE, "There a view would have no room left: keep the edge between its two neighbours.");
         }
         return new Outcome.Done(before.withViews(moved));
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -23,13 +24,13 @@ public record NameDrawing(String part, String drawing, String name) implements E
             return bad.get();
         }
         if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         boolean taken = before.part(part).orElseThrow().drawings().stream()
                 .anyMatch(d -> !d.id().equals(drawing) && d.name().equalsIgnoreCase(name.strip()));
         if (taken) {
             return new Outcome.Refused(
-                    "name-taken", Edits.nameOf(before, part) + " has a drawing called " + name.strip() + " already.");
+                    RefusalCode.NAME_TAKEN, Edits.nameOf(before, part) + " has a drawing called " + name.strip() + " already.");
         }
         return Edits.onPart(
                 before,

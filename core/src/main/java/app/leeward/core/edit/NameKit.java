@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Kit;
 import java.util.Optional;
@@ -30,7 +31,7 @@ public record NameKit(String kit, String name, String set) implements Edit {
         }
         Optional<Kit> other = Kits.namesake(before, name.strip(), set.strip());
         return other.filter(k -> !k.id().equals(kit)).isPresent()
-                ? new Outcome.Refused("kit-taken", "There is a kit " + name.strip() + " there already.")
+                ? new Outcome.Refused(RefusalCode.KIT_TAKEN, "There is a kit " + name.strip() + " there already.")
                 : Kits.change(before, kit, k -> k.named(name.strip(), set));
     }
 }

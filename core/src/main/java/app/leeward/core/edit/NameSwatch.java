@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Swatch;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
@@ -24,11 +25,11 @@ public record NameSwatch(String colour, String name) implements Edit {
             return refused.get();
         }
         if (before.palette().stream().noneMatch(s -> s.colour().equals(colour))) {
-            return new Outcome.Refused("no-colour", "The palette has no colour " + colour + " any more.");
+            return new Outcome.Refused(RefusalCode.NO_COLOUR, "The palette has no colour " + colour + " any more.");
         }
         if (before.palette().stream()
                 .anyMatch(s -> s.name().equals(name.strip()) && !s.colour().equals(colour))) {
-            return new Outcome.Refused("name-taken", "Another colour is called '" + name.strip() + "' already.");
+            return new Outcome.Refused(RefusalCode.NAME_TAKEN, "Another colour is called '" + name.strip() + "' already.");
         }
         return new Outcome.Done(before.withPalette(before.palette().stream()
                 .map(s -> s.colour().equals(colour) ? new Swatch(name.strip(), colour) : s)

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.Character;
@@ -50,22 +51,22 @@ public record NewDial(String name, double from, double to, double rest, String u
     /** The refusal of a range that no dial can have; empty for a good one. */
     static Optional<Outcome> badRange(double from, double to, double rest, String unit) {
         if (!Double.isFinite(from) || !Double.isFinite(to) || !Double.isFinite(rest)) {
-            return Optional.of(new Outcome.Refused("bad-range", "A dial goes from a number to a number."));
+            return Optional.of(new Outcome.Refused(RefusalCode.BAD_RANGE, "A dial goes from a number to a number."));
         }
         if (!(from < to)) {
             return Optional.of(new Outcome.Refused(
-                    "bad-range",
+                    RefusalCode.BAD_RANGE,
                     "A dial needs some way to go: it cannot run from " + Edits.plain(from) + " to " + Edits.plain(to)
                             + "."));
         }
         if (rest < from || rest > to) {
             return Optional.of(new Outcome.Refused(
-                    "bad-range",
+                    RefusalCode.BAD_RANGE,
                     "Rest lies inside the range, not at " + Edits.plain(rest) + " of " + Edits.plain(from) + " to "
                             + Edits.plain(to) + "."));
         }
         return unit.length() > 8
-                ? Optional.of(new Outcome.Refused("bad-unit", "A unit has at most 8 letters."))
+                ? Optional.of(new Outcome.Refused(RefusalCode.BAD_UNIT, "A unit has at most 8 letters."))
                 : Optional.empty();
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.eye.PupilOffset;
 import app.leeward.core.rig.Character;
@@ -38,6 +39,6 @@ public record OffsetPupil(String eye, double dx, double dy) implements Edit {
         Optional<Character> apart = PupilOffset.of(before, eye, dx, dy);
         return apart.isPresent()
                 ? new Outcome.Done(apart.get())
-                : new Outcome.Refused("no-pupil", Edits.nameOf(before, eye) + " has no pupil to set apart.");
+                : new Outcome.Refused(RefusalCode.NO_PUPIL, Edits.nameOf(before, eye) + " has no pupil to set apart.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import java.util.List;
@@ -13,7 +14,7 @@ final class OnDial {
     static Outcome change(Character c, String id, UnaryOperator<Dial> change) {
         Dial dial = c.dial(id).orElse(null);
         if (dial == null) {
-            return new Outcome.Refused("no-dial", "There is no dial '" + id + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + id + "' any more.");
         }
         try {
             Dial changed = change.apply(dial);
@@ -21,7 +22,7 @@ final class OnDial {
                     c.dials().stream().map(d -> d.id().equals(id) ? changed : d).toList();
             return new Outcome.Done(c.withDials(dials, c.pads()));
         } catch (IllegalArgumentException e) {
-            return new Outcome.Refused("bad-stop", e.getMessage());
+            return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
         }
     }
 

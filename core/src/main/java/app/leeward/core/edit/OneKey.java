@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 
 /** A key does one thing: whoever gets one takes it from whatever had it. */
@@ -24,6 +25,6 @@ final class OneKey {
 
     static Outcome.Refused bad(String key) {
         return new Outcome.Refused(
-                "bad-key", "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
+                RefusalCode.BAD_KEY, "A key is one letter a to z, but not w, or a digit 1 to 9; '" + key + "' is not.");
     }
 }

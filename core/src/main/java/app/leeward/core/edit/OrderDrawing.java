@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.rig.Character;
 import java.util.ArrayList;
@@ -25,12 +26,12 @@ public record OrderDrawing(String part, String drawing, int to) implements Edit 
     @Override
     public Outcome on(Character before) {
         if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         List<Drawing> drawings = new ArrayList<>(before.part(part).orElseThrow().drawings());
         if (to < 0 || to >= drawings.size()) {
             return new Outcome.Refused(
-                    "place", "The set has " + drawings.size() + " drawings; there is no place " + (to + 1) + ".");
+                    RefusalCode.PLACE, "The set has " + drawings.size() + " drawings; there is no place " + (to + 1) + ".");
         }
         Drawing moved = drawings.stream()
                 .filter(d -> d.id().equals(drawing))

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 
 /** What became of an edit. */
@@ -9,8 +10,13 @@ public sealed interface Outcome {
     /**
      * The edit cannot be made; nothing changed.
      *
-     * @param code stable, for programs
+     * @param reason for programs
      * @param says one sentence a rigger understands
      */
-    record Refused(String code, String says) implements Outcome {}
+    record Refused(RefusalCode reason, String says) implements Outcome {
+        /** The reason as it goes over the wire. */
+        public String code() {
+            return reason.word();
+        }
+    }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
@@ -27,10 +28,10 @@ public record PaintShape(String part, String drawing, int shape, String fill, St
         boolean unknown = before.palette().stream().noneMatch(s -> s.colour().equals(fill)) && !fill.isEmpty()
                 || before.palette().stream().noneMatch(s -> s.colour().equals(line)) && !line.isEmpty();
         if (unknown) {
-            return new Outcome.Refused("no-colour", "That colour is not in the palette: add it there first.");
+            return new Outcome.Refused(RefusalCode.NO_COLOUR, "That colour is not in the palette: add it there first.");
         }
         if (!(width >= 0 && width <= 1000)) {
-            return new Outcome.Refused("line-width", "A line is 0 to 1000 units wide.");
+            return new Outcome.Refused(RefusalCode.LINE_WIDTH, "A line is 0 to 1000 units wide.");
         }
         return Redrawing.shape(before, part, drawing, shape, s -> s.painted(fill, line, width));
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
@@ -55,11 +56,11 @@ public record Place(String part, Placement rest) implements Edit {
                 || Math.abs(rest.skewX()) > 85
                 || Math.max(Math.abs(rest.scaleX()), Math.abs(rest.scaleY())) > 1000) {
             return new Outcome.Refused(
-                    "flat",
+                    RefusalCode.FLAT,
                     "A part keeps 0.1 % to 100000 % of its size and a skew within 85°, or it could not be seen.");
         }
         if (rest.opacity() < 0 || rest.opacity() > 1) {
-            return new Outcome.Refused("opacity", "Opacity lies between 0 and 100 %.");
+            return new Outcome.Refused(RefusalCode.OPACITY, "Opacity lies between 0 and 100 %.");
         }
         return Edits.onPart(before, part, p -> p.withRest(aboutPresentPivot(p)));
     }

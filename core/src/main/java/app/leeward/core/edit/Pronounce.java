@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.speech.Phone;
 import java.util.List;
@@ -26,7 +27,7 @@ public record Pronounce(String word, List<Phone> phones) implements Edit {
     @Override
     public Outcome on(Character before) {
         return word.isBlank() || phones.isEmpty()
-                ? new Outcome.Refused("no-sounds", "A word needs at least one sound.")
+                ? new Outcome.Refused(RefusalCode.NO_SOUNDS, "A word needs at least one sound.")
                 : new Outcome.Done(before.withLexicon(before.lexicon().with(word.strip(), phones)));
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.MirroredPoints;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
@@ -51,7 +52,7 @@ public record PullPoint(
                 .flatMap(p -> p.drawing(drawing))
                 .map(d -> d.art().shapes());
         if (shapes.isEmpty() || shape < 0 || shape >= shapes.get().size()) {
-            return new Outcome.Refused("no-drawing", "There is no such outline any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such outline any more.");
         }
         Path path = shapes.get().get(shape).path();
         return OnDial.change(before, dial, d -> {

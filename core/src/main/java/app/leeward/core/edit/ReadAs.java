@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.intake.Offer;
 import app.leeward.core.intake.Reading;
 import app.leeward.core.rig.Character;
@@ -41,14 +42,14 @@ public record ReadAs(List<Offer> offers) implements Edit {
             return Edits.noPart(gone.get());
         }
         if (offers.isEmpty()) {
-            return new Outcome.Refused("no-parts", "There is nothing to take for anything.");
+            return new Outcome.Refused(RefusalCode.NO_PARTS, "There is nothing to take for anything.");
         }
         for (Offer o : offers) {
             boolean empty =
                     before.part(o.part()).map(Part::drawings).orElseThrow().isEmpty();
             if (empty && o.role() != PartRole.OTHER && o.role() != PartRole.HEAD && o.role() != PartRole.EYE) {
                 return new Outcome.Refused(
-                        "no-drawing",
+                        RefusalCode.NO_DRAWING,
                         Edits.nameOf(before, o.part()) + " has no drawing, so it cannot be the "
                                 + o.role().words() + ".");
             }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Swatch;
@@ -36,10 +37,10 @@ public record Recolour(String from, String to) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (!HEX.matcher(to).matches()) {
-            return new Outcome.Refused("colour", "A colour is written like #1a2b3c, not '" + to + "'.");
+            return new Outcome.Refused(RefusalCode.COLOUR, "A colour is written like #1a2b3c, not '" + to + "'.");
         }
         if (named(before, from).isEmpty()) {
-            return new Outcome.Refused("no-colour", "The palette has no colour " + from + " any more.");
+            return new Outcome.Refused(RefusalCode.NO_COLOUR, "The palette has no colour " + from + " any more.");
         }
         List<Part> parts = before.parts().stream().map(this::part).toList();
         boolean merged = named(before, to).isPresent();

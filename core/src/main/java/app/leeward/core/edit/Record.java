@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Recorder;
 import app.leeward.core.rig.Character;
@@ -37,7 +38,7 @@ public record Record(String dial, double at, Edit pose) implements Edit, ShapesD
         Optional<Part> part = Posing.part(before, pose);
         if (part.isEmpty()) {
             return new Outcome.Refused(
-                    "not-posed",
+                    RefusalCode.NOT_POSED,
                     "Only places, sizes, turns, drawings and the stacking order can be recorded at a stop.");
         }
         String id = part.get().id();

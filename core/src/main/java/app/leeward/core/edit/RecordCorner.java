@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Corner;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
@@ -36,22 +37,22 @@ public record RecordCorner(String a, double atA, String b, double atB, Edit pose
         Optional<Dial> one = before.dial(a);
         Optional<Dial> other = before.dial(b);
         if (part.isEmpty()) {
-            return new Outcome.Refused("not-posed", "Only places, sizes and turns can be recorded as a correction.");
+            return new Outcome.Refused(RefusalCode.NOT_POSED, "Only places, sizes and turns can be recorded as a correction.");
         }
         if (one.isEmpty() || other.isEmpty()) {
-            return new Outcome.Refused("no-dial", "There is no dial '" + (one.isEmpty() ? a : b) + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + (one.isEmpty() ? a : b) + "' any more.");
         }
         if (a.equals(b)) {
-            return new Outcome.Refused("one-dial", "A correction lies between two dials.");
+            return new Outcome.Refused(RefusalCode.ONE_DIAL, "A correction lies between two dials.");
         }
         if (atA == one.get().rest() || atB == other.get().rest()) {
-            return new Outcome.Refused("at-rest", "A correction needs both dials away from their rest.");
+            return new Outcome.Refused(RefusalCode.AT_REST, "A correction needs both dials away from their rest.");
         }
         try {
             OnDial.inside(one.get(), atA);
             OnDial.inside(other.get(), atB);
         } catch (IllegalArgumentException e) {
-            return new Outcome.Refused("bad-stop", e.getMessage());
+            return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
         }
         List<Corner> corners = new ArrayList<>(before.corners());
         Corner there = corners.stream()

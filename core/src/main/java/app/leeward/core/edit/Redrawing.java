@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Path;
@@ -26,7 +27,7 @@ final class Redrawing {
             return Edits.noPart(part);
         }
         if (p.get().drawing(drawing).isEmpty()) {
-            return new Outcome.Refused("no-drawing", p.get().name() + " has no drawing '" + drawing + "' any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, p.get().name() + " has no drawing '" + drawing + "' any more.");
         }
         List<Drawing> drawings = p.get().drawings().stream()
                 .map(d -> d.id().equals(drawing)
@@ -57,7 +58,7 @@ final class Redrawing {
                     ? new Outcome.Done(reshaped(c, done.character(), part, drawing, change))
                     : redrawn;
         } catch (IllegalArgumentException e) {
-            return new Outcome.Refused("no-such-point", e.getMessage());
+            return new Outcome.Refused(RefusalCode.NO_SUCH_POINT, e.getMessage());
         }
     }
 

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.hand.Hands;
 import app.leeward.core.rig.Character;
@@ -36,7 +37,7 @@ public record RegisterHand(String part, String drawing, boolean keepSize) implem
     public Outcome on(Character before) {
         Optional<Part> hand = before.part(part);
         if (hand.isEmpty() || !drawing.isEmpty() && hand.get().drawing(drawing).isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         List<String> ids = drawing.isEmpty()
                 ? hand.get().drawings().stream()
@@ -53,7 +54,7 @@ public record RegisterHand(String part, String drawing, boolean keepSize) implem
         }
         return brought == 0
                 ? new Outcome.Refused(
-                        "no-wrist",
+                        RefusalCode.NO_WRIST,
                         "No wrist was found to bring onto another; put the wrist's two points there by hand.")
                 : new Outcome.Done(now);
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadView;
 import app.leeward.core.turn.ViewMender;
@@ -33,18 +34,18 @@ public record RegisterViews(String view) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (before.views().isEmpty()) {
-            return new Outcome.Refused("views-none", "This head has no views to register.");
+            return new Outcome.Refused(RefusalCode.VIEWS_NONE, "This head has no views to register.");
         }
         Optional<Character> mended =
                 view.isEmpty() ? Optional.of(ViewMender.all(before)) : ViewMender.registered(before, view);
         if (mended.isEmpty()) {
             return new Outcome.Refused(
-                    "view-main",
+                    RefusalCode.VIEW_MAIN,
                     "The others are registered to this view, and it stands on the model lines: move one of the others, or the"
                             + " chin line.");
         }
         return mended.get().equals(before)
-                ? new Outcome.Refused("views-registered", "Necks and heights agree already.")
+                ? new Outcome.Refused(RefusalCode.VIEWS_REGISTERED, "Necks and heights agree already.")
                 : new Outcome.Done(mended.get());
     }
 }

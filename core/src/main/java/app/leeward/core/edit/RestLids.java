@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.eye.LidLine;
 import app.leeward.core.rig.Character;
@@ -33,11 +34,11 @@ public record RestLids(double upper, double lower) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (upper < LEAST || upper > MOST || lower < LEAST || lower > MOST) {
-            return new Outcome.Refused("lid-height", "Lids rest between −50 and 90 % of their way.");
+            return new Outcome.Refused(RefusalCode.LID_HEIGHT, "Lids rest between −50 and 90 % of their way.");
         }
         Optional<Character> rested = LidLine.resting(before, upper, lower);
         return rested.isPresent()
                 ? new Outcome.Done(rested.get())
-                : new Outcome.Refused("no-lid", "No lid of this character travels, so none can rest elsewhere.");
+                : new Outcome.Refused(RefusalCode.NO_LID, "No lid of this character travels, so none can rest elsewhere.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
 import java.util.function.Function;
@@ -26,6 +27,6 @@ final class Runs {
                         p -> p.withRuns(p.runs().stream()
                                 .flatMap(r -> r.id().equals(id) ? change.apply(r) : Stream.of(r))
                                 .toList())))
-                .orElse(new Outcome.Refused("no-run", "There is no run '" + id + "' any more."));
+                .orElse(new Outcome.Refused(RefusalCode.NO_RUN, "There is no run '" + id + "' any more."));
     }
 }

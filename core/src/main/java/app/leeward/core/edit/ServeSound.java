@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
@@ -52,11 +53,11 @@ public record ServeSound(Viseme viseme, String drawing, String mood) implements 
                 .flatMap(p -> p.drawing(drawing))
                 .isPresent();
         if (!known && !drawing.isEmpty()) {
-            return new Outcome.Refused("no-drawing", "The mouth has no drawing '" + drawing + "'.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "The mouth has no drawing '" + drawing + "'.");
         }
         Optional<Mood> row = chart.mood(mood);
         if (!mood.isEmpty() && row.isEmpty()) {
-            return new Outcome.Refused("no-mood", "There is no such mood any more.");
+            return new Outcome.Refused(RefusalCode.NO_MOOD, "There is no such mood any more.");
         }
         Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
         drawn.putAll(row.map(Mood::drawn).orElse(chart.drawn()));
@@ -66,7 +67,7 @@ public record ServeSound(Viseme viseme, String drawing, String mood) implements 
             drawn.put(viseme, drawing);
         }
         if (drawn.isEmpty() && row.isEmpty()) {
-            return new Outcome.Refused("last-mouth", "This is the last mouth that serves a sound; keep one.");
+            return new Outcome.Refused(RefusalCode.LAST_MOUTH, "This is the last mouth that serves a sound; keep one.");
         }
         return new Outcome.Done(
                 before.withMouths(row.isPresent() ? chart.with(row.get().withDrawn(drawn)) : chart.withDrawn(drawn)));

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Grip;
 import app.leeward.core.art.Point;
 import app.leeward.core.rig.Character;
@@ -30,10 +31,10 @@ public record SetGrip(String part, String drawing, Optional<Point> at, double an
     @Override
     public Outcome on(Character before) {
         if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         if (!Double.isFinite(angle)) {
-            return new Outcome.Refused("no-number", "A grip's angle is a number of degrees.");
+            return new Outcome.Refused(RefusalCode.NO_NUMBER, "A grip's angle is a number of degrees.");
         }
         if (at.isPresent() && Edits.tooFar(before, at.get().x(), at.get().y())) {
             return Edits.TOO_FAR;

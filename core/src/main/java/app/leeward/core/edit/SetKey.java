@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawingKey;
 import java.util.ArrayList;
@@ -43,7 +44,7 @@ public record SetKey(String part, String drawing, String key) implements Edit {
                 .filter(p -> !p.drawings().isEmpty() && p.offers(drawing))
                 .isPresent();
         if (!there) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         if (!key.isEmpty() && !DrawingKey.fits(key)) {
             return OneKey.bad(key);

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.mouth.MouthChart;
@@ -45,18 +46,18 @@ public record SetMood(String mood, String name, double corners, double tension) 
         boolean twice =
                 chart.moods().stream().anyMatch(m -> m.name().equalsIgnoreCase(name.strip()) && !m.id().equals(mood));
         if (twice) {
-            return new Outcome.Refused("mood-twice", "There is a mood '" + name.strip() + "' already.");
+            return new Outcome.Refused(RefusalCode.MOOD_TWICE, "There is a mood '" + name.strip() + "' already.");
         }
         if (mood.isEmpty()) {
             if (chart.moods().size() >= MouthSet.MOST_MOODS) {
-                return new Outcome.Refused("moods-many", "A character has at most " + MouthSet.MOST_MOODS + " moods.");
+                return new Outcome.Refused(RefusalCode.MOODS_MANY, "A character has at most " + MouthSet.MOST_MOODS + " moods.");
             }
             String id = Ids.unused(name, chart.moods().stream().map(Mood::id).collect(Collectors.toSet()));
             return remade(before, new Mood(id, name.strip(), corners, tension, Map.of()), Set.of(id));
         }
         Mood was = chart.mood(mood).orElse(null);
         return was == null
-                ? new Outcome.Refused("no-mood", "There is no such mood any more.")
+                ? new Outcome.Refused(RefusalCode.NO_MOOD, "There is no such mood any more.")
                 : remade(before, new Mood(mood, name.strip(), corners, tension, was.drawn()), Set.of());
     }
 

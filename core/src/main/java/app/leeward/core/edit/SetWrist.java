@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Numbers;
@@ -35,10 +36,10 @@ public record SetWrist(String part, String drawing, Point first, Point second) i
     public Outcome on(Character before) {
         Optional<Drawing> d = before.part(part).flatMap(p -> p.drawing(drawing));
         if (d.isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         if (first.distance(second) < 1e-3) {
-            return new Outcome.Refused("wrist-point", "The two points of a wrist must lie apart.");
+            return new Outcome.Refused(RefusalCode.WRIST_POINT, "The two points of a wrist must lie apart.");
         }
         Point fingers = d.get().art().bounds().map(Box::centre).orElse(first);
         Point across = second.minus(first);

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.Optional;
@@ -29,6 +30,6 @@ public record Show(String part, String drawing) implements Edit {
         }
         return shown.get().offers(drawing)
                 ? Edits.onPart(before, part, p -> p.withShown(drawing))
-                : new Outcome.Refused("no-drawing", shown.get().name() + " has no drawing '" + drawing + "'.");
+                : new Outcome.Refused(RefusalCode.NO_DRAWING, shown.get().name() + " has no drawing '" + drawing + "'.");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -35,11 +36,11 @@ public record ShowPast(String part, Optional<String> by) implements Edit {
             return Edits.noPart(by.get());
         }
         if (by.equals(Optional.of(part))) {
-            return new Outcome.Refused("own-edge", "A part cannot show past its own edge.");
+            return new Outcome.Refused(RefusalCode.OWN_EDGE, "A part cannot show past its own edge.");
         }
         if (by.flatMap(before::part).filter(p -> p.drawings().isEmpty()).isPresent()) {
             return new Outcome.Refused(
-                    "no-window", Edits.nameOf(before, by.get()) + " has no drawing, so it has no edge to show past.");
+                    RefusalCode.NO_WINDOW, Edits.nameOf(before, by.get()) + " has no drawing, so it has no edge to show past.");
         }
         return Edits.onPart(before, part, p -> p.withPastEdges(by.stream().toList()));
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DialSides;
@@ -39,11 +40,11 @@ public record SplitDial(List<String> dials) implements Edit {
         for (String id : dials) {
             Optional<Dial> whole = before.dial(id);
             if (whole.isEmpty()) {
-                return new Outcome.Refused("no-dial", "There is no dial '" + id + "' any more.");
+                return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + id + "' any more.");
             }
             if (!DialSides.canSplit(before, whole.get())) {
                 return new Outcome.Refused(
-                        "no-sides",
+                        RefusalCode.NO_SIDES,
                         whole.get().name()
                                 + " cannot be taken apart: it poses a part that is neither left nor right, or only one side.");
             }

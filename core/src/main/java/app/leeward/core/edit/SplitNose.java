@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.turn.NosePieces;
 import java.util.Set;
@@ -22,7 +23,7 @@ public record SplitNose() implements Edit {
                 .<Outcome>map(Outcome.Done::new)
                 .orElseGet(
                         () -> new Outcome.Refused(
-                                "no-profile",
+                                RefusalCode.NO_PROFILE,
                                 "A nose comes apart when it has a drawing from the front and one whose name says profile, and lies on a face that no views turn."));
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +37,7 @@ public record Stack(List<String> parts, Optional<String> above) implements Edit 
             return Edits.noPart(gone.get());
         }
         if (above.isPresent() && parts.contains(above.get())) {
-            return new Outcome.Refused("order", "A part cannot lie in front of itself.");
+            return new Outcome.Refused(RefusalCode.ORDER, "A part cannot lie in front of itself.");
         }
         List<String> moved = before.order().stream().filter(parts::contains).toList();
         List<String> order = new ArrayList<>(before.order());

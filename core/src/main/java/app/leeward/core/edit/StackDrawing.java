@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -28,13 +29,13 @@ public record StackDrawing(String part, String drawing, Optional<String> over) i
     @Override
     public Outcome on(Character before) {
         if (before.part(part).flatMap(p -> p.drawing(drawing)).isEmpty()) {
-            return new Outcome.Refused("no-drawing", "There is no such drawing any more.");
+            return new Outcome.Refused(RefusalCode.NO_DRAWING, "There is no such drawing any more.");
         }
         if (over.isPresent() && before.part(over.get()).isEmpty()) {
             return Edits.noPart(over.get());
         }
         if (over.equals(Optional.of(part))) {
-            return new Outcome.Refused("stack-itself", "A drawing cannot lie over its own part.");
+            return new Outcome.Refused(RefusalCode.STACK_ITSELF, "A drawing cannot lie over its own part.");
         }
         return Edits.onPart(before, part, p -> p.withDrawing(drawing, d -> d.withOver(over)));
     }

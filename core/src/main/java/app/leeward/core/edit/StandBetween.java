@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
@@ -38,15 +39,15 @@ public record StandBetween(String part, String upper, String lower) implements E
         Optional<Double> top = before.model().line(upper);
         Optional<Double> foot = before.model().line(lower);
         if (top.isEmpty() || foot.isEmpty()) {
-            return new Outcome.Refused("no-line", "There is no model line '" + (top.isEmpty() ? upper : lower) + "'.");
+            return new Outcome.Refused(RefusalCode.NO_LINE, "There is no model line '" + (top.isEmpty() ? upper : lower) + "'.");
         }
         if (!(foot.get() - top.get() > 1e-6)) {
-            return new Outcome.Refused("lines-crossed", "'" + upper + "' has to lie above '" + lower + "'.");
+            return new Outcome.Refused(RefusalCode.LINES_CROSSED, "'" + upper + "' has to lie above '" + lower + "'.");
         }
         Matrix rest = new Evaluator(before).atRest(Optional.of(part));
         if (Math.abs(rest.b()) > 1e-9 || rest.d() <= 0) {
             return new Outcome.Refused(
-                    "turned-at-rest",
+                    RefusalCode.TURNED_AT_REST,
                     of.get().name() + " is turned at rest; straighten it before it is stood on lines.");
         }
         double y0 = (top.get() - rest.f()) / rest.d();

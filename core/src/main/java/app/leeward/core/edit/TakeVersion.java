@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.intake.LayerChange;
 import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
@@ -40,7 +41,7 @@ public record TakeVersion(String file, Character read, List<String> keys) implem
         Optional<String> unknown = keys.stream().filter(k -> !known.contains(k)).findFirst();
         if (unknown.isPresent()) {
             return new Outcome.Refused(
-                    "no-change", "There is no change '" + unknown.get() + "' in " + file + " any more.");
+                    RefusalCode.NO_CHANGE, "There is no change '" + unknown.get() + "' in " + file + " any more.");
         }
         Set<String> wanted = new HashSet<>(keys);
         Character c = versions.taken(wanted);

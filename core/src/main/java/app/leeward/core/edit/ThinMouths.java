@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.rig.Character;
 import java.util.Set;
@@ -21,7 +22,7 @@ public record ThinMouths(int count) implements Edit {
         try {
             return new Outcome.Done(before.withMouths(MouthSet.thinned(before.mouths(), count)));
         } catch (IllegalArgumentException e) {
-            return new Outcome.Refused("mouth-count", e.getMessage());
+            return new Outcome.Refused(RefusalCode.MOUTH_COUNT, e.getMessage());
         }
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Shape;
@@ -33,7 +34,7 @@ public record Tidy() implements Edit {
             stray.add(key(s.part(), s.drawing(), s.shape()));
         }
         if (stray.isEmpty()) {
-            return new Outcome.Refused("nothing-stray", "There is no stray geometry.");
+            return new Outcome.Refused(RefusalCode.NOTHING_STRAY, "There is no stray geometry.");
         }
         Character c = before;
         List<String> emptied = new ArrayList<>();

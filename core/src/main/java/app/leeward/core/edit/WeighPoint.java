@@ -1,5 +1,6 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.hand.Hands;
@@ -40,11 +41,11 @@ public record WeighPoint(String part, String drawing, int shape, int at, double 
     public Outcome on(Character before) {
         Optional<WristBend> bend = before.wristBend(part);
         if (bend.isEmpty()) {
-            return new Outcome.Refused("no-bend", "Its wrist does not bend; let it bend first.");
+            return new Outcome.Refused(RefusalCode.NO_BEND, "Its wrist does not bend; let it bend first.");
         }
         if (!(weight >= 0 && weight <= 1)) {
             return new Outcome.Refused(
-                    "weight",
+                    RefusalCode.WEIGHT,
                     String.format(Locale.ROOT, "A point follows the arm by 0 to 100 %%, not %.0f %%.", 100 * weight));
         }
         List<Shape> shapes = before.part(part)
@@ -56,7 +57,7 @@ public record WeighPoint(String part, String drawing, int shape, int at, double 
                 || at < 0
                 || at >= shapes.get(shape).path().segments().size()
                 || shapes.get(shape).path().segments().get(at) instanceof Segment.Close) {
-            return new Outcome.Refused("no-point", "There is no such point any more.");
+            return new Outcome.Refused(RefusalCode.NO_POINT, "There is no such point any more.");
         }
         WristBend now = bend.get().with(new PointWeight(drawing, shape, at, weight));
         if (everywhere) {

@@ -1,5 +1,6 @@
 package app.leeward.core.lips;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Clip;
 import app.leeward.core.art.Path;
@@ -77,7 +78,7 @@ public final class Halfway {
 
     private static MouthProblem unlike(String why) {
         return new MouthProblem(
-                "mouths-unlike",
+                RefusalCode.MOUTHS_UNLIKE,
                 "There is nothing halfway between these two mouths: " + why
                         + ". Mend what is off model first, or make both from the starting mouth.");
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.lips;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
@@ -38,12 +39,12 @@ record Lips(Arc upper, Arc lower) {
         boolean turned = height(one) > height(other);
         Lips lips = turned ? new Lips(other.reversed(), one.reversed()) : new Lips(one, other);
         if (lips.width() < 1e-6) {
-            throw new MouthProblem("mouth-thin", "The outline of the starting mouth has no width.");
+            throw new MouthProblem(RefusalCode.MOUTH_THIN, "The outline of the starting mouth has no width.");
         }
         lips = new Lips(halved(lips.upper), halved(lips.lower));
         if (lips.crossing() > CROSSING * lips.width()) {
             throw new MouthProblem(
-                    "mouth-crossed",
+                    RefusalCode.MOUTH_CROSSED,
                     "The outline of the starting mouth crosses itself; draw it once round without a loop.");
         }
         return lips;
@@ -69,18 +70,18 @@ record Lips(Arc upper, Arc lower) {
             }
             if (out.size() > 3 * MOST_POINTS + 1) {
                 throw new MouthProblem(
-                        "mouth-many-points",
+                        RefusalCode.MOUTH_MANY_POINTS,
                         "The outline of the starting mouth has more than " + MOST_POINTS
                                 + " points; smooth it to a few and try again.");
             }
         }
         if (out.size() < 4) {
-            throw new MouthProblem("mouth-no-outline", "The starting mouth has no outline to make mouths from.");
+            throw new MouthProblem(RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from.");
         }
         Point first = out.get(0);
         boolean meets = first.distance(out.get(out.size() - 1)) < 1e-6;
         if (!closed && !meets) {
-            throw new MouthProblem("mouth-open", "The outline of the starting mouth is open; close it and try again.");
+            throw new MouthProblem(RefusalCode.MOUTH_OPEN, "The outline of the starting mouth is open; close it and try again.");
         }
         if (!meets) {
             line(out, first);

@@ -1,5 +1,6 @@
 package app.leeward.core.lips;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Lab;
 import app.leeward.core.art.Matrix;
@@ -32,7 +33,7 @@ public final class MouthMender {
             case POINTS -> matched(mouth, start);
             case OUTLINE_LENGTH ->
                 throw new MouthProblem(
-                        "by-hand",
+                        RefusalCode.BY_HAND,
                         "How long the lips are is a matter of the drawing; make this mouth anew or shape it.");
         };
     }
@@ -111,7 +112,7 @@ public final class MouthMender {
     private static Arc cut(Arc arc, int curves) {
         if (arc.curves() > curves) {
             throw new MouthProblem(
-                    "too-many-points",
+                    RefusalCode.TOO_MANY_POINTS,
                     "This mouth has more points than the starting mouth; take points out of it in the shape editor.");
         }
         Arc out = arc;

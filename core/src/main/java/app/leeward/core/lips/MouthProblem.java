@@ -1,16 +1,18 @@
 package app.leeward.core.lips;
 
+import app.leeward.core.refusal.RefusalCode;
+
 /** Why no mouth can be made from a drawing, in a sentence that says what to do. */
 public final class MouthProblem extends IllegalArgumentException {
     private static final long serialVersionUID = 1;
-    private final String code;
+    private final RefusalCode reason;
 
-    MouthProblem(String code, String message) {
+    MouthProblem(RefusalCode reason, String message) {
         super(message);
-        this.code = code;
+        this.reason = reason;
     }
 
-    public String code() {
-        return code;
+    public RefusalCode reason() {
+        return reason;
     }
 }

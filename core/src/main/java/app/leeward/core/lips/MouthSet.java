@@ -1,5 +1,6 @@
 package app.leeward.core.lips;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.mouth.Mood;
@@ -95,7 +96,7 @@ public final class MouthSet {
 
     private static MouthProblem none() {
         return new MouthProblem(
-                "no-mouth",
+                RefusalCode.NO_MOUTH,
                 "This character has no mouth yet. Name a layer “mouth”, or put one on its slot on the Intake bench.");
     }
 
@@ -270,7 +271,7 @@ public final class MouthSet {
         Drawing a = mouth.drawing(from).orElseThrow(() -> gone(from));
         Drawing b = mouth.drawing(into).orElseThrow(() -> gone(into));
         if (from.equals(into)) {
-            throw new MouthProblem("mouth-same", "Nothing lies between a mouth and itself.");
+            throw new MouthProblem(RefusalCode.MOUTH_SAME, "Nothing lies between a mouth and itself.");
         }
         MouthChart chart = c.mouths();
         Artwork between = Halfway.between(a.art(), b.art());
@@ -290,7 +291,7 @@ public final class MouthSet {
     }
 
     private static MouthProblem gone(String drawing) {
-        return new MouthProblem("no-drawing", "The mouth has no drawing '" + drawing + "' any more.");
+        return new MouthProblem(RefusalCode.NO_DRAWING, "The mouth has no drawing '" + drawing + "' any more.");
     }
 
     /** Without a mood, and without those of its mouths that were made and serve nothing else. */

@@ -1,5 +1,6 @@
 package app.leeward.core.lips;
 
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.FillRule;
@@ -96,7 +97,7 @@ record MouthStart(
                 // a long fold of the cheek is no mouth while something closed is there
                 .max(Comparator.<Shape, Boolean>comparing(s -> closes(s.path())).thenComparing(longest)));
         return found.orElseThrow(
-                () -> new MouthProblem("mouth-no-outline", "The starting mouth has no outline to make mouths from."));
+                () -> new MouthProblem(RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from."));
     }
 
     private static Shape asLine(Shape shape) {

@@ -32,21 +32,7 @@ class MouthMakerTest {
 
     /** Absolute M, C and Z only. */
     static Path path(String data) {
-        List<Segment> out = new ArrayList<>();
-        for (String part : data.split("(?=[MCLZ])")) {
-            String[] n = part.substring(1).trim().split("[ ,]+");
-            switch (part.charAt(0)) {
-                case 'M' -> out.add(new Segment.Move(at(n, 0)));
-                case 'L' -> out.add(new Segment.Line(at(n, 0)));
-                case 'C' -> out.add(new Segment.Cubic(at(n, 0), at(n, 2), at(n, 4)));
-                default -> out.add(new Segment.Close());
-            }
-        }
-        return new Path(out);
-    }
-
-    private static Point at(String[] n, int i) {
-        return new Point(Double.parseDouble(n[i]), Double.parseDouble(n[i + 1]));
+        return Rigs.path(data);
     }
 
     static Shape line(String data) {

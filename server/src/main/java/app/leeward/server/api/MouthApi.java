@@ -245,7 +245,7 @@ class MouthApi {
                     .map(PreviewMouth::of)
                     .toList());
         } catch (MouthProblem e) {
-            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), "mouth", e.getMessage());
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.reason().word(), "mouth", e.getMessage());
         }
     }
 

@@ -1,0 +1,110 @@
+package app.leeward.core.refusal;
+
+import java.util.Locale;
+
+/**
+ * Why something that was asked for is not done, for programs: stable, and the same in every language. What a person reads is the
+ * sentence beside it. Each one is asserted by a test.
+ */
+public enum RefusalCode {
+    AT_REST,
+    BAD_KEY,
+    BAD_RANGE,
+    BAD_STOP,
+    BAD_UNIT,
+    BY_HAND,
+    CIRCLE,
+    COLOUR,
+    EMPTY_KIT,
+    EMPTY_LOOK,
+    EYES_WHOLE,
+    FLAT,
+    IN_USE,
+    KIT_TAKEN,
+    LAST_MOUTH,
+    LAST_PART,
+    LID_HEIGHT,
+    LINE_WIDTH,
+    LINES_CROSSED,
+    LONG_NAME,
+    MOOD_TWICE,
+    MOODS_MANY,
+    MOUTH_COUNT,
+    MOUTH_CROSSED,
+    MOUTH_MANY_POINTS,
+    MOUTH_NO_OUTLINE,
+    MOUTH_OPEN,
+    MOUTH_SAME,
+    MOUTH_THIN,
+    MOUTHS_UNLIKE,
+    NAME_TAKEN,
+    NO_BEND,
+    NO_CHANGE,
+    NO_COLOUR,
+    NO_CUE,
+    NO_DIAL,
+    NO_DIALS,
+    NO_DRAWING,
+    NO_HALF,
+    NO_HAND,
+    NO_HEAD,
+    NO_KIT,
+    NO_LID,
+    NO_LINE,
+    NO_LINK,
+    NO_LOOK,
+    NO_MOOD,
+    NO_MOUTH,
+    NO_NAME,
+    NO_NUMBER,
+    NO_PART,
+    NO_PARTS,
+    NO_PIECES,
+    NO_POINT,
+    NO_PROFILE,
+    NO_PUPIL,
+    NO_RUN,
+    NO_SHAPE,
+    NO_SIDE,
+    NO_SIDES,
+    NO_SOUNDS,
+    NO_SUCH_POINT,
+    NO_WINDOW,
+    NO_WRIST,
+    NOT_HELD,
+    NOT_POSED,
+    NOTHING_STRAY,
+    ONE_DIAL,
+    OPACITY,
+    ORDER,
+    OWN_EDGE,
+    PLACE,
+    REACH,
+    ROUND,
+    RUN_EMPTY,
+    RUN_FRAMES,
+    RUN_LONG,
+    SCALE,
+    STACK_ITSELF,
+    TOO_FAR,
+    TOO_MANY_POINTS,
+    TURN_BY_VIEWS,
+    TURNED_AT_REST,
+    VIEW_EDGE,
+    VIEW_MAIN,
+    VIEWS_FEW,
+    VIEWS_NONE,
+    VIEWS_REGISTERED,
+    WEIGHT,
+    WRIST_POINT;
+
+    /** As it goes over the wire: in small letters, with dashes. */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    @Override
+    public String toString() {
+        return word();
+    }
+}
