@@ -5,7 +5,7 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.rig.Character;
-import app.leeward.formats.json.ArtShelf;
+import app.leeward.formats.json.ArtworkStore;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.formats.json.StoredJson;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -147,7 +147,7 @@ final class Aftermath {
         }
     }
 
-    private static ArtShelf shelf(Connection connection) throws SQLException {
+    private static ArtworkStore shelf(Connection connection) throws SQLException {
         Map<String, Artwork> byHash = new HashMap<>();
         Map<Artwork, String> hashes = new java.util.IdentityHashMap<>();
         try (ResultSet r = connection.createStatement().executeQuery("select hash, shapes from artwork")) {
@@ -157,7 +157,7 @@ final class Aftermath {
                 hashes.put(art, r.getString(1));
             }
         }
-        return new ArtShelf() {
+        return new ArtworkStore() {
             @Override
             public Optional<String> known(Artwork art) {
                 return Optional.ofNullable(hashes.get(art));

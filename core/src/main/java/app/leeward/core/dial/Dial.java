@@ -37,7 +37,7 @@ public record Dial(
         List<Bands> bands,
         Map<String, Integer> hinges,
         Travel travel,
-        List<Follow> follows,
+        List<Driver> follows,
         Optional<String> hangsOn,
         List<Bands> layers) {
     /** What a part lies over that lies behind everything. */
@@ -168,7 +168,7 @@ public record Dial(
         return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, part, layers);
     }
 
-    public Dial withFollows(List<Follow> newFollows) {
+    public Dial withFollows(List<Driver> newFollows) {
         return new Dial(
                 id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows, hangsOn, layers);
     }

@@ -16,7 +16,7 @@ public final class Recorder {
      * stands.
      */
     public static Dial posed(Dial dial, double at, String part, Offset more) {
-        Offset now = Way.of(dial, part).at(at);
+        Offset now = OffsetCurve.of(dial, part).at(at);
         return with(dial, dial.stop(at).orElse(new Stop(at, Map.of())).with(part, now.and(more)));
     }
 
@@ -138,9 +138,9 @@ public final class Recorder {
     }
 
     /** With one outline reshaped at a value, on top of what the dial does to it there. */
-    public static Dial reshaped(Dial dial, double at, String part, Reshape more) {
+    public static Dial reshaped(Dial dial, double at, String part, PointDeltas more) {
         double[] now = new double[2 * more.shifts().size()];
-        for (Reshaping r : Reshaping.of(dial)) {
+        for (PointDeltaCurve r : PointDeltaCurve.of(dial)) {
             if (r.part().equals(part)
                     && r.drawing().equals(more.drawing())
                     && r.shape() == more.shape()
@@ -153,7 +153,7 @@ public final class Recorder {
             sum.add(more.shifts().get(i).plus(new Point(now[2 * i], now[2 * i + 1])));
         }
         Stop stop = dial.stop(at).orElse(new Stop(at, Map.of()));
-        return with(dial, stop.with(part, new Reshape(more.drawing(), more.shape(), sum)));
+        return with(dial, stop.with(part, new PointDeltas(more.drawing(), more.shape(), sum)));
     }
 
     /** What one stop says, at another value too; what stood there is replaced as far as this one speaks. */
@@ -162,7 +162,7 @@ public final class Recorder {
         dial.stop(at).ifPresent(s -> all.putAll(s.offsets()));
         Stop from = dial.stop(at).orElse(new Stop(at, Map.of()));
         Stop there = dial.stop(to).orElse(new Stop(to, Map.of(), from.ease(), Map.of()));
-        Map<String, List<Reshape>> reshapes = new TreeMap<>(there.reshapes());
+        Map<String, List<PointDeltas>> reshapes = new TreeMap<>(there.reshapes());
         reshapes.putAll(from.reshapes());
         return with(dial, there.withOffsets(all).withReshapes(reshapes));
     }

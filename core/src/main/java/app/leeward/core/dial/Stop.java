@@ -15,15 +15,15 @@ import java.util.TreeMap;
  * @param ease how the dial comes here from the side of rest
  * @param reshapes part id to how the outlines of its drawings are reshaped here
  */
-public record Stop(double at, Map<String, Offset> offsets, Ease ease, Map<String, List<Reshape>> reshapes) {
+public record Stop(double at, Map<String, Offset> offsets, Ease ease, Map<String, List<PointDeltas>> reshapes) {
     public Stop {
         Numbers.finite("stop", at);
         // sorted, so that the same stop is always written the same way
         offsets = Collections.unmodifiableMap(new TreeMap<>(offsets));
         // stored before there were such things
         ease = ease == null ? Ease.EVEN : ease;
-        Map<String, List<Reshape>> kept = new TreeMap<>();
-        (reshapes == null ? Map.<String, List<Reshape>>of() : reshapes)
+        Map<String, List<PointDeltas>> kept = new TreeMap<>();
+        (reshapes == null ? Map.<String, List<PointDeltas>>of() : reshapes)
                 .forEach((part, all) -> kept.put(part, List.copyOf(all)));
         kept.values().removeIf(List::isEmpty);
         reshapes = Collections.unmodifiableMap(kept);
@@ -46,7 +46,7 @@ public record Stop(double at, Map<String, Offset> offsets, Ease ease, Map<String
         }
         Map<String, Offset> left = new TreeMap<>(offsets);
         left.remove(part);
-        Map<String, List<Reshape>> shapes = new TreeMap<>(reshapes);
+        Map<String, List<PointDeltas>> shapes = new TreeMap<>(reshapes);
         shapes.remove(part);
         return new Stop(at, left, ease, shapes);
     }
@@ -62,18 +62,18 @@ public record Stop(double at, Map<String, Offset> offsets, Ease ease, Map<String
     }
 
     /** With another word about one outline; a reshape that moves nothing takes the old one away. */
-    public Stop with(String part, Reshape reshape) {
-        List<Reshape> of = new ArrayList<>(reshapes.getOrDefault(part, List.of()));
+    public Stop with(String part, PointDeltas reshape) {
+        List<PointDeltas> of = new ArrayList<>(reshapes.getOrDefault(part, List.of()));
         of.removeIf(r -> r.drawing().equals(reshape.drawing()) && r.shape() == reshape.shape());
         if (!reshape.still()) {
             of.add(reshape);
         }
-        Map<String, List<Reshape>> more = new TreeMap<>(reshapes);
+        Map<String, List<PointDeltas>> more = new TreeMap<>(reshapes);
         more.put(part, of);
         return withReshapes(more);
     }
 
-    public Stop withReshapes(Map<String, List<Reshape>> newReshapes) {
+    public Stop withReshapes(Map<String, List<PointDeltas>> newReshapes) {
         return new Stop(at, offsets, ease, newReshapes);
     }
 

@@ -8,7 +8,7 @@ import java.util.Set;
  * character and edit give the same outcome.
  */
 public sealed interface Edit
-        permits Adopt,
+        permits ImportCharacter,
                 Rename,
                 RenamePart,
                 Nudge,

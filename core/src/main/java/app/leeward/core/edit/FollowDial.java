@@ -2,8 +2,8 @@ package app.leeward.core.edit;
 
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Follow;
-import app.leeward.core.dial.Followers;
+import app.leeward.core.dial.Driver;
+import app.leeward.core.dial.Drivers;
 import app.leeward.core.rig.Character;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Lets a dial follow another; what it followed of that one equally late before is replaced. */
-public record FollowDial(String dial, Follow follow) implements Edit {
+public record FollowDial(String dial, Driver follow) implements Edit {
     public FollowDial {
         Objects.requireNonNull(follow, "follow");
     }
@@ -39,13 +39,13 @@ public record FollowDial(String dial, Follow follow) implements Edit {
             return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + follow.leader() + "' any more.");
         }
         Outcome outcome = OnDial.change(before, dial, d -> {
-            List<Follow> all = new ArrayList<>(d.follows());
+            List<Driver> all = new ArrayList<>(d.follows());
             all.removeIf(f -> f.leader().equals(follow.leader()) && f.later() == follow.later());
             all.add(follow);
             return d.withFollows(all);
         });
         if (outcome instanceof Outcome.Done done) {
-            Optional<List<String>> round = Followers.round(done.character().dials(), dial);
+            Optional<List<String>> round = Drivers.round(done.character().dials(), dial);
             if (round.isPresent()) {
                 return new Outcome.Refused(
                         RefusalCode.ROUND,

@@ -7,7 +7,7 @@ import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Recorder;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.rig.Character;
 import java.util.List;
 import java.util.Optional;
@@ -66,7 +66,7 @@ public record PullPoint(
             for (int i = 0; i < shapes.get().size(); i++) {
                 // two shapes of one curve stay one curve, as in the artwork
                 if (shapes.get().get(i).path().equals(path)) {
-                    out = Recorder.reshaped(out, at, part, Reshape.between(drawing, i, path, pulled));
+                    out = Recorder.reshaped(out, at, part, PointDeltas.between(drawing, i, path, pulled));
                 }
             }
             return out;

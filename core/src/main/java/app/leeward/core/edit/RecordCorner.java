@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.refusal.RefusalCode;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.rig.Character;
@@ -54,11 +54,11 @@ public record RecordCorner(String a, double atA, String b, double atB, Edit pose
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
         }
-        List<Corner> corners = new ArrayList<>(before.corners());
-        Corner there = corners.stream()
+        List<Corrective> corners = new ArrayList<>(before.corners());
+        Corrective there = corners.stream()
                 .filter(k -> k.at(a, atA, b, atB))
                 .findFirst()
-                .orElse(new Corner(a, atA, b, atB, Map.of()));
+                .orElse(new Corrective(a, atA, b, atB, Map.of()));
         corners.remove(there);
         String id = part.get().id();
         Offset was = there.offsets().getOrDefault(id, Offset.NONE);

@@ -7,7 +7,7 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -79,9 +79,9 @@ final class Redrawing {
                 .map(d -> d.withStops(d.stops().stream()
                         .map(s -> {
                             Stop out = s;
-                            for (Reshape r : s.reshapes().getOrDefault(part, List.of())) {
+                            for (PointDeltas r : s.reshapes().getOrDefault(part, List.of())) {
                                 if (r.drawing().equals(drawing) && r.shape() < was.size()) {
-                                    Optional<Reshape> now = following(r, was.get(r.shape()), is.get(r.shape()), change);
+                                    Optional<PointDeltas> now = following(r, was.get(r.shape()), is.get(r.shape()), change);
                                     out = now.isPresent() ? out.with(part, now.get()) : out;
                                 }
                             }
@@ -92,7 +92,7 @@ final class Redrawing {
         return after.withDials(dials, after.pads());
     }
 
-    private static Optional<Reshape> following(Reshape r, Shape was, Shape is, UnaryOperator<Shape> change) {
+    private static Optional<PointDeltas> following(PointDeltas r, Shape was, Shape is, UnaryOperator<Shape> change) {
         if (r.fits(is.path()) || !r.fits(was.path())) {
             return Optional.empty();
         }
@@ -101,7 +101,7 @@ final class Redrawing {
                 .toArray();
         Path there = change.apply(was.withPath(was.path().shifted(shifts))).path();
         return there.points().size() == is.path().points().size()
-                ? Optional.of(Reshape.between(r.drawing(), r.shape(), is.path(), there))
+                ? Optional.of(PointDeltas.between(r.drawing(), r.shape(), is.path(), there))
                 : Optional.empty();
     }
 

@@ -5,7 +5,7 @@ import app.leeward.core.intake.LayerChange;
 import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
-import app.leeward.core.rig.ReadArt.ReadDrawing;
+import app.leeward.core.rig.ImportedSource.ReadDrawing;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;

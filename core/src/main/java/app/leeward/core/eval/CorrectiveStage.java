@@ -1,7 +1,7 @@
 package app.leeward.core.eval;
 
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Offset;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,13 +11,13 @@ final class CorrectiveStage {
     private final Rig rig;
     private final List<At> corners = new ArrayList<>();
 
-    private record At(int a, int b, Corner corner, List<On> parts) {}
+    private record At(int a, int b, Corrective corner, List<On> parts) {}
 
     private record On(int part, int[] slots, List<Channel> channels, Offset full) {}
 
     CorrectiveStage(Rig rig, DialSolver solver) {
         this.rig = rig;
-        for (Corner k : rig.character.corners()) {
+        for (Corrective k : rig.character.corners()) {
             int a = solver.indexOf(k.a());
             int b = solver.indexOf(k.b());
             List<On> parts = k.offsets().entrySet().stream()
@@ -47,7 +47,7 @@ final class CorrectiveStage {
         }
     }
 
-    private static void add(Corner corner, double weight, On on, double[] numbers, Trace trace) {
+    private static void add(Corrective corner, double weight, On on, double[] numbers, Trace trace) {
         for (int n = 0; n < on.slots.length; n++) {
             Channel c = on.channels.get(n);
             double amount = c.neutral() + (on.full.of(c) - c.neutral()) * weight;
@@ -59,7 +59,7 @@ final class CorrectiveStage {
     }
 
     /** The correction that begins at a dial and touches a part, for telling it. */
-    List<Corner> from(String dial, String part) {
+    List<Corrective> from(String dial, String part) {
         return corners.stream()
                 .map(At::corner)
                 .filter(k -> k.a().equals(dial) && k.offsets().containsKey(part))

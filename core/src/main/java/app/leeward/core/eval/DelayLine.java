@@ -1,7 +1,7 @@
 package app.leeward.core.eval;
 
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Follow;
+import app.leeward.core.dial.Driver;
 import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,7 +19,7 @@ public final class DelayLine {
     public DelayLine(Evaluator evaluator) {
         this.evaluator = evaluator;
         for (Dial d : evaluator.character().dials()) {
-            for (Follow f : d.follows()) {
+            for (Driver f : d.follows()) {
                 if (f.later() > 0) {
                     leaders.add(f.leader());
                     latest = Math.max(latest, f.later());

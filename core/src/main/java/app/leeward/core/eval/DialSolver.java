@@ -1,8 +1,8 @@
 package app.leeward.core.eval;
 
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Follow;
-import app.leeward.core.dial.Followers;
+import app.leeward.core.dial.Driver;
+import app.leeward.core.dial.Drivers;
 import app.leeward.core.dial.PadEdge;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Look;
@@ -28,7 +28,7 @@ final class DialSolver {
         for (int i = 0; i < dials.size(); i++) {
             indexOf.put(dials.get(i).id(), i);
         }
-        leadersFirst = Followers.leadersFirst(dials);
+        leadersFirst = Drivers.leadersFirst(dials);
         edges = c.pads().stream().flatMap(p -> PadEdge.of(p, dials).stream()).toList();
     }
 
@@ -43,7 +43,7 @@ final class DialSolver {
         for (int i : leadersFirst) {
             Dial d = dials.get(i);
             double value = asked(d, pose) + pose.cues().getOrDefault(d.id(), 0.0);
-            for (Follow f : d.follows()) {
+            for (Driver f : d.follows()) {
                 value += followed(f, pose, settings);
             }
             settings[i] = d.hold(value);
@@ -68,7 +68,7 @@ final class DialSolver {
     }
 
     /** What a leader adds: by where it stands, or stood some frames earlier where that is known. */
-    private double followed(Follow f, Pose pose, double[] settings) {
+    private double followed(Driver f, Pose pose, double[] settings) {
         int leader = indexOf(f.leader());
         if (leader < 0) {
             return 0;

@@ -2,9 +2,9 @@ package app.leeward.core.eval;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Follow;
+import app.leeward.core.dial.Driver;
 import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
@@ -89,7 +89,7 @@ final class Explanation {
                 .orElse("a correction");
     }
 
-    private double weight(Corner k) {
+    private double weight(Corrective k) {
         return k.weight(
                 rig.character.dial(k.a()).orElseThrow(),
                 setting(k.a()),
@@ -198,7 +198,7 @@ final class Explanation {
         if (pose.cues().getOrDefault(dial.id(), 0.0) != 0) {
             by.add("a cue");
         }
-        for (Follow f : dial.follows()) {
+        for (Driver f : dial.follows()) {
             rig.character
                     .dial(f.leader())
                     .filter(l -> setting(l.id()) != l.rest())

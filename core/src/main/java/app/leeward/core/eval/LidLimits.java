@@ -3,7 +3,7 @@ package app.leeward.core.eval;
 import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.dial.Way;
+import app.leeward.core.dial.OffsetCurve;
 import app.leeward.core.rig.PartRole;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +26,7 @@ final class LidLimits {
         double[] rest = rig.rest();
         for (Dial d : rig.dials) {
             if (d.purpose() == Purpose.BLINK) {
-                for (Way way : Way.of(d)) {
+                for (OffsetCurve way : OffsetCurve.of(d)) {
                     int part = rig.place(way.part());
                     double far = way.at(d.to()).y();
                     if (part >= 0 && far != 0 && lid(rig.parts[part].role())) {

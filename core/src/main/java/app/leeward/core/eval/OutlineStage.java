@@ -7,7 +7,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Reshaping;
+import app.leeward.core.dial.PointDeltaCurve;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -23,7 +23,7 @@ final class OutlineStage {
     /** For each part the dials that reshape its drawings; null for most. */
     private final List<By>[] pulls;
 
-    private record By(int dial, Reshaping way) {}
+    private record By(int dial, PointDeltaCurve way) {}
 
     @SuppressWarnings("unchecked") // an array of lists cannot be made otherwise
     OutlineStage(Rig rig, TransformStage transforms, WristStage wrists) {
@@ -32,7 +32,7 @@ final class OutlineStage {
         this.wrists = wrists;
         pulls = new List[rig.parts.length];
         for (int i = 0; i < rig.dials.size(); i++) {
-            for (Reshaping r : Reshaping.of(rig.dials.get(i))) {
+            for (PointDeltaCurve r : PointDeltaCurve.of(rig.dials.get(i))) {
                 int part = rig.place(r.part());
                 if (part >= 0) {
                     pulls[part] = pulls[part] == null ? new ArrayList<>() : pulls[part];

@@ -2,8 +2,8 @@ package app.leeward.core.eval;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.dial.Way;
-import app.leeward.core.dial.Ways;
+import app.leeward.core.dial.OffsetCurve;
+import app.leeward.core.dial.OffsetCurves;
 import app.leeward.core.rig.DialSides;
 import app.leeward.core.rig.ViewBand;
 import java.util.List;
@@ -23,7 +23,7 @@ final class PoseStage {
      * @param slots for each way where the numbers of its channels are
      * @param all the same ways together, for a dial that stands at one value for every part
      */
-    private record DialWays(Way[] ways, int[] parts, int[][] slots, Ways all) {}
+    private record DialWays(OffsetCurve[] ways, int[] parts, int[][] slots, OffsetCurves all) {}
 
     PoseStage(Rig rig, DialSolver solver, ViewStage views) {
         this.rig = rig;
@@ -39,12 +39,12 @@ final class PoseStage {
     }
 
     private static DialWays compiled(Rig rig, Dial dial) {
-        List<Way> ways = Way.of(dial).stream().filter(w -> rig.has(w.part())).toList();
+        List<OffsetCurve> ways = OffsetCurve.of(dial).stream().filter(w -> rig.has(w.part())).toList();
         int[] parts = ways.stream().mapToInt(w -> rig.place(w.part())).toArray();
         int[][] slots = ways.stream()
                 .map(w -> rig.slots(rig.group(dial, rig.place(w.part())), w.channels()))
                 .toArray(int[][]::new);
-        return new DialWays(ways.toArray(new Way[0]), parts, slots, new Ways(ways, List.of(slots)));
+        return new DialWays(ways.toArray(new OffsetCurve[0]), parts, slots, new OffsetCurves(ways, List.of(slots)));
     }
 
     /** @param trace null when nobody asks why */

@@ -1,7 +1,7 @@
 package app.leeward.core.eval;
 
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Way;
+import app.leeward.core.dial.OffsetCurve;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -48,7 +48,7 @@ final class Trace {
     }
 
     /** All that one dial does at a value. */
-    void add(String dial, double at, Way way) {
+    void add(String dial, double at, OffsetCurve way) {
         way.at(at).channels().stream()
                 .sorted(java.util.Comparator.comparing(Channel::id))
                 .forEach(

@@ -49,7 +49,7 @@ public record BrowView(String id, String name, Side side, Point inner, Point mid
     }
 
     private static Point at(Geometry area, double x) {
-        return Probe.vertical(area, x)
+        return VerticalHit.vertical(area, x)
                 .map(ends -> new Point(x, (ends[0] + ends[1]) / 2))
                 .orElseGet(() -> new Point(x, area.getEnvelopeInternal().centre().y));
     }

@@ -148,7 +148,7 @@ public final class EyeBuilder {
                 new Segment.Move(new Point(left, ends)),
                 new Segment.Cubic(
                         new Point(left + third, handle), new Point(right - third, handle), new Point(right, ends)));
-        Path curtain = Curtain.hung(edge, upper ? ends - reach : ends + reach + sag);
+        Path curtain = LidShape.hung(edge, upper ? ends - reach : ends + reach + sag);
         List<Shape> shapes = new ArrayList<>();
         shapes.add(bare(curtain, skin));
         if (line.visible()) {

@@ -5,7 +5,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.dial.Way;
+import app.leeward.core.dial.OffsetCurve;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -95,7 +95,7 @@ final class EyeMoves {
     static void lids(Character c, PartRole role, Moves moves) {
         for (Dial blink : c.dials()) {
             if (blink.purpose() == Purpose.BLINK) {
-                for (Way way : Way.of(blink)) {
+                for (OffsetCurve way : OffsetCurve.of(blink)) {
                     Part lid = c.part(way.part()).orElse(null);
                     Offset shut = way.at(blink.to());
                     if (lid != null && lid.role() == role && shut.y() != 0) {

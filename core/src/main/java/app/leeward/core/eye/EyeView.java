@@ -111,7 +111,7 @@ public record EyeView(
         Envelope e = white.getEnvelopeInternal();
         List<Point> out = new ArrayList<>();
         for (double x : new double[] {e.getMinX(), e.centre().x, e.getMaxX()}) {
-            lid.flatMap(g -> Probe.vertical(g, x)).ifPresent(ends -> out.add(new Point(x, ends[1])));
+            lid.flatMap(g -> VerticalHit.vertical(g, x)).ifPresent(ends -> out.add(new Point(x, ends[1])));
         }
         if (out.size() < 3) {
             return List.of();

@@ -14,7 +14,7 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.dial.Way;
+import app.leeward.core.dial.OffsetCurve;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -106,13 +106,13 @@ public final class LidLine {
 
     /** Only the edge is bent: what is behind it must go on covering the eye. */
     private static Path hung(Path lid, Bend bend, Box within, boolean upper) {
-        List<Segment> edge = Curtain.edge(lid, upper);
+        List<Segment> edge = LidShape.edge(lid, upper);
         if (edge.size() < 2) {
             return bend.of(lid, within);
         }
         Box all = lid.bounds().orElseThrow();
         List<Segment> curved = bend.of(new Path(curves(edge)), within).segments();
-        return Curtain.hung(curved, upper ? all.minY() : all.maxY());
+        return LidShape.hung(curved, upper ? all.minY() : all.maxY());
     }
 
     /** Straight steps written as curves, and an edge of few steps with more points, so that it can be bent where asked. */
@@ -129,7 +129,7 @@ public final class LidLine {
             } else {
                 out.add(s);
             }
-            pen = Curtain.end(s);
+            pen = LidShape.end(s);
         }
         Path path = new Path(out);
         while (path.segments().size() <= ENOUGH) {
@@ -190,7 +190,7 @@ public final class LidLine {
         double way = 0;
         for (Dial d : c.dials()) {
             if (d.purpose() == Purpose.BLINK) {
-                way += Way.of(d).stream()
+                way += OffsetCurve.of(d).stream()
                         .filter(w -> w.part().equals(lid))
                         .map(w -> w.at(d.to()))
                         .mapToDouble(Offset::y)

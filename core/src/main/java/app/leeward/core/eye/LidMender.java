@@ -57,7 +57,7 @@ public final class LidMender {
                 .times(rest.atRest(Optional.of(white.get().id())));
         Envelope eye = Overlap.placed(LidCover.fill(white.get()), toLid).getEnvelopeInternal();
         Matrix wider = wider(main.get().path().bounds().orElseThrow(), eye);
-        List<Segment> edge = Curtain.edge(main.get().path().transform(wider), upper);
+        List<Segment> edge = LidShape.edge(main.get().path().transform(wider), upper);
         if (edge.size() < 2) {
             return Optional.empty();
         }
@@ -66,7 +66,7 @@ public final class LidMender {
         double away = upper
                 ? eye.getMinY() - SPARE - Math.max(0, eye.getMaxY() + SPARE - line.minY())
                 : eye.getMaxY() + SPARE + Math.max(0, line.maxY() - eye.getMinY() + SPARE);
-        Path grown = Curtain.hung(edge, away);
+        Path grown = LidShape.hung(edge, away);
         List<Shape> shapes = new ArrayList<>();
         for (Shape s : art.shapes()) {
             shapes.add(s == main.get() ? s.withPath(grown) : s.withPath(s.path().transform(wider)));

@@ -10,7 +10,7 @@ public record IntakeReport(
         List<Recognition> guesses,
         SideCheck sides,
         Optional<Axis> axis,
-        Optional<Standing> standing,
+        Optional<CanvasFit> standing,
         List<NearColours> nearColours,
         List<Stray> strays) {
     public static IntakeReport of(Character c) {
@@ -20,7 +20,7 @@ public record IntakeReport(
                 Recogniser.in(c),
                 SideCheck.of(c),
                 axis,
-                Standing.of(c, axis),
+                CanvasFit.of(c, axis),
                 NearColours.in(c.palette()),
                 Strays.in(c));
     }

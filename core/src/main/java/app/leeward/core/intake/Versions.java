@@ -8,8 +8,8 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;
-import app.leeward.core.rig.ReadArt;
-import app.leeward.core.rig.ReadArt.ReadDrawing;
+import app.leeward.core.rig.ImportedSource;
+import app.leeward.core.rig.ImportedSource.ReadDrawing;
 import app.leeward.core.rig.Window;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -30,8 +30,8 @@ import java.util.function.BiPredicate;
 public final class Versions {
     private final Character now;
     private final Character fresh;
-    private final ReadArt before;
-    private final ReadArt newer;
+    private final ImportedSource before;
+    private final ImportedSource newer;
     private final Recolouring recolouring;
     /** From the newer file's coordinates to those of the one before. */
     private final Matrix moved;
@@ -43,8 +43,8 @@ public final class Versions {
     private Versions(Character now, String file, Character fresh) {
         this.now = now;
         this.fresh = fresh;
-        this.before = now.source().orElseGet(() -> ReadArt.of("", now));
-        this.newer = ReadArt.of(file, fresh);
+        this.before = now.source().orElseGet(() -> ImportedSource.of("", now));
+        this.newer = ImportedSource.of(file, fresh);
         this.moved = registration();
         this.placed = before.placed().times(moved);
         match((o, n) -> o.layer().equals(n.layer()) && sameArt(o, n));
@@ -221,7 +221,7 @@ public final class Versions {
             read.add(new ReadDrawing(n.layer(), part, drawing, n.name(), n.art()));
         }
         return c.withSource(
-                Optional.of(new ReadArt(newer.file(), placed.a(), placed.e(), placed.d(), placed.f(), read)));
+                Optional.of(new ImportedSource(newer.file(), placed.a(), placed.e(), placed.d(), placed.f(), read)));
     }
 
     private static Character redrawn(Character c, ReadDrawing o, Artwork art) {

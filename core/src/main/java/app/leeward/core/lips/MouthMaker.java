@@ -53,14 +53,14 @@ final class MouthMaker implements SetMaker {
     private final MouthStart start;
     private final double w;
     private final double length;
-    private final Drawn style;
+    private final LipProfile style;
 
     /** @throws MouthProblem when the drawing has no outline a mouth can be made from */
     public MouthMaker(Artwork startingMouth) {
         start = MouthStart.of(startingMouth);
         w = start.width();
         length = start.lips().length();
-        style = Drawn.of(start);
+        style = LipProfile.of(start);
     }
 
     @Override

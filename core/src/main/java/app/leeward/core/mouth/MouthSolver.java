@@ -190,7 +190,7 @@ public final class MouthSolver {
         int[] best = search();
         List<String> drawings = new ArrayList<>(problem.frames);
         List<Viseme> classes = new ArrayList<>(problem.frames);
-        String[] ways = WaysIn.of(problem, best);
+        String[] ways = InbetweenInserter.of(problem, best);
         for (int f = 0; f < problem.frames; f++) {
             int e = f / problem.rules.exposure();
             drawings.add(ways[e] != null ? ways[e] : problem.drawings.get(best[e]));

@@ -7,7 +7,7 @@ import app.leeward.core.art.Swatch;
 import app.leeward.core.art.Wrist;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.dial.Bands;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Travel;
@@ -58,11 +58,11 @@ public record Character(
         List<Note> notes,
         Model model,
         List<MirrorLink> links,
-        Optional<ReadArt> source,
+        Optional<ImportedSource> source,
         List<Look> looks,
         List<Cue> cues,
         List<DrawingKey> keys,
-        List<Corner> corners,
+        List<Corrective> corners,
         Optional<TurnPlan> turn,
         Optional<ViewSet> views,
         List<Kit> kits)

@@ -5,7 +5,7 @@ import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -145,7 +145,7 @@ public final class DialSides {
     private static Stop both(Stop a, Stop b) {
         Map<String, Offset> offsets = new HashMap<>(a.offsets());
         offsets.putAll(b.offsets());
-        Map<String, List<Reshape>> reshapes = new HashMap<>(a.reshapes());
+        Map<String, List<PointDeltas>> reshapes = new HashMap<>(a.reshapes());
         reshapes.putAll(b.reshapes());
         return a.withOffsets(offsets).withReshapes(reshapes);
     }

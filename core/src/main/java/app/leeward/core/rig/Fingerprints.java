@@ -5,7 +5,7 @@ import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import java.util.Comparator;
 import java.util.List;
@@ -68,9 +68,9 @@ public final class Fingerprints {
         return h;
     }
 
-    public static int of(List<Reshape> all) {
+    public static int of(List<PointDeltas> all) {
         int h = FNV_START;
-        for (Reshape r : all) {
+        for (PointDeltas r : all) {
             h = fnv(h, r.shape());
             for (var p : r.shifts()) {
                 h = fnv(fnv(h, p.x()), p.y());

@@ -7,12 +7,12 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Recorder;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -194,8 +194,8 @@ public final class Mirror {
         for (Map.Entry<String, Offset> e : from.offsets().entrySet()) {
             to = to.with(otherPart(c, e.getKey()), e.getValue().mirrored());
         }
-        for (Map.Entry<String, List<Reshape>> e : from.reshapes().entrySet()) {
-            for (Reshape r : e.getValue()) {
+        for (Map.Entry<String, List<PointDeltas>> e : from.reshapes().entrySet()) {
+            for (PointDeltas r : e.getValue()) {
                 to = mirrored(c, e.getKey(), r, to);
             }
         }
@@ -240,7 +240,7 @@ public final class Mirror {
     }
 
     /** The same reshaping on the other side: of the twin point by point, of a part on the axis by its own opposite points. */
-    private static Stop mirrored(Character c, String part, Reshape r, Stop to) {
+    private static Stop mirrored(Character c, String part, PointDeltas r, Stop to) {
         String other = otherPart(c, part);
         String drawing = otherDrawing(c, other, r.drawing());
         Path path = outline(c, other, drawing, r.shape());
@@ -253,7 +253,7 @@ public final class Mirror {
         return OppositePoints.of(path, c.model().axis())
                 .map(opposite -> to.with(
                         other,
-                        new Reshape(
+                        new PointDeltas(
                                 drawing,
                                 r.shape(),
                                 java.util.Arrays.stream(opposite)
@@ -290,27 +290,27 @@ public final class Mirror {
     }
 
     /** Corrections of one side become those of the other, where each dial stands opposite if it goes to both sides. */
-    private static List<Corner> mirrorCorners(Character c, Map<String, String> twins) {
-        List<Corner> out = new ArrayList<>();
-        for (Corner k : c.corners()) {
+    private static List<Corrective> mirrorCorners(Character c, Map<String, String> twins) {
+        List<Corrective> out = new ArrayList<>();
+        for (Corrective k : c.corners()) {
             Map<String, Offset> own = new HashMap<>(k.offsets());
             own.keySet().removeAll(twins.values());
             add(out, k.withOffsets(own));
         }
-        for (Corner k : c.corners()) {
+        for (Corrective k : c.corners()) {
             Map<String, Offset> other = new HashMap<>();
             twins.forEach((from, to) -> {
                 if (k.offsets().containsKey(from)) {
                     other.put(to, k.offsets().get(from).mirrored());
                 }
             });
-            add(out, new Corner(k.a(), across(c, k.a(), k.atA()), k.b(), across(c, k.b(), k.atB()), other));
+            add(out, new Corrective(k.a(), across(c, k.a(), k.atA()), k.b(), across(c, k.b(), k.atB()), other));
         }
         return out;
     }
 
-    private static void add(List<Corner> corners, Corner more) {
-        Corner there = corners.stream()
+    private static void add(List<Corrective> corners, Corrective more) {
+        Corrective there = corners.stream()
                 .filter(k -> k.at(more.a(), more.atA(), more.b(), more.atB()))
                 .findFirst()
                 .orElse(null);
@@ -353,7 +353,7 @@ public final class Mirror {
                     stops.put(at, there.with(to, o.mirrored()));
                 }
                 // the twin's drawings have the same ids and the same points
-                for (Reshape r : s.reshapes().getOrDefault(from, List.of())) {
+                for (PointDeltas r : s.reshapes().getOrDefault(from, List.of())) {
                     Stop there = stops.getOrDefault(at, new Stop(at, Map.of(), s.ease(), Map.of()));
                     stops.put(at, there.with(to, r.mirrored(r.drawing())));
                 }
@@ -431,7 +431,7 @@ public final class Mirror {
     }
 
     private static Stop reflected(Stop s) {
-        Map<String, List<Reshape>> reshapes = new HashMap<>();
+        Map<String, List<PointDeltas>> reshapes = new HashMap<>();
         s.reshapes()
                 .forEach((part, all) -> reshapes.put(
                         part, all.stream().map(r -> r.mirrored(r.drawing())).toList()));

@@ -4,7 +4,7 @@ import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import java.util.HashMap;
 import java.util.List;
@@ -61,7 +61,7 @@ public final class Scaling {
     }
 
     private static Stop stop(Stop s, double scale) {
-        Map<String, List<Reshape>> reshapes = new HashMap<>();
+        Map<String, List<PointDeltas>> reshapes = new HashMap<>();
         s.reshapes()
                 .forEach((part, all) ->
                         reshapes.put(part, all.stream().map(r -> r.times(scale)).toList()));

@@ -1,6 +1,6 @@
 package app.leeward.core.shot;
 
-import app.leeward.core.cue.Dropped;
+import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.eval.DelayLine;
 import app.leeward.core.eval.Evaluator;
@@ -95,7 +95,7 @@ public final class Playhead {
                     .filter(d -> d.purpose() == Purpose.BLINK)
                     .forEach(d -> adds.put(d.id(), shut * (d.to() - d.rest())));
         }
-        for (Dropped d : shot.cues()) {
+        for (CuePlacement d : shot.cues()) {
             evaluator.character().cue(d.cue()).ifPresent(q -> q.at(
                             frame - d.frame(), evaluator.character().straightDials())
                     .forEach((dial, by) -> adds.merge(dial, by, Double::sum)));

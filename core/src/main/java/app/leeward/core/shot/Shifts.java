@@ -1,7 +1,7 @@
 package app.leeward.core.shot;
 
 import app.leeward.core.cue.Cue;
-import app.leeward.core.cue.Dropped;
+import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
@@ -22,7 +22,7 @@ public final class Shifts {
     /** The frames in rising order, each once; a move that goes straight on from another one is part of it. */
     public static List<Integer> of(Shot shot, Character character) {
         TreeSet<Integer> frames = new TreeSet<>();
-        for (Dropped d : shot.cues()) {
+        for (CuePlacement d : shot.cues()) {
             character
                     .cue(d.cue())
                     .ifPresent(q -> gather(q, d.frame(), shot.rules().frameRate(), character, frames));

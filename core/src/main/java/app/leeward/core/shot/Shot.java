@@ -1,7 +1,7 @@
 package app.leeward.core.shot;
 
 import app.leeward.core.cue.Blink;
-import app.leeward.core.cue.Dropped;
+import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
@@ -28,7 +28,7 @@ public record Shot(
         TrackRules rules,
         Map<Integer, String> pins,
         List<Blink> blinks,
-        List<Dropped> cues,
+        List<CuePlacement> cues,
         String mood,
         List<Gesture> gestures) {
     public Shot {
@@ -43,7 +43,7 @@ public record Shot(
         cues = cues == null
                 ? List.of()
                 : cues.stream()
-                        .sorted(Comparator.comparingInt(Dropped::frame).thenComparing(Dropped::cue))
+                        .sorted(Comparator.comparingInt(CuePlacement::frame).thenComparing(CuePlacement::cue))
                         .toList();
         if (name.isBlank()) {
             throw new IllegalArgumentException("a shot needs a name");
@@ -100,7 +100,7 @@ public record Shot(
         return new Shot(name, line, rules, pins, newBlinks, cues, mood, gestures);
     }
 
-    public Shot withCues(List<Dropped> newCues) {
+    public Shot withCues(List<CuePlacement> newCues) {
         return new Shot(name, line, rules, pins, blinks, newCues, mood, gestures);
     }
 

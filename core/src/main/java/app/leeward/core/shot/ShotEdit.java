@@ -2,7 +2,7 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.BlinkPlan;
-import app.leeward.core.cue.Dropped;
+import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
@@ -252,9 +252,9 @@ public sealed interface ShotEdit {
                 throw new IllegalArgumentException(
                         "Frame " + frame + " does not lie within 0 to " + (shot.frames() - 1) + ".");
             }
-            List<Dropped> cues = new ArrayList<>(shot.cues());
+            List<CuePlacement> cues = new ArrayList<>(shot.cues());
             cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue));
-            cues.add(new Dropped(frame, cue));
+            cues.add(new CuePlacement(frame, cue));
             return shot.withCues(cues);
         }
 
@@ -272,7 +272,7 @@ public sealed interface ShotEdit {
     record TakeOut(int frame, String cue) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            List<Dropped> cues = new ArrayList<>(shot.cues());
+            List<CuePlacement> cues = new ArrayList<>(shot.cues());
             if (!cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue))) {
                 throw new IllegalArgumentException("No such cue begins at frame " + frame + " any more.");
             }

@@ -4,7 +4,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,8 +22,8 @@ final class FaceTurn {
     private FaceTurn() {}
 
     /** @param share -1 at full turn to screen left, 1 to screen right */
-    static List<Reshape> reshapes(Part face, Ball ball, double share) {
-        List<Reshape> out = new ArrayList<>();
+    static List<PointDeltas> reshapes(Part face, Ball ball, double share) {
+        List<PointDeltas> out = new ArrayList<>();
         face.drawing(face.shown()).ifPresent(d -> {
             for (int i = 0; i < d.art().shapes().size(); i++) {
                 Shape s = d.art().shapes().get(i);
@@ -33,7 +33,7 @@ final class FaceTurn {
                         && !(s.fill() instanceof Paint.Picture);
                 if (edge) {
                     Path turned = s.path().map(p -> turned(p, ball, share));
-                    out.add(Reshape.between(d.id(), i, s.path(), turned));
+                    out.add(PointDeltas.between(d.id(), i, s.path(), turned));
                 }
             }
         });

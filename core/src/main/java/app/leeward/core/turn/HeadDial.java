@@ -4,10 +4,10 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Follow;
+import app.leeward.core.dial.Driver;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -78,7 +78,7 @@ public enum HeadDial {
                     double t = Math.max(0, Math.min(1, (v - 0.3) / 0.7));
                     return new Point(p.x(), p.y() + drop * t * t * (3 - 2 * t));
                 });
-                open = open.with(face.get().id(), Reshape.between(drawing.get().id(), i, s.path(), down));
+                open = open.with(face.get().id(), PointDeltas.between(drawing.get().id(), i, s.path(), down));
             }
             Optional<Part> mouth = c.part(PartRole.MOUTH);
             if (mouth.isPresent()) {
@@ -105,7 +105,7 @@ public enum HeadDial {
             Dial drag = dial(-1, 1, "", List.of(new Stop(-1, left), new Stop(1, right)));
             // where the turn was some frames ago less where it is: nothing while the head is still
             return Optional.of(drag.withFollows(
-                    List.of(new Follow(TurnMaker.DIAL, 1, -1, 0), new Follow(TurnMaker.DIAL, -1, 1, LATER))));
+                    List.of(new Driver(TurnMaker.DIAL, 1, -1, 0), new Driver(TurnMaker.DIAL, -1, 1, LATER))));
         }
     };
 

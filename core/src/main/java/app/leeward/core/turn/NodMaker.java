@@ -53,7 +53,7 @@ public final class NodMaker {
         }
         Dial fresh = new Dial(DIAL, "Nod", Purpose.NOD, -FULL, FULL, 0, "°", stops, List.of());
         Optional<Dial> there = c.dial(DIAL);
-        HandWork hands = new HandWork(then);
+        ManualEditMerge hands = new ManualEditMerge(then);
         Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
         List<Dial> dials = new ArrayList<>(c.dials());
         if (there.isPresent()) {
@@ -76,7 +76,7 @@ public final class NodMaker {
     private static Stop stop(Character c, Part head, TurnPlan plan, Ball ball, double share) {
         Map<String, Offset> offsets = new HashMap<>();
         for (Part part : c.childrenOf(head.id())) {
-            Heads.centreOf(c, part).ifPresent(at -> offsets.put(part.id(), offset(plan, ball, part, at, share)));
+            HeadParts.centreOf(c, part).ifPresent(at -> offsets.put(part.id(), offset(plan, ball, part, at, share)));
         }
         return new Stop(share * FULL, offsets);
     }
@@ -84,17 +84,17 @@ public final class NodMaker {
     private static Offset offset(TurnPlan plan, Ball ball, Part part, Point at, double share) {
         double down = ball.ry() * share;
         return switch (part.role()) {
-            case FACE -> Heads.about(part, at, new Point(at.x(), at.y() + 0.015 * down), 1, 1 - 0.02 * Math.abs(share));
+            case FACE -> HeadParts.about(part, at, new Point(at.x(), at.y() + 0.015 * down), 1, 1 - 0.02 * Math.abs(share));
             case BACK_HAIR -> Offset.shift(0, -0.05 * down);
-            case CAP -> Heads.about(part, at, new Point(at.x(), at.y() + 0.10 * down), 1, 1 + 0.05 * share);
-            case FRINGE -> Heads.about(part, at, new Point(at.x(), at.y() + 0.09 * down), 1, 1 + 0.06 * share);
+            case CAP -> HeadParts.about(part, at, new Point(at.x(), at.y() + 0.10 * down), 1, 1 + 0.05 * share);
+            case FRINGE -> HeadParts.about(part, at, new Point(at.x(), at.y() + 0.09 * down), 1, 1 + 0.06 * share);
             case EAR -> Offset.shift(0, -0.06 * down);
             case SIDE_HAIR, EXTRA_HAIR -> Offset.shift(0, 0.02 * down);
             default -> {
                 double lift = part.role() == PartRole.NOSE ? plan.ball().noseLift() : 0;
                 Ball.Turned t = ball.turn(at, 0, PITCH * share, lift, false);
                 double flat = Math.max(0.7, Math.min(1.06, t.flattening()));
-                yield Heads.about(part, at, t.at(), 1, flat);
+                yield HeadParts.about(part, at, t.at(), 1, flat);
             }
         };
     }

@@ -8,7 +8,7 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Fingerprints;
@@ -109,7 +109,7 @@ public final class TurnMaker {
         Optional<Dial> there = ready.dial(DIAL);
         Optional<TurnPlan> plan = ready.turn();
         // one made before plans were kept was never shaped by hand: there was no way to
-        HandWork hands = new HandWork(
+        ManualEditMerge hands = new ManualEditMerge(
                 plan.map(TurnPlan::made).or(() -> there.map(Fingerprints::of)).orElse(Map.of()));
         Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
         List<Dial> dials = new ArrayList<>(ready.dials());
@@ -130,7 +130,7 @@ public final class TurnMaker {
     /** Degrees the ball turns at the dial's end: as many as narrow the far eye as far as it was asked to. */
     public static double yawAtFull(Character c, BallSetting setting) {
         Optional<Point> eye =
-                c.part(PartRole.EYE, Side.LEFT).or(() -> c.part(PartRole.EYE)).flatMap(p -> Heads.centreOf(c, p));
+                c.part(PartRole.EYE, Side.LEFT).or(() -> c.part(PartRole.EYE)).flatMap(p -> HeadParts.centreOf(c, p));
         return eye.flatMap(at -> Ball.of(setting).yawNarrowing(at, setting.farEye()))
                 .orElse(22.0);
     }
@@ -144,12 +144,12 @@ public final class TurnMaker {
     }
 
     private Optional<Point> centreOf(Part part) {
-        return centres.computeIfAbsent(part.id(), id -> Heads.centreOf(character, part));
+        return centres.computeIfAbsent(part.id(), id -> HeadParts.centreOf(character, part));
     }
 
     private Stop stop(double at) {
         Map<String, Offset> offsets = new HashMap<>();
-        Map<String, List<Reshape>> reshapes = new HashMap<>();
+        Map<String, List<PointDeltas>> reshapes = new HashMap<>();
         for (Part part : character.childrenOf(head.id())) {
             centreOf(part).ifPresent(c -> offsets.put(part.id(), offset(part, c, at)));
             if (part.role() == PartRole.FACE) {
@@ -166,12 +166,12 @@ public final class TurnMaker {
         return switch (part.role()) {
             // the head's own mass: stays, but gives a little
             case FACE ->
-                Heads.about(
+                HeadParts.about(
                         part, centre, new Point(centre.x() + 0.02 * ball.rx() * share, centre.y()), 1 - 0.02 * away);
             case BACK_HAIR ->
-                Heads.about(
+                HeadParts.about(
                         part, centre, new Point(centre.x() - 0.10 * ball.rx() * share, centre.y()), 1 - 0.01 * away);
-            case CAP -> Heads.about(part, centre, new Point(centre.x() + 0.06 * ball.rx() * share, centre.y()), 1);
+            case CAP -> HeadParts.about(part, centre, new Point(centre.x() + 0.06 * ball.rx() * share, centre.y()), 1);
             case FRINGE -> fringe(part, centre, share, away);
             case SIDE_HAIR, EXTRA_HAIR, EAR -> atSide(part, centre, yaw, share);
             case NOSE, MOUTH ->
@@ -182,7 +182,7 @@ public final class TurnMaker {
 
     /** The fringe hangs before the brow: it goes a good half of the way and leans with the turn. */
     private Offset fringe(Part part, Point centre, double share, double away) {
-        Offset o = Heads.about(
+        Offset o = HeadParts.about(
                 part, centre, new Point(centre.x() + 0.13 * ball.rx() * share, centre.y()), 1 - 0.05 * away);
         return Offset.placed(o.x(), o.y(), 0, o.scaleX(), 1, -2.5 * share, 1);
     }
@@ -199,7 +199,7 @@ public final class TurnMaker {
         }
         double proud = 0.62 * (1 + (part.role() == PartRole.EAR ? setting.earLift() : 0));
         double shift = ball.rx() * Math.sin(Math.toRadians(Math.abs(yaw))) * proud * Math.signum(share);
-        return Heads.about(part, centre, new Point(centre.x() + shift, centre.y()), 1 + 0.06 * Math.abs(share));
+        return HeadParts.about(part, centre, new Point(centre.x() + shift, centre.y()), 1 + 0.06 * Math.abs(share));
     }
 
     private Offset onBall(Part part, Point centre, double yaw, double share, double lift) {
@@ -208,7 +208,7 @@ public final class TurnMaker {
         // the far side of a round face drops a little
         double drop = far ? 0.018 * ball.ry() * Math.abs(share) : 0;
         double narrow = Math.max(NARROWEST, Math.min(1.05, turned.narrowing()));
-        return Heads.about(part, centre, new Point(turned.at().x(), turned.at().y() + drop), narrow);
+        return HeadParts.about(part, centre, new Point(turned.at().x(), turned.at().y() + drop), narrow);
     }
 
     private List<Bands> bands() {

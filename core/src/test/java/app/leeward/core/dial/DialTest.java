@@ -42,12 +42,12 @@ class DialTest {
                 2,
                 0,
                 List.of(new Stop(-1, Map.of("p", Offset.shift(-8, 1))), new Stop(2, Map.of("p", Offset.shift(5, 1)))));
-        Offset at = Way.of(d).get(0).at(d.hold(value));
+        Offset at = OffsetCurve.of(d).get(0).at(d.hold(value));
         assertThat(at.x()).isBetween(-8.0, 5.0);
         assertThat(at.y()).isBetween(0.0, 1.0);
-        assertThat(Way.of(d).get(0).channels()).containsExactly(Channel.X, Channel.Y);
+        assertThat(OffsetCurve.of(d).get(0).channels()).containsExactly(Channel.X, Channel.Y);
         double[] numbers = {10, 0};
-        Way.of(d).get(0).addTo(numbers, new int[] {0, 1}, d.hold(value));
+        OffsetCurve.of(d).get(0).addTo(numbers, new int[] {0, 1}, d.hold(value));
         assertThat(numbers[0])
                 .as("added in place")
                 .isCloseTo(10 + at.x(), org.assertj.core.api.Assertions.within(1e-12));
@@ -71,7 +71,7 @@ class DialTest {
                 10,
                 0,
                 List.of(new Stop(-10, Map.of("p", Offset.shift(4, 0))), new Stop(10, Map.of("p", Offset.shift(4, 0)))));
-        assertThat(Way.of(d).get(0).at(0)).isEqualTo(Offset.NONE);
-        assertThat(Way.of(d).get(0).at(5).x()).isEqualTo(2);
+        assertThat(OffsetCurve.of(d).get(0).at(0)).isEqualTo(Offset.NONE);
+        assertThat(OffsetCurve.of(d).get(0).at(5).x()).isEqualTo(2);
     }
 }

@@ -33,7 +33,7 @@ class EaseTest {
 
     @Test
     void aSmoothWayRisesWhereItsStopsDoAndPassesThroughThem() {
-        Way way = Way.of(rpn(Ease.SMOOTH), "p");
+        OffsetCurve way = OffsetCurve.of(rpn(Ease.SMOOTH), "p");
         double before = -1e-12;
         for (int i = 0; i <= 4000; i++) {
             double at = X[0] + (20 - X[0]) * i / 4000;
@@ -66,7 +66,7 @@ class EaseTest {
                         new Stop(3, Map.of("p", Offset.shift(0, 0)), Ease.SMOOTH, Map.of())),
                 List.of());
         for (double at = 1; at <= 2; at += 0.05) {
-            assertThat(Way.of(d, "p").at(at).x()).isCloseTo(5, within(1e-12));
+            assertThat(OffsetCurve.of(d, "p").at(at).x()).isCloseTo(5, within(1e-12));
         }
     }
 
@@ -96,7 +96,7 @@ class EaseTest {
                         new Stop(-10, Map.of("p", Offset.shift(-8, 0)), ease, Map.of()),
                         new Stop(10, Map.of("p", Offset.shift(8, 0)), ease, Map.of())),
                 List.of());
-        Way way = Way.of(d, "p");
+        OffsetCurve way = OffsetCurve.of(d, "p");
         assertThat(way.at(-away).x()).isCloseTo(-way.at(away).x(), within(1e-9));
         assertThat(way.at(away).x()).isCloseTo(8 * ((Ease.Curve) ease).at(away / 10), within(1e-9));
     }
@@ -120,12 +120,12 @@ class EaseTest {
 
     @Test
     void aReshapeIsOfOneOutlineAndTurnsRoundWithIt() {
-        Reshape r = Reshape.between("d", 0, Rigs.box(0, 0, 10, 10), Rigs.box(1, 0, 10, 12));
+        PointDeltas r = PointDeltas.between("d", 0, Rigs.box(0, 0, 10, 10), Rigs.box(1, 0, 10, 12));
         assertThat(r.shifts()).hasSize(4);
         assertThat(r.fits(Rigs.ellipse(0, 0, 3, 3))).isFalse();
         assertThat(r.mirrored("d").shifts().get(2).x()).isEqualTo(-1);
         assertThat(r.times(0).still()).isTrue();
-        assertThatThrownBy(() -> Reshape.between("d", 0, Rigs.box(0, 0, 1, 1), Rigs.ellipse(0, 0, 1, 1)))
+        assertThatThrownBy(() -> PointDeltas.between("d", 0, Rigs.box(0, 0, 1, 1), Rigs.ellipse(0, 0, 1, 1)))
                 .hasMessageContaining("4 points");
     }
 }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
-import app.leeward.core.dial.Follow;
+import app.leeward.core.dial.Driver;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.lips.MouthFinding;
 import app.leeward.core.lips.MouthSet;
@@ -96,7 +96,7 @@ class RefusalsTest {
     static Stream<Arguments> cases() {
         Nudge nudge = new Nudge("nose", 1, 0);
         Character own = done(done(FACE, new NewDial("One", 0, 1, 0, "")), new NewDial("Two", 0, 1, 0, ""));
-        Character following = done(own, new FollowDial("two", new Follow("one", 0, 1, 0)));
+        Character following = done(own, new FollowDial("two", new Driver("one", 0, 1, 0)));
         List<ModelLine> lines = FACE.model().lines().stream()
                 .sorted(Comparator.comparingDouble(ModelLine::y))
                 .toList();
@@ -139,7 +139,7 @@ class RefusalsTest {
                 of(RefusalCode.EYES_WHOLE, FACE, new BuildEyes()),
                 of(RefusalCode.NO_DIAL, FACE, new MoveStop("gone", 1, 2)),
                 of(RefusalCode.NO_DIAL, FACE, new RecordCorner("turn", 60, "gone", 1, nudge)),
-                of(RefusalCode.NO_DIAL, FACE, new FollowDial("blink", new Follow("gone", 0, 1, 0))),
+                of(RefusalCode.NO_DIAL, FACE, new FollowDial("blink", new Driver("gone", 0, 1, 0))),
                 of(RefusalCode.LINE_WIDTH, FACE, new PaintShape("nose", drawing("nose"), 0, colour, "", 1001)),
                 of(RefusalCode.TURN_BY_VIEWS, HEADS, new MakeTurn(Optional.empty())),
                 of(RefusalCode.NO_HEAD, BARE, new MakeTurn(Optional.empty())),
@@ -171,7 +171,7 @@ class RefusalsTest {
                 of(RefusalCode.NO_LINE, FACE, new StandBetween("nose", "nowhere", ground)),
                 of(RefusalCode.LINES_CROSSED, FACE, new StandBetween("nose", ground, crown)),
                 of(RefusalCode.TURNED_AT_REST, turned, new StandBetween("nose", crown, ground)),
-                of(RefusalCode.ROUND, following, new FollowDial("one", new Follow("two", 0, 1, 0))),
+                of(RefusalCode.ROUND, following, new FollowDial("one", new Driver("two", 0, 1, 0))),
                 of(RefusalCode.ONE_DIAL, FACE, new RecordCorner("turn", 60, "turn", 30, nudge)),
                 of(RefusalCode.AT_REST, FACE, new RecordCorner("turn", 0, "gaze-across", 1, nudge)),
                 of(RefusalCode.BAD_STOP, FACE, new Record("turn", 0, nudge)),

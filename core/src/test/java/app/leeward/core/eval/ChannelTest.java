@@ -7,7 +7,7 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Aspect;
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
@@ -64,7 +64,7 @@ class ChannelTest {
         Dial eased = dial("one", 8, 0.5);
         eased = eased.withStops(List.of(eased.stops().get(0).withEase(Ease.SMOOTH)));
         Character c = Rigs.character(List.of(PART), List.of(), eased, dial("two", 0, 1))
-                .withCorners(List.of(new Corner("one", 10, "two", 10, Map.of("p", Offset.NONE.with(LEAN, 6)))));
+                .withCorners(List.of(new Corrective("one", 10, "two", 10, Map.of("p", Offset.NONE.with(LEAN, 6)))));
         assertThat(why(c, Pose.of(Map.of("one", 10.0, "two", 5.0)), LEAN).amount())
                 .isCloseTo(8 + 3, within(1e-12));
         assertThat(why(c, Pose.of(Map.of("one", 4.0)), LEAN).amount()).isBetween(0.0, 8.0);

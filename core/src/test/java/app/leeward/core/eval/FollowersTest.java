@@ -7,9 +7,9 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Follow;
+import app.leeward.core.dial.Driver;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
@@ -73,7 +73,7 @@ class FollowersTest {
 
     @Test
     void aFollowerAddsWhatItsLeaderAsksAndIsStillFree() {
-        Character c = done(PLAIN, new FollowDial("chin", new Follow("turn", 4, 4, 0)));
+        Character c = done(PLAIN, new FollowDial("chin", new Driver("turn", 4, 4, 0)));
         Evaluator e = new Evaluator(c);
         assertThat(e.setting("chin", Pose.of(Map.of("turn", 5.0)))).isEqualTo(2);
         assertThat(e.setting("chin", Pose.of(Map.of("turn", -10.0))))
@@ -93,27 +93,27 @@ class FollowersTest {
 
     @Test
     void leadersComeFirstWhateverTheOrderOfTheList() {
-        Character c = done(PLAIN, new FollowDial("turn", new Follow("chin", -5, 5, 0)));
-        c = done(c, new FollowDial("chin", new Follow("hair", -10, 10, 0)));
+        Character c = done(PLAIN, new FollowDial("turn", new Driver("chin", -5, 5, 0)));
+        c = done(c, new FollowDial("chin", new Driver("hair", -10, 10, 0)));
         assertThat(new Evaluator(c).setting("turn", Pose.of(Map.of("hair", 10.0))))
                 .isEqualTo(5);
     }
 
     @Test
     void aRoundIsRefusedByName() {
-        Character c = done(PLAIN, new FollowDial("chin", new Follow("turn", 0, 1, 0)));
-        c = done(c, new FollowDial("hair", new Follow("chin", 0, 1, 3)));
-        assertThat(refused(c, new FollowDial("turn", new Follow("hair", 0, 1, 0))))
+        Character c = done(PLAIN, new FollowDial("chin", new Driver("turn", 0, 1, 0)));
+        c = done(c, new FollowDial("hair", new Driver("chin", 0, 1, 3)));
+        assertThat(refused(c, new FollowDial("turn", new Driver("hair", 0, 1, 0))))
                 .contains("turn follows hair follows chin follows turn");
-        assertThat(refused(c, new FollowDial("turn", new Follow("turn", 0, 1, 0))))
+        assertThat(refused(c, new FollowDial("turn", new Driver("turn", 0, 1, 0))))
                 .contains("turn follows turn");
-        assertThat(refused(c, new FollowDial("turn", new Follow("gone", 0, 1, 0))))
+        assertThat(refused(c, new FollowDial("turn", new Driver("gone", 0, 1, 0))))
                 .contains("no dial 'gone'");
     }
 
     @Test
     void aLeaderThatIsTakenAwayIsForgotten() {
-        Character c = done(PLAIN, new FollowDial("chin", new Follow("turn", 4, 4, 0)));
+        Character c = done(PLAIN, new FollowDial("chin", new Driver("turn", 4, 4, 0)));
         Character less = done(c, new DropDial("turn"));
         assertThat(less.dial("chin").orElseThrow().follows()).isEmpty();
     }
@@ -121,7 +121,7 @@ class FollowersTest {
     /** A step: the follower takes it as many frames later as it was told, and stands still before. */
     @Test
     void whatFollowsLaterFollowsLater() {
-        Character c = done(PLAIN, new FollowDial("hair", new Follow("turn", -10, 10, 3)));
+        Character c = done(PLAIN, new FollowDial("hair", new Driver("turn", -10, 10, 3)));
         Evaluator e = new Evaluator(c);
         List<Pose> poses = new ArrayList<>();
         for (int f = 0; f < 10; f++) {
@@ -139,8 +139,8 @@ class FollowersTest {
     /** What drags behind is where the leader was less where it is: nothing once all stands still. */
     @Test
     void dragIsNothingOnceAllStandsStill() {
-        Character c = done(PLAIN, new FollowDial("hair", new Follow("turn", 10, -10, 0)));
-        c = done(c, new FollowDial("hair", new Follow("turn", -10, 10, 2)));
+        Character c = done(PLAIN, new FollowDial("hair", new Driver("turn", 10, -10, 0)));
+        c = done(c, new FollowDial("hair", new Driver("turn", -10, 10, 2)));
         Evaluator e = new Evaluator(c);
         List<Pose> poses = new ArrayList<>();
         for (double turn : new double[] {0, 5, 10, 10, 10, 10}) {
@@ -153,8 +153,8 @@ class FollowersTest {
     /** A chain of two, each two frames later: the end is four frames behind. */
     @Test
     void laterAddsUpAlongAChain() {
-        Character c = done(PLAIN, new FollowDial("chin", new Follow("turn", -10, 10, 2)));
-        c = done(c, new FollowDial("hair", new Follow("chin", -10, 10, 2)));
+        Character c = done(PLAIN, new FollowDial("chin", new Driver("turn", -10, 10, 2)));
+        c = done(c, new FollowDial("hair", new Driver("chin", -10, 10, 2)));
         Evaluator e = new Evaluator(c);
         List<Pose> poses = new ArrayList<>();
         for (int f = 0; f < 8; f++) {
@@ -268,8 +268,8 @@ class FollowersTest {
 
     @Test
     void aCornerNeedsTwoDials() {
-        assertThat(new Corner("a", 1, "b", 2, Map.of()).at("b", 2, "a", 1)).isTrue();
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Corner("a", 1, "a", 2, Map.of()))
+        assertThat(new Corrective("a", 1, "b", 2, Map.of()).at("b", 2, "a", 1)).isTrue();
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Corrective("a", 1, "a", 2, Map.of()))
                 .hasMessageContaining("two dials");
     }
 }

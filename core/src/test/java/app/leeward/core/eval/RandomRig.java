@@ -6,7 +6,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Corner;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
@@ -66,10 +66,10 @@ final class RandomRig {
         dials.add(dial("gaze", Purpose.GAZE_ACROSS, -1, 1));
         dials.add(dial("own", Purpose.OWN, -5, 20));
         Character c = Rigs.character(parts, windows(), dials.toArray(new Dial[0]));
-        List<Corner> corners = new ArrayList<>();
+        List<Corrective> corners = new ArrayList<>();
         for (int i = r.nextInt(3); i > 0; i--) {
             corners.add(
-                    new Corner("turn", -6 + 12 * r.nextInt(2), "own", 10, Map.of(any(), offset(), any2(), offset())));
+                    new Corrective("turn", -6 + 12 * r.nextInt(2), "own", 10, Map.of(any(), offset(), any2(), offset())));
         }
         List<Look> looks = List.of(
                 new Look("l1", "One", "", Map.of("own", 12.0, "blink-left", 0.5), Map.of(any(), drawing())),

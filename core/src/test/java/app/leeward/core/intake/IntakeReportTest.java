@@ -129,13 +129,13 @@ class IntakeReportTest {
     void fittingStandsTheCharacterOnTheGroundInTheMiddleOfTheCanvasInEveryPose() {
         Character far = Rigs.hung(Rigs.face());
         far = done(far, new Fit(13, 2500, -900, new Canvas(20_000, 15_000)));
-        Standing s = Standing.of(far, AxisFinder.find(far)).orElseThrow();
+        CanvasFit s = CanvasFit.of(far, AxisFinder.find(far)).orElseThrow();
         assertThat(s.needed()).isTrue();
         assertThat(s.canvas()).isEqualTo(new Canvas(1920, 1080));
         Character stood = done(far, new Fit(s.scale(), s.dx(), s.dy(), s.canvas()));
         assertThat(AxisFinder.find(stood).orElseThrow().x()).isCloseTo(960, within(0.1));
         assertThat(stood.model().axis()).isCloseTo(960, within(0.1));
-        assertThat(Standing.of(stood, AxisFinder.find(stood)).orElseThrow().needed())
+        assertThat(CanvasFit.of(stood, AxisFinder.find(stood)).orElseThrow().needed())
                 .as("once is enough")
                 .isFalse();
         // scaling commutes with posing: every corner of every part lands where the scaled picture has it

@@ -26,7 +26,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.ReadArt;
+import app.leeward.core.rig.ImportedSource;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
@@ -43,7 +43,7 @@ class VersionsTest {
 
     private static Character read(Layer root, String file) {
         Character c = Rigs.hung(root);
-        return c.withSource(Optional.of(ReadArt.of(file, c)));
+        return c.withSource(Optional.of(ImportedSource.of(file, c)));
     }
 
     private static Character done(Character c, Edit e) {

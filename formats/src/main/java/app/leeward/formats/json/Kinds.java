@@ -6,7 +6,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.edit.AddGroup;
 import app.leeward.core.edit.AddPoint;
-import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.BendLidLine;
 import app.leeward.core.edit.BendWrist;
 import app.leeward.core.edit.BreakLink;
@@ -142,7 +142,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
     public static final Kinds<Edit> EDITS = of(
             Edit.class,
             List.of(
-                    entry("adopt", Adopt.class),
+                    entry("adopt", ImportCharacter.class),
                     entry("rename", Rename.class),
                     entry("rename-part", RenamePart.class),
                     entry("nudge", Nudge.class),

@@ -52,7 +52,7 @@ public final class LeewardJson {
     }
 
     /** A mapper that keeps artwork on {@code shelf} and writes only its hash. */
-    public static ObjectMapper mapper(ArtShelf shelf) {
+    public static ObjectMapper mapper(ArtworkStore shelf) {
         SimpleModule art = new SimpleModule("artwork");
         art.addSerializer(Artwork.class, new JsonSerializer<>() {
             @Override

@@ -50,11 +50,11 @@ public final class StoredJson {
      * @param shelf where artwork lies
      * @param unknown told each property that stored data has and this version does not know, as {@code Type.property}
      */
-    public StoredJson(ArtShelf shelf, Consumer<String> unknown) {
+    public StoredJson(ArtworkStore shelf, Consumer<String> unknown) {
         this(shelf, unknown, UPGRADES);
     }
 
-    StoredJson(ArtShelf shelf, Consumer<String> unknown, List<Upgrade> upgrades) {
+    StoredJson(ArtworkStore shelf, Consumer<String> unknown, List<Upgrade> upgrades) {
         this.upgrades = List.copyOf(upgrades);
         this.schema = 1 + upgrades.size();
         json = LeewardJson.mapper(shelf).addHandler(new DeserializationProblemHandler() {
@@ -134,8 +134,8 @@ public final class StoredJson {
     }
 
     /** A shelf for readers that do not look at outlines: every artwork is empty. */
-    public static ArtShelf withoutArt() {
-        return new ArtShelf() {
+    public static ArtworkStore withoutArt() {
+        return new ArtworkStore() {
             @Override
             public void put(Artwork art, String hash, String text) {
                 throw new IllegalStateException("no artwork is kept here");

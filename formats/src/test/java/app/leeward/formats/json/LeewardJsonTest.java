@@ -15,12 +15,12 @@ import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
-import app.leeward.core.dial.Follow;
+import app.leeward.core.dial.Driver;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.dial.Travel;
-import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.BendLidLine;
 import app.leeward.core.edit.DropCue;
 import app.leeward.core.edit.DropLook;
@@ -90,7 +90,7 @@ import org.junit.jupiter.api.Test;
 
 class LeewardJsonTest {
     private final Map<String, String> kept = new HashMap<>();
-    private final ObjectMapper json = LeewardJson.mapper(new ArtShelf() {
+    private final ObjectMapper json = LeewardJson.mapper(new ArtworkStore() {
         @Override
         public void put(Artwork art, String hash, String text) {
             kept.put(hash, text);
@@ -183,7 +183,7 @@ class LeewardJsonTest {
     @Test
     void everyEditSurvivesStorage() throws Exception {
         List<Edit> edits = List.of(
-                new Adopt(maren(), "maren.svg"),
+                new ImportCharacter(maren(), "maren.svg"),
                 new Rename("A"),
                 new RenamePart("nose", "beak"),
                 new Nudge("nose", 1.5, -2),
@@ -231,7 +231,7 @@ class LeewardJsonTest {
                 new EaseStop("turn", 60, Ease.SMOOTH),
                 new TravelBy("turn", java.util.Optional.of(Travel.STRAIGHT)),
                 new TravelBy("turn", java.util.Optional.empty()),
-                new FollowDial("blink", new Follow("turn", 0, 0.25, 3)),
+                new FollowDial("blink", new Driver("turn", 0, 0.25, 3)),
                 new Unfollow("blink", "turn", 3),
                 new RecordCorner("turn", 60, "gaze-across", 1, new Nudge("nose", 1, 2)),
                 new ForgetCorner("turn", 60, "gaze-across", 1, "nose"),

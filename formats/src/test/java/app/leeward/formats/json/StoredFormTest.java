@@ -46,14 +46,14 @@ class StoredFormTest {
     private final Set<String> unknown = new HashSet<>();
     private final StoredJson json = new StoredJson(shelf(), unknown::add);
 
-    private static ArtShelf shelf() {
+    private static ArtworkStore shelf() {
         Map<String, String> shapes = new HashMap<>();
         for (int n = 1; n <= StoredJson.SCHEMA; n++) {
             lines(n, "artwork.jsonl")
                     .forEach(a ->
                             shapes.put(a.get("hash").asText(), a.get("shapes").toString()));
         }
-        return new ArtShelf() {
+        return new ArtworkStore() {
             @Override
             public void put(Artwork art, String hash, String text) {
                 shapes.put(hash, text);
@@ -251,7 +251,7 @@ class StoredFormTest {
         ObjectNode adopt = (ObjectNode) tree(json.write(Edit.class, json.read(1, stored.toString(), Edit.class)));
         ObjectNode character = (ObjectNode) adopt.get("character");
         character.set("title", character.remove("name"));
-        assertThat(((app.leeward.core.edit.Adopt) later.read(2, adopt.toString(), Edit.class))
+        assertThat(((app.leeward.core.edit.ImportCharacter) later.read(2, adopt.toString(), Edit.class))
                         .character()
                         .name())
                 .isEqualTo(character.get("title").asText());

@@ -12,7 +12,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.server.config.Squeeze;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.HeavyWork;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import app.leeward.server.studio.StoredArt;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
@@ -59,7 +59,7 @@ class CharacterApi {
     /** A character as it stands; drawings hold the hash of their artwork. */
     public record CharacterView(
             UUID id, int revision, boolean canUndo, boolean canRedo, Character character, List<Serving> mouths) {
-        static CharacterView of(Standing<Character> s) {
+        static CharacterView of(Snapshot<Character> s) {
             return new CharacterView(
                     s.id(),
                     s.revision(),

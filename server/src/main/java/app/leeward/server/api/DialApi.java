@@ -6,7 +6,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.StopChange;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
@@ -37,7 +37,7 @@ class DialApi {
 
     @PostMapping("/{dial}")
     DialView dial(@PathVariable UUID id, @PathVariable String dial) {
-        Standing<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.stand(id);
         Dial d = c.state().dial(dial).orElseThrow(() -> Problem.notThere("dial"));
         return new DialView(
                 c.revision(),

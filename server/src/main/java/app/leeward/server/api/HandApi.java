@@ -5,7 +5,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.Map;
@@ -46,7 +46,7 @@ class HandApi {
 
     @GetMapping("/runs")
     RunsView runs(@PathVariable UUID id) {
-        Standing<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.stand(id);
         return new RunsView(
                 standing.revision(),
                 standing.state().runs().stream().map(RunSheet::of).toList());
@@ -57,7 +57,7 @@ class HandApi {
 
     @GetMapping("/hands")
     HandsView hands(@PathVariable UUID id) {
-        Standing<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.stand(id);
         return new HandsView(standing.revision(), characters.handsMeasured(standing));
     }
 
@@ -70,7 +70,7 @@ class HandApi {
         if (!(Math.abs(by) <= 180)) {
             throw Problem.refused("angle", "A hand is turned by -180 to 180°, not " + by + ".");
         }
-        Standing<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.stand(id);
         standing.state().part(part).orElseThrow(() -> Problem.notThere("part"));
         return new BentView(standing.revision(), Hands.bentBy(standing.state(), part, by));
     }

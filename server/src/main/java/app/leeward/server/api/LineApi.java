@@ -12,7 +12,7 @@ import app.leeward.formats.sheet.ExposureCsv;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.LineReadings;
 import app.leeward.server.studio.Lines;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import app.leeward.speech.WavFile;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
@@ -81,7 +81,7 @@ class LineApi {
             boolean fits,
             List<Integer> doubtful) {}
 
-    private LineView view(Standing<Shot> s) {
+    private LineView view(Snapshot<Shot> s) {
         Playhead playhead = lines.playhead(s, characters.stand(s.belongsTo()));
         List<Integer> doubtful = new ArrayList<>();
         for (int i = 0; i < s.state().line().words().size(); i++) {
@@ -171,8 +171,8 @@ class LineApi {
 
     @PostMapping("/lines/{id}/frames")
     FrameSeries frames(@PathVariable UUID id, @RequestBody FramesBody body) {
-        Standing<Shot> shot = lines.stand(id);
-        Standing<Character> character = characters.stand(shot.belongsTo());
+        Snapshot<Shot> shot = lines.stand(id);
+        Snapshot<Character> character = characters.stand(shot.belongsTo());
         Playhead playhead = lines.playhead(shot, character);
         Pose live = PoseBody.of(body.pose());
         int from = Math.max(0, Math.min(body.from(), shot.state().frames() - 1));
@@ -209,7 +209,7 @@ class LineApi {
     /** The exposure sheet. */
     @GetMapping("/lines/{id}/exposure.csv")
     ResponseEntity<byte[]> exposure(@PathVariable UUID id) {
-        Standing<Shot> shot = lines.stand(id);
+        Snapshot<Shot> shot = lines.stand(id);
         Playhead playhead = lines.playhead(shot, characters.stand(shot.belongsTo()));
         String csv = ExposureCsv.write(shot.state(), playhead.mouths());
         return PoseApi.download(

@@ -15,7 +15,7 @@ import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Pose;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -66,7 +66,7 @@ class LookApi {
     /** Every look as a face. */
     @PostMapping("/looks")
     LooksView looks(@PathVariable UUID id, @RequestBody SheetBody body) {
-        Standing<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.stand(id);
         Character character = c.state();
         Evaluator evaluator = characters.evaluator(c);
         Map<String, Double> asked = PoseBody.of(body.pose()).dials();
@@ -108,14 +108,14 @@ class LookApi {
     /** The brows as they are posed. */
     @PostMapping("/brows")
     BrowsView brows(@PathVariable UUID id, @RequestBody SheetBody body) {
-        Standing<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.stand(id);
         return new BrowsView(c.revision(), BrowView.of(c.state(), PoseBody.of(body.pose())));
     }
 
     /** The frames of one cue over a pose. */
     @PostMapping("/cues/{cue}/frames")
     FrameSeries cue(@PathVariable UUID id, @PathVariable String cue, @RequestBody SheetBody body) {
-        Standing<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.stand(id);
         Cue shown = c.state().cue(cue).orElseThrow(() -> Problem.notThere("cue"));
         Evaluator evaluator = characters.evaluator(c);
         Pose over = PoseBody.of(body.pose());
@@ -129,7 +129,7 @@ class LookApi {
     /** The worst that the ends of any two dials do to the eyes. */
     @PostMapping("/worst")
     WorstView worst(@PathVariable UUID id) {
-        Standing<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.stand(id);
         Evaluator evaluator = characters.evaluator(c);
         List<WorstCases.Case> cases = WorstCases.of(c.state(), WORST);
         List<Frame> frames = new ArrayList<>();

@@ -27,7 +27,7 @@ import app.leeward.formats.svg.MouthChartPage;
 import app.leeward.render.PrintedPage;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import app.leeward.server.studio.StoredImages;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Said;
@@ -129,7 +129,7 @@ class MouthApi {
     /** Every mouth of the character, and what is wrong with any. */
     @PostMapping
     WallView wall(@PathVariable UUID id) {
-        Standing<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.stand(id);
         Character c = standing.state();
         List<RowView> rows = new ArrayList<>();
         rows.add(new RowView("", "Neutral", 0, 0, cells(c, "")));
@@ -282,7 +282,7 @@ class MouthApi {
     /** The face as it says typed words, without a recording. */
     @PostMapping("/say")
     SaidView say(@PathVariable UUID id, @RequestBody SayBody body) {
-        Standing<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.stand(id);
         Character c = standing.state();
         if (c.mouths().part().isEmpty() || c.mouths().drawn().isEmpty()) {
             throw Problem.refused("no-mouth", "This character has no mouth to say anything with yet.");

@@ -16,7 +16,7 @@ import app.leeward.core.turn.TurnPlay;
 import app.leeward.core.turn.ViewCheck;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
-import app.leeward.server.studio.Standing;
+import app.leeward.server.studio.Snapshot;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -82,7 +82,7 @@ class TurnApi {
 
     @PostMapping("/turn")
     TurnView turn(@PathVariable UUID id, @RequestBody StripBody body) {
-        Standing<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.stand(id);
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
         boolean slides = c.views().isEmpty();
@@ -136,7 +136,7 @@ class TurnApi {
     /** A dial played there and back over the rest of the pose, with what follows it later. */
     @PostMapping("/dials/{dial}/play")
     FrameSeries play(@PathVariable UUID id, @PathVariable String dial, @RequestBody PlayBody body) {
-        Standing<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.stand(id);
         Dial d = c.state().dial(dial).orElseThrow(() -> Problem.notThere("dial"));
         Evaluator evaluator = characters.evaluator(c);
         List<Pose> poses;

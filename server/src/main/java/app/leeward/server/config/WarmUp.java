@@ -61,7 +61,7 @@ class WarmUp {
             if (demo) {
                 once(
                         "maren",
-                        id -> characters.read(id, DemoFiles.maren(), "maren.svg", "Leeward", DemoWardrobe::dress));
+                        id -> characters.read(id, DemoFiles.maren(), "maren.svg", "Leeward", DemoSetup::dress));
                 once("pilchard", id -> characters.read(id, DemoFiles.pilchard(), "pilchard.svg", "Leeward"));
                 once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }
@@ -75,7 +75,7 @@ class WarmUp {
             for (int i = 0; i < PRACTICES; i++) {
                 transaction.executeWithoutResult(t -> {
                     t.setRollbackOnly();
-                    characters.practise(Practice.file());
+                    characters.practise(WarmUpSample.file());
                 });
             }
         } catch (RuntimeException e) {

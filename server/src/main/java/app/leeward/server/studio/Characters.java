@@ -2,7 +2,7 @@ package app.leeward.server.studio;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
-import app.leeward.core.edit.Adopt;
+import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
@@ -17,7 +17,7 @@ import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.intake.NewVersion;
 import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.ReadArt;
+import app.leeward.core.rig.ImportedSource;
 import app.leeward.core.rig.StackingOrder;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.formats.art.ArtProblem;
@@ -42,7 +42,7 @@ public class Characters {
     private static final int FRAME_RATE = 24;
     private static final int MOST_PARTS = 20_000;
 
-    private final Ledger ledger;
+    private final RevisionService ledger;
     private final Keeping keeping;
     private final StoredImages images;
     /** Weighed by parts, since a rig of a thousand takes ten times the memory of one of a hundred. */
@@ -62,7 +62,7 @@ public class Characters {
     private final Cache<String, List<TurnCheck.Position>> turns =
             Caffeine.newBuilder().maximumSize(50).build();
 
-    Characters(Ledger ledger, StoredJson json, StoredArt shelf, StoredImages images) {
+    Characters(RevisionService ledger, StoredJson json, StoredArt shelf, StoredImages images) {
         this.images = images;
         this.ledger = ledger;
         this.keeping = new Keeping(json, shelf);
@@ -73,16 +73,16 @@ public class Characters {
      *
      * @param fileName what the file was called; its stem is the name when the art has no title
      */
-    public Standing<Character> read(UUID id, byte[] file, String fileName, String author) {
+    public Snapshot<Character> read(UUID id, byte[] file, String fileName, String author) {
         return read(id, file, fileName, author, read -> read);
     }
 
     /** The same, with something done to what was read before it is kept. */
-    public Standing<Character> read(
+    public Snapshot<Character> read(
             UUID id, byte[] file, String fileName, String author, UnaryOperator<Character> finish) {
         Character read = finish.apply(hung(file, fileName));
-        Character character = read.withSource(Optional.of(ReadArt.of(shortened(fileName), read)));
-        return ledger.begin(keeping, id, null, character, new Adopt(character, shortened(fileName)), author);
+        Character character = read.withSource(Optional.of(ImportedSource.of(shortened(fileName), read)));
+        return ledger.begin(keeping, id, null, character, new ImportCharacter(character, shortened(fileName)), author);
     }
 
     /**
@@ -101,7 +101,7 @@ public class Characters {
     }
 
     /** Takes changes over from a newer version of the art. */
-    public Standing<Character> take(UUID id, int base, byte[] file, String fileName, List<String> keys, String author) {
+    public Snapshot<Character> take(UUID id, int base, byte[] file, String fileName, List<String> keys, String author) {
         Edit edit = new TakeVersion(shortened(fileName), hung(file, fileName), keys);
         return ledger.edit(keeping, id, base, edit, author);
     }
@@ -111,7 +111,7 @@ public class Characters {
      * The transaction it is called in has to be taken back.
      */
     public void practise(byte[] file) {
-        Standing<Character> made = read(UUID.randomUUID(), file, "practice.svg", "practice");
+        Snapshot<Character> made = read(UUID.randomUUID(), file, "practice.svg", "practice");
         keeping.shelf().practise();
         Hands.of(made.state());
     }
@@ -162,32 +162,32 @@ public class Characters {
         }
     }
 
-    public Standing<Character> stand(UUID id) {
+    public Snapshot<Character> stand(UUID id) {
         return ledger.stand(keeping, id);
     }
 
     /** As it stood at one revision. */
-    public Standing<Character> stand(UUID id, int revision) {
+    public Snapshot<Character> stand(UUID id, int revision) {
         return ledger.stand(keeping, id, revision);
     }
 
-    public Standing<Character> edit(UUID id, int base, Edit edit, String author) {
-        if (edit instanceof Adopt || edit instanceof TakeVersion) {
+    public Snapshot<Character> edit(UUID id, int base, Edit edit, String author) {
+        if (edit instanceof ImportCharacter || edit instanceof TakeVersion) {
             throw Problem.refused("art-by-file", "Art is read from a file, not sent with an edit.");
         }
         return ledger.edit(keeping, id, base, edit, author);
     }
 
-    public Standing<Character> undo(UUID id, int base, String author) {
+    public Snapshot<Character> undo(UUID id, int base, String author) {
         return ledger.undo(keeping, id, base, author);
     }
 
-    public Standing<Character> redo(UUID id, int base, String author) {
+    public Snapshot<Character> redo(UUID id, int base, String author) {
         return ledger.redo(keeping, id, base, author);
     }
 
     /** The compiled form of a character's newest revision. */
-    public Evaluator evaluator(Standing<Character> standing) {
+    public Evaluator evaluator(Snapshot<Character> standing) {
         return evaluators.get(standing.id() + "/" + standing.revision(), k -> new Evaluator(standing.state()));
     }
 
@@ -208,7 +208,7 @@ public class Characters {
         }
     }
 
-    public Standing<Character> returnTo(UUID id, int base, int number, String author) {
+    public Snapshot<Character> returnTo(UUID id, int base, int number, String author) {
         return ledger.returnTo(keeping, id, base, number, author);
     }
 
@@ -220,26 +220,26 @@ public class Characters {
     }
 
     /** What the Intake bench shows, measured once a revision. */
-    public IntakeReport report(Standing<Character> standing) {
+    public IntakeReport report(Snapshot<Character> standing) {
         return reports.get(standing.id() + "/" + standing.revision(), k -> IntakeReport.of(standing.state()));
     }
 
     /** What is wrong with the eyes, measured once a revision. */
-    public List<EyeFinding> eyeFindings(Standing<Character> standing) {
+    public List<EyeFinding> eyeFindings(Snapshot<Character> standing) {
         return eyes.get(standing.id() + "/" + standing.revision(), k -> EyeCheck.of(standing.state()));
     }
 
     /** What the head turn hides and uncovers, measured once a revision. */
-    public List<TurnCheck.Position> turnMeasured(Standing<Character> standing, List<Double> at) {
+    public List<TurnCheck.Position> turnMeasured(Snapshot<Character> standing, List<Double> at) {
         return turns.get(standing.id() + "/" + standing.revision(), k -> TurnCheck.of(standing.state(), at));
     }
 
     /** Every hand at its wrist, measured once a revision. */
-    public List<Hands.Hand> handsMeasured(Standing<Character> standing) {
+    public List<Hands.Hand> handsMeasured(Snapshot<Character> standing) {
         return hands.get(standing.id() + "/" + standing.revision(), k -> Hands.of(standing.state()));
     }
 
-    private record Keeping(StoredJson json, StoredArt shelf) implements Ledger.Keeper<Character, Edit> {
+    private record Keeping(StoredJson json, StoredArt shelf) implements RevisionService.Keeper<Character, Edit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.CHARACTER;
@@ -273,7 +273,7 @@ public class Characters {
 
         @Override
         public String writeEdit(Edit edit) {
-            if (edit instanceof Adopt a) {
+            if (edit instanceof ImportCharacter a) {
                 shelf.putAll(arts(a.character()));
             }
             return json.write(Edit.class, edit);

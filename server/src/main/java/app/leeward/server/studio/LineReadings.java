@@ -86,7 +86,7 @@ public class LineReadings {
 
     /** Asks for a new line. What can be seen to be wrong at once is refused at once. */
     public Told record(UUID characterId, String name, String words, byte[] wav, Client client) {
-        Standing<Character> character = characters.stand(characterId);
+        Snapshot<Character> character = characters.stand(characterId);
         double seconds = lines.readable(words, wav, character.state().lexicon());
         ReadingRow row = ReadingRow.record(UUID.randomUUID(), characterId, UUID.randomUUID(), name, words, seconds);
         return queued(row, wav, client);
@@ -94,7 +94,7 @@ public class LineReadings {
 
     /** Asks for a line to be read with other words. */
     public Told words(UUID lineId, int base, String words, Client client) {
-        Standing<Shot> line = lines.stand(lineId);
+        Snapshot<Shot> line = lines.stand(lineId);
         lines.requireRoom(lineId, base);
         lines.readable(words, line, characters.stand(line.belongsTo()).state().lexicon());
         double seconds = line.state().line().seconds();
@@ -108,7 +108,7 @@ public class LineReadings {
      * @param soundsLike English words, or ARPAbet in capitals
      */
     public Told pronounce(UUID lineId, int base, String word, String soundsLike, Client client) {
-        Standing<Shot> line = lines.stand(lineId);
+        Snapshot<Shot> line = lines.stand(lineId);
         lines.requireRoom(lineId, base);
         lines.requireWord(line.state(), word);
         lines.phones(soundsLike);

@@ -42,7 +42,7 @@ public class Lines {
     /** What reading a line again touches. */
     private static final Set<String> REREAD = Set.of("line");
 
-    private final Ledger ledger;
+    private final RevisionService ledger;
     private final Characters characters;
     private final Sounds sounds;
     private final LineReader reader;
@@ -55,7 +55,7 @@ public class Lines {
             .build();
 
     Lines(
-            Ledger ledger,
+            RevisionService ledger,
             Characters characters,
             Sounds sounds,
             LineReader reader,
@@ -70,7 +70,7 @@ public class Lines {
     }
 
     /** Finds the words in the recording and begins a line with them, while the caller waits. */
-    public Standing<Shot> record(UUID id, UUID characterId, String name, String words, byte[] wav, String author) {
+    public Snapshot<Shot> record(UUID id, UUID characterId, String name, String words, byte[] wav, String author) {
         Character character = characters.stand(characterId).state();
         Shot shot = shot(name, words, wav, character, Listening.ALONE);
         return transaction.execute(t -> {
@@ -114,11 +114,11 @@ public class Lines {
         }
     }
 
-    public Standing<Shot> stand(UUID id) {
+    public Snapshot<Shot> stand(UUID id) {
         return ledger.stand(keeping, id);
     }
 
-    public Standing<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
+    public Snapshot<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
         if (edit instanceof ShotEdit.Record || edit instanceof ShotEdit.Reread) {
             throw Problem.refused("read-by-words", "Timed sounds come from a recording and its words.");
         }
@@ -131,7 +131,7 @@ public class Lines {
                     set.gesture().run());
         }
         if (edit instanceof ShotEdit.LayBlinks lay) {
-            Standing<Shot> now = stand(id);
+            Snapshot<Shot> now = stand(id);
             edit = lay.near(now.state(), characters.stand(now.belongsTo()).state());
         }
         return ledger.edit(keeping, id, base, edit, author);
@@ -155,11 +155,11 @@ public class Lines {
         }
     }
 
-    public Standing<Shot> undo(UUID id, int base, String author) {
+    public Snapshot<Shot> undo(UUID id, int base, String author) {
         return ledger.undo(keeping, id, base, author);
     }
 
-    public Standing<Shot> redo(UUID id, int base, String author) {
+    public Snapshot<Shot> redo(UUID id, int base, String author) {
         return ledger.redo(keeping, id, base, author);
     }
 
@@ -175,7 +175,7 @@ public class Lines {
 
     /** The long part of reading a line with other words; what comes back writes it. */
     Runnable reworded(ReadingRow asked, Listening listening) {
-        Standing<Shot> before = stand(asked.line());
+        Snapshot<Shot> before = stand(asked.line());
         requireRoom(asked.line(), asked.base());
         Lexicon lexicon = characters.stand(asked.character()).state().lexicon();
         DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
@@ -184,13 +184,13 @@ public class Lines {
 
     /** The long part of reading a line with a word pronounced otherwise; what comes back writes line and lexicon. */
     Runnable pronounced(ReadingRow asked, Listening listening) {
-        Standing<Shot> before = stand(asked.line());
+        Snapshot<Shot> before = stand(asked.line());
         requireRoom(asked.line(), asked.base());
         List<Phone> phones = phones(asked.soundsLike());
         Lexicon lexicon = characters.stand(asked.character()).state().lexicon().with(asked.word(), phones);
         DialogueLine line = corrected(before.state(), before.state().line().text(), lexicon, listening);
         return () -> {
-            Standing<Character> now = characters.stand(asked.character());
+            Snapshot<Character> now = characters.stand(asked.character());
             characters.edit(now.id(), now.revision(), new Pronounce(asked.word(), phones), asked.author());
             ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
         };
@@ -245,7 +245,7 @@ public class Lines {
         return sound.seconds();
     }
 
-    void readable(String words, Standing<Shot> line, Lexicon lexicon) {
+    void readable(String words, Snapshot<Shot> line, Lexicon lexicon) {
         heard(() -> {
             reader.requireReadable(within(words), line.state().line().seconds(), lexicon);
             return true;
@@ -257,12 +257,12 @@ public class Lines {
     }
 
     /** The line over its character as both stand now. */
-    public Playhead playhead(Standing<Shot> shot, Standing<Character> character) {
+    public Playhead playhead(Snapshot<Shot> shot, Snapshot<Character> character) {
         String key = shot.id() + "/" + shot.revision() + "/" + character.revision();
         return playheads.get(key, k -> new Playhead(characters.evaluator(character), shot.state()));
     }
 
-    private record Keeping(StoredJson json) implements Ledger.Keeper<Shot, ShotEdit> {
+    private record Keeping(StoredJson json) implements RevisionService.Keeper<Shot, ShotEdit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.SHOT;

@@ -2,7 +2,7 @@ package app.leeward.server.studio;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.formats.art.Sha256;
-import app.leeward.formats.json.ArtShelf;
+import app.leeward.formats.json.ArtworkStore;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.server.store.ArtworkRow;
 import app.leeward.server.store.Artworks;
@@ -21,7 +21,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 
 /** Artwork in the database, with what was used lately kept in memory: it never changes. */
 @Component
-public class StoredArt implements ArtShelf {
+public class StoredArt implements ArtworkStore {
     private static final int WORTH_SHARING = 50;
     /** Segments of outlines kept in memory; each takes about a hundred bytes. */
     private static final int MOST_SEGMENTS = 3_000_000;

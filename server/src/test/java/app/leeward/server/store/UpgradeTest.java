@@ -8,7 +8,7 @@ import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.rig.Character;
 import app.leeward.core.shot.Shot;
-import app.leeward.formats.json.ArtShelf;
+import app.leeward.formats.json.ArtworkStore;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.formats.json.StoredJson;
 import app.leeward.server.Client;
@@ -179,14 +179,14 @@ class UpgradeTest {
         }
     }
 
-    private ArtShelf artwork() throws SQLException {
+    private ArtworkStore artwork() throws SQLException {
         Map<String, Artwork> byHash = new HashMap<>();
         try (ResultSet r = connection.createStatement().executeQuery("select hash, shapes from artwork")) {
             while (r.next()) {
                 byHash.put(r.getString(1), LeewardJson.artwork(r.getString(2)));
             }
         }
-        return new ArtShelf() {
+        return new ArtworkStore() {
             @Override
             public void put(Artwork art, String hash, String text) {
                 byHash.put(hash, LeewardJson.artwork(text));

@@ -5,7 +5,7 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Recorder;
-import app.leeward.core.dial.Reshape;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Fingerprints;
 import java.util.ArrayList;
@@ -24,12 +24,12 @@ import java.util.function.Function;
  * stop. A stop or part taken away by hand stays away. What was made then is known by fingerprints, which are all it takes to
  * tell whether something is still the same.
  */
-final class HandWork {
+final class ManualEditMerge {
     private final Map<String, Integer> then;
     private int kept;
 
     /** @param then fingerprints of the dial as it was made */
-    HandWork(Map<String, Integer> then) {
+    ManualEditMerge(Map<String, Integer> then) {
         this.then = then;
     }
 
@@ -61,7 +61,7 @@ final class HandWork {
                 fresh.map(Stop::offsets).orElse(Map.of()),
                 part -> Fingerprints.pose(dial, at, part),
                 Fingerprints::of);
-        Map<String, List<Reshape>> reshapes = merged(
+        Map<String, List<PointDeltas>> reshapes = merged(
                 now.map(Stop::reshapes).orElse(Map.of()),
                 fresh.map(Stop::reshapes).orElse(Map.of()),
                 part -> Fingerprints.outline(dial, at, part),

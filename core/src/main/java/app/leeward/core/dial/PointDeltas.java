@@ -13,14 +13,14 @@ import java.util.List;
  * @param shape its place in the drawing, 0 for the back
  * @param shifts one for every point and handle, in the order of the path's numbers; in the drawing's coordinates
  */
-public record Reshape(String drawing, int shape, List<Point> shifts) {
-    public Reshape {
+public record PointDeltas(String drawing, int shape, List<Point> shifts) {
+    public PointDeltas {
         shifts = List.copyOf(shifts);
         shifts.forEach(s -> Numbers.finite("shift of a point", s.x() + s.y()));
     }
 
     /** What takes one outline to another of the same points. */
-    public static Reshape between(String drawing, int shape, Path from, Path to) {
+    public static PointDeltas between(String drawing, int shape, Path from, Path to) {
         List<Point> a = from.points();
         List<Point> b = to.points();
         if (a.size() != b.size()) {
@@ -30,7 +30,7 @@ public record Reshape(String drawing, int shape, List<Point> shifts) {
         for (int i = 0; i < a.size(); i++) {
             shifts.add(b.get(i).minus(a.get(i)));
         }
-        return new Reshape(drawing, shape, shifts);
+        return new PointDeltas(drawing, shape, shifts);
     }
 
     /** Whether it is about an outline of so many points and handles; of another it says nothing. */
@@ -42,8 +42,8 @@ public record Reshape(String drawing, int shape, List<Point> shifts) {
         return shifts.stream().allMatch(s -> s.x() == 0 && s.y() == 0);
     }
 
-    public Reshape times(double factor) {
-        return new Reshape(
+    public PointDeltas times(double factor) {
+        return new PointDeltas(
                 drawing,
                 shape,
                 shifts.stream()
@@ -52,17 +52,17 @@ public record Reshape(String drawing, int shape, List<Point> shifts) {
     }
 
     /** This and another word about the same outline, added. */
-    public Reshape and(Reshape o) {
+    public PointDeltas and(PointDeltas o) {
         List<Point> sum = new ArrayList<>();
         for (int i = 0; i < shifts.size(); i++) {
             sum.add(shifts.get(i).plus(o.shifts.get(i)));
         }
-        return new Reshape(drawing, shape, sum);
+        return new PointDeltas(drawing, shape, sum);
     }
 
     /** The same on the other side of a vertical axis, for an outline that is reflected too. */
-    public Reshape mirrored(String otherDrawing) {
-        return new Reshape(
+    public PointDeltas mirrored(String otherDrawing) {
+        return new PointDeltas(
                 otherDrawing,
                 shape,
                 shifts.stream().map(s -> new Point(-s.x() + 0.0, s.y())).toList());

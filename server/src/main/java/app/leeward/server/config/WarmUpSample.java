@@ -4,12 +4,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 
 /** A large layered file that nobody drew, with a hand of many drawings, to practise reading and measuring on. */
-final class Practice {
+final class WarmUpSample {
     private static final int SHAPES = 400;
     private static final int CURVES = 120;
     private static final int HANDS = 24;
 
-    private Practice() {}
+    private WarmUpSample() {}
 
     static byte[] file() {
         StringBuilder out = new StringBuilder(1 << 22);

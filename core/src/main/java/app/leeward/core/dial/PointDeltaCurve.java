@@ -7,44 +7,44 @@ import java.util.Optional;
 import java.util.Set;
 
 /** The way of one outline's points along one dial. */
-public final class Reshaping {
+public final class PointDeltaCurve {
     private final String part;
     private final String drawing;
     private final int shape;
     private final int width;
-    private final Chain chain;
+    private final KeyedCurve chain;
 
-    private Reshaping(Dial dial, String part, String drawing, int shape, int points) {
+    private PointDeltaCurve(Dial dial, String part, String drawing, int shape, int points) {
         this.part = part;
         this.drawing = drawing;
         this.shape = shape;
         width = 2 * points;
-        chain = Way.chain(dial, s -> of(s, part, drawing, shape).map(this::numbers), new double[width]);
+        chain = OffsetCurve.chain(dial, s -> of(s, part, drawing, shape).map(this::numbers), new double[width]);
     }
 
     private record Outline(String part, String drawing, int shape, int points) {}
 
     /** Those of every outline the dial reshapes; of shifts recorded for different numbers of points each its own. */
-    public static List<Reshaping> of(Dial dial) {
+    public static List<PointDeltaCurve> of(Dial dial) {
         Set<Outline> outlines = new LinkedHashSet<>();
         for (Stop s : dial.stops()) {
             s.reshapes()
                     .forEach((part, all) -> all.forEach(r -> outlines.add(
                             new Outline(part, r.drawing(), r.shape(), r.shifts().size()))));
         }
-        List<Reshaping> out = new ArrayList<>();
-        outlines.forEach(o -> out.add(new Reshaping(dial, o.part, o.drawing, o.shape, o.points)));
+        List<PointDeltaCurve> out = new ArrayList<>();
+        outlines.forEach(o -> out.add(new PointDeltaCurve(dial, o.part, o.drawing, o.shape, o.points)));
         return out;
     }
 
     /** What a stop says about one outline. */
-    public static Optional<Reshape> of(Stop stop, String part, String drawing, int shape) {
+    public static Optional<PointDeltas> of(Stop stop, String part, String drawing, int shape) {
         return stop.reshapes().getOrDefault(part, List.of()).stream()
                 .filter(r -> r.drawing().equals(drawing) && r.shape() == shape)
                 .findFirst();
     }
 
-    private double[] numbers(Reshape r) {
+    private double[] numbers(PointDeltas r) {
         double[] all = new double[width];
         for (int i = 0; 2 * i < width && i < r.shifts().size(); i++) {
             all[2 * i] = r.shifts().get(i).x();

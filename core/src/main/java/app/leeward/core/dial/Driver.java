@@ -11,11 +11,11 @@ import app.leeward.core.art.Numbers;
  * @param above added when it is at the upper end
  * @param later how many frames behind the leader, 0 to {@link #LATEST}
  */
-public record Follow(String leader, double below, double above, int later) {
+public record Driver(String leader, double below, double above, int later) {
     /** Half a second at 24 frames: what drags further behind is acting, not following. */
     public static final int LATEST = 12;
 
-    public Follow {
+    public Driver {
         Numbers.finite("what a dial adds to another", below + above);
         if (later < 0 || later > LATEST) {
             throw new IllegalArgumentException(

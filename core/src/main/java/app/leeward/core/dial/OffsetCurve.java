@@ -14,15 +14,15 @@ import java.util.function.Function;
  * One part's way along one dial: the stops that name the part, and rest, where nothing is changed unless a stop stands
  * there. Compiled once a dial, read for every pose.
  */
-public final class Way {
+public final class OffsetCurve {
     private final String part;
     /** The channels some stop says something about: those that are added first, then those that are multiplied. */
     private final List<Channel> channels;
 
     private final int added;
-    private final Chain chain;
+    private final KeyedCurve chain;
 
-    private Way(String part, List<Channel> channels, Chain chain) {
+    private OffsetCurve(String part, List<Channel> channels, KeyedCurve chain) {
         this.part = part;
         this.channels = channels;
         this.chain = chain;
@@ -32,10 +32,10 @@ public final class Way {
     }
 
     /** The ways of every part the dial poses, in order of first mention. */
-    public static List<Way> of(Dial dial) {
+    public static List<OffsetCurve> of(Dial dial) {
         Set<String> parts = new LinkedHashSet<>();
         dial.stops().forEach(s -> s.offsets().keySet().stream().sorted().forEach(parts::add));
-        List<Way> ways = new ArrayList<>();
+        List<OffsetCurve> ways = new ArrayList<>();
         for (String part : parts) {
             ways.add(of(dial, part));
         }
@@ -43,7 +43,7 @@ public final class Way {
     }
 
     /** The way of one part; one that no stop names stays where it is. */
-    public static Way of(Dial dial, String part) {
+    public static OffsetCurve of(Dial dial, String part) {
         List<Channel> channels = dial.stops().stream()
                 .flatMap(s -> Optional.ofNullable(s.offsets().get(part)).stream())
                 .flatMap(o -> o.channels().stream())
@@ -52,7 +52,7 @@ public final class Way {
                 .toList();
         Function<Stop, Optional<double[]>> numbers =
                 s -> Optional.ofNullable(s.offsets().get(part)).map(o -> numbers(channels, o));
-        return new Way(part, channels, chain(dial, numbers, numbers(channels, Offset.NONE)));
+        return new OffsetCurve(part, channels, chain(dial, numbers, numbers(channels, Offset.NONE)));
     }
 
     private static double[] numbers(List<Channel> channels, Offset o) {
@@ -64,7 +64,7 @@ public final class Way {
      *
      * @param said what a stop says, always as many numbers as {@code nothing}
      */
-    static Chain chain(Dial dial, Function<Stop, Optional<double[]>> said, double[] nothing) {
+    static KeyedCurve chain(Dial dial, Function<Stop, Optional<double[]>> said, double[] nothing) {
         List<Double> at = new ArrayList<>();
         List<double[]> all = new ArrayList<>();
         List<Ease> eases = new ArrayList<>();
@@ -94,7 +94,7 @@ public final class Way {
         for (int i = 0; i < all.size(); i++) {
             System.arraycopy(all.get(i), 0, flat, i * nothing.length, nothing.length);
         }
-        return new Chain(at.stream().mapToDouble(Double::doubleValue).toArray(), flat, eases, dial.rest());
+        return new KeyedCurve(at.stream().mapToDouble(Double::doubleValue).toArray(), flat, eases, dial.rest());
     }
 
     public String part() {
@@ -106,7 +106,7 @@ public final class Way {
         return channels;
     }
 
-    Chain chain() {
+    KeyedCurve chain() {
         return chain;
     }
 

@@ -15,8 +15,8 @@ import java.util.TreeMap;
  * @param atB a value of it other than its rest
  * @param offsets part id to what is added in full
  */
-public record Corner(String a, double atA, String b, double atB, Map<String, Offset> offsets) {
-    public Corner {
+public record Corrective(String a, double atA, String b, double atB, Map<String, Offset> offsets) {
+    public Corrective {
         Numbers.finite("corner", atA + atB);
         if (a.equals(b)) {
             throw new IllegalArgumentException("a corner lies between two dials, not one");
@@ -24,20 +24,20 @@ public record Corner(String a, double atA, String b, double atB, Map<String, Off
         offsets = Collections.unmodifiableMap(new TreeMap<>(offsets));
     }
 
-    public Corner with(String part, Offset offset) {
+    public Corrective with(String part, Offset offset) {
         Map<String, Offset> more = new TreeMap<>(offsets);
         more.put(part, offset);
-        return new Corner(a, atA, b, atB, more);
+        return new Corrective(a, atA, b, atB, more);
     }
 
-    public Corner withOffsets(Map<String, Offset> newOffsets) {
-        return new Corner(a, atA, b, atB, newOffsets);
+    public Corrective withOffsets(Map<String, Offset> newOffsets) {
+        return new Corrective(a, atA, b, atB, newOffsets);
     }
 
-    public Corner without(String part) {
+    public Corrective without(String part) {
         Map<String, Offset> left = new TreeMap<>(offsets);
         left.remove(part);
-        return new Corner(a, atA, b, atB, left);
+        return new Corrective(a, atA, b, atB, left);
     }
 
     /** Whether it stands at these values of these dials, whichever is named first. */

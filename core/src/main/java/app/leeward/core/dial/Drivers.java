@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /** In which order dials that follow one another are settled: leaders first. */
-public final class Followers {
-    private Followers() {}
+public final class Drivers {
+    private Drivers() {}
 
     /** Places in {@code dials}, leaders before those that follow them. Of dials that follow each other round, any first. */
     public static int[] leadersFirst(List<Dial> dials) {
@@ -30,7 +30,7 @@ public final class Followers {
             return;
         }
         begun[i] = true;
-        for (Follow f : dials.get(i).follows()) {
+        for (Driver f : dials.get(i).follows()) {
             Integer leader = places.get(f.leader());
             if (leader != null) {
                 add(leader, dials, places, begun, order);
@@ -52,7 +52,7 @@ public final class Followers {
             return Optional.empty();
         }
         way.add(here.name());
-        for (Follow f : here.follows()) {
+        for (Driver f : here.follows()) {
             if (f.leader().equals(dial)) {
                 way.add(dials.get(dial).name());
                 return Optional.of(way);

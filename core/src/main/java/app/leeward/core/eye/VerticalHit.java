@@ -6,8 +6,8 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /** Where a vertical line meets an area. */
-final class Probe {
-    private Probe() {}
+final class VerticalHit {
+    private VerticalHit() {}
 
     /** The uppermost and lowermost places of an area at one {@code x}; empty beside it. */
     static Optional<double[]> vertical(Geometry area, double x) {

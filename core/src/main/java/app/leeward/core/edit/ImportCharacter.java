@@ -4,7 +4,7 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Begins a character, or replaces it whole with one read from art. */
-public record Adopt(Character character, String source) implements Edit {
+public record ImportCharacter(Character character, String source) implements Edit {
     @Override
     public Set<String> touches() {
         return Set.of(EVERYTHING);

@@ -6,8 +6,8 @@ package app.leeward.core.cue;
  * @param frame where the cue's first frame falls
  * @param cue the cue's id; one that is not there any more is skipped
  */
-public record Dropped(int frame, String cue) {
-    public Dropped {
+public record CuePlacement(int frame, String cue) {
+    public CuePlacement {
         if (frame < 0) {
             throw new IllegalArgumentException("A cue cannot begin before the shot, at frame " + frame + ".");
         }

@@ -6,7 +6,7 @@ import java.util.List;
  * Some numbers on their way through places along a dial, the same count of them at every place. Before the first place and
  * behind the last one they hold. Compiled once, read for every pose.
  */
-final class Chain {
+final class KeyedCurve {
     private final double[] at;
     private final int width;
     private final double[] numbers;
@@ -22,7 +22,7 @@ final class Chain {
      * @param numbers those of the first place, then those of the second …
      * @param outwards the ease carried by each place, for the stretch that leads to it from the side of rest
      */
-    Chain(double[] at, double[] numbers, List<Ease> outwards, double rest) {
+    KeyedCurve(double[] at, double[] numbers, List<Ease> outwards, double rest) {
         this.at = at;
         this.numbers = numbers;
         this.rest = rest;

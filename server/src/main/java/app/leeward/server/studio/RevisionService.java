@@ -32,7 +32,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  * transaction; the row lock on the document gives them their order.
  */
 @Component
-public class Ledger {
+public class RevisionService {
     /** How many revisions behind an edit may be and still be made on top of the newest. */
     private static final int FURTHEST_BEHIND = 1_000;
     /** How many of the changes made in the meantime are told; the history has all of them. */
@@ -50,9 +50,9 @@ public class Ledger {
             .weigher((RevisionKey key, Read r) -> r.letters())
             .build();
 
-    private record Read(Standing<?> standing, int letters) {}
+    private record Read(Snapshot<?> standing, int letters) {}
 
-    Ledger(Documents documents, Revisions revisions, Milestones milestones, Clock clock) {
+    RevisionService(Documents documents, Revisions revisions, Milestones milestones, Clock clock) {
         this.milestones = milestones;
         this.documents = documents;
         this.revisions = revisions;
@@ -94,7 +94,7 @@ public class Ledger {
         String name(T state);
     }
 
-    public <T, E> Standing<T> stand(Keeper<T, E> keeper, UUID id) {
+    public <T, E> Snapshot<T> stand(Keeper<T, E> keeper, UUID id) {
         DocumentRow document = documents
                 .peek(id)
                 .filter(d -> d.kind() == keeper.kind())
@@ -103,22 +103,22 @@ public class Ledger {
     }
 
     /** What is kept in memory of a revision, or read now; the document must be of the keeper's kind. */
-    private <T, E> Standing<T> kept(Keeper<T, E> keeper, DocumentRow document, int number) {
+    private <T, E> Snapshot<T> kept(Keeper<T, E> keeper, DocumentRow document, int number) {
         Read known = read.get(new RevisionKey(document.getId(), number), k -> {
             RevisionRow row = row(k.document(), number);
             return new Read(standing(keeper, document, row), row.state().length());
         });
         @SuppressWarnings("unchecked") // the kind alone decides what a document is read as
-        Standing<T> standing = (Standing<T>) known.standing();
+        Snapshot<T> standing = (Snapshot<T>) known.standing();
         return standing;
     }
 
     /** A document as it stood at one revision. */
-    public <T, E> Standing<T> stand(Keeper<T, E> keeper, UUID id, int revision) {
+    public <T, E> Snapshot<T> stand(Keeper<T, E> keeper, UUID id, int revision) {
         Read known = read.getIfPresent(new RevisionKey(id, revision));
         if (known != null && keeper.holds(known.standing().state())) {
             @SuppressWarnings("unchecked") // the line above asked
-            Standing<T> here = (Standing<T>) known.standing();
+            Snapshot<T> here = (Snapshot<T>) known.standing();
             return here;
         }
         DocumentRow document = documents
@@ -137,12 +137,12 @@ public class Ledger {
                 .orElseThrow(() -> new IllegalStateException("revision " + number + " of " + id + " is missing"));
     }
 
-    private static <T, E> Standing<T> standing(Keeper<T, E> keeper, DocumentRow document, RevisionRow row) {
+    private static <T, E> Snapshot<T> standing(Keeper<T, E> keeper, DocumentRow document, RevisionRow row) {
         return standing(document, row, keeper.read(row.schema(), row.state()));
     }
 
-    private static <T> Standing<T> standing(DocumentRow document, RevisionRow row, T state) {
-        return new Standing<>(
+    private static <T> Snapshot<T> standing(DocumentRow document, RevisionRow row, T state) {
+        return new Snapshot<>(
                 document.getId(),
                 document.belongsTo(),
                 row.number(),
@@ -153,7 +153,7 @@ public class Ledger {
 
     /** Begins a document with the state its first edit makes. */
     @Transactional
-    public <T, E> Standing<T> begin(Keeper<T, E> keeper, UUID id, UUID belongsTo, T state, E edit, String author) {
+    public <T, E> Snapshot<T> begin(Keeper<T, E> keeper, UUID id, UUID belongsTo, T state, E edit, String author) {
         Instant now = clock.instant();
         DocumentRow document = documents.save(new DocumentRow(id, keeper.kind(), belongsTo, keeper.name(state), now));
         RevisionRow first = new RevisionRow(
@@ -182,7 +182,7 @@ public class Ledger {
      * @throws Problem {@code stale} (409) with what changed, or whatever the edit itself is refused for
      */
     @Transactional
-    public <T, E> Standing<T> edit(Keeper<T, E> keeper, UUID id, int base, E edit, String author) {
+    public <T, E> Snapshot<T> edit(Keeper<T, E> keeper, UUID id, int base, E edit, String author) {
         DocumentRow document = locked(keeper, id);
         requireRoom(id, base, document.head(), keeper.touches(edit));
         T before = kept(keeper, document, document.head()).state();
@@ -257,7 +257,7 @@ public class Ledger {
 
     /** Goes one edit back. */
     @Transactional
-    public <T, E> Standing<T> undo(Keeper<T, E> keeper, UUID id, int base, String author) {
+    public <T, E> Snapshot<T> undo(Keeper<T, E> keeper, UUID id, int base, String author) {
         DocumentRow document = locked(keeper, id);
         RevisionRow head = fresh(document, base);
         if (head.cameFrom() == null) {
@@ -283,7 +283,7 @@ public class Ledger {
 
     /** Goes to the edit last undone. */
     @Transactional
-    public <T, E> Standing<T> redo(Keeper<T, E> keeper, UUID id, int base, String author) {
+    public <T, E> Snapshot<T> redo(Keeper<T, E> keeper, UUID id, int base, String author) {
         DocumentRow document = locked(keeper, id);
         RevisionRow head = fresh(document, base);
         if (head.ahead().isEmpty()) {
@@ -306,7 +306,7 @@ public class Ledger {
 
     /** Makes the document again what it was at one revision; that can be undone like an edit. */
     @Transactional
-    public <T, E> Standing<T> returnTo(Keeper<T, E> keeper, UUID id, int base, int number, String author) {
+    public <T, E> Snapshot<T> returnTo(Keeper<T, E> keeper, UUID id, int base, int number, String author) {
         DocumentRow document = locked(keeper, id);
         RevisionRow head = fresh(document, base);
         if (number < 1 || number > document.head()) {
@@ -354,7 +354,7 @@ public class Ledger {
         return row(document.getId(), document.head());
     }
 
-    private <T, E> Standing<T> add(
+    private <T, E> Snapshot<T> add(
             Keeper<T, E> keeper,
             DocumentRow document,
             Action action,
@@ -388,7 +388,7 @@ public class Ledger {
     }
 
     /** What was read back from what is written need not be read again, once it is certain to stay. */
-    private <T> Standing<T> remembered(Standing<T> written, RevisionRow row) {
+    private <T> Snapshot<T> remembered(Snapshot<T> written, RevisionRow row) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

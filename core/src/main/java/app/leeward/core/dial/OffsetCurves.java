@@ -9,9 +9,9 @@ import java.util.stream.IntStream;
  * All ways of one dial, for poses in which it stands at one value for every part. Ways that turn at the same places and go evenly,
  * which most do, are laid side by side in one table, so that the place is looked up once and the numbers are read in a row.
  */
-public final class Ways {
+public final class OffsetCurves {
     private final List<Table> tables = new ArrayList<>();
-    private final List<Way> others = new ArrayList<>();
+    private final List<OffsetCurve> others = new ArrayList<>();
     private final List<int[]> otherSlots = new ArrayList<>();
 
     /**
@@ -19,14 +19,14 @@ public final class Ways {
      * @param slots where in a row of channels each number belongs: those that are added first
      * @param numbers for each place those of all its slots
      */
-    private record Table(Chain chain, int[] slots, int added, double[][] numbers) {}
+    private record Table(KeyedCurve chain, int[] slots, int added, double[][] numbers) {}
 
     /** @param slots for each way where in a row of channels the number of each of its channels is */
-    public Ways(List<Way> ways, List<int[]> slots) {
+    public OffsetCurves(List<OffsetCurve> ways, List<int[]> slots) {
         List<Integer> left =
                 new ArrayList<>(IntStream.range(0, ways.size()).boxed().toList());
         while (!left.isEmpty()) {
-            Way first = ways.get(left.get(0));
+            OffsetCurve first = ways.get(left.get(0));
             List<Integer> alike = left.stream()
                     .filter(i -> first.chain().even()
                             && ways.get(i).chain().even()
@@ -45,7 +45,7 @@ public final class Ways {
         }
     }
 
-    private static Table table(List<Way> ways, List<int[]> slots) {
+    private static Table table(List<OffsetCurve> ways, List<int[]> slots) {
         List<int[]> order = new ArrayList<>();
         for (Channel.Combining combining : Channel.Combining.values()) {
             for (int w = 0; w < ways.size(); w++) {
@@ -56,11 +56,11 @@ public final class Ways {
                 }
             }
         }
-        Chain chain = ways.get(0).chain();
+        KeyedCurve chain = ways.get(0).chain();
         double[][] numbers = new double[chain.places().length][order.size()];
         int added = 0;
         for (int n = 0; n < order.size(); n++) {
-            Way way = ways.get(order.get(n)[0]);
+            OffsetCurve way = ways.get(order.get(n)[0]);
             int channel = order.get(n)[1];
             added += way.channels().get(channel).combining() == Channel.Combining.ADDED ? 1 : 0;
             for (int place = 0; place < numbers.length; place++) {

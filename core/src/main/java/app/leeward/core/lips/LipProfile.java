@@ -8,7 +8,7 @@ import java.util.List;
  * How the starting mouth's lips are drawn: what sets them apart from plain arcs of the same width and heights, point by
  * point. Every made mouth gets it back, so that a bow in the upper lip stays a bow.
  */
-final class Drawn {
+final class LipProfile {
     private final double width;
     private final double height;
     private final Arc upper;
@@ -16,7 +16,7 @@ final class Drawn {
     private final List<Point> upperOff;
     private final List<Point> lowerOff;
 
-    private Drawn(double width, double height, Arc upper, Arc lower, List<Point> upperOff, List<Point> lowerOff) {
+    private LipProfile(double width, double height, Arc upper, Arc lower, List<Point> upperOff, List<Point> lowerOff) {
         this.width = width;
         this.height = height;
         this.upper = upper;
@@ -25,10 +25,10 @@ final class Drawn {
         this.lowerOff = lowerOff;
     }
 
-    static Drawn of(MouthStart start) {
+    static LipProfile of(MouthStart start) {
         Lips lips = start.lips();
         Arc under = lips.lower().reversed();
-        return new Drawn(
+        return new LipProfile(
                 lips.width(),
                 lips.lower().middlePoint().y() - lips.upper().middlePoint().y(),
                 lips.upper(),

@@ -17,7 +17,7 @@ import java.util.Objects;
  * @param scaleY what y was multiplied with
  * @param dy what was then added to y, units
  */
-public record ReadArt(String file, double scaleX, double dx, double scaleY, double dy, List<ReadDrawing> drawings) {
+public record ImportedSource(String file, double scaleX, double dx, double scaleY, double dy, List<ReadDrawing> drawings) {
     /**
      * @param layer names the drawing within the file; stays the same when the file is read again
      * @param part where its drawing went
@@ -31,13 +31,13 @@ public record ReadArt(String file, double scaleX, double dx, double scaleY, doub
         }
     }
 
-    public ReadArt {
+    public ImportedSource {
         Objects.requireNonNull(file, "file");
         drawings = List.copyOf(drawings);
     }
 
     /** All the drawings of a character just read, which stand where the file has them. */
-    public static ReadArt of(String file, Character fresh) {
+    public static ImportedSource of(String file, Character fresh) {
         List<ReadDrawing> all = new ArrayList<>();
         for (String id : fresh.order()) {
             Part p = fresh.part(id).orElseThrow();
@@ -49,7 +49,7 @@ public record ReadArt(String file, double scaleX, double dx, double scaleY, doub
                             p.drawings().size() == 1 ? p.name() : p.name() + ": " + d.name(),
                             d.art())));
         }
-        return new ReadArt(file, 1, 0, 1, 0, all);
+        return new ImportedSource(file, 1, 0, 1, 0, all);
     }
 
     /** From the file's coordinates to the canvas. */
@@ -58,19 +58,19 @@ public record ReadArt(String file, double scaleX, double dx, double scaleY, doub
     }
 
     /** After everything was scaled and moved: x became {@code sx}·x + {@code tx}, y alike. */
-    public ReadArt then(double sx, double tx, double sy, double ty) {
-        return new ReadArt(file, sx * scaleX, sx * dx + tx, sy * scaleY, sy * dy + ty, drawings);
+    public ImportedSource then(double sx, double tx, double sy, double ty) {
+        return new ImportedSource(file, sx * scaleX, sx * dx + tx, sy * scaleY, sy * dy + ty, drawings);
     }
 
     /** After drawings went from one part to another; {@code ids} says what each is called there. */
-    public ReadArt moved(String from, String to, Map<String, String> ids) {
+    public ImportedSource moved(String from, String to, Map<String, String> ids) {
         return withDrawings(drawings.stream()
                 .map(d ->
                         d.part().equals(from) && ids.containsKey(d.drawing()) ? d.movedTo(to, ids.get(d.drawing())) : d)
                 .toList());
     }
 
-    public ReadArt withDrawings(List<ReadDrawing> newDrawings) {
-        return new ReadArt(file, scaleX, dx, scaleY, dy, newDrawings);
+    public ImportedSource withDrawings(List<ReadDrawing> newDrawings) {
+        return new ImportedSource(file, scaleX, dx, scaleY, dy, newDrawings);
     }
 }

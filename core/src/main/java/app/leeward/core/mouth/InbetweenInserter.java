@@ -5,8 +5,8 @@ package app.leeward.core.mouth;
  * before, or, where that one is needed to show its sound, is pinned or would be gone, the first of the mouth it leads into.
  * Where neither can be spared there is none.
  */
-final class WaysIn {
-    private WaysIn() {}
+final class InbetweenInserter {
+    private InbetweenInserter() {}
 
     /** For every exposure the drawing to show instead; null where the track's own stays. */
     static String[] of(TrackProblem problem, int[] track) {

@@ -8,8 +8,8 @@ import java.util.Collections;
 import java.util.List;
 
 /** A lid as a curtain: one edge, drawn by hand, that meets the other lid, and straight sides away from it. */
-final class Curtain {
-    private Curtain() {}
+final class LidShape {
+    private LidShape() {}
 
     /** A step from one point to the next; handles are null for a straight one. */
     private record Step(Point from, Point c1, Point c2, Point to) {

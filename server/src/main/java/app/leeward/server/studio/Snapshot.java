@@ -8,4 +8,4 @@ import java.util.UUID;
  * @param revision number of the newest revision; writes carry it back
  * @param state what the document is now
  */
-public record Standing<T>(UUID id, UUID belongsTo, int revision, T state, boolean canUndo, boolean canRedo) {}
+public record Snapshot<T>(UUID id, UUID belongsTo, int revision, T state, boolean canUndo, boolean canRedo) {}

@@ -20,7 +20,7 @@ import java.util.Optional;
  * @param canvas the picture's size; a common one when the art's own is far too large
  * @param needed whether the step would change anything worth a click
  */
-public record Standing(double scale, double dx, double dy, Canvas canvas, boolean needed) {
+public record CanvasFit(double scale, double dx, double dy, Canvas canvas, boolean needed) {
     /** A canvas larger than this either way is taken for the designer's sheet, not for a picture. */
     private static final double LARGEST_CANVAS = 4096;
 
@@ -33,7 +33,7 @@ public record Standing(double scale, double dx, double dy, Canvas canvas, boolea
     private static final double SLACK = 0.08;
 
     /** Empty when nothing is drawn. */
-    public static Optional<Standing> of(Character c, Optional<Axis> axis) {
+    public static Optional<CanvasFit> of(Character c, Optional<Axis> axis) {
         Optional<Box> drawn = drawn(c);
         if (drawn.isEmpty() || drawn.get().height() <= 0) {
             return Optional.empty();
@@ -64,7 +64,7 @@ public record Standing(double scale, double dx, double dy, Canvas canvas, boolea
         double dy = ground - scale * b.maxY();
         // a bust is cut by the lower edge on purpose
         boolean needed = !inside || Math.abs(dx) > 0.05 || Math.abs(dy) > tallSlack;
-        return Optional.of(new Standing(scale, dx, dy, canvas, needed));
+        return Optional.of(new CanvasFit(scale, dx, dy, canvas, needed));
     }
 
     /** Bounds of the rest picture; what an unrecognised part far outside adds is left out. */

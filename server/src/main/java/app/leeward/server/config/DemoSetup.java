@@ -26,14 +26,14 @@ import java.util.Map;
 import java.util.Optional;
 
 /** Maren's clothes, put together from the drawings of the same name, a gesture of her hand, and what it holds. */
-final class DemoWardrobe {
+final class DemoSetup {
     /** The middle of the handles, where they are drawn in her hand. */
     private static final Point HANDLE = new Point(528, 918);
 
     /** Over how much of its width a wrist bends. */
     private static final double BEND = 0.5;
 
-    private DemoWardrobe() {}
+    private DemoSetup() {}
 
     static Character dress(Character maren) {
         Character c = Characters.applied(maren, kit(maren, "Raincoat", "raincoat", "sou'wester"));

@@ -4,7 +4,7 @@ import app.leeward.core.art.Artwork;
 import java.util.Optional;
 
 /** Where artwork is kept by its content. */
-public interface ArtShelf {
+public interface ArtworkStore {
     /**
      * @param json the artwork as {@link LeewardJson#artwork} writes it
      */

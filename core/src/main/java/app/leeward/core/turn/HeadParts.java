@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.Optional;
 
 /** Where the pieces of a head are, and how one is taken elsewhere. */
-final class Heads {
-    private Heads() {}
+final class HeadParts {
+    private HeadParts() {}
 
     /** Middle of what the part, or what follows it, shows at rest; of an eye, of its white. */
     static Optional<Point> centreOf(Character c, Part part) {
