@@ -58,7 +58,7 @@ public final class ServerJar {
         List<String> command = new ArrayList<>(List.of("java"));
         command.addAll(List.of(flags));
         // each Java machine writes its own, so that none reads what another has half written
-        Path archive = app.resolve("classes-" + System.getProperty("surefire.forkNumber", "1") + ".jsa");
+        Path archive = app.resolve("classes-" + System.getProperty("leeward.fork", "1") + ".jsa");
         command.add((Files.exists(archive) ? "-XX:SharedArchiveFile=" : "-XX:ArchiveClassesAtExit=") + archive);
         command.addAll(List.of(
                 "-Xlog:cds=off",

@@ -19,7 +19,7 @@ import java.util.concurrent.TimeUnit;
 /** The built application as its own process, on a database of its own, so that it can be killed and started again. */
 final class LeewardServer implements AutoCloseable {
     /** Which of the Java machines that run stories beside each other this is. */
-    private static final String FORK = System.getProperty("surefire.forkNumber", "1");
+    private static final String FORK = System.getProperty("leeward.fork", "1");
 
     /** Made once, with the demo in it; the database of each class of stories begins as a copy. */
     private static final String TEMPLATE = "leeward_template_" + FORK;
