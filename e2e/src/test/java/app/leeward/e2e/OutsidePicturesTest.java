@@ -241,10 +241,12 @@ class OutsidePicturesTest {
     void theAbsenceOfAnyPartIsNoticed() throws Exception {
         BufferedImage whole = ImageIO.read(new ByteArrayInputStream(picture("png", "{}")));
         hand.page.navigate(server.url());
-        List<?> parts = (List<?>) hand.page.evaluate("async () => { const at = '/api/v1/characters';"
-                + "const id = (await (await fetch(at)).json()).items[0].id;"
-                + "const view = await (await fetch(`${at}/${id}`)).json();"
-                + "return view.character.parts.filter(p => p.drawings.length > 0 && p.shown !== 'nothing').map(p => p.id); }");
+        List<?> parts = (List<?>)
+                hand.page.evaluate(
+                        "async () => { const at = '/api/v1/characters';"
+                                + "const id = (await (await fetch(at)).json()).items[0].id;"
+                                + "const view = await (await fetch(`${at}/${id}`)).json();"
+                                + "return view.character.parts.filter(p => p.drawings.length > 0 && p.shown !== 'nothing').map(p => p.id); }");
         List<String> unnoticed = new ArrayList<>();
         for (Object part : parts) {
             String without = "{\"pins\":{\"" + part + "\":\"nothing\"}}";

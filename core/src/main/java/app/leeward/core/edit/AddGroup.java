@@ -1,8 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;

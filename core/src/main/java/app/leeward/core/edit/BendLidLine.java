@@ -1,8 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.eye.LidLine;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -35,6 +35,7 @@ public record BendLidLine(double inner, double middle, double outer) implements 
         Optional<Character> bent = LidLine.bent(before, inner, middle, outer);
         return bent.isPresent()
                 ? new Outcome.Done(bent.get())
-                : new Outcome.Refused(RefusalCode.NO_LID, "No lid of this character travels, so there is no line to bend.");
+                : new Outcome.Refused(
+                        RefusalCode.NO_LID, "No lid of this character travels, so there is no line to bend.");
     }
 }

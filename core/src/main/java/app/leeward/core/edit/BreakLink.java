@@ -19,7 +19,8 @@ public record BreakLink(String part) implements Edit {
     @Override
     public Outcome on(Character before) {
         if (before.linkOf(part).isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NO_LINK, Edits.nameOf(before, part) + " is not linked to another side.");
+            return new Outcome.Refused(
+                    RefusalCode.NO_LINK, Edits.nameOf(before, part) + " is not linked to another side.");
         }
         return new Outcome.Done(before.withLinks(
                 before.links().stream().filter(l -> !l.joins(part)).toList()));

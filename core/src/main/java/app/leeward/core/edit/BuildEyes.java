@@ -1,9 +1,9 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.EyeBuilder;
 import app.leeward.core.intake.Offer;
 import app.leeward.core.intake.Reading;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.List;
 import java.util.Set;

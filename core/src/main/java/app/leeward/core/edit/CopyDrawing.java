@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.List;
@@ -27,7 +27,8 @@ public record DropDrawing(String part, String drawing) implements Edit {
             return Edits.noPart(part);
         }
         if (p.drawing(drawing).isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NO_DRAWING, p.name() + " has no drawing '" + drawing + "' any more.");
+            return new Outcome.Refused(
+                    RefusalCode.NO_DRAWING, p.name() + " has no drawing '" + drawing + "' any more.");
         }
         boolean serves = before.mouths().part().equals(Optional.of(part))
                 && before.mouths().drawings().contains(drawing);

@@ -1,8 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.mouth.Mood;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 

@@ -1,8 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Attachment;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Kit;
@@ -151,5 +151,6 @@ public final class Edits {
         return false;
     }
 
-    static final Outcome TOO_FAR = new Outcome.Refused(RefusalCode.TOO_FAR, "That would move the part far off the canvas.");
+    static final Outcome TOO_FAR =
+            new Outcome.Refused(RefusalCode.TOO_FAR, "That would move the part far off the canvas.");
 }

@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.GazeMaker;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
@@ -22,7 +22,8 @@ public record FitGaze() implements Edit {
         Character made = GazeMaker.addTo(before);
         return made == before
                 ? new Outcome.Refused(
-                        RefusalCode.NO_PUPIL, "No eye has a pupil inside a white, or is a dot, so there is nothing to look with.")
+                        RefusalCode.NO_PUPIL,
+                        "No eye has a pupil inside a white, or is a dot, so there is nothing to look with.")
                 : new Outcome.Done(made);
     }
 }

@@ -1,9 +1,9 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Driver;
 import app.leeward.core.dial.Drivers;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.ArrayList;
 import java.util.List;

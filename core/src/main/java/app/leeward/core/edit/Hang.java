@@ -1,12 +1,12 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Placement;

@@ -54,7 +54,8 @@ public record Hold(String part, Optional<String> hand) implements Edit {
         }
         if (before.follows(hand.get(), part)) {
             return new Outcome.Refused(
-                    RefusalCode.CIRCLE, holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
+                    RefusalCode.CIRCLE,
+                    holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
         }
         List<String> order = new ArrayList<>(before.order());
         order.remove(part);

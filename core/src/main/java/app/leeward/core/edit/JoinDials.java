@@ -33,7 +33,8 @@ public record JoinDials(List<String> dials) implements Edit {
             try {
                 now = DialSides.join(now, id);
             } catch (IllegalArgumentException e) {
-                return new Outcome.Refused(RefusalCode.NO_HALF, "There is no other half of the dial '" + id + "' to put it to.");
+                return new Outcome.Refused(
+                        RefusalCode.NO_HALF, "There is no other half of the dial '" + id + "' to put it to.");
             }
         }
         return new Outcome.Done(now);

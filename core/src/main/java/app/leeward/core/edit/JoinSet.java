@@ -1,11 +1,11 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Sets;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
@@ -38,7 +38,8 @@ public record JoinSet(String part, String into) implements Edit {
         Part from = before.part(part).orElseThrow();
         Part to = before.part(into).orElseThrow();
         if (part.equals(into) || from.drawings().isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NO_DRAWING, from.name() + " has no drawing to give to " + to.name() + ".");
+            return new Outcome.Refused(
+                    RefusalCode.NO_DRAWING, from.name() + " has no drawing to give to " + to.name() + ".");
         }
         Evaluator rest = new Evaluator(before);
         Matrix place = rest.atRest(Optional.of(into)).inverse().times(rest.atRest(Optional.of(part)));

@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.look.Looks;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
 import java.util.List;
@@ -54,6 +54,7 @@ public record KeepLook(
         return kept.isPresent()
                 ? new Outcome.Done(kept.get())
                 : new Outcome.Refused(
-                        RefusalCode.EMPTY_LOOK, "Everything is at rest, so there is nothing to keep. Move a dial first.");
+                        RefusalCode.EMPTY_LOOK,
+                        "Everything is at rest, so there is nothing to keep. Move a dial first.");
     }
 }

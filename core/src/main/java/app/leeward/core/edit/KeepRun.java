@@ -67,8 +67,8 @@ public record KeepRun(String part, String name, List<String> drawings, List<Inte
 
     private Optional<Outcome> unsound(Part of) {
         if (drawings.isEmpty() || drawings.size() != frames.size()) {
-            return Optional.of(
-                    new Outcome.Refused(RefusalCode.RUN_EMPTY, "A run needs drawings, and how long each of them stays."));
+            return Optional.of(new Outcome.Refused(
+                    RefusalCode.RUN_EMPTY, "A run needs drawings, and how long each of them stays."));
         }
         for (int i = 0; i < drawings.size(); i++) {
             if (!of.offers(drawings.get(i))) {

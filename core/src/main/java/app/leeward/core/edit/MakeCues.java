@@ -1,8 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.look.ReadyCue;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;

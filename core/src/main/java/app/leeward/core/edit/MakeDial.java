@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.eye.ReadyMade;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Locale;
 import java.util.Objects;
@@ -29,6 +29,7 @@ public record MakeDial(ReadyMade dial) implements Edit {
         Optional<Character> made = dial.addTo(before);
         return made.isPresent()
                 ? new Outcome.Done(made.get())
-                : new Outcome.Refused(RefusalCode.NO_PIECES, "There is no piece that the dial " + dial.words() + " could pose.");
+                : new Outcome.Refused(
+                        RefusalCode.NO_PIECES, "There is no piece that the dial " + dial.words() + " could pose.");
     }
 }

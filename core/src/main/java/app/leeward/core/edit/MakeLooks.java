@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.look.Prototype;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -24,6 +24,7 @@ public record MakeLooks() implements Edit {
         return made.isPresent()
                 ? new Outcome.Done(made.get())
                 : new Outcome.Refused(
-                        RefusalCode.NO_PIECES, "There are no brows, lids, cheeks, nose or mouth that a look could move.");
+                        RefusalCode.NO_PIECES,
+                        "There are no brows, lids, cheeks, nose or mouth that a look could move.");
     }
 }

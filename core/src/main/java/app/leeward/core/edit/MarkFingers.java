@@ -1,10 +1,10 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;

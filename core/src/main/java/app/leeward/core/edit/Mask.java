@@ -30,11 +30,13 @@ public record Mask(String by, String part, boolean on) implements Edit {
         }
         if (on && (by.equals(part) || masksThrough(before, part, by))) {
             return new Outcome.Refused(
-                    RefusalCode.CIRCLE, Edits.nameOf(before, by) + " is itself seen through " + Edits.nameOf(before, part) + ".");
+                    RefusalCode.CIRCLE,
+                    Edits.nameOf(before, by) + " is itself seen through " + Edits.nameOf(before, part) + ".");
         }
         if (on && before.part(by).orElseThrow().drawings().isEmpty()) {
             return new Outcome.Refused(
-                    RefusalCode.NO_WINDOW, Edits.nameOf(before, by) + " has no drawing, so it has no fill to look through.");
+                    RefusalCode.NO_WINDOW,
+                    Edits.nameOf(before, by) + " has no drawing, so it has no fill to look through.");
         }
         return new Outcome.Done(before.withWindows(windows(before)));
     }

@@ -35,7 +35,8 @@ public record MergeColours(Map<String, String> into) implements Edit {
             String to = from;
             for (int i = 0; into.containsKey(to); i++) {
                 if (i > into.size()) {
-                    return new Outcome.Refused(RefusalCode.CIRCLE, "The colours would merge into each other in a circle.");
+                    return new Outcome.Refused(
+                            RefusalCode.CIRCLE, "The colours would merge into each other in a circle.");
                 }
                 to = into.get(to);
             }

@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Numbers;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadView;
 import app.leeward.core.rig.ViewSet;
@@ -43,7 +43,8 @@ public record MoveViewEdge(int after, double at) implements Edit {
         Optional<ViewSet> moved = before.views().flatMap(v -> v.withEdge(after, at));
         if (moved.isEmpty()) {
             return new Outcome.Refused(
-                    RefusalCode.VIEW_EDGE, "There a view would have no room left: keep the edge between its two neighbours.");
+                    RefusalCode.VIEW_EDGE,
+                    "There a view would have no room left: keep the edge between its two neighbours.");
         }
         return new Outcome.Done(before.withViews(moved));
     }

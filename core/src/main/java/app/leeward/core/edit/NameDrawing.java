@@ -30,7 +30,8 @@ public record NameDrawing(String part, String drawing, String name) implements E
                 .anyMatch(d -> !d.id().equals(drawing) && d.name().equalsIgnoreCase(name.strip()));
         if (taken) {
             return new Outcome.Refused(
-                    RefusalCode.NAME_TAKEN, Edits.nameOf(before, part) + " has a drawing called " + name.strip() + " already.");
+                    RefusalCode.NAME_TAKEN,
+                    Edits.nameOf(before, part) + " has a drawing called " + name.strip() + " already.");
         }
         return Edits.onPart(
                 before,

@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Swatch;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -29,7 +29,8 @@ public record NameSwatch(String colour, String name) implements Edit {
         }
         if (before.palette().stream()
                 .anyMatch(s -> s.name().equals(name.strip()) && !s.colour().equals(colour))) {
-            return new Outcome.Refused(RefusalCode.NAME_TAKEN, "Another colour is called '" + name.strip() + "' already.");
+            return new Outcome.Refused(
+                    RefusalCode.NAME_TAKEN, "Another colour is called '" + name.strip() + "' already.");
         }
         return new Outcome.Done(before.withPalette(before.palette().stream()
                 .map(s -> s.colour().equals(colour) ? new Swatch(name.strip(), colour) : s)

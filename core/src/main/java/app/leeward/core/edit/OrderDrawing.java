@@ -1,7 +1,7 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,7 +31,8 @@ public record OrderDrawing(String part, String drawing, int to) implements Edit 
         List<Drawing> drawings = new ArrayList<>(before.part(part).orElseThrow().drawings());
         if (to < 0 || to >= drawings.size()) {
             return new Outcome.Refused(
-                    RefusalCode.PLACE, "The set has " + drawings.size() + " drawings; there is no place " + (to + 1) + ".");
+                    RefusalCode.PLACE,
+                    "The set has " + drawings.size() + " drawings; there is no place " + (to + 1) + ".");
         }
         Drawing moved = drawings.stream()
                 .filter(d -> d.id().equals(drawing))

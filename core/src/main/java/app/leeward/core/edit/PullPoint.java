@@ -1,13 +1,13 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.MirroredPoints;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
-import app.leeward.core.dial.Recorder;
 import app.leeward.core.dial.PointDeltas;
+import app.leeward.core.dial.Recorder;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
@@ -37,10 +37,12 @@ public record RecordCorner(String a, double atA, String b, double atB, Edit pose
         Optional<Dial> one = before.dial(a);
         Optional<Dial> other = before.dial(b);
         if (part.isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NOT_POSED, "Only places, sizes and turns can be recorded as a correction.");
+            return new Outcome.Refused(
+                    RefusalCode.NOT_POSED, "Only places, sizes and turns can be recorded as a correction.");
         }
         if (one.isEmpty() || other.isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + (one.isEmpty() ? a : b) + "' any more.");
+            return new Outcome.Refused(
+                    RefusalCode.NO_DIAL, "There is no dial '" + (one.isEmpty() ? a : b) + "' any more.");
         }
         if (a.equals(b)) {
             return new Outcome.Refused(RefusalCode.ONE_DIAL, "A correction lies between two dials.");

@@ -1,6 +1,5 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Path;
@@ -9,6 +8,7 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.ArrayList;
@@ -27,7 +27,8 @@ final class Redrawing {
             return Edits.noPart(part);
         }
         if (p.get().drawing(drawing).isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NO_DRAWING, p.get().name() + " has no drawing '" + drawing + "' any more.");
+            return new Outcome.Refused(
+                    RefusalCode.NO_DRAWING, p.get().name() + " has no drawing '" + drawing + "' any more.");
         }
         List<Drawing> drawings = p.get().drawings().stream()
                 .map(d -> d.id().equals(drawing)
@@ -81,7 +82,8 @@ final class Redrawing {
                             Stop out = s;
                             for (PointDeltas r : s.reshapes().getOrDefault(part, List.of())) {
                                 if (r.drawing().equals(drawing) && r.shape() < was.size()) {
-                                    Optional<PointDeltas> now = following(r, was.get(r.shape()), is.get(r.shape()), change);
+                                    Optional<PointDeltas> now =
+                                            following(r, was.get(r.shape()), is.get(r.shape()), change);
                                     out = now.isPresent() ? out.with(part, now.get()) : out;
                                 }
                             }

@@ -1,8 +1,8 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.eye.LidLine;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -39,6 +39,7 @@ public record RestLids(double upper, double lower) implements Edit {
         Optional<Character> rested = LidLine.resting(before, upper, lower);
         return rested.isPresent()
                 ? new Outcome.Done(rested.get())
-                : new Outcome.Refused(RefusalCode.NO_LID, "No lid of this character travels, so none can rest elsewhere.");
+                : new Outcome.Refused(
+                        RefusalCode.NO_LID, "No lid of this character travels, so none can rest elsewhere.");
     }
 }

@@ -1,9 +1,9 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.EnumMap;
 import java.util.Map;

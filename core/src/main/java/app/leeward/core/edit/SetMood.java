@@ -1,11 +1,11 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthRecipe;
 import app.leeward.core.mouth.MouthRulers;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import java.util.Map;
@@ -50,7 +50,8 @@ public record SetMood(String mood, String name, double corners, double tension) 
         }
         if (mood.isEmpty()) {
             if (chart.moods().size() >= MouthSet.MOST_MOODS) {
-                return new Outcome.Refused(RefusalCode.MOODS_MANY, "A character has at most " + MouthSet.MOST_MOODS + " moods.");
+                return new Outcome.Refused(
+                        RefusalCode.MOODS_MANY, "A character has at most " + MouthSet.MOST_MOODS + " moods.");
             }
             String id = Ids.unused(name, chart.moods().stream().map(Mood::id).collect(Collectors.toSet()));
             return remade(before, new Mood(id, name.strip(), corners, tension, Map.of()), Set.of(id));

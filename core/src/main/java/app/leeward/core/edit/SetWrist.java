@@ -1,11 +1,11 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Wrist;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;

@@ -30,6 +30,7 @@ public record Show(String part, String drawing) implements Edit {
         }
         return shown.get().offers(drawing)
                 ? Edits.onPart(before, part, p -> p.withShown(drawing))
-                : new Outcome.Refused(RefusalCode.NO_DRAWING, shown.get().name() + " has no drawing '" + drawing + "'.");
+                : new Outcome.Refused(
+                        RefusalCode.NO_DRAWING, shown.get().name() + " has no drawing '" + drawing + "'.");
     }
 }

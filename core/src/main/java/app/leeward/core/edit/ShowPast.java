@@ -40,7 +40,8 @@ public record ShowPast(String part, Optional<String> by) implements Edit {
         }
         if (by.flatMap(before::part).filter(p -> p.drawings().isEmpty()).isPresent()) {
             return new Outcome.Refused(
-                    RefusalCode.NO_WINDOW, Edits.nameOf(before, by.get()) + " has no drawing, so it has no edge to show past.");
+                    RefusalCode.NO_WINDOW,
+                    Edits.nameOf(before, by.get()) + " has no drawing, so it has no edge to show past.");
         }
         return Edits.onPart(before, part, p -> p.withPastEdges(by.stream().toList()));
     }

@@ -1,11 +1,11 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import java.util.List;
@@ -39,7 +39,8 @@ public record StandBetween(String part, String upper, String lower) implements E
         Optional<Double> top = before.model().line(upper);
         Optional<Double> foot = before.model().line(lower);
         if (top.isEmpty() || foot.isEmpty()) {
-            return new Outcome.Refused(RefusalCode.NO_LINE, "There is no model line '" + (top.isEmpty() ? upper : lower) + "'.");
+            return new Outcome.Refused(
+                    RefusalCode.NO_LINE, "There is no model line '" + (top.isEmpty() ? upper : lower) + "'.");
         }
         if (!(foot.get() - top.get() > 1e-6)) {
             return new Outcome.Refused(RefusalCode.LINES_CROSSED, "'" + upper + "' has to lie above '" + lower + "'.");

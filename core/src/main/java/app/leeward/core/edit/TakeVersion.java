@@ -1,11 +1,11 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.intake.LayerChange;
 import app.leeward.core.intake.Versions;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Part;
 import app.leeward.core.rig.ImportedSource.ReadDrawing;
+import app.leeward.core.rig.Part;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.hand.Hands;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.WristBend;
 import app.leeward.core.rig.WristBend.PointWeight;

@@ -2,8 +2,8 @@ package app.leeward.core.eval;
 
 import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.OffsetCurve;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.PartRole;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,9 +1,9 @@
 package app.leeward.core.eval;
 
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.OffsetCurve;
 import app.leeward.core.dial.OffsetCurves;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.DialSides;
 import app.leeward.core.rig.ViewBand;
 import java.util.List;
@@ -39,7 +39,8 @@ final class PoseStage {
     }
 
     private static DialWays compiled(Rig rig, Dial dial) {
-        List<OffsetCurve> ways = OffsetCurve.of(dial).stream().filter(w -> rig.has(w.part())).toList();
+        List<OffsetCurve> ways =
+                OffsetCurve.of(dial).stream().filter(w -> rig.has(w.part())).toList();
         int[] parts = ways.stream().mapToInt(w -> rig.place(w.part())).toArray();
         int[][] slots = ways.stream()
                 .map(w -> rig.slots(rig.group(dial, rig.place(w.part())), w.channels()))

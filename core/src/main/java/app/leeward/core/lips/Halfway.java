@@ -1,12 +1,12 @@
 package app.leeward.core.lips;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Clip;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;

@@ -1,9 +1,9 @@
 package app.leeward.core.lips;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -76,12 +76,14 @@ record Lips(Arc upper, Arc lower) {
             }
         }
         if (out.size() < 4) {
-            throw new MouthProblem(RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from.");
+            throw new MouthProblem(
+                    RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from.");
         }
         Point first = out.get(0);
         boolean meets = first.distance(out.get(out.size() - 1)) < 1e-6;
         if (!closed && !meets) {
-            throw new MouthProblem(RefusalCode.MOUTH_OPEN, "The outline of the starting mouth is open; close it and try again.");
+            throw new MouthProblem(
+                    RefusalCode.MOUTH_OPEN, "The outline of the starting mouth is open; close it and try again.");
         }
         if (!meets) {
             line(out, first);

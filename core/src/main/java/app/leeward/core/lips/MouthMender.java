@@ -1,6 +1,5 @@
 package app.leeward.core.lips;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Lab;
 import app.leeward.core.art.Matrix;
@@ -8,6 +7,7 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

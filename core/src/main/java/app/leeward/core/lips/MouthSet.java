@@ -1,6 +1,5 @@
 package app.leeward.core.lips;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.mouth.Mood;
@@ -8,6 +7,7 @@ import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthRecipe;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;

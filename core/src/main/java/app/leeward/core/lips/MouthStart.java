@@ -1,6 +1,5 @@
 package app.leeward.core.lips;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.FillRule;
@@ -12,6 +11,7 @@ import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -96,8 +96,8 @@ record MouthStart(
                 .filter(s -> !s.role().behindWindow() && s.role() != ShapeRole.LIPS)
                 // a long fold of the cheek is no mouth while something closed is there
                 .max(Comparator.<Shape, Boolean>comparing(s -> closes(s.path())).thenComparing(longest)));
-        return found.orElseThrow(
-                () -> new MouthProblem(RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from."));
+        return found.orElseThrow(() -> new MouthProblem(
+                RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from."));
     }
 
     private static Shape asLine(Shape shape) {

@@ -17,7 +17,8 @@ import java.util.Objects;
  * @param scaleY what y was multiplied with
  * @param dy what was then added to y, units
  */
-public record ImportedSource(String file, double scaleX, double dx, double scaleY, double dy, List<ReadDrawing> drawings) {
+public record ImportedSource(
+        String file, double scaleX, double dx, double scaleY, double dy, List<ReadDrawing> drawings) {
     /**
      * @param layer names the drawing within the file; stays the same when the file is read again
      * @param part where its drawing went

@@ -6,8 +6,8 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Driver;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.PointDeltas;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -78,7 +78,8 @@ public enum HeadDial {
                     double t = Math.max(0, Math.min(1, (v - 0.3) / 0.7));
                     return new Point(p.x(), p.y() + drop * t * t * (3 - 2 * t));
                 });
-                open = open.with(face.get().id(), PointDeltas.between(drawing.get().id(), i, s.path(), down));
+                open = open.with(
+                        face.get().id(), PointDeltas.between(drawing.get().id(), i, s.path(), down));
             }
             Optional<Part> mouth = c.part(PartRole.MOUTH);
             if (mouth.isPresent()) {

@@ -84,7 +84,8 @@ public final class NodMaker {
     private static Offset offset(TurnPlan plan, Ball ball, Part part, Point at, double share) {
         double down = ball.ry() * share;
         return switch (part.role()) {
-            case FACE -> HeadParts.about(part, at, new Point(at.x(), at.y() + 0.015 * down), 1, 1 - 0.02 * Math.abs(share));
+            case FACE ->
+                HeadParts.about(part, at, new Point(at.x(), at.y() + 0.015 * down), 1, 1 - 0.02 * Math.abs(share));
             case BACK_HAIR -> Offset.shift(0, -0.05 * down);
             case CAP -> HeadParts.about(part, at, new Point(at.x(), at.y() + 0.10 * down), 1, 1 + 0.05 * share);
             case FRINGE -> HeadParts.about(part, at, new Point(at.x(), at.y() + 0.09 * down), 1, 1 + 0.06 * share);

@@ -7,8 +7,8 @@ import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.PointDeltas;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Fingerprints;
@@ -208,7 +208,8 @@ public final class TurnMaker {
         // the far side of a round face drops a little
         double drop = far ? 0.018 * ball.ry() * Math.abs(share) : 0;
         double narrow = Math.max(NARROWEST, Math.min(1.05, turned.narrowing()));
-        return HeadParts.about(part, centre, new Point(turned.at().x(), turned.at().y() + drop), narrow);
+        return HeadParts.about(
+                part, centre, new Point(turned.at().x(), turned.at().y() + drop), narrow);
     }
 
     private List<Bands> bands() {

@@ -82,7 +82,9 @@ class RefusalsTest {
     /** A face with nothing but one mouth of a given outline. */
     private static Character mouth(String outline) {
         return Rigs.hung(Rigs.group(
-                "", Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)), Rigs.layer("mouth", Rigs.path(outline))));
+                "",
+                Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.layer("mouth", Rigs.path(outline))));
     }
 
     private static Character manyMoods() {
@@ -146,7 +148,10 @@ class RefusalsTest {
                 of(RefusalCode.NO_PARTS, FACE, new ReadAs(List.of())),
                 of(RefusalCode.NO_PARTS, FACE, new AddGroup("Group", List.of())),
                 of(RefusalCode.VIEWS_NONE, FACE, new RegisterViews("")),
-                of(RefusalCode.VIEW_MAIN, HEADS, new RegisterViews(HEADS.views().orElseThrow().main().root())),
+                of(
+                        RefusalCode.VIEW_MAIN,
+                        HEADS,
+                        new RegisterViews(HEADS.views().orElseThrow().main().root())),
                 of(RefusalCode.VIEWS_REGISTERED, done(HEADS, new RegisterViews("")), new RegisterViews("")),
                 of(RefusalCode.NOT_POSED, FACE, new Record("turn", 60, new Rename("Other"))),
                 of(RefusalCode.NOT_POSED, FACE, new RecordCorner("turn", 60, "gaze-across", 1, new Rename("Other"))),
@@ -201,7 +206,8 @@ class RefusalsTest {
     void everyReasonIsAsserted() throws IOException {
         StringBuilder tests = new StringBuilder();
         try (Stream<java.nio.file.Path> files = Files.walk(java.nio.file.Path.of("src", "test", "java"))) {
-            for (java.nio.file.Path f : files.filter(p -> p.toString().endsWith("Test.java")).toList()) {
+            for (java.nio.file.Path f :
+                    files.filter(p -> p.toString().endsWith("Test.java")).toList()) {
                 tests.append(Files.readString(f, StandardCharsets.UTF_8));
             }
         }

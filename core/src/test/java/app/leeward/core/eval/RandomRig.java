@@ -68,8 +68,8 @@ final class RandomRig {
         Character c = Rigs.character(parts, windows(), dials.toArray(new Dial[0]));
         List<Corrective> corners = new ArrayList<>();
         for (int i = r.nextInt(3); i > 0; i--) {
-            corners.add(
-                    new Corrective("turn", -6 + 12 * r.nextInt(2), "own", 10, Map.of(any(), offset(), any2(), offset())));
+            corners.add(new Corrective(
+                    "turn", -6 + 12 * r.nextInt(2), "own", 10, Map.of(any(), offset(), any2(), offset())));
         }
         List<Look> looks = List.of(
                 new Look("l1", "One", "", Map.of("own", 12.0, "blink-left", 0.5), Map.of(any(), drawing())),

@@ -59,9 +59,7 @@ class WarmUp {
     private void work() {
         try {
             if (demo) {
-                once(
-                        "maren",
-                        id -> characters.read(id, DemoFiles.maren(), "maren.svg", "Leeward", DemoSetup::dress));
+                once("maren", id -> characters.read(id, DemoFiles.maren(), "maren.svg", "Leeward", DemoSetup::dress));
                 once("pilchard", id -> characters.read(id, DemoFiles.pilchard(), "pilchard.svg", "Leeward"));
                 once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }

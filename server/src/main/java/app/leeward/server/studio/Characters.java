@@ -2,9 +2,9 @@ package app.leeward.server.studio;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
-import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.eval.Evaluator;
