@@ -57,6 +57,23 @@ class ErrorAnswersTest {
         assertTold(client.post("/api/v1/characters", "multipart/form-data; boundary=b", new byte[0]), 400, "http-400");
     }
 
+    /** A misspelt or forgotten property would be lost in silence, and with it what somebody meant. */
+    @Test
+    void whatIsUnknownOrMissingIsNamed() {
+        String at = "/api/v1/characters/" + character + "/edits";
+        Client.Answer misspelt = client.post(at, "{\"base\":1,\"edit\":{\"kind\":\"rename\",\"nam\":\"A\"}}");
+        assertTold(misspelt, 400, "unknown-property");
+        assertThat(misspelt.json().get("detail").asText()).contains("'nam'").endsWith("It knows name.");
+        assertThat(misspelt.json().get("place").asText()).isEqualTo("edit.nam");
+        Client.Answer beside = client.post(at, "{\"base\":1,\"basis\":2,\"edit\":{\"kind\":\"rename\",\"name\":\"A\"}}");
+        assertTold(beside, 400, "unknown-property");
+        Client.Answer missing = client.post(at, "{\"base\":1,\"edit\":{\"kind\":\"keep-kit\",\"name\":\"Storm\"}}");
+        assertTold(missing, 400, "unreadable");
+        assertThat(missing.json().get("detail").asText()).isEqualTo("Something that belongs here was left out.");
+        assertThat(client.get("/api/v1/characters/" + character).json().get("revision").asInt())
+                .isEqualTo(1);
+    }
+
     @Test
     void whatIsTooLargeIsRefusedByItsSizeAndWritesNeedAToken() throws Exception {
         String at = "/api/v1/characters/" + character;

@@ -141,9 +141,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             return ResponseEntity.badRequest().body(unknown(unknown));
         }
         Throwable cause = e.getMostSpecificCause();
-        String why = e.getCause() instanceof ValueInstantiationException && cause.getMessage() != null
-                ? cause.getMessage()
-                : "What was sent is not the JSON this address expects.";
+        String why = "What was sent is not the JSON this address expects.";
+        if (e.getCause() instanceof ValueInstantiationException && cause instanceof NullPointerException) {
+            // the value's own words about what is missing are about its code
+            why = "Something that belongs here was left out.";
+        } else if (e.getCause() instanceof ValueInstantiationException && cause.getMessage() != null) {
+            why = cause.getMessage();
+        }
         ProblemDetail detail = detail(HttpStatus.BAD_REQUEST, "unreadable", why);
         detail.setProperty("place", e.getCause() instanceof JsonMappingException j ? path(j) : "");
         return ResponseEntity.badRequest().body(detail);
