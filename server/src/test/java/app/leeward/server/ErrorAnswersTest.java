@@ -65,12 +65,16 @@ class ErrorAnswersTest {
         assertTold(misspelt, 400, "unknown-property");
         assertThat(misspelt.json().get("detail").asText()).contains("'nam'").endsWith("It knows name.");
         assertThat(misspelt.json().get("place").asText()).isEqualTo("edit.nam");
-        Client.Answer beside = client.post(at, "{\"base\":1,\"basis\":2,\"edit\":{\"kind\":\"rename\",\"name\":\"A\"}}");
+        Client.Answer beside =
+                client.post(at, "{\"base\":1,\"basis\":2,\"edit\":{\"kind\":\"rename\",\"name\":\"A\"}}");
         assertTold(beside, 400, "unknown-property");
         Client.Answer missing = client.post(at, "{\"base\":1,\"edit\":{\"kind\":\"keep-kit\",\"name\":\"Storm\"}}");
         assertTold(missing, 400, "unreadable");
         assertThat(missing.json().get("detail").asText()).isEqualTo("Something that belongs here was left out.");
-        assertThat(client.get("/api/v1/characters/" + character).json().get("revision").asInt())
+        assertThat(client.get("/api/v1/characters/" + character)
+                        .json()
+                        .get("revision")
+                        .asInt())
                 .isEqualTo(1);
     }
 

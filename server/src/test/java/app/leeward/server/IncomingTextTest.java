@@ -99,7 +99,7 @@ class IncomingTextTest {
         // a revision is kept in memory once it was read; this one is read from the table
         database.update("update document set head = 2 where id = ?", UUID.fromString(character));
         database.update(
-                "insert into revision select document, 2, action, edit, says, author, made_at, state, stands_at, came_from, ahead, touched"
+                "insert into revision select document, 2, action, edit, says, author, made_at, state, stands_at, came_from, ahead, touched, schema"
                         + " from revision where document = ? and number = 1",
                 UUID.fromString(character));
         byte[] svg =
