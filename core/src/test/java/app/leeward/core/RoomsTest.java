@@ -30,7 +30,7 @@ class RoomsTest {
                     "app.leeward.formats..",
                     "app.leeward.render..",
                     "app.leeward.server..")
-            .because("core is plain computation: no IO, threads, clocks, reflection or frameworks");
+            .because("core is plain computation: no IO, clocks, reflection or frameworks, and no threads of its own");
 
     @ArchTest
     static final ArchRule coreReadsNoClock = noClasses()

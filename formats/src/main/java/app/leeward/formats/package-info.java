@@ -1,5 +1,6 @@
 /**
- * Reading and writing files: {@code svg} reads layered art and writes frames, {@code json} is the stored and wire form
- * of core's values, {@code sheet} writes exposure sheets. Uses core; core knows nothing of it.
+ * Reading and writing files: {@code file} tells files apart and hands each to its reader, {@code svg} and {@code raster} read layered
+ * art, {@code svg} writes frames and pages, {@code json} is the stored and wire form of core's values with the steps from older
+ * forms, {@code sheet} writes exposure sheets, {@code xml} and {@code art} serve the others. Uses core; core knows nothing of it.
  */
 package app.leeward.formats;

@@ -1,5 +1,5 @@
 /**
  * Shots: a character saying a line over frames. Start at {@link app.leeward.core.shot.Shot}; {@link
- * app.leeward.core.shot.Playhead} is the pure function from a frame number to a picture. Uses rig, mouth and speech.
+ * app.leeward.core.shot.Playhead} is the pure function from a frame number to a picture. Uses rig, eval, cue, mouth and speech.
  */
 package app.leeward.core.shot;
