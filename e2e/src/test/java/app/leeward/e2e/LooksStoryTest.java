@@ -34,6 +34,8 @@ class LooksStoryTest extends Story {
     }
 
     private double top(String part) {
+        // what is painted anew has no box for a moment
+        page.waitForFunction("p => document.querySelector(p)?.getBoundingClientRect().height > 0", stage(part));
         return page.locator(stage(part)).boundingBox().y;
     }
 
