@@ -52,7 +52,7 @@ class HandFigures {
             page.getByTestId("art-file")
                     .setInputFiles(new FilePayload(
                             "hands.svg", "image/svg+xml", twentyFour().getBytes(StandardCharsets.UTF_8)));
-            page.waitForFunction("() => !location.hash.includes('ab590baf')");
+            page.waitForFunction("() => new URLSearchParams(location.hash.slice(1)).has('c')");
             // what a start practises is over by then
             page.waitForTimeout(15_000);
             for (int run = 1; run <= 4; run++) {

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
@@ -36,17 +35,9 @@ class HandsStoryTest extends Story {
         return svg;
     }
 
-    private void drop(String svg) {
-        page.getByTestId("art-file")
-                .setInputFiles(new FilePayload("scattered.svg", "image/svg+xml", svg.getBytes(StandardCharsets.UTF_8)));
-        // the copy stands on the stage once the address names another character than the demo's
-        page.waitForFunction("() => !location.hash.includes('ab590baf')");
-        page.waitForTimeout(600);
-    }
-
     @Test
     void sixScatteredDrawingsAreOnTheWristInTwoClicks() throws Exception {
-        drop(scattered());
+        upload("scattered.svg", scattered());
         hand.bench("Hands").click();
         Locator sheet = page.getByTestId("hand-sheet").locator("figure");
         assertThat(sheet).hasCount(8);

@@ -6,8 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 
 /** Choices over several parts at once, with the demo's clothes and with art of two pieces that belong together. */
@@ -112,11 +110,7 @@ class KitsStoryTest extends Story {
 
     @Test
     void aCapOfTwoPiecesComesOffWithOneKey() {
-        page.getByTestId("art-file")
-                .setInputFiles(
-                        new FilePayload("two.svg", "image/svg+xml", TWO_PIECES.getBytes(StandardCharsets.UTF_8)));
-        page.waitForFunction("() => !location.hash.includes('ab590baf')");
-        page.waitForTimeout(600);
+        upload("two.svg", TWO_PIECES);
         hand.bench("Kits").click();
         assertThat(page.getByText("No kit yet.", new Page.GetByTextOptions().setExact(false)))
                 .isVisible();

@@ -122,7 +122,7 @@ class OutsidePicturesTest {
     }
 
     private static byte[] picture(String id, String format, String pose) throws Exception {
-        String body = "{\"format\":\"" + format + "\",\"width\":500,\"pose\":" + pose + "}";
+        String body = "{\"format\":\"" + format + "\",\"width\":" + SIZE + ",\"pose\":" + pose + "}";
         return HttpClient.newHttpClient()
                 .send(
                         HttpRequest.newBuilder(URI.create(server.url() + "/api/v1/characters/" + id + "/picture"))
@@ -135,10 +135,12 @@ class OutsidePicturesTest {
                 .body();
     }
 
+    /** Pixels along the side of a picture. */
+    private static final int SIZE = 800;
     /** Pixels along the side of a tile. */
     private static final int TILE = 10;
     /** Edges are smoothed differently by each renderer; a part that is missing or elsewhere differs by more in some tile. */
-    private static final double ALIKE = 6.5;
+    private static final double ALIKE = 9;
 
     /**
      * How far two pictures are apart over white in the tile where they are furthest apart: mean difference of the colour channels,
@@ -209,15 +211,15 @@ class OutsidePicturesTest {
         for (Map.Entry<String, String> pose : poses.entrySet()) {
             byte[] svg = picture("svg", pose.getValue());
             BufferedImage ours = ImageIO.read(new ByteArrayInputStream(picture("png", pose.getValue())));
-            hand.page.setViewportSize(500, 500);
-            hand.page.setContent(
-                    "<body style='margin:0'><img id='i' width='500' height='500' src='data:image/svg+xml;base64,"
-                            + java.util.Base64.getEncoder().encodeToString(svg) + "'>");
+            hand.page.setViewportSize(SIZE, SIZE);
+            hand.page.setContent("<body style='margin:0'><img id='i' width='" + SIZE + "' height='" + SIZE
+                    + "' src='data:image/svg+xml;base64,"
+                    + java.util.Base64.getEncoder().encodeToString(svg) + "'>");
             hand.page.waitForFunction("() => document.getElementById('i').complete");
             BufferedImage chromium = ImageIO.read(new ByteArrayInputStream(hand.page.screenshot()));
             java.nio.file.Path file = Files.createTempFile("frame", ".svg");
             Files.write(file, svg);
-            Process p = new ProcessBuilder("rsvg-convert", "-w", "500", file.toString()).start();
+            Process p = new ProcessBuilder("rsvg-convert", "-w", String.valueOf(SIZE), file.toString()).start();
             BufferedImage librsvg =
                     ImageIO.read(new ByteArrayInputStream(p.getInputStream().readAllBytes()));
             // edges are smoothed differently; whole shapes in the wrong place differ by far more
@@ -286,13 +288,13 @@ class OutsidePicturesTest {
         assertThat(made).contains("\"name\":\"Features\"").doesNotContain("gradient-flattened");
         String id = made.replaceAll("(?s)^\\{\"id\":\"([^\"]+)\".*", "$1");
         BufferedImage ours = ImageIO.read(new ByteArrayInputStream(picture(id, "png", "{}")));
-        hand.page.setViewportSize(500, 500);
-        hand.page.setContent(
-                "<body style='margin:0'><img id='i' width='500' height='500' src='data:image/svg+xml;base64,"
-                        + java.util.Base64.getEncoder().encodeToString(Files.readAllBytes(file)) + "'>");
+        hand.page.setViewportSize(SIZE, SIZE);
+        hand.page.setContent("<body style='margin:0'><img id='i' width='" + SIZE + "' height='" + SIZE
+                + "' src='data:image/svg+xml;base64,"
+                + java.util.Base64.getEncoder().encodeToString(Files.readAllBytes(file)) + "'>");
         hand.page.waitForFunction("() => document.getElementById('i').complete");
         BufferedImage chromium = ImageIO.read(new ByteArrayInputStream(hand.page.screenshot()));
-        Process p = new ProcessBuilder("rsvg-convert", "-w", "500", file.toString()).start();
+        Process p = new ProcessBuilder("rsvg-convert", "-w", String.valueOf(SIZE), file.toString()).start();
         BufferedImage librsvg =
                 ImageIO.read(new ByteArrayInputStream(p.getInputStream().readAllBytes()));
         ImageIO.write(ours, "png", new java.io.File("target/features-ours.png"));

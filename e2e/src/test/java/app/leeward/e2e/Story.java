@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -48,6 +50,16 @@ abstract class Story {
     void close() {
         hand.close();
         assertThat(hand.errors).as("errors in the page's console").isEmpty();
+    }
+
+    /** Reads a file as a new character, and waits until that stands on the stage instead of the one before. */
+    void upload(String name, String svg) {
+        String now = "new URLSearchParams(location.hash.slice(1)).get('c')";
+        Object before = page.evaluate("() => " + now);
+        page.getByTestId("art-file")
+                .setInputFiles(new FilePayload(name, "image/svg+xml", svg.getBytes(StandardCharsets.UTF_8)));
+        page.waitForFunction("was => " + now + " !== null && " + now + " !== was", before);
+        page.locator("[data-testid=stage] [data-part] path").first().waitFor();
     }
 
     /** What axe finds serious or worse on the page as it is now. */
