@@ -82,6 +82,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> fault(RuntimeException e) {
         Optional<DatabaseAway> away = DatabaseAway.behind(e);
         if (away.isPresent()) {
+            events.publishEvent(away.get());
             HttpStatus status =
                     away.get() == DatabaseAway.FULL ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
             LOG.warn(
