@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { Part } from '../../api/client';
+import type { Drawing, Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { DrawingThumb } from '../../ui/DrawingThumb';
@@ -16,7 +16,13 @@ export function Holds({ part }: { part: Part }) {
   const offered = character.parts.filter(
     (p) => p.drawings.length > 0 && p.role === 'OTHER' && !above.has(p.id) && p.attachment !== 'GRIP',
   );
-  const grips = part.drawings.filter((d) => d.grip);
+  // drawings that close round a thing, part before it and part behind, hold it best
+  const wraps = (d: Drawing) => {
+    const shapes = artwork[d.art as unknown as string] ?? [];
+    const fingers = shapes.filter((s) => s.role === 'FINGERS').length;
+    return fingers > 0 && fingers < shapes.length;
+  };
+  const grips = part.drawings.filter((d) => d.grip).sort((a, b) => Number(wraps(b)) - Number(wraps(a)));
   return (
     <section className="mt-3" aria-label="Holds">
       <div className="flex items-baseline gap-2">

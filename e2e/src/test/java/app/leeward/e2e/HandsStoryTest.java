@@ -173,8 +173,8 @@ class HandsStoryTest extends Story {
     void aBellHangsInTheHandBeforeThePalmAndBehindTheFingers() throws Exception {
         hand.bench("Hands").click();
         button("Hold handbell").click();
-        // a hand that cannot hold it shows the first drawing of its sheet that can
-        waitForPick("fist");
+        // a hand that cannot hold it shows the first drawing that closes round it
+        waitForPick("hold");
         waitForHeld(true);
         waitForOrder("hand-left", "handbell");
         page.getByTestId("hand-open").getByRole(AriaRole.BUTTON).first().click();
