@@ -27,6 +27,8 @@ final class Browser implements AutoCloseable {
         context = shared().newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setColorScheme(scheme));
+        // two classes share two processors
+        context.setDefaultTimeout(60_000);
         page = context.newPage();
         page.onPageError(errors::add);
         page.onConsoleMessage(m -> {
@@ -44,7 +46,7 @@ final class Browser implements AutoCloseable {
     private static synchronized com.microsoft.playwright.Browser shared() {
         if (shared == null || !shared.isConnected()) {
             // a busy machine may take its time; what never comes is still a failure
-            PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+            PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
             // both end with the Java machine
             Playwright playwright = Playwright.create(
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
