@@ -53,16 +53,8 @@ final class CorrectiveStage {
             double amount = c.neutral() + (on.full.of(c) - c.neutral()) * weight;
             numbers[on.slots[n]] = c.combine(numbers[on.slots[n]], amount);
             if (trace != null && trace.part == on.part) {
-                trace.add(Contribution.Kind.CORNER, corner.a(), weight, c, amount);
+                trace.add(corner, weight, c, amount);
             }
         }
-    }
-
-    /** The correction that begins at a dial and touches a part, for telling it. */
-    List<Corrective> from(String dial, String part) {
-        return corners.stream()
-                .map(At::corner)
-                .filter(k -> k.a().equals(dial) && k.offsets().containsKey(part))
-                .toList();
     }
 }

@@ -2,7 +2,6 @@ package app.leeward.core.eval;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Driver;
 import app.leeward.core.rig.Look;
@@ -75,26 +74,12 @@ final class Explanation {
     private String says(Trace.Number n) {
         Dial dial = rig.character.dial(n.by()).orElseThrow();
         return switch (n.kind()) {
-            case CORNER -> corrective(n) + change(n.channel(), n.amount());
+            case CORNER ->
+                "correction for " + standing(n.corrective().a()) + " together with "
+                        + standing(n.corrective().b()) + change(n.channel(), n.amount());
             case LIMIT -> "held where " + dial.name() + " has shut the eye" + change(n.channel(), n.amount());
             default -> at(dial, n.at()) + change(n.channel(), n.amount());
         };
-    }
-
-    private String corrective(Trace.Number n) {
-        return stages.correctives().from(n.by(), part.id()).stream()
-                .filter(k -> weight(k) == n.at())
-                .findFirst()
-                .map(k -> "correction for " + standing(k.a()) + " together with " + standing(k.b()))
-                .orElse("a correction");
-    }
-
-    private double weight(Corrective k) {
-        return k.weight(
-                rig.character.dial(k.a()).orElseThrow(),
-                setting(k.a()),
-                rig.character.dial(k.b()).orElseThrow(),
-                setting(k.b()));
     }
 
     private Reason drawing() {

@@ -1,6 +1,8 @@
 package app.leeward.core.eval;
 
 import app.leeward.core.dial.Channel;
+import app.leeward.core.dial.Corrective;
+import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.OffsetCurve;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,8 +24,10 @@ final class Trace {
      * @param by id of the dial, or of the corrective's first dial; empty where the kind says it all
      * @param at where the dial stood, or the weight of the corrective
      * @param amount what was added, or multiplied with
+     * @param corrective which one it was; null for all but correctives
      */
-    record Number(Contribution.Kind kind, String by, double at, Channel channel, double amount) {}
+    record Number(
+            Contribution.Kind kind, String by, double at, Channel channel, double amount, Corrective corrective) {}
 
     /**
      * Somebody who asked for a drawing or a place in the stack, the strongest first.
@@ -43,15 +47,19 @@ final class Trace {
 
     void add(Contribution.Kind kind, String by, double at, Channel channel, double amount) {
         if (amount != channel.neutral()) {
-            numbers.add(new Number(kind, by, at, channel, amount));
+            numbers.add(new Number(kind, by, at, channel, amount, null));
+        }
+    }
+
+    void add(Corrective corrective, double weight, Channel channel, double amount) {
+        if (amount != channel.neutral()) {
+            numbers.add(new Number(Contribution.Kind.CORNER, corrective.a(), weight, channel, amount, corrective));
         }
     }
 
     /** All that one dial does at a value. */
     void add(String dial, double at, OffsetCurve way) {
-        way.at(at).channels().stream()
-                .sorted(java.util.Comparator.comparing(Channel::id))
-                .forEach(
-                        c -> add(Contribution.Kind.DIAL, dial, at, c, way.at(at).of(c)));
+        Offset does = way.at(at);
+        way.channels().forEach(c -> add(Contribution.Kind.DIAL, dial, at, c, does.of(c)));
     }
 }

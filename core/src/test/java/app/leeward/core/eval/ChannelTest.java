@@ -70,6 +70,23 @@ class ChannelTest {
         assertThat(why(c, Pose.of(Map.of("one", 4.0)), LEAN).amount()).isBetween(0.0, 8.0);
     }
 
+    /** Both begin at the same dial and weigh the same, so only what they are tells them apart. */
+    @Test
+    void twoCorrectionsOfOneDialAreToldApart() {
+        Character c = Rigs.character(
+                        List.of(PART), List.of(), dial("one", 0, 1), dial("two", 0, 1), dial("three", 0, 1))
+                .withCorners(List.of(
+                        new Corrective("one", 10, "two", 10, Map.of("p", Offset.NONE.with(LEAN, 6))),
+                        new Corrective("one", 10, "three", 10, Map.of("p", Offset.NONE.with(LEAN, 2)))));
+        assertThat(why(c, Pose.of(Map.of("one", 10.0, "two", 10.0, "three", 10.0)), LEAN)
+                        .heard())
+                .extracting(Contribution::says)
+                .containsExactly(
+                        "stands at 0°",
+                        "correction for one at 10 together with two at 10 + 6°",
+                        "correction for one at 10 together with three at 10 + 2°");
+    }
+
     @Test
     void isMirroredRecordedForgottenAndScaled() {
         Offset o = Offset.NONE.with(LEAN, 7).with(BLUR, 0.5).with(Channel.X, 2);
