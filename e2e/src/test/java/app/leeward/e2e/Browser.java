@@ -18,6 +18,20 @@ final class Browser implements AutoCloseable {
     /** Starting one takes seconds, so there is one for all; each hand has a context of its own and sees nothing of the others. */
     private static com.microsoft.playwright.Browser shared;
 
+    /** Counts what the page still waits for: answers, and timers that are to fire soon. */
+    private static final String COUNTING =
+            """
+            window.waiting = 0;
+            const asked = window.fetch, later = window.setTimeout, never = window.clearTimeout, soon = new Set();
+            window.fetch = (...a) => { window.waiting++; return asked(...a).finally(() => window.waiting--); };
+            window.setTimeout = (f, after = 0, ...a) => {
+              const t = later((...x) => { if (soon.delete(t)) window.waiting--; return f(...x); }, after, ...a);
+              if (after > 0 && after < 2000) { soon.add(t); window.waiting++; }
+              return t;
+            };
+            window.clearTimeout = t => { if (soon.delete(t)) window.waiting--; never(t); };
+            """;
+
     private final BrowserContext context;
     final Page page;
     /** Errors the page wrote to its console. */
@@ -29,6 +43,7 @@ final class Browser implements AutoCloseable {
                 .setColorScheme(scheme));
         // two classes share two processors
         context.setDefaultTimeout(60_000);
+        context.addInitScript("(() => {" + COUNTING + "})()");
         page = context.newPage();
         page.onPageError(errors::add);
         page.onConsoleMessage(m -> {
@@ -77,6 +92,17 @@ final class Browser implements AutoCloseable {
         return page.locator("[data-testid=stage] [data-part=" + part + "]").getAttribute("transform");
     }
 
+    /** Until the page has had all its answers, no timer is about to fire, and it has painted what came of them. */
+    void settle() {
+        page.evaluate("() => { window.calm = 0; }");
+        page.waitForFunction("() => (window.calm = window.waiting ? 0 : window.calm + 1) > 6");
+    }
+
+    /** Until the page has painted once. */
+    void frame() {
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => done()))");
+    }
+
     /** How far a part's place on the demo's axis, x = 500, has moved to the right, user units. */
     double shift(String part) {
         String[] m = transform(part).replaceAll("[^-\\d.e ]", "").strip().split(" ");
@@ -91,7 +117,7 @@ final class Browser implements AutoCloseable {
         page.mouse().down();
         for (int i = 1; i <= 12; i++) {
             page.mouse().move(b.x + b.width * (from + (to - from) * i / 12), y);
-            page.waitForTimeout(16);
+            frame();
         }
         page.mouse().up();
     }

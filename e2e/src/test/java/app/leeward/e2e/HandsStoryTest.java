@@ -65,7 +65,7 @@ class HandsStoryTest extends Story {
         left.focus();
         for (int i = 0; i < 3; i++) {
             page.keyboard().press("Shift+ArrowDown");
-            page.waitForTimeout(400);
+            hand.settle();
         }
         assertThat(page.getByText("6 off the wrist")).isVisible();
         BoundingBox b = left.boundingBox();
@@ -153,7 +153,7 @@ class HandsStoryTest extends Story {
         page.getByTestId("hand-fist").getByRole(AriaRole.BUTTON).first().click();
         assertThat(button("Play Wave")).isVisible();
         waitForPick("fist");
-        page.waitForTimeout(600);
+        hand.settle();
         waitForPick("fist");
         button("Take the run Wave away").click();
         assertThat(button("Play Wave")).hasCount(0);
@@ -291,7 +291,7 @@ class HandsStoryTest extends Story {
     void aRunPlaysAlongALineAndIsDraggedToAnotherFrame() {
         hand.bench("Lines").click();
         button("Boat to Sorrel").click();
-        page.waitForTimeout(600);
+        hand.settle();
         button("runs").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Thumb up"))
                 .last()
@@ -301,7 +301,7 @@ class HandsStoryTest extends Story {
         // relaxed 2, fist 3, thumb up: a moment later the hand has exchanged its drawing
         page.waitForFunction("() => [...document.querySelectorAll('[data-testid=stage] [data-part=hand-left] > g')]"
                 + ".filter(g => g.style.display !== 'none').length === 1");
-        page.waitForTimeout(500);
+        hand.settle();
         BoundingBox b = run.boundingBox();
         page.mouse().move(b.x + 10, b.y + 5);
         page.mouse().down();
@@ -324,7 +324,7 @@ class HandsStoryTest extends Story {
         assertThat(run).hasCount(0);
         while (button("Undo on this line").isEnabled()) {
             button("Undo on this line").click();
-            page.waitForTimeout(300);
+            hand.settle();
         }
     }
 

@@ -130,7 +130,7 @@ class IntakeStoryTest extends Story {
         for (int i = 0; i < 6; i++) {
             assertThat(button("Undo on the character")).isEnabled();
             button("Undo on the character").click();
-            page.waitForTimeout(250);
+            hand.settle();
         }
         assertThat(button("Fit, stand and centre")).isVisible();
         assertThat(button("pucker oo")).isVisible();

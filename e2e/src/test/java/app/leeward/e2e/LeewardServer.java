@@ -105,6 +105,8 @@ final class LeewardServer implements AutoCloseable {
         builder.environment().put("LEEWARD_DB_URL", database);
         builder.environment().put("LEEWARD_PORT", String.valueOf(port));
         builder.environment().put("LEEWARD_DEMO", "true");
+        // figures are not taken here, and the stories beside this one want the processor
+        builder.environment().put("LEEWARD_PRACTISES", "false");
         process = builder.start();
         long until = System.nanoTime() + Duration.ofSeconds(120).toNanos();
         while (!body("/api/v1/characters").contains("Maren") || !linesAreThere()) {

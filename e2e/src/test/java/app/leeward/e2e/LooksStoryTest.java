@@ -48,7 +48,7 @@ class LooksStoryTest extends Story {
         page.mouse().down();
         for (int i = 1; i <= 8; i++) {
             page.mouse().move(x, y + dy * i / 8);
-            page.waitForTimeout(16);
+            hand.frame();
         }
         page.mouse().up();
     }
@@ -57,7 +57,7 @@ class LooksStoryTest extends Story {
     private BoundingBox still(Locator what) {
         BoundingBox last = what.boundingBox();
         for (int i = 0, same = 0; i < 40 && same < 3; i++) {
-            page.waitForTimeout(150);
+            hand.settle();
             BoundingBox now = what.boundingBox();
             same = Math.abs(now.x - last.x) + Math.abs(now.y - last.y) < 0.1 ? same + 1 : 0;
             last = now;
@@ -86,7 +86,7 @@ class LooksStoryTest extends Story {
         // the outer end stays: the path still begins or passes where it did
         double inner = value("brow-inner");
 
-        page.waitForTimeout(400);
+        hand.settle();
         page.reload();
         page.getByTestId("grip-brow-left-inner").waitFor();
         assertThat(value("brow-inner")).as("in the address").isCloseTo(inner, within(0.01));
@@ -209,7 +209,7 @@ class LooksStoryTest extends Story {
         assertThat(page.getByText("no finding")).isVisible();
         // the edit itself, rounded to tenths, has taken the place of what was seen while dragging
         assertThat(button("Undo on the character")).isEnabled();
-        page.waitForTimeout(1500);
+        hand.settle();
         // a drag let go of with Escape changes nothing
         String bent = outline("upper-lid-left");
         BoundingBox b = page.getByTestId(eye).boundingBox();

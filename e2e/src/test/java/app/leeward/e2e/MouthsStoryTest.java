@@ -130,7 +130,7 @@ class MouthsStoryTest extends Story {
         button("Mumbles").click();
         untilOther("neutral", "AH", eh);
         page.mouse().move(400, 300);
-        page.waitForTimeout(600);
+        hand.settle();
         assertThat(drawn("neutral", "OH")).as("kept").isEqualTo(oh);
         button("Make it anew").click();
         untilOther("neutral", "OH", oh);

@@ -25,7 +25,7 @@ class PartsStoryTest extends Story {
                 .getByTitle(part, new Locator.GetByTitleOptions().setExact(true))
                 .click();
         page.getByTestId("handle-pivot").waitFor();
-        page.waitForTimeout(150);
+        hand.settle();
     }
 
     private void pull(String handle, double dx, double dy) {
@@ -38,7 +38,7 @@ class PartsStoryTest extends Story {
         page.mouse().down();
         for (int i = 1; i <= 6; i++) {
             page.mouse().move(x + dx * i / 6, y + dy * i / 6);
-            page.waitForTimeout(16);
+            hand.frame();
         }
     }
 
@@ -64,7 +64,7 @@ class PartsStoryTest extends Story {
                 // the answer to the undo before came in between: there is nothing left
                 continue;
             }
-            page.waitForTimeout(200);
+            hand.settle();
         }
         return "";
     }
@@ -104,7 +104,7 @@ class PartsStoryTest extends Story {
         page.getByLabel("Turn, value").fill("40");
         page.getByLabel("Turn, value").press("Enter");
         choose("left ear");
-        page.waitForTimeout(400);
+        hand.settle();
         String before = hand.transform("ear-left");
         double pivot = number("pivot x");
         pull("handle-pivot", -40, 20);
@@ -116,7 +116,7 @@ class PartsStoryTest extends Story {
                 .isEqualTo(before);
         page.getByLabel("Turn, value").fill("0");
         page.getByLabel("Turn, value").press("Enter");
-        page.waitForTimeout(400);
+        hand.settle();
         String rest = hand.transform("ear-left");
         BoundingBox hook = page.getByTestId("handle-hook").boundingBox();
         BoundingBox cap = page.locator("[data-node=cap]").boundingBox();
@@ -172,7 +172,7 @@ class PartsStoryTest extends Story {
         button("Hide it while working").click();
         page.waitForFunction(
                 "() => document.querySelector('[data-testid=stage] [data-part=nose]').parentElement.style.display === 'none'");
-        page.waitForTimeout(400);
+        hand.settle();
         page.reload();
         page.getByTestId("rigging").waitFor();
         page.waitForFunction(
@@ -278,7 +278,7 @@ class PartsStoryTest extends Story {
         assertThat(page.locator("[data-testid=stage] [data-part=nose]")).hasCount(0);
         for (int i = 0; i < 3; i++) {
             button("Undo on the character").click();
-            page.waitForTimeout(200);
+            hand.settle();
         }
         assertThat(page.locator("[data-testid=stage] [data-part=nose] path").first())
                 .isAttached();
@@ -321,7 +321,7 @@ class PartsStoryTest extends Story {
         page.reload();
         page.getByTestId("rigging").waitFor();
         waitForDrawing("cap", true);
-        page.waitForTimeout(1500);
+        hand.settle();
         page.keyboard().press("c");
         waitForDrawing("cap", false);
         page.keyboard().press("c");

@@ -39,7 +39,7 @@ class Shots {
                 server.body("/api/v1/characters/" + id + "/lines").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&l=" + line + "&" + desk);
-        hand.page.waitForTimeout(1500);
+        hand.settle();
         if (key.equals("dials")) {
             for (String dial : new String[] {"Squint", "Upper lids"}) {
                 hand.page
@@ -54,7 +54,7 @@ class Shots {
             for (int i = 0; i < 3; i++) {
                 hand.page.keyboard().press("Shift+ArrowRight");
             }
-            hand.page.waitForTimeout(1200);
+            hand.settle();
         } else if (key.equals("blinks")) {
             hand.page.getByText("blinks, cues").click();
             hand.page.getByText("in conversation").click();
@@ -63,14 +63,14 @@ class Shots {
                     .first()
                     .waitFor();
             hand.page.keyboard().press("Escape");
-            hand.page.waitForTimeout(600);
+            hand.settle();
         } else if (key.equals("artwork")) {
             hand.page.getByLabel("Edit the artwork of fringe").click();
             hand.page.getByTestId("point-2").click();
-            hand.page.waitForTimeout(600);
+            hand.settle();
         } else if (!key.isEmpty()) {
             hand.page.keyboard().press(key);
-            hand.page.waitForTimeout(600);
+            hand.settle();
         }
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
     }
@@ -91,7 +91,7 @@ class Shots {
         hand.page
                 .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Hands"))
                 .scrollIntoViewIfNeeded();
-        hand.page.waitForTimeout(1200);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("hands.png")));
     }
 
@@ -103,7 +103,7 @@ class Shots {
         hand.page
                 .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put on On watch"))
                 .click();
-        hand.page.waitForTimeout(1500);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("kits.png")));
     }
 
@@ -114,7 +114,7 @@ class Shots {
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&b=turn&d.gaze-across=0.5");
         hand.page.getByTestId("view-bands").getByRole(AriaRole.BUTTON).nth(3).click();
-        hand.page.waitForTimeout(1500);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("views.png")));
     }
 
@@ -128,7 +128,7 @@ class Shots {
         hand.page.getByTestId("pad-head").waitFor();
         hand.page.getByText("On the face").click();
         hand.page.getByTestId("ball").waitFor();
-        hand.page.waitForTimeout(1500);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn.png")));
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&b=turn&dial=turn&d.turn=60&part=fringe");
@@ -136,7 +136,7 @@ class Shots {
         hand.page.getByTestId("handles").waitFor();
         hand.page.getByTestId("stop-60").locator("select").selectOption("curve");
         hand.page.getByTestId("curve").waitFor();
-        hand.page.waitForTimeout(1200);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn-record.png")));
     }
 
@@ -159,7 +159,7 @@ class Shots {
                 .getByText("Say it", new Page.GetByTextOptions().setExact(true))
                 .click();
         hand.page.getByLabel("Mouths said").waitFor();
-        hand.page.waitForTimeout(600);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths.png")));
         // the page to print, as the browser shows it
         Page page = hand.page.context().newPage();
@@ -169,7 +169,7 @@ class Shots {
         hand.page.getByTestId("mouth-happy-AH").click();
         hand.page.getByText("Shape it").click();
         hand.page.getByTestId("point-2").click();
-        hand.page.waitForTimeout(800);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths-shape.png")));
     }
 
@@ -181,14 +181,14 @@ class Shots {
         hand.page.getByText("Make the dials of the brows").click();
         hand.page.getByText("Make the six looks").click();
         hand.page.getByTestId("look-look-disgust").waitFor();
-        hand.page.waitForTimeout(1500);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("brows.png")));
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&b=brows&d.turn=18&x.look-happiness=0.8&x.look-surprise=0.35");
         hand.page.getByTestId("look-look-disgust").waitFor();
-        hand.page.waitForTimeout(1200);
+        hand.settle();
         hand.page.getByLabel("Looks").evaluate("e => e.scrollIntoView()");
-        hand.page.waitForTimeout(500);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("looks.png")));
     }
 
@@ -212,7 +212,7 @@ class Shots {
                 .setInputFiles(new com.microsoft.playwright.options.FilePayload(
                         "maren-2.svg", "image/svg+xml", art.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         hand.page.getByLabel("New version of the art").waitFor();
-        hand.page.waitForTimeout(1200);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("intake-version.png")));
     }
 
@@ -228,7 +228,7 @@ class Shots {
         hand.page.getByLabel("Name of the character: Maren, short lid. Rename").waitFor();
         hand.bench("Eyes").click();
         hand.page.getByLabel("Findings").getByText("Show").first().click();
-        hand.page.waitForTimeout(1500);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("eyes-finding.png")));
     }
 
@@ -241,7 +241,7 @@ class Shots {
                 "image/svg+xml",
                 java.nio.file.Files.readAllBytes(java.nio.file.Path.of("src/test/resources/art/muddled.svg")));
         hand.page.getByText("Fit, stand and centre").waitFor();
-        hand.page.waitForTimeout(1200);
+        hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("intake-muddled.png")));
     }
 }

@@ -92,7 +92,9 @@ class StoryTest extends Story {
         page.keyboard().press(" ");
         page.waitForFunction("() => !document.querySelector('audio').paused");
         List<Double> apart = new ArrayList<>();
-        for (int i = 0; i < 60; i++) {
+        boolean turned = false;
+        double heard = 0;
+        while (heard < 60) {
             Object[] now = ((List<?>)
                             page.evaluate(
                                     "() => { const f = Number(document.querySelector('[data-testid=clock] b').textContent);"
@@ -101,10 +103,12 @@ class StoryTest extends Story {
                     .toArray();
             mouths.add(String.valueOf(now[2]));
             apart.add(Math.abs(((Number) now[0]).doubleValue() - Math.floor(((Number) now[1]).doubleValue())));
-            if (i == 20) {
+            heard = ((Number) now[1]).doubleValue();
+            if (heard > 20 && !turned) {
+                turned = true;
                 hand.dragRuler("turn", 0.5, 0.9);
             }
-            page.waitForTimeout(40);
+            hand.frame();
         }
         assertThat(mouths).as("different mouths seen").hasSizeGreaterThanOrEqualTo(6);
         // the middle one: a single late paint on a busy machine says nothing about the play head following the sound
@@ -178,7 +182,7 @@ class StoryTest extends Story {
         page.keyboard().press("Control+z");
         page.waitForFunction(
                 "() => !!document.querySelector('[data-testid=stage] [data-part=cap] g:not([style*=none])')");
-        page.waitForTimeout(300);
+        hand.settle();
         page.reload();
         waitForCap();
         server.kill();
@@ -272,7 +276,7 @@ class StoryTest extends Story {
     void everyBenchIsFreeOfSeriousFaultsForScreenReaders() throws Exception {
         for (String bench : List.of("Intake", "Parts", "Eyes", "Brows", "Lines", "Hand over")) {
             hand.bench(bench).click();
-            page.waitForTimeout(700);
+            hand.settle();
             assertThat(seriousFaults()).as(bench).isEmpty();
         }
     }

@@ -43,7 +43,7 @@ class TurnStoryTest extends Story {
         page.mouse().down();
         for (int i = 1; i <= 6; i++) {
             page.mouse().move(x + dx * i / 6, y + dy * i / 6);
-            page.waitForTimeout(16);
+            hand.frame();
         }
     }
 
@@ -121,7 +121,7 @@ class TurnStoryTest extends Story {
         assertThat(seriousFaults()).isEmpty();
         while (button("Undo on the character").isEnabled()) {
             button("Undo on the character").click();
-            page.waitForTimeout(300);
+            hand.settle();
         }
     }
 
@@ -143,7 +143,7 @@ class TurnStoryTest extends Story {
         double before = hand.shift("nose");
         for (int i = 0; i < 3; i++) {
             page.keyboard().press("Shift+ArrowRight");
-            page.waitForTimeout(250);
+            hand.settle();
         }
         assertThat(page.getByTestId("stop-10").getByText("goes 30 to the right"))
                 .isVisible();
@@ -255,7 +255,7 @@ class TurnStoryTest extends Story {
                         + ".some(e => Number(e.getAttribute('aria-valuenow')) > n + 10)",
                 before);
         button("Undo on the character").click();
-        page.waitForTimeout(300);
+        hand.settle();
         button("Undo on the character").click();
         assertThat(button("Undo on the character")).isDisabled();
     }

@@ -67,18 +67,18 @@ class ViewsStoryTest extends Story {
         for (int i = 0; i < 5; i++) {
             bands.nth(i).click();
             assertThat(bands.nth(i)).hasAttribute("aria-pressed", "true");
-            page.waitForTimeout(400);
+            hand.settle();
             assertThat(seen()).as("band %d", i).isEqualTo(List.of(shows[i]));
         }
         // the mirrored three-quarter view lies as far left of the axis as the drawn one right of it
         bands.nth(3).click();
-        page.waitForTimeout(400);
+        hand.settle();
         double right = middle("three-quarter-view-face-skin");
         bands.nth(1).click();
-        page.waitForTimeout(400);
+        hand.settle();
         double left = middle("three-quarter-view-face-skin");
         bands.nth(2).click();
-        page.waitForTimeout(400);
+        hand.settle();
         assertThat((left + right) / 2).isCloseTo(middle("face-skin"), within(1.0));
 
         // by the keyboard, refused beyond the neighbour, kept over a reload, and undone
@@ -100,7 +100,7 @@ class ViewsStoryTest extends Story {
         drop(art("translate(0 0)"));
         assertThat(page.getByText("Nothing jumps")).isVisible();
         page.getByTestId("view-bands").getByRole(AriaRole.BUTTON).nth(4).click();
-        page.waitForTimeout(400);
+        hand.settle();
         hand.bench("Mouths").click();
         page.getByLabel("Words to say").fill("ah");
         button("Say it").click();

@@ -31,6 +31,7 @@ class WarmUp {
     private final LineReader reader;
     private final TransactionTemplate transaction;
     private final boolean demo;
+    private final boolean practises;
 
     WarmUp(
             DemoDocuments made,
@@ -38,13 +39,15 @@ class WarmUp {
             Lines lines,
             LineReader reader,
             PlatformTransactionManager transactions,
-            @Value("${leeward.demo}") boolean demo) {
+            @Value("${leeward.demo}") boolean demo,
+            @Value("${leeward.practises}") boolean practises) {
         this.made = made;
         this.characters = characters;
         this.lines = lines;
         this.reader = reader;
         this.transaction = new TransactionTemplate(transactions);
         this.demo = demo;
+        this.practises = practises;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -70,7 +73,7 @@ class WarmUp {
                     once(line.name(), id -> lines.record(id, maren, line.name(), line.words(), line.wav(), "Leeward"));
                 }
             }
-            for (int i = 0; i < PRACTICES; i++) {
+            for (int i = 0; practises && i < PRACTICES; i++) {
                 transaction.executeWithoutResult(t -> {
                     t.setRollbackOnly();
                     characters.practise(WarmUpSample.file());
