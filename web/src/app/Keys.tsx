@@ -29,8 +29,11 @@ const onControl = (e: KeyboardEvent) =>
 /** The keys that work on every bench. */
 export function Keys() {
   const { step, edit, view } = useStudio();
-  const { keys, kits, parts, dials } = view.character;
-  const runs = useMemo(() => partRuns({ parts }), [parts]);
+  const { library, rig, controls } = view.character;
+  const { keys, kits } = library;
+  const { parts } = rig;
+  const { dials } = controls;
+  const runs = useMemo(() => partRuns(rig), [rig]);
   const { toggle, stepTo } = usePlayer();
   const { toggle: toggleRun } = useRuns();
   const [help, setHelp] = useState(false);

@@ -32,7 +32,7 @@ export function Rail({ characters }: { characters: Item[] }) {
   const own = view.mouths.filter((m) => m.own).length;
   const facts: Record<Bench, string> = {
     intake: open === 0 ? 'nothing to settle' : `${open} to settle`,
-    parts: `${view.character.parts.length} parts`,
+    parts: `${view.character.rig.parts.length} parts`,
     eyes: eyesFact(view.character),
     mouths: mouthsFact(view),
     brows: browsFact(view.character),
@@ -147,29 +147,30 @@ export function Rail({ characters }: { characters: Item[] }) {
 }
 
 function kitsFact(c: CharacterView['character']): string {
-  const n = c.kits.length;
+  const n = c.library.kits.length;
   return n === 0 ? 'no kit yet' : n === 1 ? 'one kit' : `${n} kits`;
 }
 
 function handsFact(character: CharacterView['character']): string {
-  const sizes = character.parts.filter((p) => p.role === 'HAND').map((p) => p.drawings.length);
+  const sizes = character.rig.parts.filter((p) => p.role === 'HAND').map((p) => p.drawings.length);
   return sizes.length === 0 ? 'no hands yet' : `${sizes.join(' and ')} drawings`;
 }
 
 function browsFact(c: CharacterView['character']): string {
-  const brows = c.parts.filter((p) => p.role === 'BROW').length;
-  if (c.looks.length > 0) return c.looks.length === 1 ? '1 look' : `${c.looks.length} looks`;
+  const brows = c.rig.parts.filter((p) => p.role === 'BROW').length;
+  if (c.library.looks.length > 0)
+    return c.library.looks.length === 1 ? '1 look' : `${c.library.looks.length} looks`;
   return brows === 0 ? 'no brows yet' : 'no looks yet';
 }
 
 function turnFact(c: CharacterView['character']): string {
-  const own = c.dials.filter((d) => d.purpose === 'OWN').length;
-  const turns = c.dials.some((d) => d.purpose === 'TURN');
+  const own = c.controls.dials.filter((d) => d.purpose === 'OWN').length;
+  const turns = c.controls.dials.some((d) => d.purpose === 'TURN');
   return turns ? (own > 0 ? `turns, ${own} more dials` : 'the head turns') : 'no turn yet';
 }
 
 function mouthsFact(view: CharacterView): string {
-  const { mouths } = view.character;
+  const { mouths } = view.character.voice;
   if (view.mouths.length === 0) return 'no mouth yet';
   const own = Object.keys(mouths.drawn).length;
   const moods = mouths.moods.length;
@@ -178,9 +179,9 @@ function mouthsFact(view: CharacterView): string {
 
 /** How far the eyes are, from what the character itself says. */
 function eyesFact(c: CharacterView['character']): string {
-  const eyes = c.parts.filter((p) => p.role === 'EYE').length;
+  const eyes = c.rig.parts.filter((p) => p.role === 'EYE').length;
   if (eyes === 0) return 'no eyes yet';
-  const gaze = c.pads.length > 0;
-  const blink = c.dials.some((d) => d.purpose === 'BLINK');
+  const gaze = c.controls.pads.length > 0;
+  const blink = c.controls.dials.some((d) => d.purpose === 'BLINK');
   return gaze && blink ? 'look and blink' : blink ? 'blink only' : 'not set up';
 }

@@ -18,9 +18,9 @@ const BROW_DIALS = [
 export function BrowsBench() {
   const { view, edit } = useStudio();
   const { character } = view;
-  const brows = character.parts.filter((p) => p.role === 'BROW');
-  const there = (id: string) => character.dials.some((d) => d.id === id);
-  const dials = character.dials.filter((d) =>
+  const brows = character.rig.parts.filter((p) => p.role === 'BROW');
+  const there = (id: string) => character.controls.dials.some((d) => d.id === id);
+  const dials = character.controls.dials.filter((d) =>
     BROW_DIALS.some((b) => d.id === b || d.id === `${b}-left` || d.id === `${b}-right`),
   );
   const whole = BROW_DIALS.filter(there);

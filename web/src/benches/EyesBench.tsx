@@ -44,11 +44,11 @@ export function EyesBench() {
   const { character } = view;
   const eyes = useEyes();
   const [marked, setMarked] = useState<EyeFinding | null>(null);
-  const dial = (id: string) => character.dials.find((d) => d.id === id);
-  const pad = character.pads.find((p) => dial(p.across)?.purpose === 'GAZE_ACROSS');
+  const dial = (id: string) => character.controls.dials.find((d) => d.id === id);
+  const pad = character.controls.pads.find((p) => dial(p.across)?.purpose === 'GAZE_ACROSS');
   const across = pad && dial(pad.across);
   const down = pad && dial(pad.down);
-  const blinks = character.dials.filter((d) => d.purpose === 'BLINK');
+  const blinks = character.controls.dials.filter((d) => d.purpose === 'BLINK');
   if (!eyes) return <h1 className="text-2xl font-bold">Eyes</h1>;
   if (eyes.eyes.length === 0)
     return (
@@ -107,7 +107,7 @@ export function EyesBench() {
           </div>
         )}
         <div className="min-w-0 flex-1">
-          {character.dials
+          {character.controls.dials
             .filter((d) => d.purpose === 'BLINK' || MORE.some(([, id]) => id === d.id))
             .map((d) => (
               <div key={d.id} className="flex items-center gap-1">

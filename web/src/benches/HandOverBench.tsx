@@ -42,7 +42,7 @@ export function HandOverBench() {
     }
     setBusy(false);
   };
-  const height = Math.round((width * view.character.canvas.height) / view.character.canvas.width);
+  const height = Math.round((width * view.character.sheet.canvas.height) / view.character.sheet.canvas.width);
   return (
     <>
       <h1 className="text-2xl font-bold">Hand over</h1>

@@ -31,7 +31,7 @@ export function HandsBench() {
   const sent = useRef<number | null>(null);
   const picks = useDesk((s) => s.picks);
   const shownHand = hands.data?.hands.find((h) => h.part === chosen) ?? hands.data?.hands[0];
-  const bend = character.parts.find((p) => p.id === shownHand?.part)?.wristBend ?? undefined;
+  const bend = character.rig.parts.find((p) => p.id === shownHand?.part)?.wristBend ?? undefined;
   const bent = useQuery({
     queryKey: ['bent', view.id, view.revision, shownHand?.part, swing],
     queryFn: () => api.bent(view.id, shownHand!.part, swing),
@@ -49,7 +49,7 @@ export function HandsBench() {
     );
   if (!hands.data) return head;
   const hand = shownHand;
-  const part = character.parts.find((p) => p.id === hand?.part);
+  const part = character.rig.parts.find((p) => p.id === hand?.part);
   if (!hand || !part)
     return (
       <>
@@ -61,12 +61,12 @@ export function HandsBench() {
       </>
     );
   const shapesOf = (id: string | undefined, drawing: string | undefined): Shape[] => {
-    const d = character.parts.find((p) => p.id === id)?.drawings.find((x) => x.id === drawing);
+    const d = character.rig.parts.find((p) => p.id === id)?.drawings.find((x) => x.id === drawing);
     return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
   };
-  const arm = character.parts.find((p) => p.id === hand.arm);
+  const arm = character.rig.parts.find((p) => p.id === hand.arm);
   const stackOf = (drawing: string) => part.drawings.find((d) => d.id === drawing)?.over ?? undefined;
-  const height = (id: string) => character.order.indexOf(id);
+  const height = (id: string) => character.rig.order.indexOf(id);
   const armOver = (drawing: string) => (arm ? height(arm.id) > height(stackOf(drawing) ?? part.id) : false);
   const closeUp = hand.drawings.find((d) => d.drawing === near);
   const bends = () => {
@@ -79,7 +79,7 @@ export function HandsBench() {
       setReach((now) => (now === reach ? null : now));
     });
   };
-  const frontFirst = [...character.order].reverse().filter((id) => id !== part.id);
+  const frontFirst = [...character.rig.order].reverse().filter((id) => id !== part.id);
   const off = hand.drawings.filter((d) => d.says !== '');
   const mendable = hand.drawings.filter(
     (d) => d.off > 0.01 || Math.abs(d.ratio - 1) > 1e-6 || d.turned !== 0,

@@ -18,7 +18,7 @@ export function IntakeBench() {
       <header className="flex items-baseline gap-3">
         <h1 className="text-2xl font-bold">Intake</h1>
         <p className="text-faint whitespace-nowrap">
-          {character.parts.length} parts, {character.parts.reduce((n, p) => n + p.drawings.length, 0)}{' '}
+          {character.rig.parts.length} parts, {character.rig.parts.reduce((n, p) => n + p.drawings.length, 0)}{' '}
           drawings
         </p>
         <a
@@ -58,13 +58,13 @@ export function IntakeBench() {
         </>
       )}
       <Palette near={report?.nearColours ?? []} />
-      {character.notes.length > 0 && (
+      {character.origin.notes.length > 0 && (
         <details className="mt-4 pb-3">
           <summary className="cursor-pointer font-display text-[15px] font-semibold">
-            What the reader had to say ({character.notes.length})
+            What the reader had to say ({character.origin.notes.length})
           </summary>
           <ul className="mt-1 list-disc pl-5 text-[13px] text-faint">
-            {character.notes.map((n, i) => (
+            {character.origin.notes.map((n, i) => (
               <li key={i}>{n.says}</li>
             ))}
           </ul>

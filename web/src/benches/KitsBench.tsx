@@ -15,7 +15,7 @@ export function KitsBench() {
   /** Parts ticked or unticked by hand; the rest are in a kit when they are picked. */
   const [ticked, setTicked] = useState<Record<string, boolean>>({});
   const inKit = (part: string) => ticked[part] ?? picks[part] !== undefined;
-  const parts = wardrobe(character.parts);
+  const parts = wardrobe(character.rig.parts);
   const fits = (text: string) => text.toLowerCase().includes(wanted.trim().toLowerCase());
   const found = parts.filter(
     (p) =>
@@ -29,13 +29,13 @@ export function KitsBench() {
           A choice over several parts at once, put on by a click or a key
         </span>
       </header>
-      {character.kits.length === 0 && (
+      {character.library.kits.length === 0 && (
         <p className="mt-2 rounded-lg border border-dashed border-line bg-paper p-3 text-[13px]">
           No kit yet. Pick what goes together below – a coat with its sleeves and its hood, a cap with its
           back piece, or nothing where something comes off – then give it a name and keep it.
         </p>
       )}
-      {bySet(character.kits).map(([set, kits]) => (
+      {bySet(character.library.kits).map(([set, kits]) => (
         <KitRow key={set} set={set} kits={kits} />
       ))}
       <div className="mt-4 flex items-baseline gap-2">

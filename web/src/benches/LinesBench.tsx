@@ -153,7 +153,7 @@ function Words({ line }: { line: LineView }) {
         <GuessRow key={g.word} word={g.word} phones={g.phones.join(' ')} />
       ))}
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
-        {view.character.mouths.moods.length > 0 && (
+        {view.character.voice.mouths.moods.length > 0 && (
           <label className="flex items-center gap-1.5">
             <span className="text-faint">mood</span>
             <select
@@ -162,7 +162,7 @@ function Words({ line }: { line: LineView }) {
               onChange={(e) => void editLine({ kind: 'feel', mood: e.target.value })}
             >
               <option value="">neutral</option>
-              {view.character.mouths.moods.map((m) => (
+              {view.character.voice.mouths.moods.map((m) => (
                 <option key={m.id} value={m.id}>
                   {m.name}
                 </option>
@@ -275,7 +275,7 @@ function MouthChart() {
   const { view, artwork, edit } = useStudio();
   const dials = useSettled((s) => s.dials, 350);
   const [giving, setGiving] = useState<string | null>(null);
-  const mouth = view.character.parts.find((p) => p.id === view.character.mouths.part);
+  const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
   const served = [...new Set(view.mouths.map((m) => m.drawing))];
   const frames = useQueries({
     queries: served.map((drawing) => ({

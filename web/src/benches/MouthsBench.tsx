@@ -36,7 +36,7 @@ export function MouthsBench() {
     queryFn: () => api.mouths(view.id),
     placeholderData: keepPreviousData,
   });
-  const mouth = character.parts.find((p) => p.id === wall.data?.part);
+  const mouth = character.rig.parts.find((p) => p.id === wall.data?.part);
   const shaping = useDesk((s) => s.shaping);
   const preview = usePreview();
   const [at, setAt] = useState<{ mood: string; viseme: string } | null>(null);

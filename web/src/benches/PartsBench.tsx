@@ -14,7 +14,7 @@ export function PartsBench() {
   const also = useDesk((s) => s.also);
   const shaping = useDesk((s) => s.shaping);
   const { character } = view;
-  const part = character.parts.find((p) => p.id === chosen);
+  const part = character.rig.parts.find((p) => p.id === chosen);
   return (
     <>
       <header className="flex items-baseline gap-2">

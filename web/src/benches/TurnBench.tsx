@@ -13,9 +13,11 @@ export function TurnBench() {
   const open = useDesk((s) => s.dial);
   const [making, setMaking] = useState(false);
   const [withUnits, setWithUnits] = useState(false);
-  const dial = character.dials.find((d) => d.id === open);
-  const units = character.dials.filter((d) => d.purpose === 'ACTION_UNIT');
-  const listed = character.dials.filter((d) => withUnits || d.purpose !== 'ACTION_UNIT' || d.id === open);
+  const dial = character.controls.dials.find((d) => d.id === open);
+  const units = character.controls.dials.filter((d) => d.purpose === 'ACTION_UNIT');
+  const listed = character.controls.dials.filter(
+    (d) => withUnits || d.purpose !== 'ACTION_UNIT' || d.id === open,
+  );
   const tab = (d: Dial | null, words: string) => (
     <button
       key={d?.id ?? ''}

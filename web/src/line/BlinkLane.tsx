@@ -22,7 +22,7 @@ export function Blinks() {
   const [open, setOpen] = useState(false);
   const [perMinute, setPerMinute] = useState(26);
   const [seed, setSeed] = useState(1);
-  const { cues } = view.character;
+  const { cues } = view.character.library;
   const lay = (rate: number, from: number) => {
     setPerMinute(rate);
     setSeed(from);
@@ -99,7 +99,7 @@ export function Blinks() {
 /** Every blink and cue of the line where it falls: dragged along, changed by a click. */
 export function BlinkLane({ frames }: { frames: number }) {
   const { line, view, editLine } = useStudio();
-  const { cues } = view.character;
+  const { cues } = view.character.library;
   if (!line) return null;
   return (
     <div className="relative h-[18px]" data-testid="blinks">

@@ -16,8 +16,8 @@ export function Gestures() {
   const { line, view, editLine } = useStudio();
   const { stepTo } = usePlayer();
   const [open, setOpen] = useState(false);
-  const { parts } = view.character;
-  const runs = partRuns(view.character);
+  const { parts } = view.character.rig;
+  const runs = partRuns(view.character.rig);
   if (!line) return null;
   const begin = async (run: DrawnRun) => {
     const from = useDesk.getState().frame;
@@ -74,7 +74,7 @@ function OneGesture({ gesture, frames }: { gesture: Gesture; frames: number }) {
   const { view, editLine } = useStudio();
   const { stepTo } = usePlayer();
   const [drag, setDrag] = useState<{ x: number; by: number; end: boolean } | null>(null);
-  const run = partRuns(view.character).find((r) => r.id === gesture.run);
+  const run = partRuns(view.character.rig).find((r) => r.id === gesture.run);
   const changed = (by: number, end: boolean): Gesture => {
     if (end) return { ...gesture, to: Math.max(gesture.from + 1, Math.min(frames, gesture.to + by)) };
     const held = Math.max(-gesture.from, Math.min(frames - gesture.to, by));

@@ -61,7 +61,7 @@ function Strip() {
   };
   const [scrubbing, setScrubbing] = useState(false);
   const span = useSpan();
-  const mouth = view.character.parts.find((p) => p.id === view.character.mouths.part);
+  const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
   const shapes = (id: string) => {
     const d = mouth?.drawings.find((m) => m.id === id);
     return d ? (artwork[d.art as unknown as string] ?? []) : [];
@@ -235,7 +235,7 @@ function MouthRun({
     if (lane.current) seen.observe(lane.current);
     return () => seen.disconnect();
   }, [lane, length, frames]);
-  const mouth = view.character.parts.find((p) => p.id === view.character.mouths.part);
+  const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
   const pinned = Object.keys(line!.shot.pins).some((f) => Number(f) >= run.from && Number(f) <= run.to);
   const name = mouth?.drawings.find((d) => d.id === run.what)?.name ?? run.what;
   return (

@@ -133,7 +133,7 @@ export function Ruler({ dial }: { dial: Dial }) {
         {bands
           .filter((b) => b.part === bands.at(-1)?.part)
           .map((b) => {
-            const drawing = view.character.parts
+            const drawing = view.character.rig.parts
               .find((p) => p.id === b.part)
               ?.drawings.find((d) => d.id === b.drawing);
             return drawing ? (

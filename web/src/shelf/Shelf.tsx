@@ -9,20 +9,22 @@ import { upwards } from './values';
 /** Every dial, on every bench, under the face. */
 export function Shelf() {
   const { character } = useStudio().view;
-  const dial = (id: string) => character.dials.find((d) => d.id === id);
+  const dial = (id: string) => character.controls.dials.find((d) => d.id === id);
   const away = useDesk((s) =>
     [s.dials, s.picks, s.pins, s.looks].some((held) => Object.keys(held).length > 0),
   );
   // a look is steered on its pad alone; the head has stops and drawings to rest on, which only rulers show
   const onPads = new Set(
-    character.pads.flatMap((p) => [p.across, p.down]).filter((id) => dial(id)?.purpose.startsWith('GAZE')),
+    character.controls.pads
+      .flatMap((p) => [p.across, p.down])
+      .filter((id) => dial(id)?.purpose.startsWith('GAZE')),
   );
   const [withUnits, setWithUnits] = useState(false);
-  const units = character.dials.filter((d) => d.purpose === 'ACTION_UNIT');
+  const units = character.controls.dials.filter((d) => d.purpose === 'ACTION_UNIT');
   const selected = useDesk((s) => s.part);
-  const near = selected ? upwards(character.parts, selected) : [];
+  const near = selected ? upwards(character.rig.parts, selected) : [];
   const here = (id: string | undefined) => id !== undefined && near.includes(id);
-  const rulers = character.dials
+  const rulers = character.controls.dials
     .filter((d) => !onPads.has(d.id) && (withUnits || here(d.hangsOn) || d.purpose !== 'ACTION_UNIT'))
     .sort((a, b) => Number(here(b.hangsOn)) - Number(here(a.hangsOn)));
   return (
@@ -30,7 +32,7 @@ export function Shelf() {
       aria-label="Dials"
       className="col-start-2 flex items-center gap-4 border-t border-r border-line bg-paper px-4 py-2"
     >
-      {character.pads.map((p) => {
+      {character.controls.pads.map((p) => {
         const across = dial(p.across);
         const down = dial(p.down);
         return across && down ? (
@@ -40,7 +42,7 @@ export function Shelf() {
       <div
         className={`max-h-[100px] min-w-0 pr-1.5 flex-1 overflow-y-auto ${rulers.length > 2 ? 'grid grid-cols-2 gap-x-4' : ''}`}
       >
-        {rulers.length === 0 && character.pads.length === 0 && (
+        {rulers.length === 0 && character.controls.pads.length === 0 && (
           <p className="text-faint">
             No dials: no head, eyes or lids were found in this art. The Intake bench says what is missing.
           </p>

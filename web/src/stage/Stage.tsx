@@ -26,10 +26,10 @@ export function Stage() {
   // where the face stands changes only with the art itself, never with a pose or a placement
   const home = useMemo(
     () => headView(view.character, artwork),
-    [view.id, view.character.canvas.width, artwork], // eslint-disable-line react-hooks/exhaustive-deps
+    [view.id, view.character.sheet.canvas.width, artwork], // eslint-disable-line react-hooks/exhaustive-deps
   );
   const whole = useMemo(() => wholeView(view.character, artwork), [view.character, artwork]);
-  const axis = view.character.model.axis;
+  const axis = view.character.sheet.model.axis;
   const bench = useDesk((s) => s.bench);
   const hidden = useDesk((s) => s.hidden);
   const solo = useDesk((s) => s.solo);
@@ -42,7 +42,7 @@ export function Stage() {
   const shaped = useMemo(() => {
     const p =
       bench === 'parts' || bench === 'mouths' || recording
-        ? view.character.parts.find((x) => x.id === part)
+        ? view.character.rig.parts.find((x) => x.id === part)
         : undefined;
     const d = p?.drawings.find((x) => x.id === shaping);
     return p && d ? { part: p, drawing: d } : null;
@@ -202,7 +202,7 @@ export function Stage() {
 
 /** Says where on the stage what is posed goes, before it goes there. */
 function RecordingChip() {
-  const { dials } = useStudio().view.character;
+  const { dials } = useStudio().view.character.controls;
   const says = useDesk((s) => {
     const now = recordingAt(s, dials);
     if (!now) return '';

@@ -38,8 +38,10 @@ const part = (id: string, ...drawings: string[]) => ({
   drawings: drawings.map((d) => ({ id: d, name: d, art: d })),
 });
 const character = {
-  parts: [part('eye', 'white'), part('pupil', 'pupil'), part('mouth', 'open', 'shut')],
-  order: ['eye', 'pupil', 'mouth'],
+  rig: {
+    parts: [part('eye', 'white'), part('pupil', 'pupil'), part('mouth', 'open', 'shut')],
+    order: ['eye', 'pupil', 'mouth'],
+  },
 } as unknown as Character;
 const placed = (id: string, drawing: string, over: Partial<Placed> = {}): Placed => ({
   part: id,
@@ -65,7 +67,7 @@ describe('the painter', () => {
 
   it('stacks parts in the order of the character', () => {
     expect([...root.querySelectorAll('[data-part]')].map((g) => g.getAttribute('data-part'))).toEqual(
-      character.order,
+      character.rig.order,
     );
   });
 

@@ -180,10 +180,10 @@ export class Painter {
     private readonly artwork: Artwork,
   ) {
     root.replaceChildren(this.defs);
-    for (const part of character.parts) {
+    for (const part of character.rig.parts) {
       for (const d of part.drawings) this.hashes.set(`${part.id}/${d.id}`, d.art as unknown as string);
     }
-    for (const id of character.order) {
+    for (const id of character.rig.order) {
       const outer = element('g');
       const placed = element('g', { 'data-part': id });
       outer.append(placed);

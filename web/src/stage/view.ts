@@ -23,7 +23,7 @@ export function boundsOf(
   svg.setAttribute('style', 'position:absolute;left:-9999px;width:10px;height:10px;overflow:hidden');
   document.body.append(svg);
   let box: ViewBox | null = null;
-  for (const part of character.parts.filter((p) => parts.includes(p.id))) {
+  for (const part of character.rig.parts.filter((p) => parts.includes(p.id))) {
     const shown = part.drawings.find((d) => d.id === part.shown) ?? part.drawings[0];
     for (const drawing of all ? part.drawings : [shown]) {
       const shapes = drawing ? artwork[drawing.art as unknown as string] : undefined;
@@ -48,9 +48,9 @@ function union(a: ViewBox | null, b: ViewBox): ViewBox {
 
 /** What hangs on the head, or on one of its views. */
 function onHead(character: Character): string[] {
-  const head = character.parts.find((p) => p.role === 'HEAD');
-  const roots = new Set([head?.id, ...(character.views?.views.map((v) => v.root) ?? [])]);
-  return character.parts
+  const head = character.rig.parts.find((p) => p.role === 'HEAD');
+  const roots = new Set([head?.id, ...(character.controls.views?.views.map((v) => v.root) ?? [])]);
+  return character.rig.parts
     .filter((p) => roots.has(p.parent) && p.role !== 'OTHER' && p.role !== 'VIEW')
     .map((p) => p.id);
 }
@@ -58,7 +58,7 @@ function onHead(character: Character): string[] {
 /** The head with some air and the shoulders under it: what the stage shows until somebody zooms. */
 export function headView(character: Character, artwork: Artwork): ViewBox {
   const box = boundsOf(character, artwork, onHead(character));
-  if (!box) return { x: 0, y: 0, w: character.canvas.width, h: character.canvas.height };
+  if (!box) return { x: 0, y: 0, w: character.sheet.canvas.width, h: character.sheet.canvas.height };
   const h = box.h * 1.34;
   return { x: box.x - box.w * 0.22, y: box.y - box.h * 0.06, w: box.w * 1.44, h };
 }
@@ -68,16 +68,17 @@ export function wholeView(character: Character, artwork: Artwork): ViewBox {
   const all = boundsOf(
     character,
     artwork,
-    character.parts.map((p) => p.id),
+    character.rig.parts.map((p) => p.id),
   );
-  const canvas = { x: 0, y: 0, w: character.canvas.width, h: character.canvas.height };
+  const canvas = { x: 0, y: 0, w: character.sheet.canvas.width, h: character.sheet.canvas.height };
   const box = all ? union(all, canvas) : canvas;
   return { x: box.x - box.w * 0.04, y: box.y - box.h * 0.04, w: box.w * 1.08, h: box.h * 1.08 };
 }
 
 /** Face and brows with some air; hair that hangs lower than the chin is cut off. */
 export function faceBox(character: Character, artwork: Artwork): ViewBox | null {
-  const ids = (...roles: string[]) => character.parts.filter((p) => roles.includes(p.role)).map((p) => p.id);
+  const ids = (...roles: string[]) =>
+    character.rig.parts.filter((p) => roles.includes(p.role)).map((p) => p.id);
   const b =
     boundsOf(character, artwork, ids('FACE')) ??
     boundsOf(character, artwork, ids('BROW', 'EYE', 'WHITE', 'MOUTH'));
@@ -91,9 +92,10 @@ export function faceBox(character: Character, artwork: Artwork): ViewBox | null 
 export function turnBox(character: Character, artwork: Artwork): ViewBox | null {
   const drawn = boundsOf(character, artwork, onHead(character));
   // views are shown as their mirror images too
-  const axis = character.model.axis;
-  const b = drawn && character.views ? union(drawn, { ...drawn, x: 2 * axis - drawn.x - drawn.w }) : drawn;
-  if (b && character.views) {
+  const axis = character.sheet.model.axis;
+  const b =
+    drawn && character.controls.views ? union(drawn, { ...drawn, x: 2 * axis - drawn.x - drawn.w }) : drawn;
+  if (b && character.controls.views) {
     const whole = 1.05 * Math.max(b.w, b.h);
     return { x: axis - whole / 2, y: b.y + b.h / 2 - whole / 2, w: whole, h: whole };
   }

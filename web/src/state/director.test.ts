@@ -6,7 +6,7 @@ import { Director } from './director';
 const at = (x: number): Frame => ({
   placed: [{ part: 'nose', drawing: 'front', matrix: [1, 0, 0, 1, x, 0], opacity: 1, windows: [] }],
 });
-const character = { order: ['nose'] } as unknown as Character;
+const character = { rig: { order: ['nose'] } } as unknown as Character;
 const line = { id: 'line', frames: 100 } as unknown as LineView;
 
 /** A server that answers with the turn asked for as the nose's place, and counts what it was asked. */

@@ -152,21 +152,21 @@ export class Director {
         const { series, last } = this.sweep;
         const at = steadied(series.edges, series.trembling, last, value);
         this.sweep.last = at;
-        this.put(frameOf(series, sampleOn(series.at, series.edges, at), this.character.order));
+        this.put(frameOf(series, sampleOn(series.at, series.edges, at), this.character.rig.order));
         if (this.jointWatchers.size === 0) return;
       }
     }
     if (this.pad) {
       const { across, down, frames } = this.pad;
       const index = stepOn(down) * across.way.at.length + stepOn(across);
-      this.put(frameOf(frames, index, this.character.order));
+      this.put(frameOf(frames, index, this.character.rig.order));
       if (this.jointWatchers.size === 0) return;
     }
     if (this.choices && !this.draft) {
       const { part, over, view } = this.choices;
       const index = view.drawings.indexOf(useDesk.getState().picks[part] ?? '');
       if (index >= 0 && this.without(part) === over)
-        this.put(frameOf(view.frames, index, this.character.order));
+        this.put(frameOf(view.frames, index, this.character.rig.order));
     }
     this.poses.ask(performance.now());
   }
@@ -248,10 +248,10 @@ export class Director {
     const turn = ++this.once;
     const step = () => {
       const seconds = clock ? clock() : (performance.now() - begun) / 1000;
-      const f = Math.floor(seconds * this.character.frameRate);
+      const f = Math.floor(seconds * this.character.sheet.frameRate);
       if (this.stopped || turn !== this.once) return;
       if (f >= series.at.length) return this.refresh();
-      this.put(frameOf(series, f, this.character.order));
+      this.put(frameOf(series, f, this.character.rig.order));
       requestAnimationFrame(step);
     };
     step();
@@ -290,7 +290,7 @@ export class Director {
     try {
       const series = await api.lineFrames(this.line!.id, JSON.parse(key), from, from + AHEAD);
       if (key !== this.poseKey || this.stopped) return;
-      series.at.forEach((f, i) => this.cache.set(f, frameOf(series, i, this.character.order)));
+      series.at.forEach((f, i) => this.cache.set(f, frameOf(series, i, this.character.rig.order)));
       const now = useDesk.getState();
       const frame = this.cache.get(now.frame);
       if (now.playing && frame) this.put(frame);

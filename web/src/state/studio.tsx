@@ -52,7 +52,7 @@ export function asMessage(e: unknown): Message {
 /** Changes whenever some drawing's artwork does. */
 function signature(view: CharacterView | undefined): string {
   const hashes = new Set(
-    view?.character.parts.flatMap((p) => p.drawings.map((d) => d.art as unknown as string)),
+    view?.character.rig.parts.flatMap((p) => p.drawings.map((d) => d.art as unknown as string)),
   );
   return [...hashes]
     .map((h) => h.slice(0, 8))

@@ -33,7 +33,7 @@ export function useRuns() {
     queryFn: () => api.runs(view.id),
   };
   const client = useQueryClient();
-  useQuery({ ...asked, enabled: partRuns(view.character).length > 0 });
+  useQuery({ ...asked, enabled: partRuns(view.character.rig).length > 0 });
   useBeat();
   return {
     plays: (run: PartRun) => player.runOf(run.part) === run.id,
@@ -42,7 +42,7 @@ export function useRuns() {
       // a server that is away is told by the bar
       const sheets = await client.ensureQueryData(asked).catch(() => null);
       const sheet = sheets?.runs.find((s) => s.id === run.id);
-      if (sheet) player.toggle(run.part, run.id, sheet, run.way === 'ONCE', view.character.frameRate);
+      if (sheet) player.toggle(run.part, run.id, sheet, run.way === 'ONCE', view.character.sheet.frameRate);
     },
   };
 }

@@ -19,7 +19,7 @@ export function DrawingKeyField({
     <KeyField
       label={`Key for ${name}`}
       title="Click, then press a letter or a digit: from then on that key shows this drawing"
-      value={view.character.keys.find((k) => k.part === part && k.drawing === drawing)?.key ?? ''}
+      value={view.character.library.keys.find((k) => k.part === part && k.drawing === drawing)?.key ?? ''}
       give={(key) => edit({ kind: 'set-key', part, drawing, key })}
       {...(className === undefined ? {} : { className })}
     />

@@ -32,7 +32,7 @@ export function BrowCloseUp({ apart, lacking }: { apart: boolean; lacking: boole
     const b = boundsOf(
       character,
       artwork,
-      character.parts
+      character.rig.parts
         .filter((p) => p.role === 'BROW' || p.role === 'WHITE' || p.role === 'EYE_OUTLINE')
         .map((p) => p.id),
     );
@@ -84,7 +84,7 @@ function Grip({
   svg: React.RefObject<SVGSVGElement | null>;
 }) {
   const { view, director } = useStudio();
-  const dial = view.character.dials.find(
+  const dial = view.character.controls.dials.find(
     (d) =>
       d.id === `brow-${point}` ||
       (apart && d.id === `brow-${point}-${brow.side === 'LEFT' ? 'left' : 'right'}`),

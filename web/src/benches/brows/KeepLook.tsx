@@ -15,12 +15,14 @@ export function KeepLook({ done }: { done: () => void }) {
   const [name, setName] = useState('');
   const [collection, setCollection] = useState('My looks');
   const [turned, setTurned] = useState<Record<string, boolean>>({});
-  const inLooks = new Set(character.looks.filter((l) => looks[l.id]).flatMap((l) => Object.keys(l.dials)));
-  const away = character.dials.filter(
+  const inLooks = new Set(
+    character.library.looks.filter((l) => looks[l.id]).flatMap((l) => Object.keys(l.dials)),
+  );
+  const away = character.controls.dials.filter(
     (d) => inLooks.has(d.id) || (dials[d.id] !== undefined && dials[d.id] !== d.rest),
   );
   const kept = away.filter((d) => turned[d.id] ?? !SELDOM.includes(d.purpose));
-  const collections = [...new Set(character.looks.map((l) => l.collection).filter((c) => c !== ''))];
+  const collections = [...new Set(character.library.looks.map((l) => l.collection).filter((c) => c !== ''))];
   const ready = name.trim() !== '' && (kept.length > 0 || Object.keys(picks).length > 0);
   const keep = async () => {
     const good = await edit({
@@ -97,7 +99,7 @@ export function KeepLook({ done }: { done: () => void }) {
             ))}
             {Object.keys(picks).map((p) => (
               <span key={p} className="text-faint">
-                + the drawing of {character.parts.find((q) => q.id === p)?.name ?? p}
+                + the drawing of {character.rig.parts.find((q) => q.id === p)?.name ?? p}
               </span>
             ))}
           </fieldset>

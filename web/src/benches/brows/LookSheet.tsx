@@ -17,7 +17,7 @@ type Entry = LooksView['looks'][number];
 export function LookSheet() {
   const { view, artwork, edit } = useStudio();
   const { character } = view;
-  const turn = character.dials.find((d) => d.purpose === 'TURN');
+  const turn = character.controls.dials.find((d) => d.purpose === 'TURN');
   const turned = useSettled((s) => (turn ? s.dials[turn.id] : undefined), 300);
   const [keeping, setKeeping] = useState(false);
   const sheet = useQuery({
@@ -34,7 +34,7 @@ export function LookSheet() {
     });
     return [...found];
   }, [sheet.data]);
-  const made = character.dials.some((d) => d.purpose === 'ACTION_UNIT');
+  const made = character.controls.dials.some((d) => d.purpose === 'ACTION_UNIT');
   return (
     <section className="mt-4 pb-3" aria-label="Looks">
       <div className="flex items-center gap-2">
@@ -77,7 +77,7 @@ export function LookSheet() {
                     <FaceCrop
                       character={character}
                       artwork={artwork}
-                      frame={frameOf(sheet.data.frames, index, character.order)}
+                      frame={frameOf(sheet.data.frames, index, character.rig.order)}
                       box={box}
                       label=""
                       className="block aspect-[100/94] w-full bg-drawn"

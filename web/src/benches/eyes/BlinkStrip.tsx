@@ -44,7 +44,7 @@ export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dia
           <FaceCrop
             character={character}
             artwork={artwork}
-            frame={frameOf(strip.data, i, character.order)}
+            frame={frameOf(strip.data, i, character.rig.order)}
             box={box}
             label=""
             className="block aspect-[2/1] w-full bg-drawn"

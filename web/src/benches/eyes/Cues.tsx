@@ -10,7 +10,7 @@ export function Cues() {
   const { view, edit, director, tell } = useStudio();
   const { character } = view;
   const [chosen, setChosen] = useState<string | null>(null);
-  const cue = character.cues.find((c) => c.id === chosen);
+  const cue = character.library.cues.find((c) => c.id === chosen);
   const play = async (c: Cue) => {
     try {
       director.playOnce(await api.cueFrames(view.id, c.id, director.pose()));
@@ -31,9 +31,9 @@ export function Cues() {
           <Sparkles size={14} aria-hidden /> Make the usual four
         </button>
       </div>
-      {character.cues.length > 0 && (
+      {character.library.cues.length > 0 && (
         <ul className="mt-1.5 grid grid-cols-2 gap-1.5">
-          {character.cues.map((c) => (
+          {character.library.cues.map((c) => (
             <li
               key={c.id}
               className={`flex items-center gap-1.5 rounded-lg border bg-paper px-2 py-1 ${c.id === chosen ? 'border-doing' : 'border-line'}`}
@@ -72,7 +72,7 @@ export function Cues() {
           {Object.entries(cue.tracks).map(([id, keys]) => (
             <CueTrack
               key={id}
-              dial={character.dials.find((d) => d.id === id)}
+              dial={character.controls.dials.find((d) => d.id === id)}
               name={id}
               keys={keys}
               frames={length(cue)}

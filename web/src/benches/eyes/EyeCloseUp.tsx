@@ -30,7 +30,9 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | nul
   const box = useMemo(() => frameOfEye(eye), [eye.box]); // eslint-disable-line react-hooks/exhaustive-deps
   const px = box[2] / 260;
   const shut = useDesk((s) =>
-    view.character.dials.some((d) => d.purpose === 'BLINK' && (s.dials[d.id] ?? d.rest) >= 0.99 * d.to),
+    view.character.controls.dials.some(
+      (d) => d.purpose === 'BLINK' && (s.dials[d.id] ?? d.rest) >= 0.99 * d.to,
+    ),
   );
   return (
     <figure className="overflow-hidden rounded-xl border border-line bg-drawn">

@@ -34,7 +34,7 @@ export function Findings({
   mark: (f: EyeFinding | null) => void;
 }) {
   const { view, edit } = useStudio();
-  const other = view.character.parts.find((p) => p.role === 'EYE' && p.side === 'RIGHT')?.id;
+  const other = view.character.rig.parts.find((p) => p.role === 'EYE' && p.side === 'RIGHT')?.id;
   const show = (f: EyeFinding) => {
     const desk = useDesk.getState();
     desk.rest();

@@ -26,7 +26,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
   const names = (dials: Record<string, number>) =>
     Object.entries(dials)
       .flatMap(([id, value]) => {
-        const d = character.dials.find((x) => x.id === id);
+        const d = character.controls.dials.find((x) => x.id === id);
         return d && d.purpose !== 'BLINK' ? `${d.name} ${Math.round(value * 10) / 10}${d.unit}` : [];
       })
       .join(' + ') || 'nothing else';
@@ -71,7 +71,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
                     <FaceCrop
                       character={character}
                       artwork={artwork}
-                      frame={frameOf(sheet.data.frames, i + 1, character.order)}
+                      frame={frameOf(sheet.data.frames, i + 1, character.rig.order)}
                       box={box}
                       label=""
                       className="block aspect-[2/1] w-full bg-drawn"

@@ -49,7 +49,7 @@ export function CloseUp({
     x: (wrist.first[0]! + wrist.second[0]!) / 2,
     y: (wrist.first[1]! + wrist.second[1]!) / 2,
   };
-  const thing = character.parts.find((p) => p.parent === part.id && p.attachment === 'GRIP');
+  const thing = character.rig.parts.find((p) => p.parent === part.id && p.attachment === 'GRIP');
   // what is picked; else the first there is, so that a grip can be put before anything is in the hand
   const heldDrawing = thing && (thing.drawings.find((d) => d.id === picks[thing.id]) ?? thing.drawings[0]);
   const weight = chosen ? (bent?.weights[chosen.shape]?.[chosen.at] ?? 0) : 0;

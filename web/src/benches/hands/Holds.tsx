@@ -9,11 +9,11 @@ export function Holds({ part }: { part: Part }) {
   const { view, artwork, edit } = useStudio();
   const { character } = view;
   const picks = useDesk((s) => s.picks);
-  const held = character.parts.filter((p) => p.parent === part.id && p.attachment === 'GRIP');
+  const held = character.rig.parts.filter((p) => p.parent === part.id && p.attachment === 'GRIP');
   const above = new Set<string>();
-  for (let p: Part | undefined = part; p; p = character.parts.find((x) => x.id === p!.parent))
+  for (let p: Part | undefined = part; p; p = character.rig.parts.find((x) => x.id === p!.parent))
     above.add(p.id);
-  const offered = character.parts.filter(
+  const offered = character.rig.parts.filter(
     (p) => p.drawings.length > 0 && p.role === 'OTHER' && !above.has(p.id) && p.attachment !== 'GRIP',
   );
   // drawings that close round a thing, part before it and part behind, hold it best

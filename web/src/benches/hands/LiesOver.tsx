@@ -37,7 +37,7 @@ export function LiesOver({
       <option value="">lies where the hand lies</option>
       {offered.map((id) => (
         <option key={id} value={id}>
-          over {view.character.parts.find((p) => p.id === id)?.name}
+          over {view.character.rig.parts.find((p) => p.id === id)?.name}
         </option>
       ))}
     </select>

@@ -9,7 +9,7 @@ export function Palette({ near }: { near: IntakeReport['nearColours'] }) {
   const { character } = view;
   const uses = useMemo(() => {
     const map = new Map<string, Set<string>>();
-    for (const p of character.parts)
+    for (const p of character.rig.parts)
       for (const d of p.drawings)
         for (const s of artwork[d.art as unknown as string] ?? [])
           for (const paint of [s.fill, s.stroke.paint])
@@ -26,11 +26,11 @@ export function Palette({ near }: { near: IntakeReport['nearColours'] }) {
         </span>
       </h2>
       <ul className="mt-1.5 flex flex-wrap gap-1">
-        {character.palette.map((s) => (
+        {character.sheet.palette.map((s) => (
           <li key={s.colour}>
             <One
               swatch={s}
-              palette={character.palette}
+              palette={character.sheet.palette}
               uses={[...(uses.get(s.colour) ?? [])]}
               near={near.some((n) => n.merge.colour === s.colour)}
             />

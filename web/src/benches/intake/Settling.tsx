@@ -13,7 +13,7 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
 export function Settling({ report }: { report: IntakeReport }) {
   const { view, edit } = useStudio();
   const { character } = view;
-  const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
+  const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const { axis, standing, sides, guesses, nearColours, strays } = report;
   const turned = Object.entries(sides.right);
 

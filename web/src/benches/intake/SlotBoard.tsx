@@ -11,7 +11,7 @@ const PART = 'application/x-leeward-part';
 export function SlotBoard({ report }: { report: IntakeReport }) {
   const { view } = useStudio();
   const { character } = view;
-  const others = character.parts.filter((p) => p.role === 'OTHER' && p.drawings.length > 0);
+  const others = character.rig.parts.filter((p) => p.role === 'OTHER' && p.drawings.length > 0);
   return (
     <>
       {report.slots.map((group) => (
@@ -82,7 +82,7 @@ function Place({ slot }: { slot: Slot }) {
   const chosen = useDesk((s) => s.part);
   const [over, setOver] = useState<Side | null>(null);
   const { character } = view;
-  const parts = slot.parts.flatMap((id) => character.parts.find((p) => p.id === id) ?? []);
+  const parts = slot.parts.flatMap((id) => character.rig.parts.find((p) => p.id === id) ?? []);
 
   const views = slot.role === 'VIEW';
 

@@ -9,8 +9,8 @@ export function KeepKit({ parts, done }: { parts: Part[]; done: () => void }) {
   const { view, director, edit } = useStudio();
   const [name, setName] = useState('');
   const [set, setSet] = useState('');
-  const sets = [...new Set(view.character.kits.map((k) => k.set))].filter((s) => s !== '');
-  const again = view.character.kits.some(
+  const sets = [...new Set(view.character.library.kits.map((k) => k.set))].filter((s) => s !== '');
+  const again = view.character.library.kits.some(
     (k) =>
       k.name.toLowerCase() === name.trim().toLowerCase() && k.set.toLowerCase() === set.trim().toLowerCase(),
   );

@@ -13,7 +13,7 @@ import { worn } from './wardrobe';
 export function KitRow({ set, kits }: { set: string; kits: Kit[] }) {
   const { view } = useStudio();
   const picks = useDesk((s) => s.picks);
-  const shown = (part: string) => picks[part] ?? view.character.parts.find((p) => p.id === part)?.shown;
+  const shown = (part: string) => picks[part] ?? view.character.rig.parts.find((p) => p.id === part)?.shown;
   const on = worn(kits, shown);
   const wheel = useWheelSteps((by) => {
     const next = kits[(on < 0 ? (by > 0 ? 0 : kits.length - 1) : on + by + kits.length) % kits.length]!;
@@ -39,8 +39,8 @@ function KitCard({ kit, on }: { kit: Kit; on: boolean }) {
     queryFn: () => api.pose(view.id, { pose: { dials: {}, picks: kit.choices, pins: {}, looks: {} } }),
     placeholderData: keepPreviousData,
   });
-  const isDefault = worn([kit], (id) => character.parts.find((p) => p.id === id)?.shown) === 0;
-  const { width, height } = character.canvas;
+  const isDefault = worn([kit], (id) => character.rig.parts.find((p) => p.id === id)?.shown) === 0;
+  const { width, height } = character.sheet.canvas;
   return (
     <figure
       className={`relative overflow-hidden rounded-xl border bg-card ${on ? 'border-doing ring-2 ring-doing' : 'border-line'}`}

@@ -46,7 +46,7 @@ export function MouthCard({
   const studio = useStudio();
   const { view, edit, tell } = studio;
   const sound = wall.sounds.find((s) => s.viseme === cell.viseme)!;
-  const mouth = view.character.parts.find((p) => p.id === wall.part);
+  const mouth = view.character.rig.parts.find((p) => p.id === wall.part);
   const [beside, setBeside] = useState(wall.start);
   const other = mouth?.drawings.some((d) => d.id === beside) ? beside : wall.start;
   const [ghost, setGhost] = useState(false);
@@ -65,7 +65,7 @@ export function MouthCard({
       const next = all[at++];
       setPlaying(next ?? null);
       if (next === undefined) window.clearInterval(film.current);
-    }, 1000 / view.character.frameRate);
+    }, 1000 / view.character.sheet.frameRate);
   };
   const say = async (word: string) => {
     try {

@@ -65,7 +65,7 @@ export function SayIt({ mood, jump }: { mood: string; jump: (drawing: string) =>
   const frames = now?.drawings.length ?? 1;
   const show = (run: Run, i: number) => {
     setAt(i);
-    director.showFrame(frameOf(now!.frames, run.from, view.character.order));
+    director.showFrame(frameOf(now!.frames, run.from, view.character.rig.order));
     jump(run.drawing);
   };
   return (

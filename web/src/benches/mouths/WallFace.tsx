@@ -72,13 +72,13 @@ export function WallFace({
   const before = useRef<SVGGElement>(null);
   useEffect(() => {
     let wanted = true;
-    const at = character.order.indexOf(mouth);
+    const at = character.rig.order.indexOf(mouth);
     const back = new Painter(behind.current!, character, artwork);
     back.show(frame);
-    back.view(character.order.slice(at), []);
+    back.view(character.rig.order.slice(at), []);
     const front = new Painter(before.current!, character, artwork);
     front.show(frame);
-    front.view(character.order.slice(0, at + 1), []);
+    front.view(character.rig.order.slice(0, at + 1), []);
     const p = frame.placed.find((x) => x.part === mouth);
     const matrix = p?.matrix ?? [1, 0, 0, 1, 0, 0];
     void Promise.all([pictureOf(behind.current!, box), pictureOf(before.current!, box)])

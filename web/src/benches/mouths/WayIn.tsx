@@ -28,7 +28,7 @@ export function WayIn({
   shape: (drawing: string) => void;
 }) {
   const { view, edit } = useStudio();
-  const back = view.character.mouths.betweens[from]?.drawing;
+  const back = view.character.voice.mouths.betweens[from]?.drawing;
   const frames: [string, string][] = [
     [from, 'the mouth before'],
     [cell.between || from, cell.between ? 'on the way in' : 'still the mouth before'],

@@ -17,7 +17,7 @@ export function mouthBox(
   const face = boundsOf(
     character,
     artwork,
-    character.parts.filter((p) => p.role === 'FACE').map((p) => p.id),
+    character.rig.parts.filter((p) => p.role === 'FACE').map((p) => p.id),
   );
   // wide enough for the widest of the set, and high enough for the one that opens furthest
   const w = Math.max(b.w * wide * 0.84, (face?.w ?? 0) * 0.286 * wide, (b.h * 1.12) / 0.78);

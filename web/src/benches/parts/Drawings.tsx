@@ -23,7 +23,7 @@ export function Drawings({ part }: { part: Part }) {
   const [wanted, setWanted] = useState('');
   const pin = pins[part.id];
   // only the server decides; this says no more than that some dial away from rest has bands for the part
-  const held = character.dials.find(
+  const held = character.controls.dials.find(
     (d) => d.bands.some((b) => b.part === part.id) && (dials[d.id] ?? d.rest) !== d.rest,
   );
   const all = [...part.drawings.map((d) => d.id), 'nothing'];
@@ -187,7 +187,7 @@ export function Drawings({ part }: { part: Part }) {
 /** Views drawn at different sizes are brought between two model lines. */
 function Stand({ part }: { part: Part }) {
   const { view, edit } = useStudio();
-  const lines = [...view.character.model.lines].sort((a, b) => a.y - b.y);
+  const lines = [...view.character.sheet.model.lines].sort((a, b) => a.y - b.y);
   const [between, setBetween] = useState<[string, string] | null>(null);
   const [upper, lower] = between ?? [lines[0]?.name ?? '', lines[1]?.name ?? ''];
   if (lines.length < 2) return null;

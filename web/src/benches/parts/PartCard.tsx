@@ -26,10 +26,10 @@ export function PartCard({ part }: { part: Part }) {
   const locked = useDesk((s) => s.locked.includes(part.id));
   const solo = useDesk((s) => s.solo.includes(part.id));
   const toggle = useDesk((s) => s.toggle);
-  const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
-  const link = character.links.find((l) => l.left === part.id || l.right === part.id);
-  const masks = character.windows.filter((w) => w.masked.includes(part.id)).map((w) => w.by);
-  const masked = character.windows.find((w) => w.by === part.id)?.masked ?? [];
+  const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
+  const link = character.rig.links.find((l) => l.left === part.id || l.right === part.id);
+  const masks = character.rig.windows.filter((w) => w.masked.includes(part.id)).map((w) => w.by);
+  const masked = character.rig.windows.find((w) => w.by === part.id)?.masked ?? [];
   const past = part.pastEdges[0] ?? '';
   const place = (change: Partial<Placement>) =>
     void edit({ kind: 'place', part: part.id, rest: { ...part.rest, ...change } });
@@ -40,7 +40,7 @@ export function PartCard({ part }: { part: Part }) {
   const beneath = new Set([part.id]);
   for (let grew = true; grew;) {
     grew = false;
-    for (const p of character.parts)
+    for (const p of character.rig.parts)
       if (p.parent && beneath.has(p.parent) && !beneath.has(p.id)) {
         beneath.add(p.id);
         grew = true;
@@ -102,7 +102,9 @@ export function PartCard({ part }: { part: Part }) {
           value={part.parent ?? ''}
           options={[
             ['', 'nothing'],
-            ...character.parts.filter((p) => !beneath.has(p.id)).map((p): [string, string] => [p.id, p.name]),
+            ...character.rig.parts
+              .filter((p) => !beneath.has(p.id))
+              .map((p): [string, string] => [p.id, p.name]),
           ]}
           choose={(to) => void edit({ kind: 'hang', parts: [part.id], ...(to ? { parent: to } : {}) })}
         />
@@ -111,7 +113,7 @@ export function PartCard({ part }: { part: Part }) {
           value={masks[0] ?? ''}
           options={[
             ['', 'no window'],
-            ...character.parts
+            ...character.rig.parts
               .filter((p) => p.id !== part.id && p.drawings.length > 0 && !masked.includes(p.id))
               .map((p): [string, string] => [p.id, p.name]),
           ]}
@@ -128,7 +130,7 @@ export function PartCard({ part }: { part: Part }) {
           value={past}
           options={[
             ['', 'no edge'],
-            ...character.parts
+            ...character.rig.parts
               .filter((p) => p.id !== part.id && p.drawings.length > 0)
               .map((p): [string, string] => [p.id, `the edge of ${p.name}`]),
           ]}

@@ -10,7 +10,7 @@ export function SeveralCard({ parts }: { parts: string[] }) {
   const [name, setName] = useState('');
   const { character } = view;
   const toggle = useDesk((s) => s.toggle);
-  const names = parts.map((id) => character.parts.find((p) => p.id === id)?.name ?? id);
+  const names = parts.map((id) => character.rig.parts.find((p) => p.id === id)?.name ?? id);
   return (
     <section className="mt-3 rounded-xl border border-line bg-paper p-3" aria-label="The chosen parts">
       <h2 className="text-lg font-semibold">{parts.length} parts</h2>
@@ -61,7 +61,7 @@ export function SeveralCard({ parts }: { parts: string[] }) {
           options={[
             ['-', 'choose …'],
             ['', 'nothing'],
-            ...character.parts
+            ...character.rig.parts
               .filter((p) => !parts.includes(p.id))
               .map((p): [string, string] => [p.id, p.name]),
           ]}

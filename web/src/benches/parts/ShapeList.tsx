@@ -38,12 +38,12 @@ export function ShapeList({ part }: { part: Part }) {
   const colours = (label: string, now: string, choose: (c: string) => void) => (
     <div className="flex flex-wrap items-center gap-1" role="group" aria-label={label}>
       <span className="w-8 shrink-0 text-[12px] text-faint">{label}</span>
-      {['', ...view.character.palette.map((p) => p.colour)].map((c) => (
+      {['', ...view.character.sheet.palette.map((p) => p.colour)].map((c) => (
         <button
           key={c}
           className={`h-5 w-5 shrink-0 rounded border text-[11px] leading-none ${now === c ? 'border-doing ring-2 ring-doing' : 'border-line'}`}
           style={{ background: c || 'transparent' }}
-          aria-label={`${label} ${view.character.palette.find((p) => p.colour === c)?.name ?? 'none'}`}
+          aria-label={`${label} ${view.character.sheet.palette.find((p) => p.colour === c)?.name ?? 'none'}`}
           aria-pressed={now === c}
           onClick={() => choose(c)}
         >

@@ -16,7 +16,7 @@ export function Silhouettes() {
   const locked = useDesk((s) => s.locked);
   const [over, setOver] = useState<string | null>(null);
   const { character } = view;
-  const frontFirst = [...character.order].reverse();
+  const frontFirst = [...character.rig.order].reverse();
 
   /** Puts a part directly in front of the one at `index` of the list from the front. */
   const stack = (id: string, index: number) => {
@@ -38,7 +38,7 @@ export function Silhouettes() {
         aria-label="Stacking order"
       >
         {frontFirst.map((id, index) => {
-          const p = character.parts.find((x) => x.id === id)!;
+          const p = character.rig.parts.find((x) => x.id === id)!;
           const d = p.drawings.find((x) => x.id === p.shown) ?? p.drawings[0];
           const picked = id === chosen || also.includes(id);
           return (

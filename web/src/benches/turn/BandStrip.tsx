@@ -11,10 +11,10 @@ export function BandStrip({ dial, part, layer = false }: { dial: Dial; part: str
   const track = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<{ edge: number; to: number } | null>(null);
   const value = useDesk((s) => s.dials[dial.id] ?? dial.rest);
-  const owner = view.character.parts.find((p) => p.id === part);
+  const owner = view.character.rig.parts.find((p) => p.id === part);
   const bands = (layer ? dial.layers : dial.bands).find((b) => b.part === part)?.bands ?? [];
   const over = (id: string) =>
-    id === '' ? 'behind everything' : `over ${view.character.parts.find((p) => p.id === id)?.name ?? id}`;
+    id === '' ? 'behind everything' : `over ${view.character.rig.parts.find((p) => p.id === id)?.name ?? id}`;
   const share = (v: number) => ((v - dial.from) / (dial.to - dial.from)) * 100;
   const moved = (v: number) => (held && v === held.edge ? held.to : v);
   const edges = [...new Set(bands.flatMap((b) => [b.from, b.to]))].filter(

@@ -34,7 +34,7 @@ export function DialCard({ dial }: { dial: Dial }) {
   };
   const changes = about.data?.changes ?? [];
   const uneven = about.data?.uneven[0];
-  const part = view.character.parts.find((p) => p.id === uneven?.part)?.name;
+  const part = view.character.rig.parts.find((p) => p.id === uneven?.part)?.name;
   const sided = dial.rest - dial.from > 0 && dial.to - dial.rest > 0;
   return (
     <div className="mt-3 pb-4">
@@ -94,7 +94,7 @@ export function DialCard({ dial }: { dial: Dial }) {
           }
         >
           <option value="">no part in particular</option>
-          {view.character.parts.map((p) => (
+          {view.character.rig.parts.map((p) => (
             <option key={p.id} value={p.id}>
               {p.name}
             </option>
@@ -186,8 +186,8 @@ function awayFromHead(dial: Dial, character: Character, artwork: Artwork): ViewB
     ...dial.stops.flatMap((s) => [...Object.keys(s.offsets), ...Object.keys(s.reshapes)]),
     ...dial.bands.map((b) => b.part),
   ];
-  const parent = new Map(character.parts.map((p) => [p.id, p.parent]));
-  const head = character.parts.find((p) => p.role === 'HEAD')?.id;
+  const parent = new Map(character.rig.parts.map((p) => [p.id, p.parent]));
+  const head = character.rig.parts.find((p) => p.role === 'HEAD')?.id;
   const follows = (part: string | undefined): boolean =>
     part !== undefined && (part === head || follows(parent.get(part)));
   if (posed.length === 0 || posed.some(follows)) return null;

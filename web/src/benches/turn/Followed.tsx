@@ -8,10 +8,11 @@ import { NumberField } from '../../ui/NumberField';
 /** Which dials this one follows, by how much and how much later; and what it is corrected for together with others. */
 export function Followed({ dial }: { dial: Dial }) {
   const { view, edit } = useStudio();
-  const { dials, corners, parts } = view.character;
+  const { controls, rig } = view.character;
+  const { dials } = controls;
   const name = (id: string) => dials.find((d) => d.id === id)?.name ?? id;
   const others = dials.filter((d) => d.id !== dial.id && !dial.follows.some((f) => f.leader === d.id));
-  const mine = corners.filter((k) => k.a === dial.id || k.b === dial.id);
+  const mine = controls.correctives.filter((k) => k.a === dial.id || k.b === dial.id);
   return (
     <section className="mt-3" aria-label="Other dials">
       <h2 className="text-[15px] font-semibold">Together with other dials</h2>
@@ -71,7 +72,7 @@ export function Followed({ dial }: { dial: Dial }) {
                 key={part}
                 className="flex items-center gap-0.5 rounded-full border border-line bg-card px-2"
               >
-                {parts.find((p) => p.id === part)?.name ?? part}
+                {rig.parts.find((p) => p.id === part)?.name ?? part}
                 <button
                   className="text-faint hover:text-wrong"
                   aria-label={`No correction of ${part}`}

@@ -20,7 +20,7 @@ export function HeadTurn() {
   const { character } = view;
   const [pictures, setPictures] = useState<number>(7);
   const [onion, setOnion] = useState(false);
-  const dial = character.dials.find((d) => d.purpose === 'TURN');
+  const dial = character.controls.dials.find((d) => d.purpose === 'TURN');
   const held = useSettled(
     (s) => JSON.stringify({ dials: { ...s.dials, [dial?.id ?? '']: undefined }, looks: s.looks }),
     300,
@@ -38,8 +38,8 @@ export function HeadTurn() {
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
   const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges, offModel, nosePieces } =
     turn.data;
-  const { views } = character;
-  const several = character.parts.filter((p) => p.role === 'VIEW').length > 1;
+  const { views } = character.controls;
+  const several = character.rig.parts.filter((p) => p.role === 'VIEW').length > 1;
   if (!views && several)
     return (
       <div className="mt-3 rounded-xl border border-dashed border-line bg-paper p-4">
@@ -80,7 +80,7 @@ export function HeadTurn() {
   );
   const gone = new Map<string, number[]>();
   for (const m of measured) for (const part of m.hidden) gone.set(part, [...(gone.get(part) ?? []), m.at]);
-  const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
+  const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   return (
     <>
       <section className="mt-3" aria-label="From end to end">

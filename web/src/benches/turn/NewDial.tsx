@@ -10,7 +10,7 @@ export function NewDial({ done }: { done: () => void }) {
   const [range, setRange] = useState({ from: -1, to: 1, rest: 0 });
   const [unit, setUnit] = useState('');
   const [before, setBefore] = useState<string[] | null>(null);
-  const { dials } = view.character;
+  const { dials } = view.character.controls;
   // the dial that was not there before is the new one
   const fresh = before && dials.find((d) => !before.includes(d.id))?.id;
   useEffect(() => {

@@ -8,7 +8,7 @@ import { DrawingThumb } from '../../ui/DrawingThumb';
 
 /** Record: what is posed on the stage from now on belongs to the stop where the dial stands. */
 export function RecordBar({ dial }: { dial: Dial }) {
-  const { dials } = useStudio().view.character;
+  const { dials } = useStudio().view.character.controls;
   const recording = useDesk((s) => s.recording);
   const together = useDesk((s) => s.together);
   const at = useDesk((s) => valueOf(s, dial));
@@ -87,7 +87,7 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
   const id = useDesk((s) => s.part);
   const shaping = useDesk((s) => s.shaping);
   const alike = useDesk((s) => s.alike);
-  const part = character.parts.find((p) => p.id === id);
+  const part = character.rig.parts.find((p) => p.id === id);
   const shownNow = useShown(part?.id ?? '');
   // the stage is for the pointer; who works by keyboard chooses here
   const chooser = (
@@ -98,7 +98,7 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
       onChange={(e) => useDesk.getState().select(e.target.value || null)}
     >
       <option value="">a part …</option>
-      {character.parts.map((p) => (
+      {character.rig.parts.map((p) => (
         <option key={p.id} value={p.id}>
           {p.name}
         </option>
@@ -143,18 +143,18 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
                       parts: [part.id],
                       ...(e.target.value ? { above: e.target.value } : {}),
                     },
-                    character.dials,
+                    character.controls.dials,
                   ),
             )
           }
         >
           <option value={NOWHERE}>lies where it lies</option>
-          {[...character.order]
+          {[...character.rig.order]
             .reverse()
             .filter((p) => p !== part.id)
             .map((p) => (
               <option key={p} value={p}>
-                over {character.parts.find((x) => x.id === p)?.name}
+                over {character.rig.parts.find((x) => x.id === p)?.name}
               </option>
             ))}
           <option value="">behind everything</option>
@@ -182,7 +182,7 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
                 aria-pressed={shownNow === c}
                 className={`rounded-md border bg-card ${shownNow === c ? 'border-doing ring-2 ring-doing' : 'border-line'}`}
                 onClick={() =>
-                  void edit(recorded({ kind: 'show', part: part.id, drawing: c }, character.dials))
+                  void edit(recorded({ kind: 'show', part: part.id, drawing: c }, character.controls.dials))
                 }
               >
                 {d ? (

@@ -25,7 +25,7 @@ export function StopCard({ dial, stop, changes }: { dial: Dial; stop: Stop; chan
   const { view, edit } = useStudio();
   const here = useDesk((s) => valueOf(s, dial));
   const on = Math.abs(here - stop.at) < 1e-6;
-  const name = (id: string) => view.character.parts.find((p) => p.id === id)?.name ?? id;
+  const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const { ease } = stop;
   const across = 2 * dial.rest - stop.at;
   const parts = new Set(changes.map((c) => c.part)).size;

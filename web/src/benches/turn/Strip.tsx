@@ -36,7 +36,7 @@ export function Strip({
   if (!box) return null;
   const resting = nearest(series.at, dial.rest);
   const before = (i: number) => i + Math.sign(resting - i);
-  const name = (id: string) => character.parts.find((p) => p.id === id)?.name ?? id;
+  const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   return (
     <div
       className="mt-1.5 grid gap-1"
@@ -58,7 +58,7 @@ export function Strip({
             <FaceCrop
               character={character}
               artwork={artwork}
-              frame={frameOf(series, i, character.order)}
+              frame={frameOf(series, i, character.rig.order)}
               box={box}
               label=""
               className="block aspect-square w-full bg-drawn"
@@ -67,7 +67,7 @@ export function Strip({
               <FaceCrop
                 character={character}
                 artwork={artwork}
-                frame={frameOf(series, before(i), character.order)}
+                frame={frameOf(series, before(i), character.rig.order)}
                 box={box}
                 label=""
                 className="absolute inset-x-0 top-0 block aspect-square w-full opacity-35"

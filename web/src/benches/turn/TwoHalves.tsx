@@ -26,7 +26,7 @@ export function TwoHalves({
       <FaceCrop
         character={character}
         artwork={artwork}
-        frame={frameOf(series, index, character.order)}
+        frame={frameOf(series, index, character.rig.order)}
         box={box}
         label={label}
         className="block h-full w-full"
@@ -36,7 +36,7 @@ export function TwoHalves({
   const last = series.at.length - 1;
   const turned = { transform: 'scaleX(-1)' };
   const worst = uneven[0];
-  const part = character.parts.find((p) => p.id === worst?.part)?.name;
+  const part = character.rig.parts.find((p) => p.id === worst?.part)?.name;
   const mirror = (at: number) => void edit({ kind: 'mirror-stop', dial: dial.id, at });
   return (
     <section className="mt-3 grid grid-cols-[repeat(3,104px)_1fr] items-start gap-2" aria-label="Both halves">

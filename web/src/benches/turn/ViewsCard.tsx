@@ -75,7 +75,7 @@ export function ViewsCard({
                 <FaceCrop
                   character={character}
                   artwork={artwork}
-                  frame={frameOf(series, nearest(series.at, picture), character.order)}
+                  frame={frameOf(series, nearest(series.at, picture), character.rig.order)}
                   box={box}
                   label=""
                   className="mx-auto block h-[66px] w-[66px]"

@@ -8,7 +8,7 @@ import { drag } from './pointer';
 export function BallHandles({ svg, unit }: { svg: () => SVGSVGElement | null; unit: number }) {
   const { view, director, edit } = useStudio();
   const [held, setHeld] = useState<BallSetting | null>(null);
-  const known = view.character.turn?.ball;
+  const known = view.character.controls.turn?.ball;
   const ball = held ?? known;
   if (!ball || !known) return null;
   const [cx, cy] = ball.centre as XY;

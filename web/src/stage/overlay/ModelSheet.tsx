@@ -16,7 +16,7 @@ export function ModelSheet({
   unit: number;
 }) {
   const { view, edit } = useStudio();
-  const { model } = view.character;
+  const { model } = view.character.sheet;
   const [pulled, setPulled] = useState<{ name: string; at: number } | null>(null);
 
   const pull = (e: React.PointerEvent, name: string, from: number, make: (at: number) => Edit) => {

@@ -101,7 +101,7 @@ export function Rigging({
 
   const { character } = view;
   const joint = joints.find((j) => j.part === chosen);
-  const part = character.parts.find((p) => p.id === chosen);
+  const part = character.rig.parts.find((p) => p.id === chosen);
   const at = (id: string | undefined) => joints.find((j) => j.part === id)?.at;
   const held = part ? locked.includes(part.id) : false;
 
@@ -117,7 +117,7 @@ export function Rigging({
       e,
       (to, from, now) => {
         const made = make(to, from, now);
-        draft = made && recorded(made, view.character.dials);
+        draft = made && recorded(made, view.character.controls.dials);
         if (draft) director.drafting(draft);
       },
       (kept) => {
@@ -213,7 +213,7 @@ export function Rigging({
             else useDesk.getState().select(j.part);
           }}
         >
-          <title>{character.parts.find((p) => p.id === j.part)?.name}</title>
+          <title>{character.rig.parts.find((p) => p.id === j.part)?.name}</title>
         </circle>
       ))}
       {part && joint && (

@@ -77,7 +77,7 @@ export function ShapePoints({
 
   /** A point pulled at the stop where the recorded dial stands. */
   const pulled = (segment: number, hold: Hold, dx: number, dy: number): Edit | null => {
-    const here = recordingAt(useDesk.getState(), view.character.dials);
+    const here = recordingAt(useDesk.getState(), view.character.controls.dials);
     return here
       ? {
           kind: 'pull-point',

@@ -80,7 +80,7 @@ public class EyeBench {
     @Benchmark
     public List<Frame> looks() {
         Evaluator evaluator = new Evaluator(rigged);
-        return rigged.looks().stream()
+        return rigged.library().looks().stream()
                 .map(l -> evaluator.frame(Pose.REST.withLooks(Map.of(l.id(), 1.0))))
                 .toList();
     }

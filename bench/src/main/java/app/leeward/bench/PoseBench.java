@@ -29,7 +29,7 @@ public class PoseBench {
     private final Character rig = SixtyParts.rig();
     private final Evaluator evaluator = new Evaluator(rig);
     private final Pose pose = SixtyParts.pose();
-    private final List<Part> parts = rig.parts();
+    private final List<Part> parts = rig.rig().parts();
 
     /** What the budget compares with: six products a part in the JDK, from its parent's matrix. */
     @Benchmark

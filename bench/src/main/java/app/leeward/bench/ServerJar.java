@@ -20,6 +20,12 @@ public final class ServerJar {
 
     private ServerJar() {}
 
+    /** When the server was built, milliseconds since 1970. */
+    public static long built(Path project) throws IOException {
+        return Files.getLastModifiedTime(project.resolve("server/target").resolve(NAME))
+                .toMillis();
+    }
+
     /** What starts a server; {@code flags} are the Java machine's. */
     public static synchronized List<String> command(Path project, String... flags)
             throws IOException, InterruptedException {

@@ -12,16 +12,20 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
-import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Controls;
+import app.leeward.core.rig.Library;
+import app.leeward.core.rig.Origin;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Rig;
+import app.leeward.core.rig.Sheet;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Voice;
 import app.leeward.core.rig.Window;
-import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -61,17 +65,12 @@ final class SixtyParts {
                 List.of(new Window("p5", List.of("p20", "p21", "p22")), new Window("p2", List.of("p5", "p6")));
         return new Character(
                 "Sixty",
-                new Canvas(1000, 1000),
-                24,
-                List.of(),
-                parts,
-                parts.stream().map(Part::id).toList(),
-                windows,
-                dials,
-                List.of(),
-                MouthChart.EMPTY,
-                Lexicon.EMPTY,
-                List.of());
+                new Sheet(new Canvas(1000, 1000), 24, List.of(), null),
+                new Rig(parts, parts.stream().map(Part::id).toList(), windows, List.of()),
+                Controls.NONE.withDials(dials),
+                Library.EMPTY,
+                Voice.NONE,
+                Origin.NONE);
     }
 
     private static Drawing drawing(String id, Random random) {

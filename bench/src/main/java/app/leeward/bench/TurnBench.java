@@ -38,7 +38,7 @@ public class TurnBench {
 
     private final Character maren = Faces.after(Faces.maren(), List.of(new MakeHeadDial(HeadDial.NOD)));
     private final Dial turn = maren.dial(TurnMaker.DIAL).orElseThrow();
-    private final BallSetting ball = maren.turn().orElseThrow().ball();
+    private final BallSetting ball = maren.controls().turn().orElseThrow().ball();
 
     @Benchmark
     public Character ballFittedAndTurnMade() {

@@ -10,15 +10,19 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.intake.Layer;
-import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Controls;
+import app.leeward.core.rig.Library;
+import app.leeward.core.rig.Origin;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Rig;
+import app.leeward.core.rig.Sheet;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Voice;
 import app.leeward.core.rig.Window;
-import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -92,17 +96,12 @@ public final class Rigs {
     public static Character character(List<Part> parts, List<Window> windows, Dial... dials) {
         return new Character(
                 "Test",
-                new Canvas(100, 100),
-                24,
-                List.of(),
-                parts,
-                parts.stream().map(Part::id).toList(),
-                windows,
-                List.of(dials),
-                List.of(),
-                MouthChart.EMPTY,
-                Lexicon.EMPTY,
-                List.of());
+                new Sheet(new Canvas(100, 100), 24, List.of(), null),
+                new Rig(parts, parts.stream().map(Part::id).toList(), windows, List.of()),
+                Controls.NONE.withDials(List.of(dials)),
+                Library.EMPTY,
+                Voice.NONE,
+                Origin.NONE);
     }
 
     /** A layer of filled paths. */

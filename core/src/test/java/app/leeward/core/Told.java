@@ -17,7 +17,7 @@ public final class Told {
 
     private static <T> Map<String, T> drawings(Character c, Function<Drawing, Optional<T>> fact) {
         Map<String, T> out = new TreeMap<>();
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             p.drawings().forEach(d -> fact.apply(d).ifPresent(f -> out.put(p.id() + "/" + d.id(), f)));
         }
         return out;
@@ -37,12 +37,12 @@ public final class Told {
 
     /** Ids of the parts that hang from a grip. */
     public static List<String> held(Character c) {
-        return c.parts().stream().filter(Part::inGrip).map(Part::id).toList();
+        return c.rig().parts().stream().filter(Part::inGrip).map(Part::id).toList();
     }
 
     public static Map<String, List<String>> pastEdges(Character c) {
         Map<String, List<String>> out = new TreeMap<>();
-        c.parts().stream().filter(p -> !p.pastEdges().isEmpty()).forEach(p -> out.put(p.id(), p.pastEdges()));
+        c.rig().parts().stream().filter(p -> !p.pastEdges().isEmpty()).forEach(p -> out.put(p.id(), p.pastEdges()));
         return out;
     }
 }

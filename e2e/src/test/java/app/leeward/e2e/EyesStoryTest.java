@@ -127,7 +127,7 @@ class EyesStoryTest extends Story {
     /** Id of the piece of the left eye in a role. */
     private String partOf(String name, String role) throws Exception {
         for (JsonNode p :
-                json.readTree(server.body("/api/v1/characters/" + idOf(name))).at("/character/parts")) {
+                json.readTree(server.body("/api/v1/characters/" + idOf(name))).at("/character/rig/parts")) {
             if (p.get("role").asText().equals(role) && p.get("side").asText().equals("LEFT")) {
                 return p.get("id").asText();
             }

@@ -49,7 +49,7 @@ class IntakeStoryTest extends Story {
 
     private static TreeMap<String, Integer> pieces(JsonNode character) {
         TreeMap<String, Integer> out = new TreeMap<>();
-        character.at("/character/parts").forEach(p -> {
+        character.at("/character/rig/parts").forEach(p -> {
             // nor was there anything to hold then
             boolean held = p.get("role").asText().equals("OTHER");
             if (!p.get("drawings").isEmpty() && !held) {
@@ -66,12 +66,12 @@ class IntakeStoryTest extends Story {
     private static TreeSet<String> masks(JsonNode character) {
         TreeMap<String, String> names = new TreeMap<>();
         character
-                .at("/character/parts")
+                .at("/character/rig/parts")
                 .forEach(p -> names.put(
                         p.get("id").asText(),
                         p.get("role").asText() + " " + p.get("side").asText()));
         TreeSet<String> out = new TreeSet<>();
-        character.at("/character/windows").forEach(w -> w.get("masked")
+        character.at("/character/rig/windows").forEach(w -> w.get("masked")
                 .forEach(m -> out.add(
                         names.get(m.asText()) + " in " + names.get(w.get("by").asText()))));
         return out;
@@ -100,7 +100,7 @@ class IntakeStoryTest extends Story {
         JsonNode report = fetch("/api/v1/characters/" + open(name) + "/intake");
         assertThat(report.at("/axis/x").asDouble())
                 .as("on the canvas's axis")
-                .isCloseTo(now.at("/character/canvas/width").asDouble() / 2, within(0.1));
+                .isCloseTo(now.at("/character/sheet/canvas/width").asDouble() / 2, within(0.1));
         assertThat(clicks).as("clicks").isLessThanOrEqualTo(MOST_CLICKS);
         hand.dragRuler("turn", 0.5, 0.95);
         page.waitForFunction(

@@ -12,8 +12,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 
 /** The built application as its own process, on a database of its own, so that it can be killed and started again. */
@@ -21,10 +24,15 @@ final class LeewardServer implements AutoCloseable {
     /** Which of the Java machines that run stories beside each other this is. */
     private static final String FORK = System.getProperty("leeward.fork", "1");
 
-    /** Made once, with the demo in it; the database of each class of stories begins as a copy. */
-    private static final String TEMPLATE = "leeward_template_" + FORK;
+    /** A database with the demo in it, made once for all of them; others begin as copies. */
+    private static final String TEMPLATE = "leeward_template";
 
-    private static boolean templateMade;
+    /** Where a database keeps a copy of the documents it began with. */
+    private static final String BEGINNING = "beginning";
+
+    private static final List<String> OF_DOCUMENTS = List.of("document", "revision", "milestone", "demo_document");
+
+    private static LeewardServer shared;
 
     private final String database;
     private final int port;
@@ -35,30 +43,81 @@ final class LeewardServer implements AutoCloseable {
         this.port = port;
     }
 
-    /** Starts with the demo on a new, empty database. */
+    /** The one that all stories of this Java machine use, with the demo as on the first day; ends with the machine. */
+    static synchronized LeewardServer shared() throws Exception {
+        if (shared == null) {
+            shared = start("stories_" + FORK);
+            LeewardServer made = shared;
+            try (Connection c = made.connect()) {
+                c.createStatement().execute("create schema " + BEGINNING);
+                for (String table : OF_DOCUMENTS) {
+                    c.createStatement()
+                            .execute("create table %1$s.%2$s as table public.%2$s".formatted(BEGINNING, table));
+                }
+            }
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> made.process.destroyForcibly()));
+        } else {
+            if (!shared.process.isAlive()) {
+                shared.launch();
+            }
+            shared.begin();
+        }
+        return shared;
+    }
+
+    /** Every document is again what it was at the beginning, under an id that no server has heard of. */
+    private void begin() throws SQLException {
+        try (Connection c = connect()) {
+            c.setAutoCommit(false);
+            c.createStatement().execute("truncate reading, " + String.join(", ", OF_DOCUMENTS));
+            for (String table : OF_DOCUMENTS) {
+                c.createStatement()
+                        .execute("insert into public.%2$s select * from %1$s.%2$s".formatted(BEGINNING, table));
+            }
+            c.createStatement().execute("update document set id = gen_random_uuid()");
+            c.commit();
+        }
+    }
+
+    /** Starts with the demo on a database of its own. */
     static LeewardServer start(String name) throws Exception {
         String url = System.getenv("LEEWARD_DB_URL");
         if (url == null) {
             throw new IllegalStateException(
                     "run the end-to-end tests with ./leeward test, which starts their database");
         }
-        makeTemplate(url);
         String database = "leeward_" + name;
-        make(url, database, "template " + TEMPLATE);
+        try (Connection c = DriverManager.getConnection(url, user(), password());
+                Statement s = c.createStatement()) {
+            // one of the Java machines makes it, the others wait
+            s.execute("select pg_advisory_lock(1)");
+            makeTemplate(url, s);
+            make(url, database, "template " + TEMPLATE);
+        }
         LeewardServer server = new LeewardServer(of(url, database), freePort());
         server.launch();
         return server;
     }
 
-    private static synchronized void makeTemplate(String url) throws Exception {
-        if (!templateMade) {
-            make(url, TEMPLATE, "");
-            LeewardServer first = new LeewardServer(of(url, TEMPLATE), freePort());
-            first.launch();
-            // it has to have ended before it can be copied
-            first.close();
-            templateMade = true;
+    /** Makes the template unless there is one made by this very build. */
+    private static void makeTemplate(String url, Statement s) throws Exception {
+        String build = String.valueOf(ServerJar.built(root()));
+        try (ResultSet r = s.executeQuery(
+                "select shobj_description(oid, 'pg_database') from pg_database where datname = '" + TEMPLATE + "'")) {
+            if (r.next() && build.equals(r.getString(1))) {
+                return;
+            }
         }
+        make(url, TEMPLATE, "");
+        LeewardServer first = new LeewardServer(of(url, TEMPLATE), freePort());
+        first.launch();
+        // it has to have ended before it can be copied
+        first.close();
+        s.execute("comment on database " + TEMPLATE + " is '" + build + "'");
+    }
+
+    private static Path root() {
+        return Path.of("..").toAbsolutePath().normalize();
     }
 
     private static String of(String url, String database) {
@@ -98,8 +157,7 @@ final class LeewardServer implements AutoCloseable {
         File log = Files.createDirectories(Path.of("target"))
                 .resolve("server-" + FORK + ".log")
                 .toFile();
-        ProcessBuilder builder = new ProcessBuilder(
-                        ServerJar.command(Path.of("..").toAbsolutePath().normalize(), "-Xmx1500m", "-XX:+UseSerialGC"))
+        ProcessBuilder builder = new ProcessBuilder(ServerJar.command(root(), "-Xmx1500m", "-XX:+UseSerialGC"))
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log));
         builder.environment().put("LEEWARD_DB_URL", database);

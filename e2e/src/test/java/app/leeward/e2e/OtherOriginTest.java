@@ -27,7 +27,7 @@ class OtherOriginTest {
 
     @BeforeAll
     static void start() throws Exception {
-        server = LeewardServer.start("otherorigin");
+        server = LeewardServer.shared();
         foreign = HttpServer.create(new InetSocketAddress("127.0.0.1", 0), 0);
         foreign.createContext("/", exchange -> {
             byte[] page = "<!doctype html><title>elsewhere</title><p>A page of somebody else's</p>"
@@ -59,7 +59,6 @@ class OtherOriginTest {
         browser.close();
         playwright.close();
         foreign.stop(0);
-        server.close();
     }
 
     private static String state() throws Exception {

@@ -31,14 +31,13 @@ class OutsidePicturesTest {
 
     @BeforeAll
     static void start() throws Exception {
-        server = LeewardServer.start("pictures");
+        server = LeewardServer.shared();
         hand = new Browser();
     }
 
     @AfterAll
     static void end() throws Exception {
         hand.close();
-        server.close();
     }
 
     private static List<String> paths() {
@@ -251,7 +250,7 @@ class OutsidePicturesTest {
                         "async () => { const at = '/api/v1/characters';"
                                 + "const id = (await (await fetch(at)).json()).items[0].id;"
                                 + "const view = await (await fetch(`${at}/${id}`)).json();"
-                                + "return view.character.parts.filter(p => p.drawings.length > 0 && p.shown !== 'nothing').map(p => p.id); }");
+                                + "return view.character.rig.parts.filter(p => p.drawings.length > 0 && p.shown !== 'nothing').map(p => p.id); }");
         List<String> unnoticed = new ArrayList<>();
         for (Object part : parts) {
             String pins = "\"pins\":{\"" + part + "\":\"nothing\"}";

@@ -10,28 +10,19 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.TestInfo;
 
-/** A server with the demo for a class of stories, and a fresh browser for each of them that must not report an error. */
+/** The demo as it is on the first day for a class of stories, and a fresh browser for each of them that must not report an error. */
 abstract class Story {
     static LeewardServer server;
     Browser hand;
     Page page;
 
     @BeforeAll
-    static void start(TestInfo info) throws Exception {
-        String name = info.getTestClass().orElseThrow().getSimpleName();
-        server = LeewardServer.start(name.toLowerCase(Locale.ROOT));
-    }
-
-    @AfterAll
-    static void end() throws Exception {
-        server.close();
+    static void start() throws Exception {
+        server = LeewardServer.shared();
     }
 
     @BeforeEach

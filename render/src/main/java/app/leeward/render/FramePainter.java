@@ -55,13 +55,13 @@ public final class FramePainter {
         }
         this.character = character;
         this.images = images;
-        this.scale = width / character.canvas().width();
+        this.scale = width / character.sheet().canvas().width();
     }
 
     /** A frame as a PNG file. */
     public byte[] png(Frame frame) {
-        int width = (int) Math.round(character.canvas().width() * scale);
-        int height = Math.max(1, (int) Math.round(character.canvas().height() * scale));
+        int width = (int) Math.round(character.sheet().canvas().width() * scale);
+        int height = Math.max(1, (int) Math.round(character.sheet().canvas().height() * scale));
         try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
             Canvas canvas = surface.getCanvas();
             canvas.clear(0);

@@ -15,15 +15,19 @@ import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
-import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Controls;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Library;
+import app.leeward.core.rig.Origin;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Rig;
+import app.leeward.core.rig.Sheet;
 import app.leeward.core.rig.Side;
-import app.leeward.core.speech.Lexicon;
+import app.leeward.core.rig.Voice;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -56,17 +60,12 @@ class FramePainterTest {
     private static BufferedImage draw(int width, List<Part> parts, Frame.Placed... placed) throws IOException {
         Character c = new Character(
                 "Test",
-                new Canvas(100, 50),
-                24,
-                List.of(),
-                parts,
-                parts.stream().map(Part::id).toList(),
-                List.of(),
-                List.of(),
-                List.of(),
-                MouthChart.EMPTY,
-                Lexicon.EMPTY,
-                List.of());
+                new Sheet(new Canvas(100, 50), 24, List.of(), null),
+                new Rig(parts, parts.stream().map(Part::id).toList(), List.of(), List.of()),
+                Controls.NONE,
+                Library.EMPTY,
+                Voice.NONE,
+                Origin.NONE);
         byte[] png = new FramePainter(c, width, ImageShelf.NONE).png(new Frame(List.of(placed)));
         return ImageIO.read(new ByteArrayInputStream(png));
     }

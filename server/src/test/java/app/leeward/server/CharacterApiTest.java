@@ -49,7 +49,7 @@ class CharacterApiTest {
     }
 
     private double x(String part) {
-        for (JsonNode p : character().at("/character/parts")) {
+        for (JsonNode p : character().at("/character/rig/parts")) {
             if (p.get("id").asText().equals(part)) {
                 return p.at("/rest/x").asDouble();
             }
@@ -317,7 +317,7 @@ class CharacterApiTest {
         JsonNode taken = client.upload(at("/versions/taken"), "file", "maren-2.svg", file, asked)
                 .json();
         List<String> parts = new ArrayList<>();
-        taken.at("/character/parts").forEach(p -> parts.add(p.get("name").asText()));
+        taken.at("/character/rig/parts").forEach(p -> parts.add(p.get("name").asText()));
         assertThat(parts).contains("satchel").doesNotContain("left cheek");
         assertThat(x("nose")).as("what was placed stays placed").isEqualTo(4);
         assertThat(client.upload(at("/versions"), "file", "maren-2.svg", file, Map.of())

@@ -133,7 +133,7 @@ class LineApiTest {
                 .json();
         assertThat(taught.at("/shot/line/guesses")).isEmpty();
         JsonNode lexicon =
-                client.get("/api/v1/characters/" + character).json().at("/character/lexicon/entries/zorelle");
+                client.get("/api/v1/characters/" + character).json().at("/character/voice/lexicon/entries/zorelle");
         assertThat(lexicon).hasSize(5);
         assertThat(record(LINE.wav(), LINE.words().replace("Sorrel", "Zorelle"))
                         .json()

@@ -171,9 +171,9 @@ class StaleBaseTest {
     @Test
     void revisionsOfLongAgoAreRefusedAtOnce() {
         database.update(
-                "insert into revision (document, number, action, edit, touched, says, author, made_at, state, stands_at, came_from, ahead)"
+                "insert into revision (document, number, action, edit, touched, says, author, made_at, state, stands_at, came_from, ahead, schema)"
                         + " select document, n, 'EDIT', '{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1.0,\"dy\":0.0}', array['nose'], says,"
-                        + " author, made_at, state, n, n - 1, '[]' from revision, generate_series(4, 10000) n where document = ? and number = 3",
+                        + " author, made_at, state, n, n - 1, '[]', schema from revision, generate_series(4, 10000) n where document = ? and number = 3",
                 UUID.fromString(character));
         database.update("update document set head = 10000 where id = ?", UUID.fromString(character));
         client.get(at(""));

@@ -120,11 +120,11 @@ public final class Fuzz {
         String id = api.character("maren.svg", DemoFiles.maren());
         ids.add(id);
         JsonNode character = api.get("/api/v1/characters/" + id).good().json().get("character");
-        character.get("parts").forEach(p -> {
+        character.at("/rig/parts").forEach(p -> {
             names.add(p.get("id").asText());
             p.get("drawings").forEach(d -> names.add(d.get("id").asText()));
         });
-        character.get("dials").forEach(d -> names.add(d.get("id").asText()));
+        character.at("/controls/dials").forEach(d -> names.add(d.get("id").asText()));
         DemoFiles.Line line = DemoFiles.lines().get(1);
         JsonNode reading = api.upload(
                         "/api/v1/characters/" + id + "/lines",

@@ -44,12 +44,13 @@ public record AddGroup(String name, List<String> parts) implements Edit {
         }
         // of a part and its followers only the part: the followers come along
         List<String> top = parts.stream()
-                .filter(p -> parts.stream().noneMatch(o -> !o.equals(p) && before.follows(p, o)))
+                .filter(p -> parts.stream()
+                        .noneMatch(o -> !o.equals(p) && before.rig().follows(p, o)))
                 .toList();
         if (top.isEmpty()) {
             return new Outcome.Refused(RefusalCode.NO_PARTS, "A group needs at least one part: choose some first.");
         }
-        Set<String> taken = before.parts().stream().map(Part::id).collect(Collectors.toSet());
+        Set<String> taken = before.rig().parts().stream().map(Part::id).collect(Collectors.toSet());
         String id = Ids.unused(name, taken);
         Part group = new Part(
                 id,
@@ -61,13 +62,13 @@ public record AddGroup(String name, List<String> parts) implements Edit {
                 Placement.REST,
                 List.of(),
                 Part.NOTHING);
-        int at = before.order().indexOf(top.get(0));
+        int at = before.rig().order().indexOf(top.get(0));
         return new Hang(top, Optional.of(id)).on(before.withNewPart(group, at));
     }
 
     private static Point middle(Character c, List<String> parts) {
         return parts.stream()
-                .flatMap(p -> c.boundsWithFollowers(p).stream())
+                .flatMap(p -> c.rig().boundsWithFollowers(p).stream())
                 .reduce(Box::union)
                 .map(Box::centre)
                 .orElseGet(() -> c.part(parts.get(0)).orElseThrow().pivot());

@@ -18,11 +18,11 @@ public record BreakLink(String part) implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        if (before.linkOf(part).isEmpty()) {
+        if (before.rig().linkOf(part).isEmpty()) {
             return new Outcome.Refused(
                     RefusalCode.NO_LINK, Edits.nameOf(before, part) + " is not linked to another side.");
         }
-        return new Outcome.Done(before.withLinks(
-                before.links().stream().filter(l -> !l.joins(part)).toList()));
+        return new Outcome.Done(before.withRig(rig -> rig.withLinks(
+                before.rig().links().stream().filter(l -> !l.joins(part)).toList())));
     }
 }

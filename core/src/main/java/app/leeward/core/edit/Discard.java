@@ -29,13 +29,14 @@ public record Discard(List<String> parts) implements Edit {
         if (gone.isPresent()) {
             return Edits.noPart(gone.get());
         }
-        if (parts.size() >= before.parts().size()) {
+        if (parts.size() >= before.rig().parts().size()) {
             return new Outcome.Refused(RefusalCode.LAST_PART, "A character keeps at least one part.");
         }
         Character c = before;
         for (String id : parts) {
             Part part = c.part(id).orElseThrow();
-            List<String> followers = c.childrenOf(id).stream().map(Part::id).toList();
+            List<String> followers =
+                    c.rig().childrenOf(id).stream().map(Part::id).toList();
             Outcome hung = new Hang(followers, part.parent()).on(c);
             if (hung instanceof Outcome.Done done) {
                 c = done.character().withoutPart(id);

@@ -21,7 +21,8 @@ public record DropCue(String cue) implements Edit {
     public Outcome on(Character before) {
         return before.cue(cue).isEmpty()
                 ? new Outcome.Refused(RefusalCode.NO_CUE, "There is no cue '" + cue + "' any more.")
-                : new Outcome.Done(before.withCues(
-                        before.cues().stream().filter(q -> !q.id().equals(cue)).toList()));
+                : new Outcome.Done(before.withLibrary(library -> library.withCues(before.library().cues().stream()
+                        .filter(q -> !q.id().equals(cue))
+                        .toList())));
     }
 }

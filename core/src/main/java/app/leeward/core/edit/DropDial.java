@@ -23,17 +23,17 @@ public record DropDial(String dial) implements Edit {
             return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + dial + "' any more.");
         }
         return new Outcome.Done(before.withDials(
-                        before.dials().stream()
+                        before.controls().dials().stream()
                                 .filter(d -> !d.id().equals(dial))
                                 .map(this::following)
                                 .toList(),
-                        before.pads().stream()
+                        before.controls().pads().stream()
                                 .filter(p ->
                                         !p.across().equals(dial) && !p.down().equals(dial))
                                 .toList())
-                .withCorners(before.corners().stream()
+                .withControls(controls -> controls.withCorrectives(before.controls().correctives().stream()
                         .filter(k -> !k.a().equals(dial) && !k.b().equals(dial))
-                        .toList()));
+                        .toList())));
     }
 
     /** Without what it follows of the dial that goes. */

@@ -30,9 +30,9 @@ public record DropDrawing(String part, String drawing) implements Edit {
             return new Outcome.Refused(
                     RefusalCode.NO_DRAWING, p.name() + " has no drawing '" + drawing + "' any more.");
         }
-        boolean serves = before.mouths().part().equals(Optional.of(part))
-                && before.mouths().drawings().contains(drawing);
-        boolean asked = before.dials().stream()
+        boolean serves = before.voice().mouths().part().equals(Optional.of(part))
+                && before.voice().mouths().drawings().contains(drawing);
+        boolean asked = before.controls().dials().stream()
                 .flatMap(d -> d.bands().stream())
                 .filter(b -> b.part().equals(part))
                 .anyMatch(b -> b.bands().stream().anyMatch(x -> x.drawing().equals(drawing)));

@@ -19,7 +19,8 @@ public record DropKit(String kit) implements Edit {
     public Outcome on(Character before) {
         return Kits.find(before, kit).isEmpty()
                 ? Kits.gone(kit)
-                : new Outcome.Done(before.withKits(
-                        before.kits().stream().filter(k -> !k.id().equals(kit)).toList()));
+                : new Outcome.Done(before.withLibrary(library -> library.withKits(before.library().kits().stream()
+                        .filter(k -> !k.id().equals(kit))
+                        .toList())));
     }
 }

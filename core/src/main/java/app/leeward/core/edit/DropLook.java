@@ -21,9 +21,9 @@ public record DropLook(String look) implements Edit {
     public Outcome on(Character before) {
         return before.look(look).isEmpty()
                 ? gone(look)
-                : new Outcome.Done(before.withLooks(before.looks().stream()
+                : new Outcome.Done(before.withLibrary(library -> library.withLooks(before.library().looks().stream()
                         .filter(l -> !l.id().equals(look))
-                        .toList()));
+                        .toList())));
     }
 
     static Outcome gone(String look) {

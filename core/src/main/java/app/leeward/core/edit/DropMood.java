@@ -16,12 +16,12 @@ public record DropMood(String mood) implements Edit {
     @Override
     public String describe(Character before) {
         return "Took away the mood "
-                + before.mouths().mood(mood).map(Mood::name).orElse(mood);
+                + before.voice().mouths().mood(mood).map(Mood::name).orElse(mood);
     }
 
     @Override
     public Outcome on(Character before) {
-        return before.mouths().mood(mood).isEmpty()
+        return before.voice().mouths().mood(mood).isEmpty()
                 ? new Outcome.Refused(RefusalCode.NO_MOOD, "There is no such mood any more.")
                 : new Outcome.Done(MouthSet.withoutMood(before, mood));
     }

@@ -38,45 +38,51 @@ public final class Edits {
 
     /** What shapes no dial by hand leaves no trace of a hand in the head turn, though it may change its numbers. */
     private static Character carried(Character before, Character after, Edit edit) {
-        boolean same = before.turn().isEmpty()
-                || after.turn().isEmpty()
-                || !before.turn().get().made().equals(after.turn().get().made())
-                || before.dials() == after.dials();
+        boolean same = before.controls().turn().isEmpty()
+                || after.controls().turn().isEmpty()
+                || !before.controls()
+                        .turn()
+                        .get()
+                        .made()
+                        .equals(after.controls().turn().get().made())
+                || before.controls().dials() == after.controls().dials();
         return same || edit instanceof ShapesDial
                 ? after
-                : after.withTurn(after.turn().get().carried(before.dials(), after.dials()));
+                : after.withControls(controls -> controls.withTurn(
+                        controls.turn().map(t -> t.carried(before.controls().dials(), controls.dials()))));
     }
 
     /** Without what was said about drawings that are gone: their keys, their place in kits and runs, and the ways into and out of them. */
     private static Character tidied(Character c) {
         Character out = c;
         // what was taken elsewhere, or whose hand is no hand any more, is not held
-        if (c.parts().stream().anyMatch(p -> p.inGrip() && !inHand(c, p))) {
+        if (c.rig().parts().stream().anyMatch(p -> p.inGrip() && !inHand(c, p))) {
             out = out.withEachPart(p -> p.inGrip() && !inHand(c, p) ? p.withAttachment(Attachment.PARENT) : p);
         }
-        if (!c.keys().stream().allMatch(k -> offers(c, k.part(), k.drawing()))) {
-            out = out.withKeys(c.keys().stream()
+        if (!c.library().keys().stream().allMatch(k -> offers(c, k.part(), k.drawing()))) {
+            out = out.withLibrary(library -> library.withKeys(c.library().keys().stream()
                     .filter(k -> offers(c, k.part(), k.drawing()))
-                    .toList());
+                    .toList()));
         }
-        if (!c.kits().stream().allMatch(k -> k.choices().entrySet().stream().allMatch(e -> offers(c, e)))) {
-            out = out.withKits(c.kits().stream()
+        if (!c.library().kits().stream()
+                .allMatch(k -> k.choices().entrySet().stream().allMatch(e -> offers(c, e)))) {
+            out = out.withLibrary(library -> library.withKits(c.library().kits().stream()
                     .map(k -> k.choices().entrySet().stream()
                             .filter(e -> offers(c, e))
                             .collect(Collectors.collectingAndThen(
                                     Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue),
                                     left -> left.isEmpty() ? Optional.<Kit>empty() : Optional.of(k.withChoices(left)))))
                     .flatMap(Optional::stream)
-                    .toList());
+                    .toList()));
         }
-        String mouth = c.mouths().part().orElse("");
-        Map<String, MouthChart.Between> ways = new HashMap<>(c.mouths().betweens());
+        String mouth = c.voice().mouths().part().orElse("");
+        Map<String, MouthChart.Between> ways = new HashMap<>(c.voice().mouths().betweens());
         ways.entrySet()
                 .removeIf(w -> !has(c, mouth, w.getKey())
                         || !has(c, mouth, w.getValue().drawing()));
-        return ways.size() == c.mouths().betweens().size()
+        return ways.size() == c.voice().mouths().betweens().size()
                 ? out
-                : out.withMouths(c.mouths().withBetweens(ways));
+                : out.withVoice(voice -> voice.withMouths(c.voice().mouths().withBetweens(ways)));
     }
 
     private static boolean offers(Character c, Map.Entry<String, String> choice) {
@@ -142,7 +148,8 @@ public final class Edits {
 
     /** Whether a shift would take something out of any picture. */
     static boolean tooFar(Character c, double... shifts) {
-        double far = 10 * Math.max(c.canvas().width(), c.canvas().height());
+        double far =
+                10 * Math.max(c.sheet().canvas().width(), c.sheet().canvas().height());
         for (double s : shifts) {
             if (!(Math.abs(s) <= far)) {
                 return true;

@@ -45,7 +45,8 @@ public record FollowDial(String dial, Driver follow) implements Edit {
             return d.withFollows(all);
         });
         if (outcome instanceof Outcome.Done done) {
-            Optional<List<String>> round = Drivers.round(done.character().dials(), dial);
+            Optional<List<String>> round =
+                    Drivers.round(done.character().controls().dials(), dial);
             if (round.isPresent()) {
                 return new Outcome.Refused(
                         RefusalCode.ROUND,

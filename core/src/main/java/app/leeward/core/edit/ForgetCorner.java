@@ -18,9 +18,10 @@ public record ForgetCorner(String a, double atA, String b, double atB, String pa
 
     @Override
     public Outcome on(Character before) {
-        return new Outcome.Done(before.withCorners(before.corners().stream()
-                .map(k -> k.at(a, atA, b, atB) ? k.without(part) : k)
-                .filter(k -> !k.offsets().isEmpty())
-                .toList()));
+        return new Outcome.Done(
+                before.withControls(controls -> controls.withCorrectives(before.controls().correctives().stream()
+                        .map(k -> k.at(a, atA, b, atB) ? k.without(part) : k)
+                        .filter(k -> !k.offsets().isEmpty())
+                        .toList())));
     }
 }

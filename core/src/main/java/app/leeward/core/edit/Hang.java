@@ -49,7 +49,7 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
             return Edits.noPart(gone.get());
         }
         Optional<String> circle = parts.stream()
-                .filter(p -> parent.isPresent() && before.follows(parent.get(), p))
+                .filter(p -> parent.isPresent() && before.rig().follows(parent.get(), p))
                 .findFirst();
         if (circle.isPresent()) {
             return new Outcome.Refused(
@@ -78,12 +78,14 @@ public record Hang(List<String> parts, Optional<String> parent) implements Edit 
         Placement rest = Placement.of(change.times(part.restMatrix()), part.restPivot(), part.rest());
         Character hung = c.withPart(id, p -> p.withParent(parent).withRest(rest));
         boolean onlyMoved = change.a() == 1 && change.b() == 0 && change.c() == 0 && change.d() == 1;
-        return onlyMoved ? hung : hung.withDials(dials(c, id, change), c.pads());
+        return onlyMoved
+                ? hung
+                : hung.withDials(dials(c, id, change), c.controls().pads());
     }
 
     private static List<Dial> dials(Character c, String part, Matrix change) {
         double sense = Math.signum(change.determinant());
-        return c.dials().stream()
+        return c.controls().dials().stream()
                 .map(d -> !d.poses(part)
                         ? d
                         : d.withStops(d.stops().stream()

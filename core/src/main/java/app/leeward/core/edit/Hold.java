@@ -52,12 +52,12 @@ public record Hold(String part, Optional<String> hand) implements Edit {
         if (holds.get().role() != PartRole.HAND) {
             return new Outcome.Refused(RefusalCode.NO_HAND, holds.get().name() + " is no hand; only hands have grips.");
         }
-        if (before.follows(hand.get(), part)) {
+        if (before.rig().follows(hand.get(), part)) {
             return new Outcome.Refused(
                     RefusalCode.CIRCLE,
                     holds.get().name() + " follows " + thing.get().name() + ", so it cannot hold it.");
         }
-        List<String> order = new ArrayList<>(before.order());
+        List<String> order = new ArrayList<>(before.rig().order());
         order.remove(part);
         order.add(order.indexOf(hand.get()) + 1, part);
         Placement rest = thing.get().rest();
@@ -65,6 +65,6 @@ public record Hold(String part, Optional<String> hand) implements Edit {
                         .withAttachment(Attachment.GRIP)
                         .withRest(new Placement(
                                 0, 0, rest.rotation(), rest.scaleX(), rest.scaleY(), rest.skewX(), rest.opacity())))
-                .withOrder(order));
+                .withRig(rig -> rig.withOrder(order)));
     }
 }

@@ -12,7 +12,7 @@ public record ImportCharacter(Character character, String source) implements Edi
 
     @Override
     public String describe(Character before) {
-        return "Read " + character.parts().size() + " parts from " + source;
+        return "Read " + character.rig().parts().size() + " parts from " + source;
     }
 
     @Override

@@ -57,7 +57,8 @@ public record JoinSet(String part, String into) implements Edit {
         }
         String shown = to.drawings().isEmpty() ? drawings.get(0).id() : to.shown();
         Character joined = before.withPart(into, p -> p.withDrawings(drawings, shown))
-                .withSource(before.source().map(r -> r.moved(part, into, called)));
+                .withOrigin(
+                        origin -> origin.withSource(before.origin().source().map(r -> r.moved(part, into, called))));
         Outcome left = new Discard(List.of(part)).on(joined);
         return left instanceof Outcome.Done done ? new Outcome.Done(Sets.charted(done.character(), into)) : left;
     }

@@ -44,10 +44,10 @@ public record KeepKit(String name, String set, Map<String, String> choices) impl
         if (there.isPresent()) {
             return Kits.change(before, there.get().id(), k -> k.withChoices(choices));
         }
-        Set<String> taken = before.kits().stream().map(Kit::id).collect(Collectors.toSet());
+        Set<String> taken = before.library().kits().stream().map(Kit::id).collect(Collectors.toSet());
         String id = Ids.unused(name.strip(), taken);
-        List<Kit> kits = new ArrayList<>(before.kits());
+        List<Kit> kits = new ArrayList<>(before.library().kits());
         kits.add(new Kit(id, name.strip(), set, choices, ""));
-        return new Outcome.Done(before.withKits(kits));
+        return new Outcome.Done(before.withLibrary(library -> library.withKits(kits)));
     }
 }

@@ -59,7 +59,7 @@ public record KeepRun(String part, String name, List<String> drawings, List<Inte
             }
         }
         if (!there) {
-            Set<String> taken = before.runs().stream().map(DrawnRun::id).collect(Collectors.toSet());
+            Set<String> taken = before.rig().runs().stream().map(DrawnRun::id).collect(Collectors.toSet());
             runs.add(new DrawnRun(Ids.unused(name.strip(), taken), name.strip(), steps, way, ""));
         }
         return Edits.onPart(before, part, p -> p.withRuns(runs));

@@ -13,7 +13,7 @@ final class Kits {
     private Kits() {}
 
     static Optional<Kit> find(Character c, String id) {
-        return c.kits().stream().filter(k -> k.id().equals(id)).findFirst();
+        return c.library().kits().stream().filter(k -> k.id().equals(id)).findFirst();
     }
 
     static String name(Character c, String id) {
@@ -23,9 +23,9 @@ final class Kits {
     static Outcome change(Character c, String id, UnaryOperator<Kit> change) {
         return find(c, id).isEmpty()
                 ? gone(id)
-                : new Outcome.Done(c.withKits(c.kits().stream()
+                : new Outcome.Done(c.withLibrary(library -> library.withKits(c.library().kits().stream()
                         .map(k -> k.id().equals(id) ? change.apply(k) : k)
-                        .toList()));
+                        .toList())));
     }
 
     static Outcome.Refused gone(String id) {
@@ -34,7 +34,7 @@ final class Kits {
 
     /** Another kit of that name in that set. */
     static Optional<Kit> namesake(Character c, String name, String set) {
-        return c.kits().stream()
+        return c.library().kits().stream()
                 .filter(k -> k.name().equalsIgnoreCase(name) && k.set().equalsIgnoreCase(set))
                 .findFirst();
     }

@@ -20,7 +20,7 @@ public record LeadInto(String drawing, String from) implements Edit {
 
     @Override
     public String describe(Character before) {
-        String part = before.mouths().part().orElse("");
+        String part = before.voice().mouths().part().orElse("");
         return "In-between on the way into " + Redrawing.name(before, part, drawing);
     }
 

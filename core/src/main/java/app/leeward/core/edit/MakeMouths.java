@@ -36,7 +36,7 @@ public record MakeMouths(
 
     @Override
     public String describe(Character before) {
-        return before.mouths().recipe().isEmpty() ? "Made a set of mouths" : "Made the mouths anew";
+        return before.voice().mouths().recipe().isEmpty() ? "Made a set of mouths" : "Made the mouths anew";
     }
 
     @Override
@@ -44,7 +44,7 @@ public record MakeMouths(
         Set<String> rows = new HashSet<>();
         if (fill) {
             rows.add("");
-            before.mouths().moods().stream().map(Mood::id).forEach(rows::add);
+            before.voice().mouths().moods().stream().map(Mood::id).forEach(rows::add);
         }
         return make(() -> MouthSet.made(before, start, rulers, own, rows, Set.copyOf(again)));
     }

@@ -33,12 +33,12 @@ public record MakeTurn(Optional<BallSetting> ball) implements Edit {
     }
 
     private Optional<BallSetting> wanted(Character c) {
-        return ball.or(() -> c.turn().map(t -> t.ball())).or(() -> TurnMaker.fitted(c));
+        return ball.or(() -> c.controls().turn().map(t -> t.ball())).or(() -> TurnMaker.fitted(c));
     }
 
     @Override
     public Outcome on(Character before) {
-        if (before.views().isPresent()) {
+        if (before.controls().views().isPresent()) {
             return new Outcome.Refused(
                     RefusalCode.TURN_BY_VIEWS,
                     "This head turns by exchanging its views; to move pieces on the way, record them at a stop.");

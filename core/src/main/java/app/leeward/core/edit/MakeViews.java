@@ -21,11 +21,11 @@ public record MakeViews() implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        if (before.parts().stream().filter(p -> p.role() == PartRole.VIEW).count() < 2) {
+        if (before.rig().parts().stream().filter(p -> p.role() == PartRole.VIEW).count() < 2) {
             return new Outcome.Refused(
                     RefusalCode.VIEWS_FEW,
                     "A head is exchanged from two views on: make groups of pieces views on the Parts bench.");
         }
-        return new Outcome.Done(Views.addTo(before.withViews(Optional.empty())));
+        return new Outcome.Done(Views.addTo(before.withControls(controls -> controls.withViews(Optional.empty()))));
     }
 }

@@ -38,11 +38,11 @@ public record Mask(String by, String part, boolean on) implements Edit {
                     RefusalCode.NO_WINDOW,
                     Edits.nameOf(before, by) + " has no drawing, so it has no fill to look through.");
         }
-        return new Outcome.Done(before.withWindows(windows(before)));
+        return new Outcome.Done(before.withRig(rig -> rig.withWindows(windows(before))));
     }
 
     private static boolean masksThrough(Character c, String window, String part) {
-        return c.windows().stream()
+        return c.rig().windows().stream()
                 .filter(w -> w.by().equals(window))
                 .anyMatch(
                         w -> w.masked().contains(part) || w.masked().stream().anyMatch(m -> masksThrough(c, m, part)));
@@ -51,7 +51,7 @@ public record Mask(String by, String part, boolean on) implements Edit {
     private List<Window> windows(Character before) {
         List<Window> windows = new ArrayList<>();
         boolean there = false;
-        for (Window w : before.windows()) {
+        for (Window w : before.rig().windows()) {
             if (w.by().equals(by)) {
                 there = true;
                 List<String> masked = new ArrayList<>(w.masked());

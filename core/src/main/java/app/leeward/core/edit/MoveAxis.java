@@ -20,6 +20,7 @@ public record MoveAxis(double x) implements Edit {
     public Outcome on(Character before) {
         return Edits.tooFar(before, x)
                 ? new Outcome.Refused(RefusalCode.TOO_FAR, "That is far off the canvas.")
-                : new Outcome.Done(before.withModel(before.model().withAxis(x)));
+                : new Outcome.Done(before.withSheet(
+                        sheet -> sheet.withModel(before.sheet().model().withAxis(x))));
     }
 }

@@ -23,7 +23,7 @@ public record MoveModelLine(String name, double y) implements Edit {
             return new Outcome.Refused(RefusalCode.TOO_FAR, "That is far off the canvas.");
         }
         return Edits.badName(name)
-                .orElseGet(
-                        () -> new Outcome.Done(before.withModel(before.model().with(new ModelLine(name.strip(), y)))));
+                .orElseGet(() -> new Outcome.Done(before.withSheet(
+                        sheet -> sheet.withModel(before.sheet().model().with(new ModelLine(name.strip(), y))))));
     }
 }

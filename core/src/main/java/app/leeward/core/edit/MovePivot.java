@@ -42,16 +42,16 @@ public record MovePivot(String part, Point to) implements Edit {
         }
         Part p = moved.get();
         boolean restTurns = p.earlierPivots().isEmpty() && turns(p.rest());
-        if (!restTurns && before.dials().stream().noneMatch(d -> turnsAboutPresent(d))) {
+        if (!restTurns && before.controls().dials().stream().noneMatch(d -> turnsAboutPresent(d))) {
             return Edits.onPart(before, part, q -> q.withPivot(to, q.earlierPivots()));
         }
         List<Point> earlier = new ArrayList<>(p.earlierPivots());
         earlier.add(p.pivot());
         Integer hinge = earlier.size() - 1;
-        List<Dial> dials = before.dials().stream()
+        List<Dial> dials = before.controls().dials().stream()
                 .map(d -> d.poses(part) && !d.hinges().containsKey(part) ? hinged(d, hinge) : d)
                 .toList();
-        return Edits.onPart(before.withDials(dials, before.pads()), part, q -> q.withPivot(to, earlier));
+        return Edits.onPart(before.withDials(dials, before.controls().pads()), part, q -> q.withPivot(to, earlier));
     }
 
     private static boolean turns(Placement r) {

@@ -27,7 +27,8 @@ public record MoveViewEdge(int after, double at) implements Edit {
 
     @Override
     public String describe(Character before) {
-        String what = before.views()
+        String what = before.controls()
+                .views()
                 .filter(v -> after >= 0 && after + 1 < v.bands().size())
                 .map(v -> name(v, after) + " now gives way to " + name(v, after + 1))
                 .orElse("Moved where a view ends");
@@ -40,12 +41,12 @@ public record MoveViewEdge(int after, double at) implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        Optional<ViewSet> moved = before.views().flatMap(v -> v.withEdge(after, at));
+        Optional<ViewSet> moved = before.controls().views().flatMap(v -> v.withEdge(after, at));
         if (moved.isEmpty()) {
             return new Outcome.Refused(
                     RefusalCode.VIEW_EDGE,
                     "There a view would have no room left: keep the edge between its two neighbours.");
         }
-        return new Outcome.Done(before.withViews(moved));
+        return new Outcome.Done(before.withControls(controls -> controls.withViews(moved)));
     }
 }

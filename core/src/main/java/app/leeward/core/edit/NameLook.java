@@ -30,8 +30,8 @@ public record NameLook(String look, String name, String collection) implements E
         if (before.look(look).isEmpty()) {
             return DropLook.gone(look);
         }
-        return new Outcome.Done(before.withLooks(before.looks().stream()
+        return new Outcome.Done(before.withLibrary(library -> library.withLooks(before.library().looks().stream()
                 .map(l -> l.id().equals(look) ? l.named(name.strip(), collection) : l)
-                .toList()));
+                .toList())));
     }
 }

@@ -24,16 +24,16 @@ public record NameSwatch(String colour, String name) implements Edit {
         if (refused.isPresent()) {
             return refused.get();
         }
-        if (before.palette().stream().noneMatch(s -> s.colour().equals(colour))) {
+        if (before.sheet().palette().stream().noneMatch(s -> s.colour().equals(colour))) {
             return new Outcome.Refused(RefusalCode.NO_COLOUR, "The palette has no colour " + colour + " any more.");
         }
-        if (before.palette().stream()
+        if (before.sheet().palette().stream()
                 .anyMatch(s -> s.name().equals(name.strip()) && !s.colour().equals(colour))) {
             return new Outcome.Refused(
                     RefusalCode.NAME_TAKEN, "Another colour is called '" + name.strip() + "' already.");
         }
-        return new Outcome.Done(before.withPalette(before.palette().stream()
+        return new Outcome.Done(before.withSheet(sheet -> sheet.withPalette(before.sheet().palette().stream()
                 .map(s -> s.colour().equals(colour) ? new Swatch(name.strip(), colour) : s)
-                .toList()));
+                .toList())));
     }
 }

@@ -33,8 +33,8 @@ public record NewDial(String name, double from, double to, double rest, String u
         if (refused.isPresent()) {
             return refused.get();
         }
-        Set<String> taken = before.dials().stream().map(Dial::id).collect(Collectors.toSet());
-        List<Dial> dials = new ArrayList<>(before.dials());
+        Set<String> taken = before.controls().dials().stream().map(Dial::id).collect(Collectors.toSet());
+        List<Dial> dials = new ArrayList<>(before.controls().dials());
         dials.add(new Dial(
                 Ids.unused(name, taken),
                 name.strip(),
@@ -45,7 +45,7 @@ public record NewDial(String name, double from, double to, double rest, String u
                 unit.strip(),
                 List.of(),
                 List.of()));
-        return new Outcome.Done(before.withDials(dials, before.pads()));
+        return new Outcome.Done(before.withDials(dials, before.controls().pads()));
     }
 
     /** The refusal of a range that no dial can have; empty for a good one. */

@@ -18,9 +18,10 @@ final class OnDial {
         }
         try {
             Dial changed = change.apply(dial);
-            List<Dial> dials =
-                    c.dials().stream().map(d -> d.id().equals(id) ? changed : d).toList();
-            return new Outcome.Done(c.withDials(dials, c.pads()));
+            List<Dial> dials = c.controls().dials().stream()
+                    .map(d -> d.id().equals(id) ? changed : d)
+                    .toList();
+            return new Outcome.Done(c.withDials(dials, c.controls().pads()));
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
         }

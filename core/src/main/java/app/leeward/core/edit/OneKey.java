@@ -12,10 +12,12 @@ final class OneKey {
         if (key.isEmpty()) {
             return c;
         }
-        return c.withKeys(c.keys().stream().filter(k -> !k.key().equals(key)).toList())
-                .withKits(c.kits().stream()
+        return c.withLibrary(library -> library.withKeys(c.library().keys().stream()
+                        .filter(k -> !k.key().equals(key))
+                        .toList()))
+                .withLibrary(library -> library.withKits(c.library().kits().stream()
                         .map(k -> k.key().equals(key) ? k.withKey("") : k)
-                        .toList())
+                        .toList()))
                 .withEachPart(p -> p.runs().stream().noneMatch(r -> r.key().equals(key))
                         ? p
                         : p.withRuns(p.runs().stream()

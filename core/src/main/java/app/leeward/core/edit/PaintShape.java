@@ -25,8 +25,10 @@ public record PaintShape(String part, String drawing, int shape, String fill, St
 
     @Override
     public Outcome on(Character before) {
-        boolean unknown = before.palette().stream().noneMatch(s -> s.colour().equals(fill)) && !fill.isEmpty()
-                || before.palette().stream().noneMatch(s -> s.colour().equals(line)) && !line.isEmpty();
+        boolean unknown = before.sheet().palette().stream()
+                                .noneMatch(s -> s.colour().equals(fill))
+                        && !fill.isEmpty()
+                || before.sheet().palette().stream().noneMatch(s -> s.colour().equals(line)) && !line.isEmpty();
         if (unknown) {
             return new Outcome.Refused(RefusalCode.NO_COLOUR, "That colour is not in the palette: add it there first.");
         }

@@ -28,6 +28,7 @@ public record Pronounce(String word, List<Phone> phones) implements Edit {
     public Outcome on(Character before) {
         return word.isBlank() || phones.isEmpty()
                 ? new Outcome.Refused(RefusalCode.NO_SOUNDS, "A word needs at least one sound.")
-                : new Outcome.Done(before.withLexicon(before.lexicon().with(word.strip(), phones)));
+                : new Outcome.Done(before.withVoice(
+                        voice -> voice.withLexicon(before.voice().lexicon().with(word.strip(), phones))));
     }
 }

@@ -31,7 +31,9 @@ public record Recolour(String from, String to) implements Edit {
     }
 
     private static Optional<Swatch> named(Character c, String colour) {
-        return c.palette().stream().filter(s -> s.colour().equals(colour)).findFirst();
+        return c.sheet().palette().stream()
+                .filter(s -> s.colour().equals(colour))
+                .findFirst();
     }
 
     @Override
@@ -42,17 +44,18 @@ public record Recolour(String from, String to) implements Edit {
         if (named(before, from).isEmpty()) {
             return new Outcome.Refused(RefusalCode.NO_COLOUR, "The palette has no colour " + from + " any more.");
         }
-        List<Part> parts = before.parts().stream().map(this::part).toList();
+        List<Part> parts = before.rig().parts().stream().map(this::part).toList();
         boolean merged = named(before, to).isPresent();
         List<Swatch> palette = new ArrayList<>();
-        for (Swatch s : before.palette()) {
+        for (Swatch s : before.sheet().palette()) {
             if (!s.colour().equals(from)) {
                 palette.add(s);
             } else if (!merged) {
                 palette.add(new Swatch(s.name(), to));
             }
         }
-        return new Outcome.Done(before.withParts(parts).withPalette(palette));
+        return new Outcome.Done(
+                before.withRig(rig -> rig.withParts(parts)).withSheet(sheet -> sheet.withPalette(palette)));
     }
 
     private Part part(Part p) {

@@ -64,7 +64,7 @@ public record Record(String dial, double at, Edit pose) implements Edit, ShapesD
             away(d);
             Dial now = d;
             String over = stack.above().orElse(Dial.BACK);
-            for (String part : before.order()) {
+            for (String part : before.rig().order()) {
                 if (stack.parts().contains(part)) {
                     now = Recorder.lying(now, at, part, over);
                     over = part;

@@ -56,7 +56,7 @@ public record RecordCorner(String a, double atA, String b, double atB, Edit pose
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
         }
-        List<Corrective> corners = new ArrayList<>(before.corners());
+        List<Corrective> corners = new ArrayList<>(before.controls().correctives());
         Corrective there = corners.stream()
                 .filter(k -> k.at(a, atA, b, atB))
                 .findFirst()
@@ -65,6 +65,6 @@ public record RecordCorner(String a, double atA, String b, double atB, Edit pose
         String id = part.get().id();
         Offset was = there.offsets().getOrDefault(id, Offset.NONE);
         corners.add(there.with(id, was.and(Posing.more(part.get(), pose))));
-        return new Outcome.Done(before.withCorners(corners));
+        return new Outcome.Done(before.withControls(controls -> controls.withCorrectives(corners)));
     }
 }

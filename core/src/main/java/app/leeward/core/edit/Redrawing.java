@@ -69,14 +69,15 @@ final class Redrawing {
      */
     private static Character reshaped(
             Character before, Character after, String part, String drawing, UnaryOperator<Shape> change) {
-        boolean named = before.dials().stream().flatMap(d -> d.stops().stream()).anyMatch(s -> s.reshapes()
-                .containsKey(part));
+        boolean named = before.controls().dials().stream()
+                .flatMap(d -> d.stops().stream())
+                .anyMatch(s -> s.reshapes().containsKey(part));
         if (!named) {
             return after;
         }
         List<Shape> was = of(before, part, drawing);
         List<Shape> is = of(after, part, drawing);
-        List<Dial> dials = after.dials().stream()
+        List<Dial> dials = after.controls().dials().stream()
                 .map(d -> d.withStops(d.stops().stream()
                         .map(s -> {
                             Stop out = s;
@@ -91,7 +92,7 @@ final class Redrawing {
                         })
                         .toList()))
                 .toList();
-        return after.withDials(dials, after.pads());
+        return after.withDials(dials, after.controls().pads());
     }
 
     private static Optional<PointDeltas> following(PointDeltas r, Shape was, Shape is, UnaryOperator<Shape> change) {

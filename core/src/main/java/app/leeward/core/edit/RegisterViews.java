@@ -24,7 +24,8 @@ public record RegisterViews(String view) implements Edit {
 
     @Override
     public String describe(Character before) {
-        return before.views()
+        return before.controls()
+                .views()
                 .flatMap(v -> v.view(view))
                 .map(HeadView::name)
                 .map(n -> "Registered " + n + " to the other views")
@@ -33,7 +34,7 @@ public record RegisterViews(String view) implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        if (before.views().isEmpty()) {
+        if (before.controls().views().isEmpty()) {
             return new Outcome.Refused(RefusalCode.VIEWS_NONE, "This head has no views to register.");
         }
         Optional<Character> mended =

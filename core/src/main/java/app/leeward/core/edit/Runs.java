@@ -11,7 +11,7 @@ final class Runs {
     private Runs() {}
 
     static String name(Character c, String id) {
-        return c.runs().stream()
+        return c.rig().runs().stream()
                 .filter(r -> r.id().equals(id))
                 .map(DrawnRun::name)
                 .findFirst()
@@ -20,7 +20,8 @@ final class Runs {
 
     /** With one run changed, or taken away where nothing is left of it. */
     static Outcome change(Character c, String id, Function<DrawnRun, Stream<DrawnRun>> change) {
-        return c.playedBy(id)
+        return c.rig()
+                .playedBy(id)
                 .map(owner -> Edits.onPart(
                         c,
                         owner.id(),

@@ -29,15 +29,19 @@ public record ServeSound(Viseme viseme, String drawing, String mood) implements 
 
     @Override
     public String describe(Character before) {
-        String row =
-                before.mouths().mood(mood).map(m -> " in the mood " + m.name()).orElse("");
+        String row = before.voice()
+                .mouths()
+                .mood(mood)
+                .map(m -> " in the mood " + m.name())
+                .orElse("");
         return drawing.isEmpty()
                 ? "Left " + viseme.words() + row + " to the nearest mouth"
                 : "Mouth '" + name(before) + "' serves " + viseme.words() + row;
     }
 
     private String name(Character c) {
-        return c.mouths()
+        return c.voice()
+                .mouths()
                 .part()
                 .flatMap(c::part)
                 .flatMap(p -> p.drawing(drawing))
@@ -47,7 +51,7 @@ public record ServeSound(Viseme viseme, String drawing, String mood) implements 
 
     @Override
     public Outcome on(Character before) {
-        MouthChart chart = before.mouths();
+        MouthChart chart = before.voice().mouths();
         boolean known = chart.part()
                 .flatMap(before::part)
                 .flatMap(p -> p.drawing(drawing))
@@ -69,7 +73,7 @@ public record ServeSound(Viseme viseme, String drawing, String mood) implements 
         if (drawn.isEmpty() && row.isEmpty()) {
             return new Outcome.Refused(RefusalCode.LAST_MOUTH, "This is the last mouth that serves a sound; keep one.");
         }
-        return new Outcome.Done(
-                before.withMouths(row.isPresent() ? chart.with(row.get().withDrawn(drawn)) : chart.withDrawn(drawn)));
+        return new Outcome.Done(before.withVoice(voice ->
+                voice.withMouths(row.isPresent() ? chart.with(row.get().withDrawn(drawn)) : chart.withDrawn(drawn))));
     }
 }

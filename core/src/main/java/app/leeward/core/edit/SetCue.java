@@ -30,13 +30,13 @@ public record SetCue(Cue cue) implements Edit {
         if (bad.isPresent()) {
             return bad.get();
         }
-        List<Cue> cues = new ArrayList<>(before.cues());
+        List<Cue> cues = new ArrayList<>(before.library().cues());
         int at = cues.indexOf(before.cue(cue.id()).orElse(null));
         if (at < 0) {
             cues.add(cue);
         } else {
             cues.set(at, cue);
         }
-        return new Outcome.Done(before.withCues(cues));
+        return new Outcome.Done(before.withLibrary(library -> library.withCues(cues)));
     }
 }

@@ -20,13 +20,13 @@ public record SetDial(Dial dial) implements Edit, ShapesDial {
 
     @Override
     public Outcome on(Character before) {
-        List<Dial> dials = new ArrayList<>(before.dials());
+        List<Dial> dials = new ArrayList<>(before.controls().dials());
         int at = dials.indexOf(before.dial(dial.id()).orElse(null));
         if (at < 0) {
             dials.add(dial);
         } else {
             dials.set(at, dial);
         }
-        return new Outcome.Done(before.withDials(dials, before.pads()));
+        return new Outcome.Done(before.withDials(dials, before.controls().pads()));
     }
 }

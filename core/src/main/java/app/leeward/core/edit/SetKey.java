@@ -32,7 +32,7 @@ public record SetKey(String part, String drawing, String key) implements Edit {
     }
 
     private Optional<DrawingKey> other(Character c) {
-        return c.keys().stream()
+        return c.library().keys().stream()
                 .filter(k -> k.key().equals(key))
                 .filter(k -> !k.part().equals(part) || !k.drawing().equals(drawing))
                 .findFirst();
@@ -50,11 +50,11 @@ public record SetKey(String part, String drawing, String key) implements Edit {
             return OneKey.bad(key);
         }
         Character c = OneKey.freed(before, key);
-        List<DrawingKey> keys = new ArrayList<>(c.keys());
+        List<DrawingKey> keys = new ArrayList<>(c.library().keys());
         keys.removeIf(k -> k.part().equals(part) && k.drawing().equals(drawing));
         if (!key.isEmpty()) {
             keys.add(new DrawingKey(key, part, drawing));
         }
-        return new Outcome.Done(c.withKeys(keys));
+        return new Outcome.Done(c.withLibrary(library -> library.withKeys(keys)));
     }
 }

@@ -42,7 +42,7 @@ public record SetMood(String mood, String name, double corners, double tension) 
         if (bad.isPresent()) {
             return bad.get();
         }
-        MouthChart chart = before.mouths();
+        MouthChart chart = before.voice().mouths();
         boolean twice =
                 chart.moods().stream().anyMatch(m -> m.name().equalsIgnoreCase(name.strip()) && !m.id().equals(mood));
         if (twice) {
@@ -63,10 +63,11 @@ public record SetMood(String mood, String name, double corners, double tension) 
     }
 
     private static Outcome remade(Character before, Mood mood, Set<String> fill) {
-        MouthChart chart = before.mouths().with(mood);
+        MouthChart chart = before.voice().mouths().with(mood);
         MouthRecipe recipe = chart.recipe()
                 .orElseGet(() -> new MouthRecipe(
                         MouthSet.start(before).map(d -> d.id()).orElse(""), MouthRulers.AS_ASKED, Map.of(), Map.of()));
-        return MakeMouths.make(() -> MouthSet.again(before.withMouths(chart.with(recipe)), fill));
+        return MakeMouths.make(
+                () -> MouthSet.again(before.withVoice(voice -> voice.withMouths(chart.with(recipe))), fill));
     }
 }

@@ -38,15 +38,15 @@ public record SetSides(Map<String, Side> sides) implements Edit {
         if (gone.isPresent()) {
             return Edits.noPart(gone.get());
         }
-        List<Part> parts = before.parts().stream()
+        List<Part> parts = before.rig().parts().stream()
                 .map(p -> sides.containsKey(p.id()) ? sided(p, sides.get(p.id())) : p)
                 .toList();
-        Character now = before.withParts(parts);
-        List<MirrorLink> links = before.links().stream()
+        Character now = before.withRig(rig -> rig.withParts(parts));
+        List<MirrorLink> links = before.rig().links().stream()
                 .map(l ->
                         now.part(l.left()).orElseThrow().side() == Side.RIGHT ? new MirrorLink(l.right(), l.left()) : l)
                 .toList();
-        return new Outcome.Done(now.withLinks(links));
+        return new Outcome.Done(now.withRig(rig -> rig.withLinks(links)));
     }
 
     private static Part sided(Part p, Side side) {

@@ -39,10 +39,11 @@ public record Stack(List<String> parts, Optional<String> above) implements Edit 
         if (above.isPresent() && parts.contains(above.get())) {
             return new Outcome.Refused(RefusalCode.ORDER, "A part cannot lie in front of itself.");
         }
-        List<String> moved = before.order().stream().filter(parts::contains).toList();
-        List<String> order = new ArrayList<>(before.order());
+        List<String> moved =
+                before.rig().order().stream().filter(parts::contains).toList();
+        List<String> order = new ArrayList<>(before.rig().order());
         order.removeAll(moved);
         order.addAll(above.map(a -> order.indexOf(a) + 1).orElse(0), moved);
-        return new Outcome.Done(before.withOrder(order));
+        return new Outcome.Done(before.withRig(rig -> rig.withOrder(order)));
     }
 }

@@ -18,6 +18,6 @@ public record StackByRole() implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        return new Outcome.Done(before.withOrder(StackingOrder.byRole(before)));
+        return new Outcome.Done(before.withRig(rig -> rig.withOrder(StackingOrder.byRole(before))));
     }
 }

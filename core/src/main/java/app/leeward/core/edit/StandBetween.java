@@ -36,8 +36,8 @@ public record StandBetween(String part, String upper, String lower) implements E
         if (of.isEmpty()) {
             return Edits.noPart(part);
         }
-        Optional<Double> top = before.model().line(upper);
-        Optional<Double> foot = before.model().line(lower);
+        Optional<Double> top = before.sheet().model().line(upper);
+        Optional<Double> foot = before.sheet().model().line(lower);
         if (top.isEmpty() || foot.isEmpty()) {
             return new Outcome.Refused(
                     RefusalCode.NO_LINE, "There is no model line '" + (top.isEmpty() ? upper : lower) + "'.");

@@ -20,7 +20,8 @@ public record ThinMouths(int count) implements Edit {
     @Override
     public Outcome on(Character before) {
         try {
-            return new Outcome.Done(before.withMouths(MouthSet.thinned(before.mouths(), count)));
+            return new Outcome.Done(before.withVoice(
+                    voice -> voice.withMouths(MouthSet.thinned(before.voice().mouths(), count))));
         } catch (IllegalArgumentException e) {
             return new Outcome.Refused(RefusalCode.MOUTH_COUNT, e.getMessage());
         }

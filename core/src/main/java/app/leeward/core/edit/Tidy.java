@@ -38,7 +38,7 @@ public record Tidy() implements Edit {
         }
         Character c = before;
         List<String> emptied = new ArrayList<>();
-        for (Part p : before.parts()) {
+        for (Part p : before.rig().parts()) {
             List<Drawing> kept = drawings(p, stray::contains);
             if (!kept.equals(p.drawings())) {
                 boolean shown = kept.stream().anyMatch(d -> d.id().equals(p.shown()));

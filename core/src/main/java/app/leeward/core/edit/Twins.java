@@ -12,7 +12,7 @@ final class Twins {
 
     static Character follow(Character before, Character after) {
         Character c = after;
-        for (MirrorLink link : after.links()) {
+        for (MirrorLink link : after.rig().links()) {
             boolean left = changed(before, after, link.left());
             boolean right = changed(before, after, link.right());
             // when both changed the edit has seen to both

@@ -30,13 +30,13 @@ public record Asymmetry(String part, double at, double by) {
     public static Optional<Asymmetry> of(Character c, Dial dial) {
         double reach = Math.min(dial.to() - dial.rest(), dial.rest() - dial.from());
         Evaluator evaluator = new Evaluator(c);
-        Matrix mirror = Matrix.mirror(c.model().axis());
+        Matrix mirror = Matrix.mirror(c.sheet().model().axis());
         Asymmetry worst = new Asymmetry("", 0, UNSEEN);
         for (int i = 1; i <= SAMPLES && reach > 0; i++) {
             double away = reach * i / SAMPLES;
             Frame there = evaluator.frame(Pose.of(Map.of(dial.id(), dial.rest() + away)));
             Frame back = evaluator.frame(Pose.of(Map.of(dial.id(), dial.rest() - away)));
-            for (Part p : c.parts()) {
+            for (Part p : c.rig().parts()) {
                 Optional<Part> twin = p.side() == Side.NONE ? Optional.of(p) : Mirror.twinOf(c, p);
                 Optional<Box> box = p.bounds();
                 if (twin.isPresent() && box.isPresent()) {

@@ -8,16 +8,16 @@ import java.util.List;
 
 /** Corrections at pairs of dial values, each as strong as both dials are near them. */
 final class CorrectiveStage {
-    private final Rig rig;
+    private final CompiledRig rig;
     private final List<At> corners = new ArrayList<>();
 
     private record At(int a, int b, Corrective corner, List<On> parts) {}
 
     private record On(int part, int[] slots, List<Channel> channels, Offset full) {}
 
-    CorrectiveStage(Rig rig, DialSolver solver) {
+    CorrectiveStage(CompiledRig rig, DialSolver solver) {
         this.rig = rig;
-        for (Corrective k : rig.character.corners()) {
+        for (Corrective k : rig.character.controls().correctives()) {
             int a = solver.indexOf(k.a());
             int b = solver.indexOf(k.b());
             List<On> parts = k.offsets().entrySet().stream()
@@ -30,7 +30,7 @@ final class CorrectiveStage {
         }
     }
 
-    private static On on(Rig rig, int part, Offset full) {
+    private static On on(CompiledRig rig, int part, Offset full) {
         List<Channel> channels = List.copyOf(full.channels());
         return new On(part, rig.slots(rig.presentGroup(part), channels), channels, full);
     }

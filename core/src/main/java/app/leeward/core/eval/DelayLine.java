@@ -18,7 +18,7 @@ public final class DelayLine {
 
     public DelayLine(Evaluator evaluator) {
         this.evaluator = evaluator;
-        for (Dial d : evaluator.character().dials()) {
+        for (Dial d : evaluator.character().controls().dials()) {
             for (Driver f : d.follows()) {
                 if (f.later() > 0) {
                     leaders.add(f.leader());

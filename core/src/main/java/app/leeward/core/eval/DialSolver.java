@@ -24,12 +24,14 @@ final class DialSolver {
 
     DialSolver(Character c) {
         character = c;
-        dials = c.dials();
+        dials = c.controls().dials();
         for (int i = 0; i < dials.size(); i++) {
             indexOf.put(dials.get(i).id(), i);
         }
         leadersFirst = Drivers.leadersFirst(dials);
-        edges = c.pads().stream().flatMap(p -> PadEdge.of(p, dials).stream()).toList();
+        edges = c.controls().pads().stream()
+                .flatMap(p -> PadEdge.of(p, dials).stream())
+                .toList();
     }
 
     /** The place of a dial in the list; -1 for one that is not there. */
@@ -56,7 +58,7 @@ final class DialSolver {
         Double asked = pose.dials().get(dial.id());
         double value = asked == null ? dial.rest() : dial.hold(asked);
         if (!pose.looks().isEmpty()) {
-            for (Look look : character.looks()) {
+            for (Look look : character.library().looks()) {
                 Double strength = pose.looks().get(look.id());
                 Double wanted = look.dials().get(dial.id());
                 if (strength != null && wanted != null) {

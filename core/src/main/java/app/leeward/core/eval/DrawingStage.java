@@ -21,7 +21,7 @@ final class DrawingStage {
     /** From which strength on a look shows its drawings. */
     private static final double FROM_HALF = 0.5;
 
-    private final Rig rig;
+    private final CompiledRig rig;
     private final ViewStage views;
     private final PoseStage poses;
     /** For each dial the drawings it exchanges. */
@@ -30,7 +30,7 @@ final class DrawingStage {
     /** The bands of one part that is there, without those whose drawing is gone. */
     private record Exchange(int part, Bands bands) {}
 
-    DrawingStage(Rig rig, ViewStage views, PoseStage poses) {
+    DrawingStage(CompiledRig rig, ViewStage views, PoseStage poses) {
         this.rig = rig;
         this.views = views;
         this.poses = poses;
@@ -125,7 +125,7 @@ final class DrawingStage {
             return List.of();
         }
         List<Look> strong = new ArrayList<>();
-        for (Look l : rig.character.looks()) {
+        for (Look l : rig.character.library().looks()) {
             if (strength(pose, l) >= FROM_HALF && !l.drawings().isEmpty()) {
                 // later ones of the same strength come first
                 strong.add(0, l);
@@ -184,7 +184,7 @@ final class DrawingStage {
 
     /** Looks that ask for something and are too weak to be heard. */
     private void weakLooks(Pose pose, List<Look> heard, String part, Trace trace) {
-        for (Look l : rig.character.looks()) {
+        for (Look l : rig.character.library().looks()) {
             String wanted = l.drawings().get(part);
             if (wanted != null && strength(pose, l) > 0 && !heard.contains(l)) {
                 trace.drawings.add(new Trace.Choice(Contribution.Kind.LOOK, l.id(), strength(pose, l), wanted, false));

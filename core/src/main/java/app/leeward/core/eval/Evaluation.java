@@ -16,7 +16,7 @@ import java.util.List;
  */
 final class Evaluation {
     private final Stages stages;
-    private final Rig rig;
+    private final CompiledRig rig;
     private final Trace trace;
     final double[] settings;
     private final ViewBand shown;

@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
 /** Puts into words what an evaluation wrote down about one part; it decides nothing. */
 final class Explanation {
     private final Stages stages;
-    private final Rig rig;
+    private final CompiledRig rig;
     private final Evaluation run;
     private final Trace trace;
     private final Pose pose;
@@ -144,8 +144,8 @@ final class Explanation {
                 .filter(c -> c.kind() == Contribution.Kind.DIAL)
                 .findFirst()
                 .orElse(trace.layers.get(0));
-        int place = rig.character.order().indexOf(part.id());
-        String below = place == 0 ? Dial.BACK : rig.character.order().get(place - 1);
+        int place = rig.character.rig().order().indexOf(part.id());
+        String below = place == 0 ? Dial.BACK : rig.character.rig().order().get(place - 1);
         asked.add(new Contribution(
                 Contribution.Kind.REST, "", 0, "in the stacking order it " + StopChange.lying(rig.character, below)));
         return new Reason(
@@ -175,7 +175,7 @@ final class Explanation {
     /** A dial and where it stands, with the looks and cues that brought it there. */
     private String at(Dial dial, double value) {
         List<String> by = new ArrayList<>();
-        for (Look look : rig.character.looks()) {
+        for (Look look : rig.character.library().looks()) {
             if (look.dials().containsKey(dial.id()) && pose.looks().getOrDefault(look.id(), 0.0) != 0) {
                 by.add("look " + look.name());
             }

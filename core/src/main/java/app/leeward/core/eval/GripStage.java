@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /** Things that hang from the grip of the hand they follow: a hand that shows no grip holds nothing. */
 final class GripStage {
-    private final Rig rig;
+    private final CompiledRig rig;
     /** Whether a part hangs from the grip of the hand it follows. */
     private final boolean[] held;
 
@@ -15,7 +15,7 @@ final class GripStage {
     private final List<String>[] behind;
 
     @SuppressWarnings("unchecked") // an array of lists cannot be made otherwise
-    GripStage(Rig rig) {
+    GripStage(CompiledRig rig) {
         this.rig = rig;
         held = new boolean[rig.parts.length];
         behind = new List[rig.parts.length];

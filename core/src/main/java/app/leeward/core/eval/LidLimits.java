@@ -22,7 +22,7 @@ final class LidLimits {
      */
     private record LidEnd(int part, String blink, int slot, double most, boolean down) {}
 
-    LidLimits(Rig rig) {
+    LidLimits(CompiledRig rig) {
         double[] rest = rig.rest();
         for (Dial d : rig.dials) {
             if (d.purpose() == Purpose.BLINK) {

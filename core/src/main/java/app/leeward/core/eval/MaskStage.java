@@ -15,7 +15,7 @@ final class MaskStage {
 
     /** Ids of what cuts one part, and their places. */
     private record Cut(List<String> by, int[] places) {
-        static Cut of(List<String> by, Rig rig) {
+        static Cut of(List<String> by, CompiledRig rig) {
             return new Cut(by, by.stream().mapToInt(rig::place).toArray());
         }
 
@@ -32,11 +32,11 @@ final class MaskStage {
         }
     }
 
-    MaskStage(Rig rig) {
+    MaskStage(CompiledRig rig) {
         windows = new Cut[rig.parts.length];
         outside = new Cut[rig.parts.length];
         Map<String, Set<String>> own = new HashMap<>();
-        for (Window w : rig.character.windows()) {
+        for (Window w : rig.character.rig().windows()) {
             for (String masked : w.masked()) {
                 own.computeIfAbsent(masked, k -> new LinkedHashSet<>()).add(w.by());
             }

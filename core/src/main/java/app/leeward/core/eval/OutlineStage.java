@@ -17,7 +17,7 @@ final class OutlineStage {
     private static final int MIDDLE = Channel.STANDARD.indexOf(Channel.BEND_MIDDLE);
     private static final int RIGHT = Channel.STANDARD.indexOf(Channel.BEND_RIGHT);
 
-    private final Rig rig;
+    private final CompiledRig rig;
     private final TransformStage transforms;
     private final WristStage wrists;
     /** For each part the dials that reshape its drawings; null for most. */
@@ -26,7 +26,7 @@ final class OutlineStage {
     private record By(int dial, PointDeltaCurve way) {}
 
     @SuppressWarnings("unchecked") // an array of lists cannot be made otherwise
-    OutlineStage(Rig rig, TransformStage transforms, WristStage wrists) {
+    OutlineStage(CompiledRig rig, TransformStage transforms, WristStage wrists) {
         this.rig = rig;
         this.transforms = transforms;
         this.wrists = wrists;

@@ -13,7 +13,7 @@ import java.util.List;
  * the eye drawn as the left one is the right one there, and looks the other way to look the same way.
  */
 final class PoseStage {
-    private final Rig rig;
+    private final CompiledRig rig;
     private final ViewStage views;
     private final DialWays[] dials;
     /** For each dial the one that does the same on the other side; its own place for none. */
@@ -25,7 +25,7 @@ final class PoseStage {
      */
     private record DialWays(OffsetCurve[] ways, int[] parts, int[][] slots, OffsetCurves all) {}
 
-    PoseStage(Rig rig, DialSolver solver, ViewStage views) {
+    PoseStage(CompiledRig rig, DialSolver solver, ViewStage views) {
         this.rig = rig;
         this.views = views;
         dials = rig.dials.stream().map(d -> compiled(rig, d)).toArray(DialWays[]::new);
@@ -38,7 +38,7 @@ final class PoseStage {
         }
     }
 
-    private static DialWays compiled(Rig rig, Dial dial) {
+    private static DialWays compiled(CompiledRig rig, Dial dial) {
         List<OffsetCurve> ways =
                 OffsetCurve.of(dial).stream().filter(w -> rig.has(w.part())).toList();
         int[] parts = ways.stream().mapToInt(w -> rig.place(w.part())).toArray();

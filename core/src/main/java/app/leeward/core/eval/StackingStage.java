@@ -18,16 +18,16 @@ import java.util.TreeMap;
 final class StackingStage {
     private static final int BACK = -1;
 
-    private final Rig rig;
+    private final CompiledRig rig;
     private final int[] order;
     private final boolean layered;
     /** Whether some drawing lies elsewhere than its part. */
     private final boolean drawingsLieOver;
 
-    StackingStage(Rig rig) {
+    StackingStage(CompiledRig rig) {
         this.rig = rig;
-        order = rig.character.order().stream().mapToInt(rig::place).toArray();
-        drawingsLieOver = rig.character.parts().stream()
+        order = rig.character.rig().order().stream().mapToInt(rig::place).toArray();
+        drawingsLieOver = rig.character.rig().parts().stream()
                 .flatMap(p -> p.drawings().stream())
                 .anyMatch(d -> d.over().isPresent());
         layered = rig.dials.stream().anyMatch(d -> !d.layers().isEmpty());

@@ -4,7 +4,7 @@ import app.leeward.core.rig.Character;
 
 /** The stages an evaluation runs through, compiled for one character, in the order they run in. Immutable, and may be shared. */
 record Stages(
-        Rig rig,
+        CompiledRig rig,
         DialSolver dials,
         ViewStage views,
         PoseStage poses,
@@ -17,7 +17,7 @@ record Stages(
         OutlineStage outlines,
         MaskStage masks) {
     static Stages of(Character character) {
-        Rig rig = new Rig(character);
+        CompiledRig rig = new CompiledRig(character);
         DialSolver dials = new DialSolver(character);
         ViewStage views = new ViewStage(rig, dials);
         PoseStage poses = new PoseStage(rig, dials, views);

@@ -17,12 +17,12 @@ final class TransformStage {
     private static final int SKEW_X = Channel.STANDARD.indexOf(Channel.SKEW_X);
     private static final int OPACITY = Channel.STANDARD.indexOf(Channel.OPACITY);
 
-    private final Rig rig;
+    private final CompiledRig rig;
     private final ViewStage views;
     private final GripStage grips;
     private final int width;
 
-    TransformStage(Rig rig, ViewStage views, GripStage grips) {
+    TransformStage(CompiledRig rig, ViewStage views, GripStage grips) {
         this.rig = rig;
         this.views = views;
         this.grips = grips;

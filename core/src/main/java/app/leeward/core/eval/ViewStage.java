@@ -29,21 +29,21 @@ final class ViewStage {
     private final Optional<String> mainMouth;
     private final double axis;
 
-    ViewStage(Rig rig, DialSolver solver) {
+    ViewStage(CompiledRig rig, DialSolver solver) {
         Character c = rig.character;
-        set = c.views();
+        set = c.controls().views();
         dial = set.map(s -> solver.indexOf(s.dial())).orElse(-1);
-        viewOf = new String[c.parts().size()];
-        axis = c.model().axis();
-        mainMouth = c.mouths().part();
+        viewOf = new String[c.rig().parts().size()];
+        axis = c.sheet().model().axis();
+        mainMouth = c.voice().mouths().part();
         set.ifPresent(s -> {
-            s.membership(c.parts()).forEach((part, root) -> viewOf[rig.place(part)] = root);
+            s.membership(c.rig().parts()).forEach((part, root) -> viewOf[rig.place(part)] = root);
             s.views().forEach(v -> {
                 rootIndex.put(v.root(), rig.place(v.root()));
                 v.mouths()
                         .part()
                         .filter(p -> !mainMouth.equals(Optional.of(p)))
-                        .ifPresent(p -> mouths.put(p, translated(c, c.mouths(), v.mouths(), p)));
+                        .ifPresent(p -> mouths.put(p, translated(c, c.voice().mouths(), v.mouths(), p)));
             });
         });
     }

@@ -13,7 +13,7 @@ final class WristStage {
 
     WristStage(Character character) {
         this.character = character;
-        bends = character.parts().stream()
+        bends = character.rig().parts().stream()
                 .map(p -> character.wristBend(p.id()).orElse(null))
                 .toArray(WristBend[]::new);
     }
@@ -33,7 +33,7 @@ final class WristStage {
         if (wrist(part, drawing) == null) {
             return null;
         }
-        Matrix rest = character.parts().get(part).restMatrix();
+        Matrix rest = character.rig().parts().get(part).restMatrix();
         boolean moved = Math.abs(now.a() - rest.a())
                         + Math.abs(now.b() - rest.b())
                         + Math.abs(now.c() - rest.c())
@@ -50,6 +50,6 @@ final class WristStage {
     }
 
     private Wrist wrist(int part, String drawing) {
-        return character.wrist(character.parts().get(part).id(), drawing).orElse(null);
+        return character.wrist(character.rig().parts().get(part).id(), drawing).orElse(null);
     }
 }

@@ -43,7 +43,7 @@ public final class BlinkMaker {
         eyes.forEach(maker::close);
         Dial dial =
                 new Dial(DIAL, "Blink", Purpose.BLINK, 0, 1, 0, "", List.of(new Stop(1, maker.closed)), maker.bands);
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         boolean apart = dials.stream().filter(d -> d.purpose() == Purpose.BLINK).count() > 1;
         int at = 0;
         while (at < dials.size() && dials.get(at).purpose() != Purpose.BLINK) {
@@ -51,11 +51,11 @@ public final class BlinkMaker {
         }
         dials.removeIf(d -> d.purpose() == Purpose.BLINK);
         dials.add(at, dial);
-        List<Note> notes = new ArrayList<>(c.notes());
+        List<Note> notes = new ArrayList<>(c.origin().notes());
         // what an earlier blink had to do without may be there now
         notes.removeIf(n -> n.code().startsWith("blink-"));
         notes.addAll(maker.notes);
-        Character blinking = c.withDials(dials, c.pads()).withNotes(notes);
+        Character blinking = c.withDials(dials, c.controls().pads()).withOrigin(origin -> origin.withNotes(notes));
         if (apart && DialSides.canSplit(blinking, dial)) {
             blinking = DialSides.split(blinking, DIAL);
         }

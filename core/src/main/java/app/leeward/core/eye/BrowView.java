@@ -31,13 +31,13 @@ public record BrowView(String id, String name, Side side, Point inner, Point mid
         Frame rest = new Evaluator(c).frame(c.resting(pose));
         Fills fills = new Fills(c);
         List<BrowView> out = new ArrayList<>();
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             Optional<Geometry> area = p.role() == PartRole.BROW ? fills.in(now, p.id()) : Optional.empty();
             Optional<Geometry> before = fills.in(rest, p.id());
             if (area.isPresent() && before.isPresent() && !area.get().isEmpty()) {
                 Envelope e = area.get().getEnvelopeInternal();
                 boolean right = before.get().getEnvelopeInternal().centre().x
-                        > c.model().axis();
+                        > c.sheet().model().axis();
                 Point left = at(area.get(), e.getMinX() + IN * e.getWidth());
                 Point end = at(area.get(), e.getMaxX() - IN * e.getWidth());
                 Point middle = at(area.get(), e.centre().x);

@@ -51,9 +51,9 @@ public final class EyeBuilder {
         List<EyePieces> eyes = EyePieces.of(now);
         if (eyes.size() == 1 && eyes.get(0).eye().side() != Side.NONE) {
             Set<String> before =
-                    new HashSet<>(now.parts().stream().map(Part::id).toList());
+                    new HashSet<>(now.rig().parts().stream().map(Part::id).toList());
             now = Mirror.makeOtherSide(now, eyes.get(0).eye().id());
-            now.parts().stream()
+            now.rig().parts().stream()
                     .map(Part::id)
                     .filter(id -> !before.contains(id))
                     .forEach(made::add);
@@ -122,13 +122,13 @@ public final class EyeBuilder {
         boolean line =
                 shown(c.part(outline).orElseThrow()).shapes().stream().allMatch(s -> s.fill() instanceof Paint.None);
         int top = highest(c, pieces(c, eye));
-        if (!line || c.order().indexOf(outline) >= top) {
+        if (!line || c.rig().order().indexOf(outline) >= top) {
             return c;
         }
-        List<String> order = new ArrayList<>(c.order());
+        List<String> order = new ArrayList<>(c.rig().order());
         order.add(top, outline);
         order.remove(outline);
-        return c.withOrder(order);
+        return c.withRig(rig -> rig.withOrder(order));
     }
 
     /** A curtain just out of sight of the white, its edge hanging through a little, with a line along it. */
@@ -195,7 +195,7 @@ public final class EyeBuilder {
     /** Right under every piece of the eye. */
     private static int lowest(Character c, EyePieces eye) {
         return eye.pieces().stream()
-                .mapToInt(p -> c.order().indexOf(p.id()))
+                .mapToInt(p -> c.rig().order().indexOf(p.id()))
                 .min()
                 .orElse(0);
     }
@@ -204,13 +204,13 @@ public final class EyeBuilder {
     private static int highest(Character c, EyePieces eye) {
         return eye.pieces().stream()
                 .filter(p -> p.role() != PartRole.EYE_OUTLINE && p.role() != PartRole.LASHES)
-                .mapToInt(p -> c.order().indexOf(p.id()) + 1)
+                .mapToInt(p -> c.rig().order().indexOf(p.id()) + 1)
                 .max()
                 .orElse(0);
     }
 
     private static Character add(Character c, EyePieces eye, PartRole role, Artwork art, int at, List<String> made) {
-        Set<String> taken = new HashSet<>(c.parts().stream().map(Part::id).toList());
+        Set<String> taken = new HashSet<>(c.rig().parts().stream().map(Part::id).toList());
         String name = eye.eye().side().prefix() + role.words();
         String id = Ids.unused(name, taken);
         Drawing drawing = new Drawing("made", "made", art);

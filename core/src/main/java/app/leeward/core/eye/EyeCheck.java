@@ -134,7 +134,7 @@ public final class EyeCheck {
 
     /** The blink, or its two halves. */
     private List<Dial> blinks() {
-        return character.dials().stream()
+        return character.controls().dials().stream()
                 .filter(d -> d.purpose() == Purpose.BLINK)
                 .toList();
     }
@@ -289,7 +289,7 @@ public final class EyeCheck {
     /** The part of a sentence that says in which pose something happens; empty for one that only blinks. */
     private String when(Map<String, Double> at) {
         List<String> parts = new ArrayList<>();
-        for (Dial d : character.dials()) {
+        for (Dial d : character.controls().dials()) {
             Double v = at.get(d.id());
             if (v != null && v != d.rest() && d.purpose() != Purpose.BLINK) {
                 parts.add(d.name().toLowerCase(Locale.ROOT) + " "
@@ -362,7 +362,7 @@ public final class EyeCheck {
             return;
         }
         Frame rest = evaluator.frame(Pose.REST);
-        Matrix mirror = Matrix.mirror(character.model().axis());
+        Matrix mirror = Matrix.mirror(character.sheet().model().axis());
         double most = 0;
         String piece = "";
         for (PartRole role : List.of(PartRole.WHITE, PartRole.EYE_OUTLINE, PartRole.UPPER_LID, PartRole.LOWER_LID)) {

@@ -93,7 +93,7 @@ final class EyeMoves {
 
     /** One kind of lid by itself, as far as the blink takes it. */
     static void lids(Character c, PartRole role, Moves moves) {
-        for (Dial blink : c.dials()) {
+        for (Dial blink : c.controls().dials()) {
             if (blink.purpose() == Purpose.BLINK) {
                 for (OffsetCurve way : OffsetCurve.of(blink)) {
                     Part lid = c.part(way.part()).orElse(null);

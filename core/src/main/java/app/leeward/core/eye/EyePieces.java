@@ -9,9 +9,9 @@ import java.util.Optional;
 /** One eye and the pieces that follow it. */
 record EyePieces(Part eye, List<Part> pieces) {
     static List<EyePieces> of(Character c) {
-        return c.parts().stream()
+        return c.rig().parts().stream()
                 .filter(p -> p.role() == PartRole.EYE)
-                .map(eye -> new EyePieces(eye, c.childrenOf(eye.id())))
+                .map(eye -> new EyePieces(eye, c.rig().childrenOf(eye.id())))
                 .toList();
     }
 

@@ -117,7 +117,7 @@ public record EyeView(
             return List.of();
         }
         // the inner end of an eye right of the axis is its left one
-        return e.centre().x > c.model().axis() ? out : List.of(out.get(2), out.get(1), out.get(0));
+        return e.centre().x > c.sheet().model().axis() ? out : List.of(out.get(2), out.get(1), out.get(0));
     }
 
     private static List<Point> reach(Character c, Evaluator evaluator, Pose pose, List<Point> field, Part pupil) {

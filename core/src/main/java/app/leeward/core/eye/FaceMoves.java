@@ -36,7 +36,7 @@ final class FaceMoves {
     }
 
     private static void each(Character c, PartRole role, One one) {
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             if (p.role() == role) {
                 p.bounds().ifPresent(at -> one.move(p, at));
             }
@@ -65,7 +65,7 @@ final class FaceMoves {
      * @param point 0 inner, 1 middle, 2 outer
      */
     static void bend(Character c, int point, Moves moves) {
-        double axis = c.model().axis();
+        double axis = c.sheet().model().axis();
         each(c, PartRole.BROW, (brow, at) -> {
             double up = -BENT * at.width();
             Bend inner =
@@ -82,7 +82,7 @@ final class FaceMoves {
     }
 
     static void together(Character c, Moves moves) {
-        double axis = c.model().axis();
+        double axis = c.sheet().model().axis();
         each(c, PartRole.BROW, (brow, at) -> {
             double in = (at.centre().x() > axis ? -1 : 1) * TOGETHER * at.width();
             moves.most(brow.id(), Offset.shift(in, 0));
@@ -102,7 +102,7 @@ final class FaceMoves {
     }
 
     private static Optional<Part> mouth(Character c) {
-        return c.mouths().part().flatMap(c::part).or(() -> c.part(PartRole.MOUTH));
+        return c.voice().mouths().part().flatMap(c::part).or(() -> c.part(PartRole.MOUTH));
     }
 
     static void corners(Character c, Moves moves) {
@@ -135,7 +135,7 @@ final class FaceMoves {
 
     /** The mouths drawn for a half and a wide open jaw. */
     static void jaw(Character c, Moves moves) {
-        MouthChart chart = c.mouths();
+        MouthChart chart = c.voice().mouths();
         Optional<MouthChart.Service> half = chart.serve(Viseme.EH);
         Optional<MouthChart.Service> wide = chart.serve(Viseme.AH);
         if (chart.part().isPresent() && half.isPresent() && wide.isPresent()) {

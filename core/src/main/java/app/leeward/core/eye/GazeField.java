@@ -80,8 +80,8 @@ public final class GazeField {
         Measure(Character c, Dial across, Dial down) {
             this(
                     new Evaluator(c.withDials(
-                            c.dials(),
-                            c.pads().stream()
+                            c.controls().dials(),
+                            c.controls().pads().stream()
                                     .map(p -> p.withField(List.of(), List.of()))
                                     .toList())),
                     new Fills(c),
@@ -128,7 +128,7 @@ public final class GazeField {
     }
 
     static Optional<Dial> dial(Character c, Purpose purpose) {
-        return c.dials().stream().filter(d -> d.purpose() == purpose).findFirst();
+        return c.controls().dials().stream().filter(d -> d.purpose() == purpose).findFirst();
     }
 
     private static Point moved(Frame from, Frame to, String part) {
@@ -200,10 +200,11 @@ public final class GazeField {
 
     /** Whether something that the field depends on became another: an eye, its pieces, what masks them, or the gaze dials. */
     public static boolean outdated(Character before, Character after) {
-        boolean measured = after.pads().stream().anyMatch(p -> !p.field().isEmpty());
+        boolean measured =
+                after.controls().pads().stream().anyMatch(p -> !p.field().isEmpty());
         return measured
-                && !(before.views().equals(after.views())
-                        && before.windows().equals(after.windows())
+                && !(before.controls().views().equals(after.controls().views())
+                        && before.rig().windows().equals(after.rig().windows())
                         && eyes(before).equals(eyes(after))
                         && dial(before, Purpose.GAZE_ACROSS).equals(dial(after, Purpose.GAZE_ACROSS))
                         && dial(before, Purpose.GAZE_DOWN).equals(dial(after, Purpose.GAZE_DOWN))
@@ -217,8 +218,8 @@ public final class GazeField {
             out.add(eye.eye());
             out.addAll(eye.pieces());
         }
-        for (Part p : c.parts()) {
-            boolean window = c.windows().stream()
+        for (Part p : c.rig().parts()) {
+            boolean window = c.rig().windows().stream()
                     .anyMatch(w -> w.by().equals(p.id())
                             && w.masked().stream().anyMatch(m -> out.stream().anyMatch(e -> e.id().equals(m))));
             if (window && !out.contains(p)) {
@@ -236,7 +237,7 @@ public final class GazeField {
             eye.piece(PartRole.WHITE).ifPresent(p -> seeing.add(p.id()));
             eye.pupil().ifPresent(p -> seeing.add(p.id()));
         }
-        return c.dials().stream()
+        return c.controls().dials().stream()
                 .filter(d -> d.purpose() != Purpose.GAZE_ACROSS && d.purpose() != Purpose.GAZE_DOWN)
                 .filter(d -> d.stops().stream()
                         .anyMatch(s -> s.offsets().keySet().stream().anyMatch(seeing::contains)))
@@ -253,10 +254,10 @@ public final class GazeField {
         Measure eyes = new Measure(c, across.get(), down.get());
         List<Point> field = eyes.field(Pose.REST, DIRECTIONS, KEPT);
         List<FieldAt> elsewhere = field.isEmpty() ? List.of() : elsewhere(eyes);
-        List<Pad> pads = c.pads().stream()
+        List<Pad> pads = c.controls().pads().stream()
                 .map(p -> p.across().equals(across.get().id()) ? p.withField(field, elsewhere) : p)
                 .toList();
-        return c.withDials(c.dials(), pads);
+        return c.withDials(c.controls().dials(), pads);
     }
 
     private static List<FieldAt> elsewhere(Measure eyes) {
@@ -282,7 +283,7 @@ public final class GazeField {
     /** At both ends of every band of views: from one to the next the field changes at once. */
     private static List<FieldAt> views(Measure eyes) {
         List<FieldAt> out = new ArrayList<>();
-        eyes.free().character().views().ifPresent(v -> {
+        eyes.free().character().controls().views().ifPresent(v -> {
             for (ViewBand b : v.bands()) {
                 List<Point> there = eyes.beside(Pose.of(Map.of(v.dial(), b.middle())));
                 double hair = EDGE * (b.to() - b.from());

@@ -67,11 +67,11 @@ public final class GazeMaker {
         if (shares.isEmpty()) {
             return c;
         }
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         dials.removeIf(d -> d.id().equals(ACROSS) || d.id().equals(DOWN));
         dials.add(dial(ACROSS, "Gaze across", Purpose.GAZE_ACROSS, shares, across, 0));
         dials.add(dial(DOWN, "Gaze down", Purpose.GAZE_DOWN, shares, 0, down));
-        List<Pad> pads = new ArrayList<>(c.pads());
+        List<Pad> pads = new ArrayList<>(c.controls().pads());
         pads.removeIf(p -> p.across().equals(ACROSS));
         pads.add(new Pad("Gaze", ACROSS, DOWN));
         return GazeField.fitted(c.withDials(dials, pads));

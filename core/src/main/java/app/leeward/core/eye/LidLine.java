@@ -43,7 +43,7 @@ public final class LidLine {
     public static Optional<Character> bent(Character c, double inner, double middle, double outer) {
         Character now = c;
         List<String> lids = new ArrayList<>();
-        double axis = c.model().axis();
+        double axis = c.sheet().model().axis();
         Evaluator rest = new Evaluator(c);
         for (EyePieces eye : EyePieces.of(c)) {
             Optional<Part> white =
@@ -188,7 +188,7 @@ public final class LidLine {
     /** How far down the blink takes a lid. */
     private static double wayOf(Character c, String lid) {
         double way = 0;
-        for (Dial d : c.dials()) {
+        for (Dial d : c.controls().dials()) {
             if (d.purpose() == Purpose.BLINK) {
                 way += OffsetCurve.of(d).stream()
                         .filter(w -> w.part().equals(lid))

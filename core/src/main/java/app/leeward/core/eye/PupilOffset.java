@@ -30,9 +30,9 @@ public final class PupilOffset {
         }
         Evaluator standing = new Evaluator(c);
         Set<String> ids = round.stream().map(Part::id).collect(Collectors.toSet());
-        Character now = c.withLinks(c.links().stream()
+        Character now = c.withRig(rig -> rig.withLinks(c.rig().links().stream()
                 .filter(l -> !ids.contains(l.left()) && !ids.contains(l.right()))
-                .toList());
+                .toList()));
         for (Part p : round) {
             Matrix in = standing.atRest(p.parent()).inverse();
             Point by = in.apply(new Point(dx, dy)).minus(in.apply(new Point(0, 0)));

@@ -139,9 +139,9 @@ public enum ReadyMade {
             stops.add(new Stop(from, moves.least()));
         }
         stops.add(new Stop(to, moves.most()));
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         dials.removeIf(d -> d.id().equals(id));
         dials.add(new Dial(id, words, Purpose.OWN, from, to, rest, "", stops, moves.bands()));
-        return Optional.of(c.withDials(dials, c.pads()));
+        return Optional.of(c.withDials(dials, c.controls().pads()));
     }
 }

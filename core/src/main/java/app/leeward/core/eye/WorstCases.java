@@ -53,7 +53,7 @@ public final class WorstCases {
         Map<EyePieces, ShutEye> shutEyes = new HashMap<>();
         eyes.forEach(e -> ShutEye.of(e, fills).ifPresent(x -> shutEyes.put(e, x)));
         Map<String, Double> shut = new TreeMap<>();
-        c.dials().stream().filter(d -> d.purpose() == Purpose.BLINK).forEach(d -> shut.put(d.id(), d.to()));
+        c.controls().dials().stream().filter(d -> d.purpose() == Purpose.BLINK).forEach(d -> shut.put(d.id(), d.to()));
         List<Case> white = new ArrayList<>();
         List<Case> pupil = new ArrayList<>();
         for (Map<String, Double> pose : pairs(c)) {
@@ -102,7 +102,7 @@ public final class WorstCases {
     /** The ends of every dial alone and of every two together; the blink, which is always looked at, apart. */
     private static List<Map<String, Double>> pairs(Character c) {
         List<Map.Entry<String, Double>> ends = new ArrayList<>();
-        for (Dial d : c.dials()) {
+        for (Dial d : c.controls().dials()) {
             for (double end : List.of(d.from(), d.to())) {
                 if (d.purpose() != Purpose.BLINK && end != d.rest()) {
                     ends.add(Map.entry(d.id(), end));

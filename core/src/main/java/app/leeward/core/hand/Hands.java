@@ -84,7 +84,7 @@ public final class Hands {
 
     /** Every hand with drawings. */
     public static List<Hand> of(Character c) {
-        return c.parts().stream()
+        return c.rig().parts().stream()
                 .filter(p -> p.role() == PartRole.HAND && !p.drawings().isEmpty())
                 .map(p -> hand(c, p))
                 .toList();

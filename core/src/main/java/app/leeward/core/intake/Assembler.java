@@ -6,12 +6,19 @@ import app.leeward.core.art.Point;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Controls;
 import app.leeward.core.rig.Ids;
+import app.leeward.core.rig.Library;
+import app.leeward.core.rig.Model;
 import app.leeward.core.rig.Note;
+import app.leeward.core.rig.Origin;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Rig;
+import app.leeward.core.rig.Sheet;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.Voice;
 import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -70,17 +77,12 @@ public final class Assembler {
         parts = mainFirst(parts);
         Character c = new Character(
                 name,
-                canvas,
-                frameRate,
-                Swatches.of(parts),
-                parts,
-                order,
-                Roles.windows(parts),
-                List.of(),
-                List.of(),
-                chart(parts),
-                Lexicon.EMPTY,
-                notes);
+                new Sheet(canvas, frameRate, Swatches.of(parts), Model.of(canvas)),
+                new Rig(parts, order, Roles.windows(parts), List.of()),
+                Controls.NONE,
+                Library.EMPTY,
+                new Voice(chart(parts), Lexicon.EMPTY),
+                new Origin(Optional.empty(), notes));
         return new IntakeResult.Hung(Roles.withDials(stood(Views.addTo(c))));
     }
 
@@ -92,8 +94,8 @@ public final class Assembler {
                         .or(() -> c.part(PartRole.HEAD))
                         .flatMap(Part::bounds)
                         .map(b -> b.centre().x()))
-                .orElse(c.canvas().width() / 2);
-        return c.withModel(ModelLines.readOff(c).withAxis(middle));
+                .orElse(c.sheet().canvas().width() / 2);
+        return c.withSheet(sheet -> sheet.withModel(ModelLines.readOff(c).withAxis(middle)));
     }
 
     private static boolean isFacial(PartRole role) {

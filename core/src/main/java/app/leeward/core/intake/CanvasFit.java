@@ -39,8 +39,10 @@ public record CanvasFit(double scale, double dx, double dy, Canvas canvas, boole
             return Optional.empty();
         }
         Box b = drawn.get();
-        Canvas canvas =
-                c.canvas().width() > LARGEST_CANVAS || c.canvas().height() > LARGEST_CANVAS ? COMMON : c.canvas();
+        Canvas canvas = c.sheet().canvas().width() > LARGEST_CANVAS
+                        || c.sheet().canvas().height() > LARGEST_CANVAS
+                ? COMMON
+                : c.sheet().canvas();
         double middle = axis.map(Axis::x).orElse(b.centre().x());
         double half = Math.max(b.maxX() - middle, middle - b.minX());
         double wideSlack = SLACK * canvas.width();
@@ -49,14 +51,15 @@ public record CanvasFit(double scale, double dx, double dy, Canvas canvas, boole
                 && b.minY() >= -tallSlack
                 && b.maxX() <= canvas.width() + wideSlack
                 && b.maxY() <= canvas.height() + tallSlack
-                && canvas.equals(c.canvas())
+                && canvas.equals(c.sheet().canvas())
                 && b.height() >= 0.4 * canvas.height();
         double scale = inside
                 ? 1
                 : Math.min(TALL * canvas.height() / b.height(), WIDE * canvas.width() / (2 * Math.max(half, 1e-6)));
         double dx = canvas.width() / 2 - scale * middle;
-        double ground = canvas.equals(c.canvas())
-                ? c.model()
+        double ground = canvas.equals(c.sheet().canvas())
+                ? c.sheet()
+                        .model()
                         .line(ModelLine.GROUND)
                         .filter(y -> y > 0 && y <= canvas.height())
                         .orElse(canvas.height())

@@ -21,7 +21,7 @@ public record IntakeReport(
                 SideCheck.of(c),
                 axis,
                 CanvasFit.of(c, axis),
-                NearColours.in(c.palette()),
+                NearColours.in(c.sheet().palette()),
                 Strays.in(c));
     }
 }

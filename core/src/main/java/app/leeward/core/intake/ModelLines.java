@@ -13,10 +13,10 @@ final class ModelLines {
     private ModelLines() {}
 
     static Model readOff(Character c) {
-        Model model = c.model();
+        Model model = c.sheet().model();
         Optional<Box> face =
                 c.part(PartRole.FACE).or(() -> c.part(PartRole.HEAD)).flatMap(Part::bounds);
-        Optional<Double> top = c.parts().stream()
+        Optional<Double> top = c.rig().parts().stream()
                 .filter(p -> p.role() == PartRole.FACE || p.role() == PartRole.FRINGE || p.role() == PartRole.BACK_HAIR)
                 .flatMap(p -> p.bounds().stream())
                 .map(Box::minY)

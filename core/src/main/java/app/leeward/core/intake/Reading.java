@@ -31,12 +31,13 @@ public final class Reading {
             now = hung(now, o.part());
         }
         List<String> touched = offers.stream().map(Offer::part).toList();
-        return Roles.withDials(chart(now.withWindows(windows(now, touched))));
+        List<Window> windows = windows(now, touched);
+        return Roles.withDials(chart(now.withRig(rig -> rig.withWindows(windows))));
     }
 
     private static Character named(Character c, Offer o) {
         String wanted = o.side().prefix() + o.role().words();
-        boolean taken = c.parts().stream().anyMatch(p -> p.name().equals(wanted) && !p.id().equals(o.part()));
+        boolean taken = c.rig().parts().stream().anyMatch(p -> p.name().equals(wanted) && !p.id().equals(o.part()));
         return c.withPart(o.part(), p -> {
             Part as = p.withRole(o.role(), o.side());
             return taken || o.role() == PartRole.OTHER ? as : as.withName(wanted);
@@ -50,7 +51,7 @@ public final class Reading {
         }
         String name = side.prefix() + PartRole.EYE.words();
         java.util.Set<String> taken =
-                new java.util.HashSet<>(c.parts().stream().map(Part::id).toList());
+                new java.util.HashSet<>(c.rig().parts().stream().map(Part::id).toList());
         Part eye = new Part(
                 app.leeward.core.rig.Ids.unused(name, taken),
                 name,
@@ -67,7 +68,8 @@ public final class Reading {
     private static Character hung(Character c, String id) {
         Part p = c.part(id).orElseThrow();
         Optional<String> parent = Roles.parentFor(c, p.role(), p.side(), id).map(Part::id);
-        if (p.role() == PartRole.OTHER || parent.filter(to -> c.follows(to, id)).isPresent()) {
+        if (p.role() == PartRole.OTHER
+                || parent.filter(to -> c.rig().follows(to, id)).isPresent()) {
             parent = p.parent();
         }
         Optional<String> to = parent;
@@ -80,10 +82,10 @@ public final class Reading {
             return there;
         }
         // not placed yet, and the dials are made anew: the pivot can go where the role wants it
-        List<Part> parts = there.parts();
-        return there.withParts(parts.stream()
+        List<Part> parts = there.rig().parts();
+        return there.withRig(rig -> rig.withParts(parts.stream()
                 .map(q -> q.id().equals(id) || isEyeOf(p, q) ? q.withPivot(Pivots.placeFor(q, parts), List.of()) : q)
-                .toList());
+                .toList()));
     }
 
     private static boolean isEyeOf(Part piece, Part eye) {
@@ -95,12 +97,12 @@ public final class Reading {
     /** Windows of parts nobody spoke of stay; those of the others follow from the roles. */
     private static List<Window> windows(Character c, List<String> touched) {
         List<Window> out = new ArrayList<>();
-        for (Part by : c.parts()) {
-            List<String> before = c.windows().stream()
+        for (Part by : c.rig().parts()) {
+            List<String> before = c.rig().windows().stream()
                     .filter(w -> w.by().equals(by.id()))
                     .flatMap(w -> w.masked().stream())
                     .toList();
-            List<String> masked = c.parts().stream()
+            List<String> masked = c.rig().parts().stream()
                     .filter(p -> touched.contains(by.id()) || touched.contains(p.id())
                             ? !by.drawings().isEmpty() && Roles.masks(by, p)
                             : before.contains(p.id()))
@@ -114,16 +116,17 @@ public final class Reading {
     }
 
     private static Character chart(Character c) {
-        boolean there = c.mouths()
+        boolean there = c.voice()
+                .mouths()
                 .part()
                 .flatMap(c::part)
                 .filter(p -> p.role() == PartRole.MOUTH)
                 .isPresent();
         return there
                 ? c
-                : c.withMouths(c.part(PartRole.MOUTH)
+                : c.withVoice(voice -> voice.withMouths(c.part(PartRole.MOUTH)
                         .filter(p -> !p.drawings().isEmpty())
                         .map(MouthNames::chart)
-                        .orElse(app.leeward.core.mouth.MouthChart.EMPTY));
+                        .orElse(app.leeward.core.mouth.MouthChart.EMPTY)));
     }
 }

@@ -33,8 +33,8 @@ public final class Recogniser {
     private Recogniser(Character character, Box face) {
         this.character = character;
         this.face = face;
-        this.axis = character.model().axis();
-        character.parts().stream()
+        this.axis = character.sheet().model().axis();
+        character.rig().parts().stream()
                 .filter(p -> p.role() == PartRole.WHITE && p.bounds().isPresent())
                 .forEach(whites::add);
     }
@@ -62,7 +62,7 @@ public final class Recogniser {
 
     private List<Recognition> offers() {
         List<Recognition> all = new ArrayList<>();
-        for (Part p : character.parts()) {
+        for (Part p : character.rig().parts()) {
             if (p.role() == PartRole.OTHER && !p.drawings().isEmpty()) {
                 p.bounds().flatMap(b -> guess(p, b)).filter(o -> free(o, all)).ifPresent(all::add);
             }
@@ -72,7 +72,7 @@ public final class Recogniser {
     }
 
     private boolean free(Recognition g, List<Recognition> before) {
-        boolean filled = character.parts().stream()
+        boolean filled = character.rig().parts().stream()
                 .anyMatch(p -> p.role() == g.role()
                         && p.side() == g.side()
                         && !p.drawings().isEmpty());
@@ -122,10 +122,10 @@ public final class Recogniser {
             return offer(p, PartRole.MOUTH, side, 0.6, "on the axis between nose and chin");
         }
         if (side == Side.NONE && down < 0.3 && wide > 0.6) {
-            boolean behind = character.order().indexOf(p.id())
+            boolean behind = character.rig().order().indexOf(p.id())
                     < character
                             .part(PartRole.FACE)
-                            .map(f -> character.order().indexOf(f.id()))
+                            .map(f -> character.rig().order().indexOf(f.id()))
                             .orElse(0);
             return behind
                     ? offer(p, PartRole.BACK_HAIR, side, 0.55, "wide, high and behind the face")
@@ -209,7 +209,7 @@ public final class Recogniser {
     private Optional<Part> twin(Part p, Box b) {
         double x = 2 * axis - b.centre().x();
         double near = 0.05 * face.width();
-        return character.parts().stream()
+        return character.rig().parts().stream()
                 .filter(o -> o != p && !o.drawings().isEmpty())
                 .filter(o -> o.bounds()
                         .filter(c -> Math.abs(c.centre().x() - x) < near

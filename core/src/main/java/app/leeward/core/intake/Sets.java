@@ -24,12 +24,13 @@ public final class Sets {
         if (part.role() != PartRole.MOUTH || part.drawings().isEmpty()) {
             return c;
         }
-        MouthChart chart = c.mouths().part().equals(Optional.of(set)) ? c.mouths() : MouthNames.chart(part);
+        MouthChart chart =
+                c.voice().mouths().part().equals(Optional.of(set)) ? c.voice().mouths() : MouthNames.chart(part);
         for (Map.Entry<Viseme, String> e : MouthNames.chart(part).drawn().entrySet()) {
             if (!chart.drawn().containsKey(e.getKey())) {
                 chart = chart.with(e.getKey(), e.getValue());
             }
         }
-        return c.withMouths(chart);
+        return c.withVoice(c.voice().withMouths(chart));
     }
 }

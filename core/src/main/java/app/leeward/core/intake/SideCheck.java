@@ -22,17 +22,17 @@ public record SideCheck(int asNamed, int turned, Map<String, Side> right) {
 
     /** A character facing us has its left on the right of the screen. */
     public static SideCheck of(Character c) {
-        double near = ON_THE_AXIS * c.canvas().width();
+        double near = ON_THE_AXIS * c.sheet().canvas().width();
         Map<String, Side> right = new LinkedHashMap<>();
         int asNamed = 0;
         int turned = 0;
         // a face seen from the side has its left eye wherever it looks
         for (Part p : c.mainParts()) {
-            Optional<Box> box = c.boundsWithFollowers(p.id());
+            Optional<Box> box = c.rig().boundsWithFollowers(p.id());
             if (box.isEmpty()) {
                 continue;
             }
-            double off = box.get().centre().x() - c.model().axis();
+            double off = box.get().centre().x() - c.sheet().model().axis();
             Side side = off > 0 ? Side.LEFT : Side.RIGHT;
             boolean sided = Math.abs(off) > near;
             if (p.side() != Side.NONE && sided) {

@@ -75,7 +75,7 @@ public final class SlotBoard {
 
     private static Slot slot(Character c, Place place) {
         boolean views = place.role == PartRole.VIEW;
-        List<String> parts = (views ? c.parts() : c.mainParts())
+        List<String> parts = (views ? c.rig().parts() : c.mainParts())
                 .stream()
                         .filter(p -> p.role() == place.role
                                 && (views || !p.drawings().isEmpty()))
@@ -88,7 +88,8 @@ public final class SlotBoard {
                         .toList();
         int wanted = place.paired ? 2 : 1;
         // a head that is exchanged brings its own hair with every view
-        boolean needless = place.role == PartRole.EXTRA_HAIR && c.views().isPresent();
+        boolean needless =
+                place.role == PartRole.EXTRA_HAIR && c.controls().views().isPresent();
         String missing = needless || place.cost.isEmpty() || parts.size() >= wanted
                 ? ""
                 : parts.isEmpty() ? place.cost : "on one side only: " + place.cost + " there";

@@ -22,7 +22,7 @@ public final class Strays {
 
     public static List<Stray> in(Character c) {
         List<Stray> found = new ArrayList<>();
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             for (Drawing d : p.drawings()) {
                 List<Shape> shapes = d.art().shapes();
                 for (int i = 0; i < shapes.size(); i++) {
@@ -54,8 +54,8 @@ public final class Strays {
         double w = s.stroke().width();
         if (b.maxX() + w < 0
                 || b.maxY() + w < 0
-                || b.minX() - w > c.canvas().width()
-                || b.minY() - w > c.canvas().height()) {
+                || b.minX() - w > c.sheet().canvas().width()
+                || b.minY() - w > c.sheet().canvas().height()) {
             return Optional.of("it lies outside the canvas");
         }
         return covered(shapes, i)

@@ -43,7 +43,7 @@ public final class Versions {
     private Versions(Character now, String file, Character fresh) {
         this.now = now;
         this.fresh = fresh;
-        this.before = now.source().orElseGet(() -> ImportedSource.of("", now));
+        this.before = now.origin().source().orElseGet(() -> ImportedSource.of("", now));
         this.newer = ImportedSource.of(file, fresh);
         this.moved = registration();
         this.placed = before.placed().times(moved);
@@ -171,9 +171,9 @@ public final class Versions {
     }
 
     private String inUse(ReadDrawing o) {
-        boolean serves = now.mouths().part().equals(Optional.of(o.part()))
-                && now.mouths().drawings().contains(o.drawing());
-        boolean shown = now.dials().stream()
+        boolean serves = now.voice().mouths().part().equals(Optional.of(o.part()))
+                && now.voice().mouths().drawings().contains(o.drawing());
+        boolean shown = now.controls().dials().stream()
                 .flatMap(d -> d.bands().stream())
                 .filter(b -> b.part().equals(o.part()))
                 .anyMatch(b -> b.bands().stream().anyMatch(x -> x.drawing().equals(o.drawing())));
@@ -220,8 +220,8 @@ public final class Versions {
             }
             read.add(new ReadDrawing(n.layer(), part, drawing, n.name(), n.art()));
         }
-        return c.withSource(
-                Optional.of(new ImportedSource(newer.file(), placed.a(), placed.e(), placed.d(), placed.f(), read)));
+        return c.withOrigin(origin -> origin.withSource(
+                Optional.of(new ImportedSource(newer.file(), placed.a(), placed.e(), placed.d(), placed.f(), read))));
     }
 
     private static Character redrawn(Character c, ReadDrawing o, Artwork art) {
@@ -243,7 +243,7 @@ public final class Versions {
                 out.putIfAbsent(n.part(), o.part());
             }
         }
-        for (Part p : fresh.parts()) {
+        for (Part p : fresh.rig().parts()) {
             if (p.drawings().isEmpty()) {
                 now.part(p.role(), p.side()).ifPresent(h -> out.putIfAbsent(p.id(), h.id()));
             }
@@ -273,7 +273,7 @@ public final class Versions {
     }
 
     private Added newPart(Character c, Part of, Drawing made, Map<String, String> places) {
-        Set<String> taken = new HashSet<>(c.parts().stream().map(Part::id).toList());
+        Set<String> taken = new HashSet<>(c.rig().parts().stream().map(Part::id).toList());
         String id = Ids.unused(of.name(), taken);
         Optional<String> parent = of.parent()
                 .flatMap(p -> Optional.ofNullable(places.get(p)))
@@ -289,21 +289,21 @@ public final class Versions {
                 List.of(made),
                 of.shown().equals(Part.NOTHING) ? Part.NOTHING : made.id());
         Character more = c.withNewPart(part, stackedAt(c, of, places));
-        List<Part> all = more.parts();
+        List<Part> all = more.rig().parts();
         Character hung = more.withPart(id, p -> p.withPivot(Pivots.placeFor(p, all), List.of()));
         places.put(of.id(), id);
-        Character windowed = hung.withWindows(windows(hung, id));
+        Character windowed = hung.withRig(rig -> rig.withWindows(windows(hung, id)));
         return new Added(Sets.charted(windowed, id), id, made.id());
     }
 
     /** Right above what lies under it in the file, as far as that is here. */
     private int stackedAt(Character c, Part of, Map<String, String> places) {
-        List<String> order = fresh.order();
+        List<String> order = fresh.rig().order();
         for (int i = order.indexOf(of.id()) - 1; i >= 0; i--) {
             String under = places.get(order.get(i));
             boolean drawn = !fresh.part(order.get(i)).orElseThrow().drawings().isEmpty();
-            if (drawn && under != null && c.order().contains(under)) {
-                return c.order().indexOf(under) + 1;
+            if (drawn && under != null && c.rig().order().contains(under)) {
+                return c.rig().order().indexOf(under) + 1;
             }
         }
         return 0;
@@ -313,8 +313,8 @@ public final class Versions {
     private static List<Window> windows(Character c, String id) {
         Part part = c.part(id).orElseThrow();
         Map<String, List<String>> masked = new LinkedHashMap<>();
-        c.windows().forEach(w -> masked.put(w.by(), new ArrayList<>(w.masked())));
-        for (Part other : c.parts()) {
+        c.rig().windows().forEach(w -> masked.put(w.by(), new ArrayList<>(w.masked())));
+        for (Part other : c.rig().parts()) {
             if (!other.drawings().isEmpty() && Roles.masks(other, part)) {
                 masked.computeIfAbsent(other.id(), k -> new ArrayList<>()).add(id);
             }

@@ -33,7 +33,7 @@ public final class Views {
     /** With its views on the dial of the head turn; unchanged for a character with fewer than two. */
     public static Character addTo(Character c) {
         List<Part> roots =
-                c.parts().stream().filter(p -> p.role() == PartRole.VIEW).toList();
+                c.rig().parts().stream().filter(p -> p.role() == PartRole.VIEW).toList();
         if (roots.size() < 2) {
             return c;
         }
@@ -54,15 +54,18 @@ public final class Views {
         views.add(view(c, main));
         roots.stream().filter(p -> p != main).forEach(p -> views.add(view(c, p)));
         String id = dial(c).map(Dial::id).orElse("turn");
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         if (dial(c).isEmpty()) {
             dials.add(0, new Dial(id, "Turn", Purpose.TURN, -most, most, 0, "°", List.of(), List.of()));
         }
-        return c.withDials(dials, c.pads()).withViews(Optional.of(new ViewSet(id, views, bands)));
+        return c.withDials(dials, c.controls().pads())
+                .withControls(controls -> controls.withViews(Optional.of(new ViewSet(id, views, bands))));
     }
 
     private static Optional<Dial> dial(Character c) {
-        return c.dials().stream().filter(d -> d.purpose() == Purpose.TURN).findFirst();
+        return c.controls().dials().stream()
+                .filter(d -> d.purpose() == Purpose.TURN)
+                .findFirst();
     }
 
     private static List<ViewBand> bands(TreeMap<Double, Shown> angles, double most) {
@@ -80,8 +83,8 @@ public final class Views {
     }
 
     private static HeadView view(Character c, Part root) {
-        Map<String, String> of = ViewSet.membership(c.parts(), java.util.Set.of(root.id()));
-        MouthChart mouths = c.parts().stream()
+        Map<String, String> of = ViewSet.membership(c.rig().parts(), java.util.Set.of(root.id()));
+        MouthChart mouths = c.rig().parts().stream()
                 .filter(p -> p.role() == PartRole.MOUTH
                         && of.containsKey(p.id())
                         && !p.drawings().isEmpty())
@@ -104,9 +107,9 @@ public final class Views {
 
     /** Which way the face looks: nose, mouth or eyes lie towards that side of all there is of the head. */
     private static boolean looksRight(Character c, Part root) {
-        Map<String, String> of = ViewSet.membership(c.parts(), java.util.Set.of(root.id()));
+        Map<String, String> of = ViewSet.membership(c.rig().parts(), java.util.Set.of(root.id()));
         List<Part> pieces =
-                c.parts().stream().filter(p -> of.containsKey(p.id())).toList();
+                c.rig().parts().stream().filter(p -> of.containsKey(p.id())).toList();
         Optional<Box> all = pieces.stream().flatMap(p -> p.bounds().stream()).reduce(Box::union);
         Optional<Box> front = List.of(PartRole.NOSE, PartRole.MOUTH, PartRole.WHITE, PartRole.PUPIL).stream()
                 .flatMap(role -> pieces.stream()

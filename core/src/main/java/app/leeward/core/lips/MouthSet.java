@@ -43,7 +43,8 @@ public final class MouthSet {
 
     /** The part whose drawings are the mouths. */
     public static Optional<Part> part(Character c) {
-        return c.mouths()
+        return c.voice()
+                .mouths()
                 .part()
                 .flatMap(c::part)
                 .or(() -> c.part(PartRole.MOUTH))
@@ -57,21 +58,23 @@ public final class MouthSet {
         if (mouth == null) {
             return Optional.empty();
         }
-        return c.mouths()
+        return c.voice()
+                .mouths()
                 .recipe()
                 .map(MouthRecipe::start)
                 .flatMap(mouth::drawing)
                 .or(() -> mouth.drawings().stream()
                         .filter(d -> d.name().toLowerCase(Locale.ROOT).contains("start"))
                         .findFirst())
-                .or(() ->
-                        Optional.ofNullable(c.mouths().drawn().get(Viseme.REST)).flatMap(mouth::drawing))
+                .or(() -> Optional.ofNullable(c.voice().mouths().drawn().get(Viseme.REST))
+                        .flatMap(mouth::drawing))
                 .or(() -> mouth.drawing(mouth.shown()))
                 .or(() -> mouth.drawings().stream().findFirst());
     }
 
     public static Origin origin(Character c, String drawing) {
-        Map<String, String> made = c.mouths().recipe().map(MouthRecipe::made).orElse(Map.of());
+        Map<String, String> made =
+                c.voice().mouths().recipe().map(MouthRecipe::made).orElse(Map.of());
         if (!made.containsKey(drawing)) {
             return Origin.DRAWN;
         }
@@ -91,7 +94,7 @@ public final class MouthSet {
      */
     public static List<Made> preview(Character c, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
         Drawing start = start(c).orElseThrow(MouthSet::none);
-        return preview(SetMaker.of(start.art()), c.mouths(), rulers, own);
+        return preview(SetMaker.of(start.art()), c.voice().mouths(), rulers, own);
     }
 
     private static MouthProblem none() {
@@ -151,7 +154,7 @@ public final class MouthSet {
         if (!whole) {
             work.replace(from.id(), maker.starting());
         }
-        for (Made m : preview(maker, c.mouths(), rulers, own)) {
+        for (Made m : preview(maker, c.voice().mouths(), rulers, own)) {
             work.take(m, fill, again, maker.closed());
         }
         work.blendWays();
@@ -174,10 +177,10 @@ public final class MouthSet {
             this.start = start;
             drawings = new ArrayList<>(mouth.drawings());
             drawings.forEach(d -> taken.add(d.id()));
-            chart = c.mouths().part().equals(Optional.of(mouth.id()))
-                    ? c.mouths()
+            chart = c.voice().mouths().part().equals(Optional.of(mouth.id()))
+                    ? c.voice().mouths()
                     : new MouthChart(Optional.of(mouth.id()), Map.of());
-            c.mouths().recipe().ifPresent(r -> r.made().forEach((id, print) -> {
+            c.voice().mouths().recipe().ifPresent(r -> r.made().forEach((id, print) -> {
                 if (taken.contains(id)) {
                     made.put(id, print);
                 }
@@ -246,7 +249,7 @@ public final class MouthSet {
 
         Character done(MouthRecipe recipe) {
             return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
-                    .withMouths(chart.with(recipe));
+                    .withVoice(voice -> voice.withMouths(chart.with(recipe)));
         }
     }
 
@@ -256,7 +259,7 @@ public final class MouthSet {
      * @param fill as for {@link #made}
      */
     public static Character again(Character c, Set<String> fill) {
-        MouthRecipe r = c.mouths().recipe().orElse(null);
+        MouthRecipe r = c.voice().mouths().recipe().orElse(null);
         return r == null ? c : made(c, r.start(), r.rulers(), r.own(), fill, Set.of());
     }
 
@@ -273,7 +276,7 @@ public final class MouthSet {
         if (from.equals(into)) {
             throw new MouthProblem(RefusalCode.MOUTH_SAME, "Nothing lies between a mouth and itself.");
         }
-        MouthChart chart = c.mouths();
+        MouthChart chart = c.voice().mouths();
         Artwork between = Halfway.between(a.art(), b.art());
         MouthChart.Between before = chart.betweens().get(into);
         Set<String> taken = mouth.drawings().stream().map(Drawing::id).collect(Collectors.toSet());
@@ -285,9 +288,9 @@ public final class MouthSet {
         ways.put(into, new MouthChart.Between(from, id));
         MouthChart led = chart.withBetweens(ways);
         return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
-                .withMouths(led.recipe()
+                .withVoice(voice -> voice.withMouths(led.recipe()
                         .map(r -> led.with(r.with(id, Fingerprint.of(between))))
-                        .orElse(led));
+                        .orElse(led)));
     }
 
     private static MouthProblem gone(String drawing) {
@@ -296,19 +299,20 @@ public final class MouthSet {
 
     /** Without a mood, and without those of its mouths that were made and serve nothing else. */
     public static Character withoutMood(Character c, String id) {
-        Mood gone = c.mouths().mood(id).orElse(null);
+        Mood gone = c.voice().mouths().mood(id).orElse(null);
         Part mouth = part(c).orElse(null);
         if (gone == null || mouth == null) {
             return c;
         }
-        MouthChart left = c.mouths().withoutMood(id);
+        MouthChart left = c.voice().mouths().withoutMood(id);
         Set<String> drop = new HashSet<>(gone.drawn().values());
         drop.removeAll(left.drawings());
         drop.removeIf(d -> origin(c, d) != Origin.MADE || d.equals(mouth.shown()));
         List<Drawing> drawings =
                 mouth.drawings().stream().filter(d -> !drop.contains(d.id())).toList();
         return c.withPart(mouth.id(), p -> p.withDrawings(drawings, p.shown()))
-                .withMouths(left.recipe().map(r -> left.with(r.without(drop))).orElse(left));
+                .withVoice(voice -> voice.withMouths(
+                        left.recipe().map(r -> left.with(r.without(drop))).orElse(left)));
     }
 
     /**

@@ -37,8 +37,8 @@ public final class OnModel {
             return List.of();
         }
         Map<String, Viseme> serving = new LinkedHashMap<>();
-        c.mouths().drawn().forEach((v, id) -> serving.putIfAbsent(id, v));
-        c.mouths().moods().forEach(m -> m.drawn().forEach((v, id) -> serving.putIfAbsent(id, v)));
+        c.voice().mouths().drawn().forEach((v, id) -> serving.putIfAbsent(id, v));
+        c.voice().mouths().moods().forEach(m -> m.drawn().forEach((v, id) -> serving.putIfAbsent(id, v)));
         MouthMaker maker = null;
         try {
             maker = new MouthMaker(start.art());
@@ -58,7 +58,7 @@ public final class OnModel {
     }
 
     private static MouthRulers rulers(Character c, Viseme v) {
-        return c.mouths().recipe().map(r -> r.of(v)).orElse(MouthRulers.AS_ASKED);
+        return c.voice().mouths().recipe().map(r -> r.of(v)).orElse(MouthRulers.AS_ASKED);
     }
 
     /** One mouth against the starting one.

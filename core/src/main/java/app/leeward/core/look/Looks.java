@@ -29,7 +29,7 @@ public final class Looks {
             Character c, String name, String collection, Pose pose, List<String> keep, Map<String, String> drawings) {
         Evaluator evaluator = new Evaluator(c);
         Map<String, Double> values = new TreeMap<>();
-        for (Dial d : c.dials()) {
+        for (Dial d : c.controls().dials()) {
             double at = evaluator.setting(d.id(), pose);
             if (keep.contains(d.id()) && at != d.rest()) {
                 values.put(d.id(), at);
@@ -38,7 +38,7 @@ public final class Looks {
         if (values.isEmpty() && drawings.isEmpty()) {
             return Optional.empty();
         }
-        List<Look> looks = new ArrayList<>(c.looks());
+        List<Look> looks = new ArrayList<>(c.library().looks());
         int there = -1;
         Set<String> taken = new HashSet<>();
         for (int i = 0; i < looks.size(); i++) {
@@ -55,7 +55,7 @@ public final class Looks {
         } else {
             looks.add(look);
         }
-        return Optional.of(c.withLooks(looks));
+        return Optional.of(c.withLibrary(library -> library.withLooks(looks)));
     }
 
     /** Dials and drawings a look names that are not there any more: kept, and skipped. */

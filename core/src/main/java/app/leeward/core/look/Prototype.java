@@ -84,7 +84,7 @@ public enum Prototype {
             return Optional.empty();
         }
         Set<String> ids = made.values().stream().map(Dial::id).collect(Collectors.toSet());
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         dials.removeIf(d -> ids.contains(d.id()));
         dials.addAll(made.values());
         List<Look> looks = new ArrayList<>();
@@ -98,7 +98,7 @@ public enum Prototype {
                 own.add(p.id());
             }
         }
-        c.looks().stream().filter(l -> !own.contains(l.id())).forEach(looks::add);
-        return Optional.of(c.withDials(dials, c.pads()).withLooks(looks));
+        c.library().looks().stream().filter(l -> !own.contains(l.id())).forEach(looks::add);
+        return Optional.of(c.withDials(dials, c.controls().pads()).withLibrary(library -> library.withLooks(looks)));
     }
 }

@@ -106,7 +106,7 @@ public enum ReadyCue {
         }
 
         private void key(Purpose purpose, int frame, double share) {
-            c.dials().stream().filter(d -> d.purpose() == purpose).forEach(d -> key(d, frame, share));
+            c.controls().dials().stream().filter(d -> d.purpose() == purpose).forEach(d -> key(d, frame, share));
         }
 
         private void key(Dial d, int frame, double share) {
@@ -130,7 +130,7 @@ public enum ReadyCue {
         if (made.isEmpty()) {
             return Optional.empty();
         }
-        c.cues().stream().filter(q -> !ids.contains(q.id())).forEach(made::add);
-        return Optional.of(c.withCues(made));
+        c.library().cues().stream().filter(q -> !ids.contains(q.id())).forEach(made::add);
+        return Optional.of(c.withLibrary(library -> library.withCues(made)));
     }
 }

@@ -38,12 +38,12 @@ public final class DialSides {
      */
     private static Side sideOf(Character c, String part) {
         Side said = c.part(part).map(Part::side).orElse(Side.NONE);
-        if (said != Side.NONE || c.views().isEmpty()) {
+        if (said != Side.NONE || c.controls().views().isEmpty()) {
             return said;
         }
-        ViewSet set = c.views().get();
+        ViewSet set = c.controls().views().get();
         double rest = c.dial(set.dial()).map(Dial::rest).orElse(0.0);
-        return Optional.ofNullable(set.membership(c.parts()).get(part))
+        return Optional.ofNullable(set.membership(c.rig().parts()).get(part))
                 .flatMap(set::shown)
                 .filter(b -> !b.flipped() && (b.middle() - rest) != 0)
                 .map(b -> b.middle() > rest ? Side.RIGHT : Side.LEFT)
@@ -71,11 +71,12 @@ public final class DialSides {
         Dial d = c.dial(dial)
                 .filter(whole -> canSplit(c, whole))
                 .orElseThrow(() -> new IllegalArgumentException("dial '" + dial + "' does not pose two sides"));
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         int at = dials.indexOf(d);
         dials.set(at, half(c, d, Side.LEFT, d.id() + LEFT, d.name() + ", left"));
         dials.add(at + 1, half(c, d, Side.RIGHT, d.id() + RIGHT, d.name() + ", right"));
-        return renamed(c.withDials(dials, c.pads()), List.of(d.id()), List.of(d.id() + LEFT, d.id() + RIGHT));
+        return renamed(
+                c.withDials(dials, c.controls().pads()), List.of(d.id()), List.of(d.id() + LEFT, d.id() + RIGHT));
     }
 
     private static Dial half(Character c, Dial d, Side side, String id, String name) {
@@ -136,10 +137,10 @@ public final class DialSides {
                 .hangingOn(left.hangsOn())
                 .withLayers(Stream.concat(left.layers().stream(), right.layers().stream())
                         .toList());
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         dials.set(dials.indexOf(left), whole);
         dials.remove(right);
-        return renamed(c.withDials(dials, c.pads()), List.of(left.id(), right.id()), List.of(stem));
+        return renamed(c.withDials(dials, c.controls().pads()), List.of(left.id(), right.id()), List.of(stem));
     }
 
     private static Stop both(Stop a, Stop b) {
@@ -152,16 +153,16 @@ public final class DialSides {
 
     /** Looks and cues that name the old dials name the new ones instead; of two values the first stays. */
     private static Character renamed(Character c, List<String> old, List<String> now) {
-        List<Look> looks = c.looks().stream()
+        List<Look> looks = c.library().looks().stream()
                 .map(l -> new Look(l.id(), l.name(), l.collection(), renamed(l.dials(), old, now), l.drawings()))
                 .toList();
-        List<Cue> cues = c.cues().stream()
+        List<Cue> cues = c.library().cues().stream()
                 .map(q -> {
                     Map<String, List<Key>> tracks = renamed(q.tracks(), old, now);
                     return new Cue(q.id(), q.name(), tracks);
                 })
                 .toList();
-        return c.withLooks(looks).withCues(cues);
+        return c.withLibrary(library -> library.withLooks(looks)).withLibrary(library -> library.withCues(cues));
     }
 
     private static <T> Map<String, T> renamed(Map<String, T> by, List<String> old, List<String> now) {

@@ -40,7 +40,7 @@ public record ImportedSource(
     /** All the drawings of a character just read, which stand where the file has them. */
     public static ImportedSource of(String file, Character fresh) {
         List<ReadDrawing> all = new ArrayList<>();
-        for (String id : fresh.order()) {
+        for (String id : fresh.rig().order()) {
             Part p = fresh.part(id).orElseThrow();
             p.drawings()
                     .forEach(d -> all.add(new ReadDrawing(

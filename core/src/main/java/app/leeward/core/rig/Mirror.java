@@ -51,11 +51,11 @@ public final class Mirror {
 
     /** The part on the other side that stands for this one: linked to it, or of the same role. */
     public static Optional<Part> twinOf(Character c, Part part) {
-        Optional<Part> linked = c.linkOf(part.id()).flatMap(l -> c.part(l.otherThan(part.id())));
+        Optional<Part> linked = c.rig().linkOf(part.id()).flatMap(l -> c.part(l.otherThan(part.id())));
         if (linked.isPresent() || part.side() == Side.NONE) {
             return linked;
         }
-        List<Part> others = c.parts().stream()
+        List<Part> others = c.rig().parts().stream()
                 .filter(p -> p.role() == part.role() && p.side() == part.side().mirrored())
                 .toList();
         return part.role() == PartRole.OTHER
@@ -75,7 +75,7 @@ public final class Mirror {
                 to,
                 t -> relatedAs(
                         source,
-                        reflected(source, c.model().axis(), t).withAttachment(t.attachment()),
+                        reflected(source, c.sheet().model().axis(), t).withAttachment(t.attachment()),
                         other -> otherPart(c, other)));
     }
 
@@ -114,7 +114,7 @@ public final class Mirror {
     public static Character makeOtherSide(Character c, String part) {
         Map<String, String> twins = new LinkedHashMap<>();
         Character made = makeTwin(c, part, twins);
-        List<MirrorLink> links = new ArrayList<>(made.links());
+        List<MirrorLink> links = new ArrayList<>(made.rig().links());
         links.removeIf(l -> twins.containsKey(l.left())
                 || twins.containsKey(l.right())
                 || twins.containsValue(l.left())
@@ -123,7 +123,8 @@ public final class Mirror {
             boolean left = made.part(from).orElseThrow().side() == Side.LEFT;
             links.add(left ? new MirrorLink(from, to) : new MirrorLink(to, from));
         });
-        Character related = made.withLinks(links).withWindows(windows(made, twins));
+        Character related =
+                made.withRig(rig -> rig.withLinks(links)).withRig(rig -> rig.withWindows(windows(made, twins)));
         for (Map.Entry<String, String> e : twins.entrySet()) {
             Part source = made.part(e.getKey()).orElseThrow();
             related = related.withPart(
@@ -142,20 +143,21 @@ public final class Mirror {
         Character now;
         if (there.isPresent()) {
             twin = there.get().id();
-            now = c.withPart(twin, t -> reflected(source, c.model().axis(), t.withSide(side)));
+            now = c.withPart(twin, t -> reflected(source, c.sheet().model().axis(), t.withSide(side)));
         } else {
-            Set<String> taken = new HashSet<>(c.parts().stream().map(Part::id).toList());
+            Set<String> taken =
+                    new HashSet<>(c.rig().parts().stream().map(Part::id).toList());
             twin = Ids.unused(otherSide(source.name()), taken);
             Part as = source.with(p -> p.id(twin)
                     .name(otherSide(source.name()))
                     .side(side)
                     .parent(parent)
                     .runs(List.of()));
-            Part made = reflected(source, c.model().axis(), as);
-            now = c.withNewPart(made, c.order().indexOf(id) + 1);
+            Part made = reflected(source, c.sheet().model().axis(), as);
+            now = c.withNewPart(made, c.rig().order().indexOf(id) + 1);
         }
         twins.put(id, twin);
-        for (Part follower : c.childrenOf(id)) {
+        for (Part follower : c.rig().childrenOf(id)) {
             now = makeTwin(now, follower.id(), twins);
         }
         return now;
@@ -164,14 +166,14 @@ public final class Mirror {
     /** Whatever masks a part masks its twin, by the twin of the mask where there is one. */
     private static List<Window> windows(Character c, Map<String, String> twins) {
         Map<String, Set<String>> masked = new LinkedHashMap<>();
-        for (Window w : c.windows()) {
+        for (Window w : c.rig().windows()) {
             Set<String> own = masked.computeIfAbsent(w.by(), k -> new java.util.LinkedHashSet<>());
             own.addAll(w.masked());
             if (twins.containsValue(w.by())) {
                 own.removeIf(twins::containsValue);
             }
         }
-        for (Window w : c.windows()) {
+        for (Window w : c.rig().windows()) {
             for (String m : w.masked()) {
                 if (twins.containsKey(m)) {
                     String by = twins.getOrDefault(w.by(), w.by());
@@ -250,7 +252,7 @@ public final class Mirror {
         if (!other.equals(part) || !drawing.equals(r.drawing())) {
             return to.with(other, r.mirrored(drawing));
         }
-        return OppositePoints.of(path, c.model().axis())
+        return OppositePoints.of(path, c.sheet().model().axis())
                 .map(opposite -> to.with(
                         other,
                         new PointDeltas(
@@ -285,19 +287,21 @@ public final class Mirror {
     }
 
     private static Character mirrorDials(Character c, Map<String, String> twins) {
-        List<Dial> dials = c.dials().stream().map(d -> mirrorDial(d, twins)).toList();
-        return c.withDials(dials, c.pads()).withCorners(mirrorCorners(c, twins));
+        List<Dial> dials =
+                c.controls().dials().stream().map(d -> mirrorDial(d, twins)).toList();
+        return c.withDials(dials, c.controls().pads())
+                .withControls(controls -> controls.withCorrectives(mirrorCorners(c, twins)));
     }
 
     /** Corrections of one side become those of the other, where each dial stands opposite if it goes to both sides. */
     private static List<Corrective> mirrorCorners(Character c, Map<String, String> twins) {
         List<Corrective> out = new ArrayList<>();
-        for (Corrective k : c.corners()) {
+        for (Corrective k : c.controls().correctives()) {
             Map<String, Offset> own = new HashMap<>(k.offsets());
             own.keySet().removeAll(twins.values());
             add(out, k.withOffsets(own));
         }
-        for (Corrective k : c.corners()) {
+        for (Corrective k : c.controls().correctives()) {
             Map<String, Offset> other = new HashMap<>();
             twins.forEach((from, to) -> {
                 if (k.offsets().containsKey(from)) {
@@ -396,23 +400,24 @@ public final class Mirror {
 
     /** Everything reflected about the axis; ids, names of parts, sides, dials and who follows whom stay. */
     public static Character flip(Character c) {
-        double axis = c.model().axis();
-        List<Part> parts = c.parts().stream()
+        double axis = c.sheet().model().axis();
+        List<Part> parts = c.rig().parts().stream()
                 .map(p -> reflected(p, axis, p))
                 .map(p -> p.withDrawings(p.drawings().stream()
                         .map(d -> d.withName(screenTurned(c, p.id(), d)))
                         .toList()))
                 .toList();
-        List<Dial> dials = c.dials().stream()
+        List<Dial> dials = c.controls().dials().stream()
                 .map(d -> d.withStops(d.stops().stream().map(Mirror::reflected).toList()))
                 .toList();
-        return c.withParts(parts)
-                .withDials(dials, c.pads())
-                .withTurn(c.turn().map(t -> t.withBall(t.ball().moved(-1, 1, 2 * axis, 0))))
-                .withCorners(c.corners().stream()
+        return c.withRig(rig -> rig.withParts(parts))
+                .withDials(dials, c.controls().pads())
+                .withControls(controls -> controls.withTurn(
+                        c.controls().turn().map(t -> t.withBall(t.ball().moved(-1, 1, 2 * axis, 0)))))
+                .withControls(controls -> controls.withCorrectives(c.controls().correctives().stream()
                         .map(k -> k.withOffsets(mirrored(k.offsets())))
-                        .toList())
-                .withSource(c.source().map(r -> r.then(-1, 2 * axis, 1, 0)));
+                        .toList()))
+                .withOrigin(origin -> origin.withSource(c.origin().source().map(r -> r.then(-1, 2 * axis, 1, 0))));
     }
 
     /** The name a drawing had, but for the side of the screen it names. */

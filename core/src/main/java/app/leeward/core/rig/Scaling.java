@@ -21,27 +21,28 @@ public final class Scaling {
      */
     public static Character of(Character c, double scale, double dx, double dy, Canvas canvas) {
         Matrix m = new Matrix(scale, 0, 0, scale, dx, dy);
-        List<Part> parts = c.parts().stream().map(p -> part(p, m)).toList();
+        List<Part> parts = c.rig().parts().stream().map(p -> part(p, m)).toList();
         Model model = new Model(
-                scale * c.model().axis() + dx,
-                c.model().lines().stream()
+                scale * c.sheet().model().axis() + dx,
+                c.sheet().model().lines().stream()
                         .map(l -> new ModelLine(l.name(), scale * l.y() + dy))
                         .toList());
-        return c.withParts(parts)
-                .withTurn(c.turn().map(t -> t.withBall(t.ball().moved(scale, scale, dx, dy))))
-                .withCorners(c.corners().stream()
+        return c.withRig(rig -> rig.withParts(parts))
+                .withControls(controls -> controls.withTurn(
+                        c.controls().turn().map(t -> t.withBall(t.ball().moved(scale, scale, dx, dy)))))
+                .withControls(controls -> controls.withCorrectives(c.controls().correctives().stream()
                         .map(k -> k.withOffsets(scaled(k.offsets(), scale)))
-                        .toList())
+                        .toList()))
                 .withDials(
-                        c.dials().stream()
+                        c.controls().dials().stream()
                                 .map(d -> d.withStops(d.stops().stream()
                                         .map(s -> stop(s, scale))
                                         .toList()))
                                 .toList(),
-                        c.pads())
-                .withModel(model)
-                .withSource(c.source().map(r -> r.then(scale, dx, scale, dy)))
-                .withCanvas(canvas);
+                        c.controls().pads())
+                .withSheet(sheet -> sheet.withModel(model))
+                .withOrigin(origin -> origin.withSource(c.origin().source().map(r -> r.then(scale, dx, scale, dy))))
+                .withSheet(sheet -> sheet.withCanvas(canvas));
     }
 
     private static Part part(Part p, Matrix m) {

@@ -47,7 +47,7 @@ public final class StackingOrder {
         record Ranked(String id, int rank) {}
         List<Ranked> all = new ArrayList<>();
         int last = -1;
-        for (String id : c.order()) {
+        for (String id : c.rig().order()) {
             PartRole role = c.part(id).orElseThrow().role();
             last = rank.getOrDefault(role, last);
             all.add(new Ranked(id, last));

@@ -20,7 +20,7 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
     /** Every change of every stop, in the order of the stops, and of the parts as they lie from front to back. */
     public static List<StopChange> of(Character c, Dial dial) {
         List<StopChange> out = new ArrayList<>();
-        List<String> front = new ArrayList<>(c.order());
+        List<String> front = new ArrayList<>(c.rig().order());
         java.util.Collections.reverse(front);
         for (Stop stop : dial.stops()) {
             for (String part : front) {

@@ -26,9 +26,10 @@ public final class Playhead {
         this.evaluator = evaluator;
         this.shot = shot;
         this.trails = new DelayLine(evaluator);
-        boolean talks = evaluator.character().mouths().part().isPresent()
-                && !evaluator.character().mouths().drawn().isEmpty();
-        this.mouths = talks ? Optional.of(shot.mouths(evaluator.character().mouths())) : Optional.empty();
+        boolean talks = evaluator.character().voice().mouths().part().isPresent()
+                && !evaluator.character().voice().mouths().drawn().isEmpty();
+        this.mouths =
+                talks ? Optional.of(shot.mouths(evaluator.character().voice().mouths())) : Optional.empty();
     }
 
     /** The mouth track; empty for a character without a mouth set. */
@@ -65,7 +66,7 @@ public final class Playhead {
         if (mouths.isEmpty()) {
             return cued;
         }
-        String part = evaluator.character().mouths().part().orElseThrow();
+        String part = evaluator.character().voice().mouths().part().orElseThrow();
         Pose speaking = cued.saying(part, mouths.get().at(at));
         String pin = shot.pins().get(at);
         return pin == null ? speaking : speaking.withPins(Map.of(part, pin));
@@ -75,12 +76,14 @@ public final class Playhead {
     private Map<String, String> gesturesAt(int frame) {
         Map<String, String> picks = new HashMap<>();
         for (Gesture g : shot.gestures()) {
-            evaluator.character().runs().stream()
+            evaluator.character().rig().runs().stream()
                     .filter(r -> r.id().equals(g.run()))
                     .findFirst()
-                    .ifPresent(r -> g.at(frame, r)
-                            .ifPresent(drawing ->
-                                    evaluator.character().playedBy(r.id()).ifPresent(p -> picks.put(p.id(), drawing))));
+                    .ifPresent(r -> g.at(frame, r).ifPresent(drawing -> evaluator
+                            .character()
+                            .rig()
+                            .playedBy(r.id())
+                            .ifPresent(p -> picks.put(p.id(), drawing))));
         }
         return picks;
     }
@@ -91,13 +94,13 @@ public final class Playhead {
         double shut =
                 shot.blinks().stream().mapToDouble(b -> b.shut(frame)).max().orElse(0);
         if (shut > 0) {
-            evaluator.character().dials().stream()
+            evaluator.character().controls().dials().stream()
                     .filter(d -> d.purpose() == Purpose.BLINK)
                     .forEach(d -> adds.put(d.id(), shut * (d.to() - d.rest())));
         }
         for (CuePlacement d : shot.cues()) {
             evaluator.character().cue(d.cue()).ifPresent(q -> q.at(
-                            frame - d.frame(), evaluator.character().straightDials())
+                            frame - d.frame(), evaluator.character().controls().straightDials())
                     .forEach((dial, by) -> adds.merge(dial, by, Double::sum)));
         }
         return adds;

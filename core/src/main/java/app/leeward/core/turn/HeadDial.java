@@ -94,7 +94,7 @@ public enum HeadDial {
         Optional<Dial> made(Character c) {
             Map<String, Offset> left = new java.util.HashMap<>();
             Map<String, Offset> right = new java.util.HashMap<>();
-            for (Part p : c.parts()) {
+            for (Part p : c.rig().parts()) {
                 if (p.role() == PartRole.BACK_HAIR || p.role() == PartRole.SIDE_HAIR) {
                     left.put(p.id(), Offset.placed(0, 0, 0, 1, 1, -SWING, 1));
                     right.put(p.id(), Offset.placed(0, 0, 0, 1, 1, SWING, 1));
@@ -145,17 +145,17 @@ public enum HeadDial {
     /** The character with this dial, made anew where it stood; empty when the pieces for it are not there. */
     public Optional<Character> addTo(Character c) {
         if (this == NOD) {
-            return c.turn().isEmpty() ? Optional.empty() : Optional.of(NodMaker.addTo(c));
+            return c.controls().turn().isEmpty() ? Optional.empty() : Optional.of(NodMaker.addTo(c));
         }
         return made(c).map(dial -> {
-            List<Dial> dials = new ArrayList<>(c.dials());
+            List<Dial> dials = new ArrayList<>(c.controls().dials());
             int at = c.dial(dial.id()).map(dials::indexOf).orElse(-1);
             if (at < 0) {
                 dials.add(dial);
             } else {
                 dials.set(at, dial);
             }
-            return c.withDials(dials, c.pads());
+            return c.withDials(dials, c.controls().pads());
         });
     }
 }

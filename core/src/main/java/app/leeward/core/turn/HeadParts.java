@@ -21,7 +21,7 @@ final class HeadParts {
 
     private static Optional<Box> boundsOf(Character c, Part part) {
         if (part.role() == PartRole.EYE) {
-            Optional<Box> white = c.childrenOf(part.id()).stream()
+            Optional<Box> white = c.rig().childrenOf(part.id()).stream()
                     .filter(p -> p.role() == PartRole.WHITE)
                     .flatMap(p -> p.bounds().stream())
                     .findFirst();
@@ -31,7 +31,7 @@ final class HeadParts {
         }
         List<Box> boxes = new ArrayList<>();
         part.bounds().ifPresent(boxes::add);
-        c.childrenOf(part.id()).stream()
+        c.rig().childrenOf(part.id()).stream()
                 // what shows nothing at rest has no say in where its leader is
                 .filter(p -> p.drawings().isEmpty() || !p.shown().equals(Part.NOTHING))
                 .forEach(p -> boundsOf(c, p).ifPresent(boxes::add));

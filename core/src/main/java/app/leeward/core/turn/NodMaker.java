@@ -32,7 +32,7 @@ public final class NodMaker {
 
     /** The character with a nod beside its turn; unchanged while it has no turn made by a ball. */
     public static Character addTo(Character c) {
-        return c.turn().isEmpty() ? c : made(c, Map.of()).character();
+        return c.controls().turn().isEmpty() ? c : made(c, Map.of()).character();
     }
 
     /**
@@ -41,7 +41,7 @@ public final class NodMaker {
      * @param then fingerprints of what was made before
      */
     static TurnMaker.Made made(Character c, Map<String, Integer> then) {
-        TurnPlan plan = c.turn().orElseThrow();
+        TurnPlan plan = c.controls().turn().orElseThrow();
         Optional<Part> head = c.part(PartRole.HEAD);
         if (head.isEmpty()) {
             return new TurnMaker.Made(c, 0);
@@ -55,14 +55,14 @@ public final class NodMaker {
         Optional<Dial> there = c.dial(DIAL);
         ManualEditMerge hands = new ManualEditMerge(then);
         Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
-        List<Dial> dials = new ArrayList<>(c.dials());
+        List<Dial> dials = new ArrayList<>(c.controls().dials());
         if (there.isPresent()) {
             dials.set(dials.indexOf(there.get()), dial);
         } else {
             int turn = dials.indexOf(c.dial(TurnMaker.DIAL).orElse(null));
             dials.add(turn + 1, dial);
         }
-        List<Pad> pads = new ArrayList<>(c.pads());
+        List<Pad> pads = new ArrayList<>(c.controls().pads());
         if (pads.stream().noneMatch(p -> p.down().equals(DIAL))
                 && c.dial(TurnMaker.DIAL).isPresent()) {
             pads.add(new Pad("Head", TurnMaker.DIAL, DIAL));
@@ -70,12 +70,13 @@ public final class NodMaker {
         Map<String, Integer> made = new HashMap<>(plan.made());
         made.putAll(Fingerprints.of(fresh));
         TurnPlan noted = new TurnPlan(plan.ball(), made, true);
-        return new TurnMaker.Made(c.withDials(dials, pads).withTurn(noted), hands.kept());
+        return new TurnMaker.Made(
+                c.withDials(dials, pads).withControls(controls -> controls.withTurn(Optional.of(noted))), hands.kept());
     }
 
     private static Stop stop(Character c, Part head, TurnPlan plan, Ball ball, double share) {
         Map<String, Offset> offsets = new HashMap<>();
-        for (Part part : c.childrenOf(head.id())) {
+        for (Part part : c.rig().childrenOf(head.id())) {
             HeadParts.centreOf(c, part).ifPresent(at -> offsets.put(part.id(), offset(plan, ball, part, at, share)));
         }
         return new Stop(share * FULL, offsets);

@@ -36,7 +36,9 @@ public final class NosePieces {
     public static Optional<Character> of(Character c) {
         Optional<Part> face =
                 c.part(PartRole.FACE).filter(f -> f.drawing(f.shown()).isPresent());
-        if (c.views().isPresent() || face.isEmpty() || c.part(PartRole.NOSE).isEmpty()) {
+        if (c.controls().views().isPresent()
+                || face.isEmpty()
+                || c.part(PartRole.NOSE).isEmpty()) {
             return Optional.empty();
         }
         Character ready = NoseProfile.bothWays(c);
@@ -53,24 +55,25 @@ public final class NosePieces {
                 : front.get(0).id();
         Character now = ready.withPart(nose.id(), p -> p.withDrawings(front, shown));
         List<Drawing> profiles = List.of(left.get(), right.get());
-        int over = now.order().indexOf(face.get().id()) + 1;
+        int over = now.rig().order().indexOf(face.get().id()) + 1;
         List<Part> pieces = new ArrayList<>();
         pieces.add(piece(now, nose, " filling", only(profiles, NosePieces::filling)));
         now = now.withNewPart(pieces.get(0), over);
         pieces.add(piece(now, nose, " line past the edge", only(profiles, NosePieces::line)));
         now = now.withNewPart(pieces.get(1), over + 1);
         List<String> edge = List.of(face.get().id());
-        List<Dial> dials = now.dials().stream()
+        List<Dial> dials = now.controls().dials().stream()
                 .map(d -> d.id().equals(TurnMaker.DIAL) ? banded(d, nose, pieces) : d)
                 .toList();
+        List<Window> windows = within(now, face.get().id(), nose.id());
         return Optional.of(now.withPart(pieces.get(1).id(), p -> p.withPastEdges(edge))
-                .withWindows(within(now, face.get().id(), nose.id()))
-                .withDials(dials, now.pads()));
+                .withRig(rig -> rig.withWindows(windows))
+                .withDials(dials, now.controls().pads()));
     }
 
     /** The windows, with the nose seen through the face. */
     private static List<Window> within(Character c, String face, String nose) {
-        List<Window> windows = new ArrayList<>(c.windows());
+        List<Window> windows = new ArrayList<>(c.rig().windows());
         List<String> masked = new ArrayList<>(windows.stream()
                 .filter(w -> w.by().equals(face))
                 .flatMap(w -> w.masked().stream())
@@ -93,7 +96,7 @@ public final class NosePieces {
     }
 
     private static Part piece(Character c, Part nose, String name, List<Drawing> drawings) {
-        HashSet<String> taken = new HashSet<>(c.order());
+        HashSet<String> taken = new HashSet<>(c.rig().order());
         return new Part(
                 Ids.unused(nose.name() + name, taken),
                 nose.name() + name,

@@ -75,7 +75,7 @@ public final class TurnCheck {
     /** The head at these places; empty for a character without a turn. */
     public static List<Position> of(Character c, List<Double> at) {
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
-        Optional<BallSetting> ball = c.turn().map(t -> t.ball()).or(() -> TurnMaker.fitted(c));
+        Optional<BallSetting> ball = c.controls().turn().map(t -> t.ball()).or(() -> TurnMaker.fitted(c));
         if (dial.isEmpty() || ball.isEmpty()) {
             return List.of();
         }
@@ -104,7 +104,7 @@ public final class TurnCheck {
     private String says(double at, double bald) {
         boolean screenRight = at < dial.rest();
         String side = screenRight ? "right" : "left";
-        boolean piece = character.parts().stream().anyMatch(p -> p.role() == PartRole.EXTRA_HAIR);
+        boolean piece = character.rig().parts().stream().anyMatch(p -> p.role() == PartRole.EXTRA_HAIR);
         return String.format(
                 Locale.ROOT,
                 "At %.0f%s about %.0f square units of skull at the screen's %s have no hair on them. %s",
@@ -137,7 +137,7 @@ public final class TurnCheck {
     private boolean ofHead(String part) {
         return character
                 .part(PartRole.HEAD)
-                .filter(h -> !h.id().equals(part) && character.follows(part, h.id()))
+                .filter(h -> !h.id().equals(part) && character.rig().follows(part, h.id()))
                 .isPresent();
     }
 
@@ -191,7 +191,7 @@ public final class TurnCheck {
     private Geometry bald(Frame frame, double at) {
         Geometry area = cameRound((at - dial.rest()) / Math.max(dial.to() - dial.rest(), 1e-9) * yawAtFull);
         // a head without any hair, such as a gull's, is not bald on one side
-        boolean hairless = character.parts().stream().noneMatch(p -> HAIR.contains(p.role()));
+        boolean hairless = character.rig().parts().stream().noneMatch(p -> HAIR.contains(p.role()));
         if (area.isEmpty() || hairless) {
             return FACTORY.createPolygon();
         }

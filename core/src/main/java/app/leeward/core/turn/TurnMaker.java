@@ -79,11 +79,11 @@ public final class TurnMaker {
 
     /** The character with a turn dial, made by the ball it was made by before; unchanged when it has no head with a face on it. */
     public static Character addTo(Character c) {
-        if (c.views().isPresent()) {
+        if (c.controls().views().isPresent()) {
             // its views turn it
             return c;
         }
-        Optional<BallSetting> ball = c.turn().map(TurnPlan::ball).or(() -> fitted(c));
+        Optional<BallSetting> ball = c.controls().turn().map(TurnPlan::ball).or(() -> fitted(c));
         return ball.map(b -> make(c, b)).orElse(c);
     }
 
@@ -107,12 +107,12 @@ public final class TurnMaker {
         Character ready = NoseProfile.bothWays(c);
         Dial fresh = new TurnMaker(ready, head.get(), ball).dial();
         Optional<Dial> there = ready.dial(DIAL);
-        Optional<TurnPlan> plan = ready.turn();
+        Optional<TurnPlan> plan = ready.controls().turn();
         // one made before plans were kept was never shaped by hand: there was no way to
         ManualEditMerge hands = new ManualEditMerge(
                 plan.map(TurnPlan::made).or(() -> there.map(Fingerprints::of)).orElse(Map.of()));
         Dial dial = there.map(now -> hands.over(now, fresh)).orElse(fresh);
-        List<Dial> dials = new ArrayList<>(ready.dials());
+        List<Dial> dials = new ArrayList<>(ready.controls().dials());
         int place = there.map(dials::indexOf).orElse(0);
         if (there.isPresent()) {
             dials.set(place, dial);
@@ -120,7 +120,8 @@ public final class TurnMaker {
             dials.add(0, dial);
         }
         TurnPlan made = new TurnPlan(ball, Fingerprints.of(fresh), false);
-        Character turned = ready.withDials(dials, ready.pads()).withTurn(made);
+        Character turned = ready.withDials(dials, ready.controls().pads())
+                .withControls(controls -> controls.withTurn(Optional.of(made)));
         boolean nods = plan.filter(TurnPlan::nods).isPresent()
                 && turned.dial(NodMaker.DIAL).isPresent();
         Made nodded = nods ? NodMaker.made(turned, plan.get().made()) : new Made(turned, 0);
@@ -150,7 +151,7 @@ public final class TurnMaker {
     private Stop stop(double at) {
         Map<String, Offset> offsets = new HashMap<>();
         Map<String, List<PointDeltas>> reshapes = new HashMap<>();
-        for (Part part : character.childrenOf(head.id())) {
+        for (Part part : character.rig().childrenOf(head.id())) {
             centreOf(part).ifPresent(c -> offsets.put(part.id(), offset(part, c, at)));
             if (part.role() == PartRole.FACE) {
                 reshapes.put(part.id(), FaceTurn.reshapes(part, ball, at / full));
@@ -214,10 +215,10 @@ public final class TurnMaker {
 
     private List<Bands> bands() {
         List<Bands> all = new ArrayList<>();
-        for (Part part : character.childrenOf(head.id())) {
+        for (Part part : character.rig().childrenOf(head.id())) {
             if (part.role() == PartRole.NOSE) {
                 profileBands(part).ifPresent(all::add);
-                for (Part piece : character.childrenOf(part.id())) {
+                for (Part piece : character.rig().childrenOf(part.id())) {
                     NoseProfile.alwaysOn(piece, -full, 0, full).ifPresent(all::add);
                 }
             } else if (part.role() == PartRole.EXTRA_HAIR && !part.drawings().isEmpty()) {

@@ -57,7 +57,7 @@ public final class ViewCheck {
 
     /** Every edge from low to high; none without views. */
     public static List<Edge> of(Character c) {
-        Optional<ViewSet> views = c.views();
+        Optional<ViewSet> views = c.controls().views();
         if (views.isEmpty()) {
             return List.of();
         }
@@ -75,11 +75,12 @@ public final class ViewCheck {
 
     /** How far the main view's chin and the top of its head lie off the model's lines, in words; empty where they are on them. */
     public static Optional<String> offModel(Character c) {
-        Optional<ViewBand> band = c.views().flatMap(v -> v.shown(v.main().root()));
+        Optional<ViewBand> band =
+                c.controls().views().flatMap(v -> v.shown(v.main().root()));
         if (band.isEmpty()) {
             return Optional.empty();
         }
-        ViewSet set = c.views().orElseThrow();
+        ViewSet set = c.controls().views().orElseThrow();
         Pose pose = Pose.of(Map.of(set.dial(), band.get().middle()));
         ViewMarks marks = ViewMarks.of(c, new Evaluator(c), pose);
         String told = Stream.of(
@@ -93,7 +94,7 @@ public final class ViewCheck {
     }
 
     private static Optional<String> off(Character c, String what, Optional<Double> is, String line) {
-        return is.flatMap(y -> c.model().line(line).map(wanted -> y - wanted))
+        return is.flatMap(y -> c.sheet().model().line(line).map(wanted -> y - wanted))
                 .filter(by -> Math.abs(by) > STILL)
                 .map(by ->
                         String.format(Locale.ROOT, "%s lies %.1f %s", what, Math.abs(by), by > 0 ? "under" : "over"));

@@ -29,12 +29,13 @@ record ViewMarks(
 
     /** Of the view a character with views shows in a pose. */
     static ViewMarks of(Character c, Evaluator evaluator, Pose pose) {
-        ViewSet set = c.views().orElseThrow();
+        ViewSet set = c.controls().views().orElseThrow();
         String root = set.at(evaluator.setting(set.dial(), pose)).view();
-        Map<String, String> views = set.membership(c.parts());
+        Map<String, String> views = set.membership(c.rig().parts());
         Frame frame = evaluator.frame(pose);
-        List<Part> pieces =
-                c.parts().stream().filter(p -> root.equals(views.get(p.id()))).toList();
+        List<Part> pieces = c.rig().parts().stream()
+                .filter(p -> root.equals(views.get(p.id())))
+                .toList();
         Optional<Point> neck = neck(frame, pieces);
         Point hangs = evaluator.joints(pose).stream()
                 .filter(j -> j.part().equals(root))

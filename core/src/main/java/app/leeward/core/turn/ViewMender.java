@@ -32,7 +32,7 @@ public final class ViewMender {
     /** The main view stood to the model lines, then every other registered to it. */
     public static Character all(Character c) {
         Character now = stood(c).orElse(c);
-        for (HeadView view : c.views().map(ViewSet::views).orElse(List.of())) {
+        for (HeadView view : c.controls().views().map(ViewSet::views).orElse(List.of())) {
             now = registered(now, view.root()).orElse(now);
         }
         return now;
@@ -40,7 +40,7 @@ public final class ViewMender {
 
     /** Empty for one that no band shows, and for the main view where it stands on the model lines. */
     public static Optional<Character> registered(Character c, String root) {
-        Optional<ViewSet> views = c.views();
+        Optional<ViewSet> views = c.controls().views();
         if (views.isEmpty()) {
             return Optional.empty();
         }
@@ -62,7 +62,7 @@ public final class ViewMender {
 
     /** The main view between the lines of chin and top; empty where it is there already or there is nothing to go by. */
     private static Optional<Character> stood(Character c) {
-        ViewSet set = c.views().orElse(null);
+        ViewSet set = c.controls().views().orElse(null);
         ViewBand band = set == null ? null : set.shown(set.main().root()).orElse(null);
         Part part = set == null ? null : c.part(set.main().root()).orElse(null);
         if (band == null || part == null) {
@@ -70,8 +70,8 @@ public final class ViewMender {
         }
         Evaluator evaluator = new Evaluator(c);
         ViewMarks is = ViewMarks.of(c, evaluator, at(set, band));
-        Optional<Double> chin = is.chin().flatMap(y -> c.model().line(ModelLine.CHIN));
-        Optional<Double> top = is.top().flatMap(y -> c.model().line(ModelLine.TOP));
+        Optional<Double> chin = is.chin().flatMap(y -> c.sheet().model().line(ModelLine.CHIN));
+        Optional<Double> top = is.top().flatMap(y -> c.sheet().model().line(ModelLine.TOP));
         if (chin.isEmpty() && top.isEmpty()) {
             return Optional.empty();
         }
@@ -145,7 +145,7 @@ public final class ViewMender {
     }
 
     private static Point mirrored(Character c, Point p) {
-        return new Point(2 * c.model().axis() - p.x(), p.y());
+        return new Point(2 * c.sheet().model().axis() - p.x(), p.y());
     }
 
     private static Pose at(ViewSet set, ViewBand b) {

@@ -73,7 +73,7 @@ class DrawnStackTest {
         Character both = done(c, new MirrorSide("hand-left"));
         String right = both.part(PartRole.HAND, Side.RIGHT).orElseThrow().id();
         assertThat(Told.overs(both)).containsEntry(right + "/fist", "cap").containsEntry("hand-left/fist", "cap");
-        double axis = both.model().axis();
+        double axis = both.sheet().model().axis();
         Wrist twin = Told.wrists(both).get(right + "/fist");
         assertThat(twin.middle().x()).isEqualTo(2 * axis - w.middle().x());
         assertThat(twin.middle().y()).isEqualTo(w.middle().y());

@@ -45,9 +45,13 @@ class EditsTest {
                         .orElseThrow()
                         .shown())
                 .isEqualTo(Part.NOTHING);
-        assertThat(done(FACE, new ServeSound(Viseme.OO, "ah", "")).mouths().drawn())
+        assertThat(done(FACE, new ServeSound(Viseme.OO, "ah", ""))
+                        .voice()
+                        .mouths()
+                        .drawn())
                 .containsEntry(Viseme.OO, "ah");
         assertThat(done(FACE, new Pronounce("Sorrel", List.of(Phone.S, Phone.AO)))
+                        .voice()
                         .lexicon()
                         .of("SORREL"))
                 .contains(List.of(Phone.S, Phone.AO));

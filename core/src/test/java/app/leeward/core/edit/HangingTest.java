@@ -164,7 +164,7 @@ class HangingTest {
         Character c = rig(new Random(seed));
         Optional<String> to = parent < 0 ? Optional.empty() : Optional.of("p" + parent);
         Outcome outcome = Edits.apply(c, new Hang(List.of("p" + part), to));
-        if (to.isPresent() && c.follows(to.get(), "p" + part)) {
+        if (to.isPresent() && c.rig().follows(to.get(), "p" + part)) {
             assertThat(((Outcome.Refused) outcome).code()).isEqualTo("circle");
         } else {
             samePicture(c, ((Outcome.Done) outcome).character(), Pose.REST);
@@ -176,7 +176,7 @@ class HangingTest {
         Random r = new Random(seed);
         Character before = rig(r);
         Character c = before;
-        for (Dial d : before.dials()) {
+        for (Dial d : before.controls().dials()) {
             c = done(c, new HangDial(d.id(), Optional.of("p" + part)));
             assertThat(c.dial(d.id()).orElseThrow().hangingOn(Optional.empty())).isEqualTo(d);
         }
@@ -188,10 +188,10 @@ class HangingTest {
     @Test
     void aDialWhosePartGoesHangsWhereThePartHung() {
         Character c = Rigs.hung(Rigs.face());
-        String dial = c.dials().get(0).id();
-        Part leaf = c.parts().stream()
+        String dial = c.controls().dials().get(0).id();
+        Part leaf = c.rig().parts().stream()
                 .filter(p -> p.parent().isPresent()
-                        && c.parts().stream().noneMatch(o -> o.parent().equals(Optional.of(p.id()))))
+                        && c.rig().parts().stream().noneMatch(o -> o.parent().equals(Optional.of(p.id()))))
                 .findFirst()
                 .orElseThrow();
         Character hung = done(c, new HangDial(dial, Optional.of(leaf.id())));

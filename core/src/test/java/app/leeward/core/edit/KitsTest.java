@@ -38,7 +38,7 @@ class KitsTest {
     }
 
     private static String id(Character c, String name) {
-        return c.kits().stream()
+        return c.library().kits().stream()
                 .filter(k -> k.name().equals(name))
                 .findFirst()
                 .orElseThrow()
@@ -48,8 +48,8 @@ class KitsTest {
     @Test
     void aKitPutsOnAllItChoosesAndTakesOffWhatItChoosesNothingFor() {
         Character c = dressed();
-        assertThat(c.kits().stream().map(Kit::name)).containsExactly("Rain", "Indoors");
-        Kit indoors = c.kits().get(1);
+        assertThat(c.library().kits().stream().map(Kit::name)).containsExactly("Rain", "Indoors");
+        Kit indoors = c.library().kits().get(1);
         var frame = new Evaluator(c).frame(new Pose(Map.of(), indoors.choices(), Map.of(), Map.of()));
         assertThat(frame.of("torso").orElseThrow().drawing()).isEqualTo("jumper");
         assertThat(frame.of("cap")).isEmpty();
@@ -64,28 +64,30 @@ class KitsTest {
     void theSameNameInTheSameSetIsTheSameKit() {
         Character c = done(dressed(), new KeyKit(id(dressed(), "Rain"), "r"));
         Character again = done(c, new KeepKit("rain", "clothes", Map.of("torso", "coat")));
-        assertThat(again.kits()).hasSize(2);
-        assertThat(again.kits().get(0).choices()).isEqualTo(Map.of("torso", "coat"));
-        assertThat(again.kits().get(0).key()).isEqualTo("r");
-        assertThat(done(c, new KeepKit("Rain", "Hats", RAIN)).kits()).hasSize(3);
+        assertThat(again.library().kits()).hasSize(2);
+        assertThat(again.library().kits().get(0).choices()).isEqualTo(Map.of("torso", "coat"));
+        assertThat(again.library().kits().get(0).key()).isEqualTo("r");
+        assertThat(done(c, new KeepKit("Rain", "Hats", RAIN)).library().kits()).hasSize(3);
         assertThat(refused(c, new NameKit(id(c, "Rain"), "Indoors", "Clothes"))).isEqualTo("kit-taken");
         Character named = done(c, new NameKit(id(c, "Rain"), "Storm", "Clothes"));
-        assertThat(named.kits().get(0).name()).isEqualTo("Storm");
-        assertThat(named.kits().get(0).id()).isEqualTo(c.kits().get(0).id());
+        assertThat(named.library().kits().get(0).name()).isEqualTo("Storm");
+        assertThat(named.library().kits().get(0).id())
+                .isEqualTo(c.library().kits().get(0).id());
     }
 
     @Test
     void whatIsTakenAwayLeavesItsKitsAndAnEmptyKitGoes() {
         Character c = done(dressed(), new KeepKit("Hat", "", Map.of("cap", "rain-hat")));
         Character left = done(c, new DropDrawing("cap", "rain-hat"));
-        assertThat(left.kits().stream().map(Kit::name)).containsExactly("Rain", "Indoors");
-        assertThat(left.kits().get(0).choices()).isEqualTo(Map.of("torso", "coat"));
+        assertThat(left.library().kits().stream().map(Kit::name)).containsExactly("Rain", "Indoors");
+        assertThat(left.library().kits().get(0).choices()).isEqualTo(Map.of("torso", "coat"));
         Character without = done(c, new Discard(List.of("cap")));
-        assertThat(without.kits().stream().map(Kit::choices))
+        assertThat(without.library().kits().stream().map(Kit::choices))
                 .containsExactly(Map.of("torso", "coat"), Map.of("torso", "jumper"));
-        assertThat(done(c, new DropKit(id(c, "Hat"))).kits())
-                .isEqualTo(dressed().kits());
-        assertThat(done(c, new DropKit(id(c, "Hat"))).parts()).isEqualTo(c.parts());
+        assertThat(done(c, new DropKit(id(c, "Hat"))).library().kits())
+                .isEqualTo(dressed().library().kits());
+        assertThat(done(c, new DropKit(id(c, "Hat"))).rig().parts())
+                .isEqualTo(c.rig().parts());
     }
 
     @Test
@@ -105,16 +107,20 @@ class KitsTest {
         Character c = done(dressed(), new SetKey("cap", "wool-cap", "c"));
         c = done(c, new KeyKit(id(c, "Rain"), "r"));
         Character kit = done(c, new KeyKit(id(c, "Indoors"), "c"));
-        assertThat(kit.keys()).as("the drawing gave its key up").isEmpty();
-        assertThat(kit.kits().stream().map(Kit::key)).containsExactly("r", "c");
+        assertThat(kit.library().keys()).as("the drawing gave its key up").isEmpty();
+        assertThat(kit.library().kits().stream().map(Kit::key)).containsExactly("r", "c");
         Character other = done(kit, new KeyKit(id(c, "Rain"), "c"));
-        assertThat(other.kits().stream().map(Kit::key)).containsExactly("c", "");
+        assertThat(other.library().kits().stream().map(Kit::key)).containsExactly("c", "");
         Character drawing = done(other, new SetKey("torso", "coat", "c"));
-        assertThat(drawing.kits().stream().map(Kit::key)).containsExactly("", "");
-        assertThat(drawing.keys()).hasSize(1);
-        assertThat(done(other, new KeyKit(id(c, "Rain"), "")).kits().get(0).key())
+        assertThat(drawing.library().kits().stream().map(Kit::key)).containsExactly("", "");
+        assertThat(drawing.library().keys()).hasSize(1);
+        assertThat(done(other, new KeyKit(id(c, "Rain"), ""))
+                        .library()
+                        .kits()
+                        .get(0)
+                        .key())
                 .isEmpty();
-        assertThat(done(c, new KeyKit(id(c, "Rain"), "")).keys())
+        assertThat(done(c, new KeyKit(id(c, "Rain"), "")).library().keys())
                 .as("no key takes none from others")
                 .hasSize(1);
     }

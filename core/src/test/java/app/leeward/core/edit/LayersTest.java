@@ -51,7 +51,9 @@ class LayersTest {
         assertThat(dial.edges()).contains(45.0);
         assertThat(order(c, 44.9)).isEqualTo(order(FACE, 44.9));
         assertThat(order(c, 45)).isEqualTo(turned);
-        assertThat(c.order()).as("the stacking order itself").isEqualTo(FACE.order());
+        assertThat(c.rig().order())
+                .as("the stacking order itself")
+                .isEqualTo(FACE.rig().order());
     }
 
     @Seeded(tries = 60)
@@ -71,7 +73,8 @@ class LayersTest {
     void severalPartsKeepTheirOrderAndOneGoesBehindEverything() {
         Character c = done(FACE, stack("nose", "ear-left", "brow-left"));
         List<String> turned = order(c, 60);
-        boolean earFirst = FACE.order().indexOf("ear-left") < FACE.order().indexOf("brow-left");
+        boolean earFirst =
+                FACE.rig().order().indexOf("ear-left") < FACE.rig().order().indexOf("brow-left");
         int nose = turned.indexOf("nose");
         assertThat(turned.subList(nose + 1, nose + 3))
                 .isEqualTo(earFirst ? List.of("ear-left", "brow-left") : List.of("brow-left", "ear-left"));
@@ -147,7 +150,7 @@ class LayersTest {
                         .orElseThrow()
                         .layers())
                 .isEmpty();
-        Character again = done(c, new MakeTurn(c.turn().map(t -> t.ball())));
+        Character again = done(c, new MakeTurn(c.controls().turn().map(t -> t.ball())));
         assertThat(order(again, 60)).isEqualTo(order(c, 60));
     }
 }

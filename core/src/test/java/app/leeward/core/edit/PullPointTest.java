@@ -111,7 +111,7 @@ class PullPointTest {
         Character c = done(done(FACE, pull(1, 3, 12, -7)), pull(1, 2, 3, 9));
         c = done(c, new MirrorStop("puff", 1));
         Path right = shown(c, 1);
-        Path left = shown(c, -1).transform(Matrix.mirror(FACE.model().axis()));
+        Path left = shown(c, -1).transform(Matrix.mirror(FACE.sheet().model().axis()));
         assertThat(Regions.of(right).symDifference(Regions.of(left)).getArea()).isLessThan(0.5);
         assertThat(Regions.of(right).symDifference(Regions.of(drawn(c))).getArea())
                 .isGreaterThan(50);

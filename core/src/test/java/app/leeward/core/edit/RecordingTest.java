@@ -145,7 +145,7 @@ class RecordingTest {
         c = done(c, new MirrorStop("sneer", 10));
         Matrix left = at(c, 10).of("brow-left").orElseThrow().matrix();
         Matrix right = at(c, -10).of("brow-right").orElseThrow().matrix();
-        Matrix axis = Matrix.mirror(c.model().axis());
+        Matrix axis = Matrix.mirror(c.sheet().model().axis());
         Matrix reflected = axis.times(left).times(axis);
         assertThat(right.e()).isCloseTo(reflected.e(), within(1e-9));
         assertThat(right.f()).isCloseTo(reflected.f(), within(1e-9));
@@ -179,8 +179,9 @@ class RecordingTest {
         assertThat(refused(copied, new MoveStop("sneer", 10, 0))).contains("rest keeps its own");
         assertThat(refused(copied, new MoveStop("sneer", 10, 11))).contains("goes from -10 to 10");
         assertThat(done(done(copied, new DropStop("sneer", 10)), new DropStop("sneer", 5))
+                        .controls()
                         .dials())
-                .isEqualTo(DIALLED.dials());
+                .isEqualTo(DIALLED.controls().dials());
     }
 
     @ParameterizedTest

@@ -43,11 +43,13 @@ class RefusalsTest {
 
     private static Character bare() {
         Character c = FACE;
-        List<String> others = c.parts().stream()
+        List<String> others = c.rig().parts().stream()
                 .map(p -> p.id())
                 .filter(id -> !id.equals("torso"))
                 .toList();
-        return done(c, new Discard(others)).withDials(List.of(), List.of()).withTurn(Optional.empty());
+        return done(c, new Discard(others))
+                .withDials(List.of(), List.of())
+                .withControls(controls -> controls.withTurn(Optional.empty()));
     }
 
     private static Layer view(String name, double by) {
@@ -72,7 +74,7 @@ class RefusalsTest {
 
     private static Character oneMouth() {
         Character c = FACE;
-        List<Viseme> served = new ArrayList<>(c.mouths().drawn().keySet());
+        List<Viseme> served = new ArrayList<>(c.voice().mouths().drawn().keySet());
         for (Viseme v : served.subList(1, served.size())) {
             c = done(c, new ServeSound(v, "", ""));
         }
@@ -99,16 +101,16 @@ class RefusalsTest {
         Nudge nudge = new Nudge("nose", 1, 0);
         Character own = done(done(FACE, new NewDial("One", 0, 1, 0, "")), new NewDial("Two", 0, 1, 0, ""));
         Character following = done(own, new FollowDial("two", new Driver("one", 0, 1, 0)));
-        List<ModelLine> lines = FACE.model().lines().stream()
+        List<ModelLine> lines = FACE.sheet().model().lines().stream()
                 .sorted(Comparator.comparingDouble(ModelLine::y))
                 .toList();
         String crown = lines.get(0).name();
         String ground = lines.get(lines.size() - 1).name();
         Character made = mouth("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z");
         made = done(made, new MakeMouths("", null, null, true, null));
-        String ah = made.mouths().serve(Viseme.AH).orElseThrow().drawing();
-        String rest = made.mouths().serve(Viseme.REST).orElseThrow().drawing();
-        String lips = made.mouths().part().orElseThrow();
+        String ah = made.voice().mouths().serve(Viseme.AH).orElseThrow().drawing();
+        String rest = made.voice().mouths().serve(Viseme.REST).orElseThrow().drawing();
+        String lips = made.voice().mouths().part().orElseThrow();
         Character unlike = done(made, new AddPoint(lips, ah, 0, 1, 0.5));
         MakeMouths make = new MakeMouths("", null, null, true, null);
         StringBuilder many = new StringBuilder("M450 540");
@@ -117,7 +119,7 @@ class RefusalsTest {
         }
         many.append("L500 560 Z");
         Character turned = FACE.withPart("nose", p -> p.withRest(new Placement(0, 0, 30, 1, 1, 0, 1)));
-        String colour = FACE.palette().get(0).colour();
+        String colour = FACE.sheet().palette().get(0).colour();
         return Stream.of(
                 of(RefusalCode.LAST_MOUTH, oneMouth(), new ServeSound(lastServed(), "", "")),
                 of(RefusalCode.LID_HEIGHT, FACE, new RestLids(2, 0)),
@@ -151,7 +153,8 @@ class RefusalsTest {
                 of(
                         RefusalCode.VIEW_MAIN,
                         HEADS,
-                        new RegisterViews(HEADS.views().orElseThrow().main().root())),
+                        new RegisterViews(
+                                HEADS.controls().views().orElseThrow().main().root())),
                 of(RefusalCode.VIEWS_REGISTERED, done(HEADS, new RegisterViews("")), new RegisterViews("")),
                 of(RefusalCode.NOT_POSED, FACE, new Record("turn", 60, new Rename("Other"))),
                 of(RefusalCode.NOT_POSED, FACE, new RecordCorner("turn", 60, "gaze-across", 1, new Rename("Other"))),
@@ -169,8 +172,11 @@ class RefusalsTest {
                 of(RefusalCode.NO_DIALS, BARE, new MakeCues()),
                 of(RefusalCode.VIEWS_FEW, FACE, new MakeViews()),
                 of(RefusalCode.ORDER, FACE, new Stack(List.of("nose"), Optional.of("nose"))),
-                of(RefusalCode.SCALE, FACE, new Fit(1e-5, 0, 0, FACE.canvas())),
-                of(RefusalCode.SCALE, FACE, new Fit(Double.NaN, 0, 0, FACE.canvas())),
+                of(RefusalCode.SCALE, FACE, new Fit(1e-5, 0, 0, FACE.sheet().canvas())),
+                of(
+                        RefusalCode.SCALE,
+                        FACE,
+                        new Fit(Double.NaN, 0, 0, FACE.sheet().canvas())),
                 of(RefusalCode.NO_CUE, FACE, new DropCue("gone")),
                 of(RefusalCode.NO_HALF, FACE, new JoinDials(List.of("turn"))),
                 of(RefusalCode.NO_LINE, FACE, new StandBetween("nose", "nowhere", ground)),
@@ -185,7 +191,7 @@ class RefusalsTest {
     }
 
     private static Viseme lastServed() {
-        return oneMouth().mouths().drawn().keySet().iterator().next();
+        return oneMouth().voice().mouths().drawn().keySet().iterator().next();
     }
 
     private static String drawing(String part) {

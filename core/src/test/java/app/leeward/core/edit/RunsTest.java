@@ -51,13 +51,17 @@ class RunsTest {
     @Test
     void keptReplacedKeyedAndTakenAway() {
         Character c = done(MAN, new KeepRun("hand-left", "Wave", List.of("a", "b"), List.of(2, 2), Way.LOOP));
-        String id = c.runs().get(0).id();
+        String id = c.rig().runs().get(0).id();
         c = done(c, new KeyRun(id, "v"));
         Character again = done(c, new KeepRun("hand-left", "wave", List.of("c"), List.of(5), Way.ONCE));
-        assertThat(again.runs()).hasSize(1);
-        assertThat(again.runs().get(0).steps()).containsExactly(new RunStep("c", 5));
-        assertThat(again.runs().get(0).key()).isEqualTo("v");
-        assertThat(done(c, new SetKey("hand-left", "a", "v")).runs().get(0).key())
+        assertThat(again.rig().runs()).hasSize(1);
+        assertThat(again.rig().runs().get(0).steps()).containsExactly(new RunStep("c", 5));
+        assertThat(again.rig().runs().get(0).key()).isEqualTo("v");
+        assertThat(done(c, new SetKey("hand-left", "a", "v"))
+                        .rig()
+                        .runs()
+                        .get(0)
+                        .key())
                 .isEmpty();
         assertThat(done(c, new DropRun(id))).isEqualTo(MAN);
     }
@@ -67,9 +71,9 @@ class RunsTest {
         Character c = done(MAN, new KeepRun("hand-left", "Wave", List.of("a", "b"), List.of(2, 3), Way.LOOP));
         c = done(c, new KeepRun("hand-left", "Only b", List.of("b"), List.of(2), Way.LOOP));
         Character left = done(c, new DropDrawing("hand-left", "b"));
-        assertThat(left.runs()).hasSize(1);
-        assertThat(left.runs().get(0).steps()).containsExactly(new RunStep("a", 2));
-        assertThat(done(c, new Discard(List.of("hand-left"))).runs()).isEmpty();
+        assertThat(left.rig().runs()).hasSize(1);
+        assertThat(left.rig().runs().get(0).steps()).containsExactly(new RunStep("a", 2));
+        assertThat(done(c, new Discard(List.of("hand-left"))).rig().runs()).isEmpty();
     }
 
     @Test

@@ -30,7 +30,9 @@ class SetsTest {
         Character c = done(FACE, new NameDrawing("mouth", "ah", "  wide open "));
         assertThat(names(c)).containsExactly("rest", "m b p", "wide open");
         assertThat(c.part("mouth").orElseThrow().drawing("ah")).isPresent();
-        assertThat(c.mouths()).as("it serves the same sounds").isEqualTo(FACE.mouths());
+        assertThat(c.voice().mouths())
+                .as("it serves the same sounds")
+                .isEqualTo(FACE.voice().mouths());
         assertThat(refused(c, new NameDrawing("mouth", "ah", " "))).isEqualTo("no-name");
         assertThat(refused(c, new NameDrawing("mouth", "ah", "REST"))).isEqualTo("name-taken");
         assertThat(refused(c, new NameDrawing("mouth", "gone", "x"))).isEqualTo("no-drawing");

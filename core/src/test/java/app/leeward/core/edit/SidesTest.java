@@ -35,7 +35,8 @@ class SidesTest {
     }
 
     private static Part part(Character c, String id) {
-        return c.part(id).orElseThrow(() -> new AssertionError(id + " in " + c.order()));
+        return c.part(id)
+                .orElseThrow(() -> new AssertionError(id + " in " + c.rig().order()));
     }
 
     private static void reflected(Box a, Box b) {
@@ -59,8 +60,8 @@ class SidesTest {
                         .filter(id -> FACE.part(id).isPresent())
                         .toList()));
         Character both = done(oneEyed, new MirrorSide("eye-left"));
-        assertThat(both.parts()).hasSameSizeAs(FACE.parts());
-        for (Part left : FACE.parts().stream()
+        assertThat(both.rig().parts()).hasSameSizeAs(FACE.rig().parts());
+        for (Part left : FACE.rig().parts().stream()
                 .filter(p -> p.side() == Side.LEFT && p.role().words().contains("eye"))
                 .toList()) {
             Part right = Mirror.twinOf(both, left).orElseThrow();
@@ -68,12 +69,12 @@ class SidesTest {
             left.bounds().ifPresent(b -> reflected(b, right.bounds().orElseThrow()));
             assertThat(right.pivot().x()).isEqualTo(1000 - left.pivot().x());
         }
-        String white = both.parts().stream()
+        String white = both.rig().parts().stream()
                 .filter(p -> p.side() == Side.RIGHT && p.name().contains("white"))
                 .findFirst()
                 .orElseThrow()
                 .id();
-        Window window = both.windows().stream()
+        Window window = both.rig().windows().stream()
                 .filter(w -> w.by().equals(white))
                 .findFirst()
                 .orElseThrow();
@@ -99,9 +100,9 @@ class SidesTest {
         Part is = part(twice, "brow-left");
         assertThat(is.bounds()).isEqualTo(was.bounds());
         assertThat(is.pivot()).isEqualTo(was.pivot());
-        assertThat(twice.links()).containsExactly(new MirrorLink("brow-left", "brow-right"));
+        assertThat(twice.rig().links()).containsExactly(new MirrorLink("brow-left", "brow-right"));
         Character flipped = Mirror.flip(Mirror.flip(FACE));
-        for (Part p : FACE.parts()) {
+        for (Part p : FACE.rig().parts()) {
             assertThat(part(flipped, p.id()).pivot().distance(p.pivot())).isLessThan(1e-9);
         }
     }
@@ -142,11 +143,13 @@ class SidesTest {
     @Test
     void orderIsDraggedOrSetByRole() {
         Character front = done(FACE, new Stack(List.of("nose"), java.util.Optional.of("ear-right")));
-        assertThat(front.order().indexOf("nose")).isEqualTo(front.order().indexOf("ear-right") + 1);
+        assertThat(front.rig().order().indexOf("nose"))
+                .isEqualTo(front.rig().order().indexOf("ear-right") + 1);
         assertThat(done(FACE, new Stack(List.of("nose"), java.util.Optional.empty()))
+                        .rig()
                         .order())
                 .startsWith("nose");
-        List<String> byRole = done(front, new StackByRole()).order();
+        List<String> byRole = done(front, new StackByRole()).rig().order();
         assertThat(byRole.indexOf("back-hair")).isLessThan(byRole.indexOf("torso"));
         assertThat(byRole.indexOf("upper-lid-left")).isGreaterThan(byRole.indexOf("pupil-left"));
         assertThat(byRole.indexOf("brow-left")).isGreaterThan(byRole.indexOf("face-skin"));
@@ -155,10 +158,10 @@ class SidesTest {
     @Test
     void windowsAreOpenedAndClosedButNeverInACircle() {
         Character masked = done(FACE, new Mask("face-skin", "brow-left", true));
-        assertThat(masked.windows())
+        assertThat(masked.rig().windows())
                 .anyMatch(w -> w.by().equals("face-skin") && w.masked().contains("brow-left"));
         Character open = done(masked, new Mask("face-skin", "brow-left", false));
-        assertThat(open.windows()).noneMatch(w -> w.masked().contains("brow-left"));
+        assertThat(open.rig().windows()).noneMatch(w -> w.masked().contains("brow-left"));
         assertThat(((Outcome.Refused) Edits.apply(masked, new Mask("brow-left", "face-skin", true))).code())
                 .isEqualTo("circle");
         assertThat(((Outcome.Refused) Edits.apply(FACE, new Mask("nose", "nose", true))).code())
@@ -170,7 +173,8 @@ class SidesTest {
         Drawing front = Rigs.drawing("front", Rigs.box(10, 20, 20, 30));
         Drawing profile = Rigs.drawing("profile", Rigs.box(60, 5, 30, 90));
         Character c = Rigs.character(List.of(Rigs.part("head", null, new Point(0, 0), front, profile)), List.of())
-                .withModel(new Model(50, List.of(new ModelLine("top of head", 10), new ModelLine("chin", 55))));
+                .withSheet(sheet -> sheet.withModel(
+                        new Model(50, List.of(new ModelLine("top of head", 10), new ModelLine("chin", 55)))));
         Character lower = c.withPart("head", p -> p.withRest(new Placement(0, 5, 0, 2, 2, 0, 1)));
         for (Character each : List.of(c, lower)) {
             Character stood = done(each, new StandBetween("head", "top of head", "chin"));

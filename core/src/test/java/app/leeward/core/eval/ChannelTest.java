@@ -64,7 +64,8 @@ class ChannelTest {
         Dial eased = dial("one", 8, 0.5);
         eased = eased.withStops(List.of(eased.stops().get(0).withEase(Ease.SMOOTH)));
         Character c = Rigs.character(List.of(PART), List.of(), eased, dial("two", 0, 1))
-                .withCorners(List.of(new Corrective("one", 10, "two", 10, Map.of("p", Offset.NONE.with(LEAN, 6)))));
+                .withControls(controls -> controls.withCorrectives(
+                        List.of(new Corrective("one", 10, "two", 10, Map.of("p", Offset.NONE.with(LEAN, 6))))));
         assertThat(why(c, Pose.of(Map.of("one", 10.0, "two", 5.0)), LEAN).amount())
                 .isCloseTo(8 + 3, within(1e-12));
         assertThat(why(c, Pose.of(Map.of("one", 4.0)), LEAN).amount()).isBetween(0.0, 8.0);
@@ -75,9 +76,9 @@ class ChannelTest {
     void twoCorrectionsOfOneDialAreToldApart() {
         Character c = Rigs.character(
                         List.of(PART), List.of(), dial("one", 0, 1), dial("two", 0, 1), dial("three", 0, 1))
-                .withCorners(List.of(
+                .withControls(controls -> controls.withCorrectives(List.of(
                         new Corrective("one", 10, "two", 10, Map.of("p", Offset.NONE.with(LEAN, 6))),
-                        new Corrective("one", 10, "three", 10, Map.of("p", Offset.NONE.with(LEAN, 2)))));
+                        new Corrective("one", 10, "three", 10, Map.of("p", Offset.NONE.with(LEAN, 2))))));
         assertThat(why(c, Pose.of(Map.of("one", 10.0, "two", 10.0, "three", 10.0)), LEAN)
                         .heard())
                 .extracting(Contribution::says)

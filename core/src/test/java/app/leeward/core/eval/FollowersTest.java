@@ -182,7 +182,7 @@ class FollowersTest {
     void correctionsAddUpAreExplainedAndTakenBack() {
         Character c = done(PLAIN, new RecordCorner("turn", 10, "chin", 10, new Nudge("body", 6, 0)));
         c = done(c, new RecordCorner("chin", 10, "turn", 10, new Nudge("body", 1, 0)));
-        assertThat(c.corners())
+        assertThat(c.controls().correctives())
                 .singleElement()
                 .satisfies(k -> assertThat(k.offsets().get("body").x()).isEqualTo(7));
         Pose corner = Pose.of(Map.of("turn", 10.0, "chin", 10.0));
@@ -201,7 +201,7 @@ class FollowersTest {
     @Test
     void ofTwoDialsTakenAwayTheCorrectionsGoToo() {
         Character c = done(PLAIN, new RecordCorner("turn", 10, "chin", 10, new Nudge("body", 6, 0)));
-        assertThat(done(c, new DropDial("chin")).corners()).isEmpty();
+        assertThat(done(c, new DropDial("chin")).controls().correctives()).isEmpty();
     }
 
     /**
@@ -231,7 +231,8 @@ class FollowersTest {
                 List.of(),
                 List.of(new Bands("hand", List.of(new Band(0.5, 1, "dial")))));
         Character c = Rigs.character(List.of(hand), List.of(), d)
-                .withLooks(List.of(new Look("l", "L", "", Map.of(), Map.of("hand", "look"))));
+                .withLibrary(library ->
+                        library.withLooks(List.of(new Look("l", "L", "", Map.of(), Map.of("hand", "look")))));
         Evaluator e = new Evaluator(c);
         List<String> order = List.of("pin", "look", "speech", "dial", "pick", "default");
         for (int i = 0; i < order.size(); i++) {

@@ -80,9 +80,9 @@ final class RandomRig {
                 new ViewBand(4, 10, "side", false));
         List<HeadView> views = List.of(
                 new HeadView("front", "Front", MouthChart.EMPTY), new HeadView("side", "Side", MouthChart.EMPTY));
-        return c.withCorners(corners)
-                .withLooks(looks)
-                .withViews(Optional.of(new ViewSet("turn", views, bands)))
+        return c.withControls(controls -> controls.withCorrectives(corners))
+                .withLibrary(library -> library.withLooks(looks))
+                .withControls(controls -> controls.withViews(Optional.of(new ViewSet("turn", views, bands))))
                 .withPart(ids.get(4), p -> p.withDrawing(drawing(), d -> d.withOver(Optional.of(ids.get(0)))));
     }
 
@@ -168,13 +168,13 @@ final class RandomRig {
     /** A pose that goes beyond what dials allow, too. */
     Pose pose(Character c) {
         Map<String, Double> dials = new HashMap<>();
-        for (Dial d : c.dials()) {
+        for (Dial d : c.controls().dials()) {
             if (r.nextInt(4) > 0) {
                 dials.put(d.id(), d.from() + (1.4 * r.nextDouble() - 0.2) * (d.to() - d.from()));
             }
         }
         Map<String, Double> looks = new HashMap<>();
-        c.looks().forEach(l -> {
+        c.library().looks().forEach(l -> {
             if (r.nextBoolean()) {
                 looks.put(l.id(), r.nextInt(5) / 4.0);
             }

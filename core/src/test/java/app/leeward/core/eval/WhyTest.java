@@ -24,7 +24,7 @@ class WhyTest {
         Character c = rig.character();
         Evaluator evaluator = new Evaluator(c);
         Pose pose = rig.pose(c);
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             for (Reason r : evaluator.why(p.id(), pose)) {
                 Channel channel = channel(r.channel()).orElse(null);
                 if (channel != null) {
@@ -49,7 +49,7 @@ class WhyTest {
         Pose pose = rig.pose(c);
         Frame frame = evaluator.frame(pose);
         Map<String, Double> opacity = new HashMap<>();
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             List<Reason> why = evaluator.why(p.id(), pose);
             double own = Math.max(0, Math.min(1, amount(why, Channel.OPACITY)));
             opacity.put(p.id(), own * p.parent().map(opacity::get).orElse(1.0));

@@ -120,7 +120,7 @@ class EyeCheckTest {
                 .e();
         double wanted = radius(24, 6);
         assertThat(right).as("full throw").isCloseTo(wanted, within(0.02 * wanted));
-        for (Point p : c.pads().get(0).field()) {
+        for (Point p : c.controls().pads().get(0).field()) {
             assertThat(Math.hypot(p.x(), p.y()) * right).isCloseTo(wanted, within(0.015 * wanted));
         }
     }
@@ -231,7 +231,7 @@ class EyeCheckTest {
     @Test
     void theFieldShrinksWithTheWindow() {
         Character narrow = redrawn(FACE, "eye-white-left", p -> p.transform(new Matrix(1, 0, 0, 0.6, 0, 196)));
-        double open = size(FACE.pads().get(0).field());
+        double open = size(FACE.controls().pads().get(0).field());
         assertThat(size(GazeField.of(narrow, Pose.REST))).isLessThan(0.8 * open);
         assertThat(GazeField.of(Rigs.hung(Rigs.group("", Rigs.layer("face", Rigs.ellipse(0, 0, 9, 9)))), Pose.REST))
                 .isEmpty();
@@ -249,13 +249,17 @@ class EyeCheckTest {
 
     @Test
     void theFieldIsMeasuredAnewWhenAnEyeChangesAndOnlyThen() {
-        List<Point> before = FACE.pads().get(0).field();
-        assertThat(done(FACE, new Nudge("nose", 5, 0)).pads().get(0).field()).isSameAs(before);
+        List<Point> before = FACE.controls().pads().get(0).field();
+        assertThat(done(FACE, new Nudge("nose", 5, 0)).controls().pads().get(0).field())
+                .isSameAs(before);
         Character moved = done(FACE, new Nudge("eye-white-left", 6, 0));
-        assertThat(moved.pads().get(0).field()).isNotEqualTo(before).isEqualTo(GazeField.of(moved, Pose.REST));
+        assertThat(moved.controls().pads().get(0).field())
+                .isNotEqualTo(before)
+                .isEqualTo(GazeField.of(moved, Pose.REST));
         // the throw of the dials is kept until somebody fits it
-        assertThat(moved.dials()).isEqualTo(FACE.dials());
-        assertThat(done(moved, new FitGaze()).dials()).isNotEqualTo(FACE.dials());
+        assertThat(moved.controls().dials()).isEqualTo(FACE.controls().dials());
+        assertThat(done(moved, new FitGaze()).controls().dials())
+                .isNotEqualTo(FACE.controls().dials());
     }
 
     // ---- findings and mends
@@ -269,7 +273,7 @@ class EyeCheckTest {
     void whiteThatShowsWhenTheEyeIsShutIsMeasuredAndMarked() {
         // the lids stop 12 short of each other's edge: a band of white 48 wide in the middle of the eye stays open
         Character c = FACE.withDials(
-                FACE.dials().stream()
+                FACE.controls().dials().stream()
                         .map(d -> d.id().equals("blink")
                                 ? d.withStops(d.stops().stream()
                                         .map(s -> s.with("upper-lid-left", app.leeward.core.dial.Offset.shift(0, 10))
@@ -277,7 +281,7 @@ class EyeCheckTest {
                                         .toList())
                                 : d)
                         .toList(),
-                FACE.pads());
+                FACE.controls().pads());
         EyeFinding f = EyeCheck.of(c).stream()
                 .filter(x -> x.kind() == Kind.UNCOVERED)
                 .findFirst()
@@ -441,7 +445,7 @@ class EyeCheckTest {
     }
 
     private static int order(Character c, PartRole role) {
-        return c.order().indexOf(left(c, role));
+        return c.rig().order().indexOf(left(c, role));
     }
 
     private static String left(Character c, PartRole role) {
@@ -455,7 +459,8 @@ class EyeCheckTest {
                 Rigs.layer("white", Rigs.ellipse(500, 490, 26, 22)),
                 Rigs.layer("pupil", Rigs.ellipse(500, 490, 6, 6)));
         Character c = done(Rigs.hung(face(eye)), new BuildEyes());
-        assertThat(c.parts().stream().filter(p -> p.role() == PartRole.EYE)).hasSize(1);
+        assertThat(c.rig().parts().stream().filter(p -> p.role() == PartRole.EYE))
+                .hasSize(1);
         assertThat(EyeCheck.of(c)).isEmpty();
     }
 }

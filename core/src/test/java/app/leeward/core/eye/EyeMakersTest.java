@@ -111,7 +111,7 @@ class EyeMakersTest {
                 Rigs.layer("white", Rigs.ellipse(540, 490, 24, 20)),
                 Rigs.layer("pupil", Rigs.ellipse(540, 490, 5, 5)),
                 Rigs.layer("upper lid", Rigs.box(510, 400, 60, 72))));
-        assertThat(c.notes()).extracting(Note::code).contains("blink-upper-only");
+        assertThat(c.origin().notes()).extracting(Note::code).contains("blink-upper-only");
         Frame shut = new Evaluator(c).frame(Pose.of(Map.of("blink", 1.0)));
         assertThat(fill(c, shut, "eye-white")
                         .difference(fill(c, shut, "upper-lid"))
@@ -125,7 +125,7 @@ class EyeMakersTest {
         Character without = Rigs.hung(eyeOf(white));
         Character small = Rigs.hung(eyeOf(white, Rigs.layer("upper lid", Rigs.box(535, 460, 8, 8))));
         for (Character c : new Character[] {without, small}) {
-            assertThat(c.notes()).extracting(Note::code).contains("blink-squashed");
+            assertThat(c.origin().notes()).extracting(Note::code).contains("blink-squashed");
             Frame shut = new Evaluator(c).frame(Pose.of(Map.of("blink", 1.0)));
             assertThat(shut.of("eye-white").orElseThrow().matrix().d()).isLessThan(0.1);
         }

@@ -77,7 +77,8 @@ class LidsTest {
     @Test
     void looksFollowADialTakenApart() {
         Character c = done(FACE, new MakeDial(ReadyMade.BROW_RAISE))
-                .withLooks(List.of(new Look("l", "Up", "", Map.of("brow-raise", 0.7), Map.of())));
+                .withLibrary(library ->
+                        library.withLooks(List.of(new Look("l", "Up", "", Map.of("brow-raise", 0.7), Map.of()))));
         Character apart = done(c, new SplitDial(List.of("brow-raise")));
         assertThat(apart.look("l").orElseThrow().dials())
                 .isEqualTo(Map.of("brow-raise-left", 0.7, "brow-raise-right", 0.7));
@@ -131,7 +132,7 @@ class LidsTest {
         assertThat(white(c, Map.of("blink", 1.0), "left")).isLessThan(0.05);
         assertThat(white(c, Map.of("blink", 1.0), "right"))
                 .isCloseTo(white(c, Map.of("blink", 1.0), "left"), within(1e-3));
-        assertThat(c.notes()).noneMatch(n -> n.code().equals("blink-squashed"));
+        assertThat(c.origin().notes()).noneMatch(n -> n.code().equals("blink-squashed"));
     }
 
     @Test
@@ -186,12 +187,12 @@ class LidsTest {
         }
         assertThat(after.of("pupil-right").orElseThrow().matrix())
                 .isEqualTo(before.of("pupil-right").orElseThrow().matrix());
-        assertThat(apart.linkOf("eye-white-left"))
+        assertThat(apart.rig().linkOf("eye-white-left"))
                 .as("what was not moved stays linked")
                 .isPresent();
-        assertThat(apart.pads().get(0).field())
+        assertThat(apart.controls().pads().get(0).field())
                 .as("the field is measured anew")
-                .isNotEqualTo(linked.pads().get(0).field());
+                .isNotEqualTo(linked.controls().pads().get(0).field());
         assertThat(Edits.apply(FACE, new OffsetPupil("nose", 1, 0))).isInstanceOf(Outcome.Refused.class);
         assertThat(Edits.apply(FACE, new OffsetPupil("eye-left", 1e9, 0))).isInstanceOf(Outcome.Refused.class);
     }
@@ -209,7 +210,7 @@ class LidsTest {
                                 "eye left",
                                 Rigs.layer("white left", Rigs.ellipse(540, 490, 12, 10)),
                                 Rigs.layer("pupil left", Rigs.ellipse(540, 490, 4, 4))))));
-        assertThat(c.parts().stream()
+        assertThat(c.rig().parts().stream()
                         .filter(p -> p.role() == PartRole.WHITE && !p.drawings().isEmpty()))
                 .as("no white is lost")
                 .isNotEmpty();

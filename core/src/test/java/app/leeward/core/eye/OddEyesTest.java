@@ -74,7 +74,7 @@ class OddEyesTest {
                 .matrix()
                 .d();
         assertThat(shut).as("squashed flat").isBetween(0.01, 0.1);
-        assertThat(DOTS.notes()).anyMatch(n -> n.code().equals("blink-squashed"));
+        assertThat(DOTS.origin().notes()).anyMatch(n -> n.code().equals("blink-squashed"));
         assertThat(middle(DOTS, "pupil-left", Pose.of(Map.of("turn", 40.0))).x())
                 .isNotCloseTo(540, within(5.0));
         assertThat(EyeCheck.of(DOTS)).isEmpty();
@@ -102,7 +102,7 @@ class OddEyesTest {
         assertThat(built).isInstanceOf(Outcome.Done.class);
         Character c = ((Outcome.Done) built).character();
         assertThat(EyeCheck.of(c)).isEmpty();
-        assertThat(c.dials()).anyMatch(d -> d.purpose() == Purpose.GAZE_ACROSS);
+        assertThat(c.controls().dials()).anyMatch(d -> d.purpose() == Purpose.GAZE_ACROSS);
         Point ahead = middle(c, "pupil-left", Pose.REST);
         Point looks = middle(c, "pupil-left", Pose.of(Map.of("gaze-across", 1.0)));
         assertThat(looks.x() - ahead.x()).isGreaterThan(10);

@@ -184,7 +184,7 @@ class ReadyMadeTest {
     @Test
     void aDialIsTakenAwayAndOneWithoutPiecesIsRefused() {
         assertThat(done(FACE, new DropDial("squint")).dial("squint")).isEmpty();
-        assertThat(done(FACE, new DropDial("gaze-down")).pads()).isEmpty();
+        assertThat(done(FACE, new DropDial("gaze-down")).controls().pads()).isEmpty();
         assertThat(Edits.apply(FACE, new DropDial("elbow"))).isInstanceOf(Outcome.Refused.class);
         Character bare = Rigs.hung(Rigs.group("", Rigs.layer("face", Rigs.ellipse(500, 500, 90, 90))));
         assertThat(Edits.apply(bare, new MakeDial(ReadyMade.SQUINT))).isInstanceOf(Outcome.Refused.class);

@@ -140,7 +140,7 @@ class GripsTest {
                 .isEqualTo(c.part(HAND).orElseThrow().parent());
         assertThat(Told.grips(free)).as("the grip waits for the next thing").hasSize(1);
         Character flipped = done(c, new Flip());
-        double axis = flipped.model().axis();
+        double axis = flipped.sheet().model().axis();
         assertThat(flipped.grip(HAND, "fist").orElseThrow().at().x()).isCloseTo(2 * axis - GRIP.x(), within(1e-9));
         assertThat(flipped.grip(HAND, "fist").orElseThrow().angle()).isEqualTo(-30);
         assertThat(bell(flipped, Pose.REST)

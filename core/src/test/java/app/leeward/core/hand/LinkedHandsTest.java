@@ -45,7 +45,7 @@ class LinkedHandsTest {
                         Rigs.layer("fist", Rigs.box(640, 800, 50, 40)))));
         both = done(one, new MirrorSide(LEFT));
         right = both.part(PartRole.HAND, Side.RIGHT).orElseThrow().id();
-        axis = both.model().axis();
+        axis = both.sheet().model().axis();
     }
 
     private static Part part(Character c, String id) {

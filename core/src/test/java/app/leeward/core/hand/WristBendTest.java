@@ -67,16 +67,16 @@ class WristBendTest {
         Part hand = c.part(PartRole.HAND).orElseThrow();
         c = c.withPart(hand.id(), p -> p.withPivot(PIVOT, List.of()));
         c = done(c, new NewDial("swing", -60, 60, 0, "°"));
-        String dial = c.dials().get(c.dials().size() - 1).id();
+        String dial = c.controls().dials().get(c.controls().dials().size() - 1).id();
         return c.withDials(
-                c.dials().stream()
+                c.controls().dials().stream()
                         .map(d -> d.id().equals(dial)
                                 ? d.withStops(List.of(
                                         new Stop(-60, Map.of(hand.id(), Offset.placed(0, 0, -60, 1, 1, 0, 1))),
                                         new Stop(60, Map.of(hand.id(), Offset.placed(0, 0, 60, 1, 1, 0, 1)))))
                                 : d)
                         .toList(),
-                c.pads());
+                c.controls().pads());
     }
 
     private static String hand(Character c) {
@@ -84,7 +84,7 @@ class WristBendTest {
     }
 
     private static String swing(Character c) {
-        return c.dials().get(c.dials().size() - 1).id();
+        return c.controls().dials().get(c.controls().dials().size() - 1).id();
     }
 
     /** Where the hand's outline is seen on the canvas, point by point. */
@@ -205,7 +205,7 @@ class WristBendTest {
                 .points();
         for (int i = 0; i < left.size(); i++) {
             assertThat(seen.get(i).x())
-                    .isCloseTo(2 * c.model().axis() - left.get(i).x(), within(1e-9));
+                    .isCloseTo(2 * c.sheet().model().axis() - left.get(i).x(), within(1e-9));
             assertThat(seen.get(i).y()).isCloseTo(left.get(i).y(), within(1e-9));
         }
     }

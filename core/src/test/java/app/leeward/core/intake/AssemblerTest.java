@@ -19,7 +19,8 @@ class AssemblerTest {
     private static final Character FACE = Rigs.hung(Rigs.face());
 
     private static Part part(Character c, String id) {
-        return c.part(id).orElseThrow(() -> new AssertionError(id + " of " + c.order()));
+        return c.part(id)
+                .orElseThrow(() -> new AssertionError(id + " of " + c.rig().order()));
     }
 
     @Test
@@ -33,7 +34,7 @@ class AssemblerTest {
 
     @Test
     void stacksAsPaintedSoBackHairLiesBehindTheBody() {
-        List<String> order = FACE.order();
+        List<String> order = FACE.rig().order();
         assertThat(order.indexOf("back-hair")).isLessThan(order.indexOf("torso"));
         assertThat(order.indexOf("face-skin")).isLessThan(order.indexOf("eye-white-left"));
         assertThat(order.indexOf("pupil-left")).isLessThan(order.indexOf("upper-lid-left"));
@@ -49,13 +50,13 @@ class AssemblerTest {
 
     @Test
     void whitesMaskTheirOwnEyeAndTheFaceCutsFeaturesButNotTheNose() {
-        Window white = FACE.windows().stream()
+        Window white = FACE.rig().windows().stream()
                 .filter(w -> w.by().equals("eye-white-left"))
                 .findFirst()
                 .orElseThrow();
         assertThat(white.masked())
                 .containsExactlyInAnyOrder("iris-left", "pupil-left", "upper-lid-left", "lower-lid-left");
-        Window face = FACE.windows().stream()
+        Window face = FACE.rig().windows().stream()
                 .filter(w -> w.by().equals("face-skin"))
                 .findFirst()
                 .orElseThrow();
@@ -77,8 +78,9 @@ class AssemblerTest {
         assertThat(part(c, "mouth").drawings().get(0).art().shapes())
                 .extracting(s -> s.role())
                 .contains(app.leeward.core.art.ShapeRole.UPPER_BEAK);
-        assertThat(c.windows()).filteredOn(w -> w.by().equals("face-skin")).allSatisfy(w -> assertThat(w.masked())
-                .doesNotContain("mouth"));
+        assertThat(c.rig().windows())
+                .filteredOn(w -> w.by().equals("face-skin"))
+                .allSatisfy(w -> assertThat(w.masked()).doesNotContain("mouth"));
     }
 
     @Test
@@ -89,7 +91,7 @@ class AssemblerTest {
                 Rigs.layer("oh", Rigs.ellipse(500, 560, 12, 12)),
                 Rigs.layer("open", Rigs.ellipse(500, 560, 30, 20)));
         Character c = Rigs.hung(Rigs.group("", Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)), mouths));
-        assertThat(c.notes())
+        assertThat(c.origin().notes())
                 .filteredOn(n -> n.code().equals("mouth-twice"))
                 .singleElement()
                 .satisfies(n -> {
@@ -104,18 +106,20 @@ class AssemblerTest {
         Layer odd = Rigs.group(
                 "", Rigs.face(), Rigs.layer("lantern", Rigs.box(10, 10, 5, 5)), Rigs.layer("", Rigs.box(0, 0, 3, 3)));
         Character c = Rigs.hung(odd);
-        assertThat(c.notes()).extracting(Note::place).contains("lantern", "unnamed layer");
+        assertThat(c.origin().notes()).extracting(Note::place).contains("lantern", "unnamed layer");
         assertThat(part(c, "lantern").role()).isEqualTo(PartRole.OTHER);
-        assertThat(c.parts().stream().mapToInt(p -> p.drawings().size()).sum())
-                .isEqualTo(
-                        FACE.parts().stream().mapToInt(p -> p.drawings().size()).sum() + 2);
+        assertThat(c.rig().parts().stream().mapToInt(p -> p.drawings().size()).sum())
+                .isEqualTo(FACE.rig().parts().stream()
+                                .mapToInt(p -> p.drawings().size())
+                                .sum()
+                        + 2);
     }
 
     @Test
     void whatLiesOnTheFaceGoesWithTheHeadWhateverItIs() {
         Character c = Rigs.hung(Rigs.group("", Rigs.face(), Rigs.layer("earring", Rigs.ellipse(606, 515, 4, 4))));
         assertThat(part(c, "earring").parent()).contains("head");
-        assertThat(c.notes()).extracting(Note::says).anySatisfy(s -> assertThat(s)
+        assertThat(c.origin().notes()).extracting(Note::says).anySatisfy(s -> assertThat(s)
                 .endsWith("follows head."));
         assertThat(c.dial("turn").orElseThrow().stops().get(0).offsets()).containsKey("earring");
     }
@@ -128,7 +132,7 @@ class AssemblerTest {
                 Rigs.layer("pupil left", Rigs.ellipse(460, 490, 5, 5)),
                 Rigs.layer("pupil right", Rigs.ellipse(540, 490, 5, 5)));
         Character c = Rigs.hung(swapped);
-        assertThat(c.notes()).extracting(Note::code).contains("sides-turned");
+        assertThat(c.origin().notes()).extracting(Note::code).contains("sides-turned");
         assertThat(c.part(PartRole.PUPIL, Side.LEFT).orElseThrow().pivot().x()).isEqualTo(540);
     }
 
@@ -153,7 +157,9 @@ class AssemblerTest {
     @Test
     void drawingsComeFromSubgroupsAndFromNumberedLayers() {
         assertThat(part(FACE, "mouth").drawings()).hasSize(3);
-        assertThat(FACE.mouths().drawn()).containsEntry(Viseme.PBM, "m-b-p").containsEntry(Viseme.AH, "ah");
+        assertThat(FACE.voice().mouths().drawn())
+                .containsEntry(Viseme.PBM, "m-b-p")
+                .containsEntry(Viseme.AH, "ah");
         Layer hands = Rigs.group(
                 "",
                 Rigs.layer("head", Rigs.ellipse(500, 500, 90, 90)),

@@ -54,7 +54,7 @@ class IntakeReportTest {
     }
 
     private static Character drawn(Character c, java.util.function.UnaryOperator<Path> change) {
-        return c.withParts(c.parts().stream()
+        return c.withRig(rig -> rig.withParts(c.rig().parts().stream()
                 .map(p -> p.withDrawings(
                         p.drawings().stream()
                                 .map(d -> new Drawing(
@@ -73,7 +73,7 @@ class IntakeReportTest {
                                                 .toList())))
                                 .toList(),
                         p.shown()))
-                .toList());
+                .toList()));
     }
 
     private static Path shaken(Path path, Random random, double by) {
@@ -134,7 +134,7 @@ class IntakeReportTest {
         assertThat(s.canvas()).isEqualTo(new Canvas(1920, 1080));
         Character stood = done(far, new Fit(s.scale(), s.dx(), s.dy(), s.canvas()));
         assertThat(AxisFinder.find(stood).orElseThrow().x()).isCloseTo(960, within(0.1));
-        assertThat(stood.model().axis()).isCloseTo(960, within(0.1));
+        assertThat(stood.sheet().model().axis()).isCloseTo(960, within(0.1));
         assertThat(CanvasFit.of(stood, AxisFinder.find(stood)).orElseThrow().needed())
                 .as("once is enough")
                 .isFalse();
@@ -152,7 +152,7 @@ class IntakeReportTest {
                     .as(p.part())
                     .isLessThan(1e-6);
         }
-        assertThat(stood.model().line(ModelLine.CHIN).orElseThrow())
+        assertThat(stood.sheet().model().line(ModelLine.CHIN).orElseThrow())
                 .isCloseTo(k * 620 + s.scale() * -900 + s.dy(), within(1e-6));
     }
 
@@ -176,7 +176,8 @@ class IntakeReportTest {
 
     @Test
     void nearDuplicatesAreOfferedAndMergingChangesEveryDrawing() {
-        Character c = FACE.withPalette(List.of(new Swatch("skin", "#884422"), new Swatch("slip", "#894423")))
+        Character c = FACE.withSheet(sheet ->
+                        sheet.withPalette(List.of(new Swatch("skin", "#884422"), new Swatch("slip", "#894423"))))
                 .withPart(
                         "nose",
                         p -> p.withDrawings(
@@ -185,17 +186,21 @@ class IntakeReportTest {
                                         "nose",
                                         Artwork.of(Shape.filled("", Rigs.box(490, 510, 20, 20), "#894423")))),
                                 "nose"));
-        List<NearColours> near = NearColours.in(c.palette());
+        List<NearColours> near = NearColours.in(c.sheet().palette());
         assertThat(near).hasSize(1);
         assertThat(near.get(0).merge().name()).isEqualTo("slip");
         Character merged = done(c, new Recolour("#894423", "#884422"));
-        assertThat(merged.palette()).containsExactly(new Swatch("skin", "#884422"));
+        assertThat(merged.sheet().palette()).containsExactly(new Swatch("skin", "#884422"));
         assertThat(merged.part("nose").orElseThrow().drawings().get(0).art().colours())
                 .containsExactly("#884422");
         Character blue = done(merged, new Recolour("#884422", "#224488"));
-        assertThat(blue.parts()).allMatch(p -> p.drawings().stream()
+        assertThat(blue.rig().parts()).allMatch(p -> p.drawings().stream()
                 .allMatch(d -> d.art().colours().equals(List.of("#224488"))));
-        assertThat(done(blue, new NameSwatch("#224488", "sea")).palette().get(0).name())
+        assertThat(done(blue, new NameSwatch("#224488", "sea"))
+                        .sheet()
+                        .palette()
+                        .get(0)
+                        .name())
                 .isEqualTo("sea");
         assertThat(Edits.apply(blue, new Recolour("#224488", "red"))).isInstanceOf(Outcome.Refused.class);
     }
@@ -221,7 +226,7 @@ class IntakeReportTest {
                                 List.of(new Drawing("d", "d", Artwork.of(hidden, off, flat, bare, face, seen))),
                                 "d")),
                         List.of())
-                .withCanvas(new Canvas(1000, 1000));
+                .withSheet(sheet -> sheet.withCanvas(new Canvas(1000, 1000)));
         assertThat(Strays.in(c))
                 .extracting(Stray::name, Stray::says)
                 .containsExactly(
@@ -274,7 +279,7 @@ class IntakeReportTest {
         assertThat(brow.pivot()).as("outer corner").isEqualTo(new Point(560, 448));
         assertThat(read.part(PartRole.WHITE, Side.LEFT).orElseThrow().parent()).contains("left-eye");
         assertThat(read.dial("blink")).isPresent();
-        assertThat(read.mouths().part()).isPresent();
+        assertThat(read.voice().mouths().part()).isPresent();
         assertThat(new Evaluator(read).frame(Pose.REST).placed())
                 .hasSameSizeAs(new Evaluator(c).frame(Pose.REST).placed());
         assertThat(Recogniser.in(read)).isEmpty();
@@ -302,11 +307,11 @@ class IntakeReportTest {
     @Test
     void aLayerBecomesOneMoreMouthAndServesItsSound() {
         Part stray = Rigs.part("oo", null, new Point(0, 0), Rigs.drawing("d", Rigs.ellipse(500, 560, 8, 8)));
-        Character c = FACE.withNewPart(stray, FACE.order().size());
+        Character c = FACE.withNewPart(stray, FACE.rig().order().size());
         Character joined = done(c, new JoinSet("oo", "mouth"));
         assertThat(joined.part("oo")).isEmpty();
         assertThat(joined.part("mouth").orElseThrow().drawing("oo")).isPresent();
-        assertThat(joined.mouths().drawn()).containsEntry(Viseme.OO, "oo");
+        assertThat(joined.voice().mouths().drawn()).containsEntry(Viseme.OO, "oo");
         assertThat(((Outcome.Refused) Edits.apply(c, new JoinSet("mouth", "mouth"))).code())
                 .isEqualTo("no-drawing");
     }

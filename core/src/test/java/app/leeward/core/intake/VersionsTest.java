@@ -43,7 +43,7 @@ class VersionsTest {
 
     private static Character read(Layer root, String file) {
         Character c = Rigs.hung(root);
-        return c.withSource(Optional.of(ImportedSource.of(file, c)));
+        return c.withOrigin(origin -> origin.withSource(Optional.of(ImportedSource.of(file, c))));
     }
 
     private static Character done(Character c, Edit e) {
@@ -113,8 +113,9 @@ class VersionsTest {
         assertThat(v.was()).isEqualTo("face-1.svg");
         assertThat(v.says()).isEmpty();
         assertThat(v.changes())
-                .hasSize(
-                        READ.parts().stream().mapToInt(p -> p.drawings().size()).sum())
+                .hasSize(READ.rig().parts().stream()
+                        .mapToInt(p -> p.drawings().size())
+                        .sum())
                 .allMatch(c -> c.kind() == Kind.SAME);
     }
 
@@ -151,7 +152,7 @@ class VersionsTest {
                 here,
                 new TakeVersion(
                         "face-2.svg", Rigs.hung(wider), List.of(found.get(0).key())));
-        double axis = here.model().axis();
+        double axis = here.sheet().model().axis();
         // by hand: x 510 was 0.5·510 + 30 = 285 and is reflected about the axis
         Artwork nose = art(after, PartRole.NOSE);
         assertThat(nose.bounds().orElseThrow().centre().x()).isCloseTo(2 * axis - 285, within(1e-3));
@@ -169,10 +170,10 @@ class VersionsTest {
         Character here = done(READ, new Nudge(nose, 4, -2));
         Layer next = with(Rigs.face(), "Nose", l -> Rigs.layer("Nose", Rigs.box(490, 510, 20, 20)));
         Character after = done(here, new TakeVersion("b.svg", Rigs.hung(next), List.of("nose/nose")));
-        assertThat(after.dials()).isEqualTo(here.dials());
-        assertThat(after.windows()).isEqualTo(here.windows());
-        assertThat(after.mouths()).isEqualTo(here.mouths());
-        assertThat(after.order()).isEqualTo(here.order());
+        assertThat(after.controls().dials()).isEqualTo(here.controls().dials());
+        assertThat(after.rig().windows()).isEqualTo(here.rig().windows());
+        assertThat(after.voice().mouths()).isEqualTo(here.voice().mouths());
+        assertThat(after.rig().order()).isEqualTo(here.rig().order());
         Part was = here.part(nose).orElseThrow();
         Part is = after.part(nose).orElseThrow();
         assertThat(is.pivot()).isEqualTo(was.pivot());
@@ -203,7 +204,7 @@ class VersionsTest {
         next = plus(next, Rigs.layer("freckles", Rigs.ellipse(450, 530, 3, 3)));
         List<LayerChange> found = changes(READ, next);
         assertThat(found).extracting(LayerChange::kind).containsOnly(Kind.NEW);
-        assertThat(READ.mouths().drawn()).doesNotContainKey(Viseme.OO);
+        assertThat(READ.voice().mouths().drawn()).doesNotContainKey(Viseme.OO);
         Character after = done(
                 READ,
                 new TakeVersion(
@@ -211,14 +212,16 @@ class VersionsTest {
                         Rigs.hung(next),
                         found.stream().map(LayerChange::key).toList()));
         Part mouth = after.part(PartRole.MOUTH).orElseThrow();
-        assertThat(mouth.drawing(after.mouths().drawn().get(Viseme.OO))
+        assertThat(mouth.drawing(after.voice().mouths().drawn().get(Viseme.OO))
                         .orElseThrow()
                         .name())
                 .isEqualTo("oo");
         Part freckles = after.part(PartRole.FRECKLES).orElseThrow();
         assertThat(freckles.parent()).isEqualTo(after.part(PartRole.HEAD).map(Part::id));
         String face = after.part(PartRole.FACE).orElseThrow().id();
-        assertThat(after.windows().stream().filter(w -> w.by().equals(face)).flatMap(w -> w.masked().stream()))
+        assertThat(after.rig().windows().stream()
+                        .filter(w -> w.by().equals(face))
+                        .flatMap(w -> w.masked().stream()))
                 .contains(freckles.id());
         assertThat(changes(after, next)).isEmpty();
     }
@@ -236,7 +239,7 @@ class VersionsTest {
                 READ,
                 new TakeVersion("b.svg", Rigs.hung(next), List.of(found.get(0).key())));
         assertThat(gone.part(PartRole.NOSE)).isEmpty();
-        assertThat(gone.parts()).hasSize(READ.parts().size() - 1);
+        assertThat(gone.rig().parts()).hasSize(READ.rig().parts().size() - 1);
     }
 
     @Test

@@ -52,7 +52,7 @@ class HalfwayTest {
     }
 
     private static String id(Character c, Viseme v) {
-        return c.mouths().drawn().get(v);
+        return c.voice().mouths().drawn().get(v);
     }
 
     private static Artwork art(Character c, String drawing) {
@@ -105,7 +105,7 @@ class HalfwayTest {
     void aWayIsMadeFollowsTheRulersAndIsKeptOnceShaped() {
         String ah = id(MADE, Viseme.AH);
         Character led = done(MADE, new LeadInto(ah, id(MADE, Viseme.REST)));
-        MouthChart.Between way = led.mouths().betweens().get(ah);
+        MouthChart.Between way = led.voice().mouths().betweens().get(ah);
         assertThat(MouthSet.origin(led, way.drawing())).isEqualTo(MouthSet.Origin.MADE);
         MouthRulers wide = new MouthRulers(1.6, 1, 1, 1, 1, 0);
         Character wider = done(led, new MakeMouths("", wide, null, false, null));
@@ -125,7 +125,7 @@ class HalfwayTest {
         Character again = done(shaped, new MakeMouths("", wide, null, false, null));
         assertThat(art(again, way.drawing())).isEqualTo(art(shaped, way.drawing()));
         Character dropped = done(led, new DropDrawing(mouth.id(), way.drawing()));
-        assertThat(dropped.mouths().betweens()).isEmpty();
+        assertThat(dropped.voice().mouths().betweens()).isEmpty();
     }
 
     @Test
@@ -158,11 +158,12 @@ class HalfwayTest {
         SetKey over = new SetKey(part, oh, "a");
         assertThat(over.describe(one)).contains("Key a shows").contains("no longer");
         Character two = done(one, over);
-        assertThat(two.keys()).containsExactly(new DrawingKey("a", part, oh));
+        assertThat(two.library().keys()).containsExactly(new DrawingKey("a", part, oh));
         Character copied = done(two, new CopyDrawing(part, oh, "other oh"));
         Character keyed = done(copied, new SetKey(part, "other-oh", "1"));
-        assertThat(done(keyed, new DropDrawing(part, "other-oh")).keys()).isEqualTo(two.keys());
-        assertThat(done(two, new SetKey(part, oh, "")).keys()).isEmpty();
+        assertThat(done(keyed, new DropDrawing(part, "other-oh")).library().keys())
+                .isEqualTo(two.library().keys());
+        assertThat(done(two, new SetKey(part, oh, "")).library().keys()).isEmpty();
     }
 
     @Test
@@ -171,10 +172,11 @@ class HalfwayTest {
         SetKey off = new SetKey(part, Part.NOTHING, "c");
         assertThat(off.describe(MADE)).isEqualTo("Key c shows nothing of mouth");
         Character keyed = done(MADE, off);
-        assertThat(keyed.keys()).containsExactly(new DrawingKey("c", part, Part.NOTHING));
+        assertThat(keyed.library().keys()).containsExactly(new DrawingKey("c", part, Part.NOTHING));
         assertThat(done(keyed, new CopyDrawing(part, id(MADE, Viseme.OH), "other oh"))
+                        .library()
                         .keys())
-                .isEqualTo(keyed.keys());
+                .isEqualTo(keyed.library().keys());
         assertThat(((Outcome.Refused) Edits.apply(MADE, new SetKey("head", Part.NOTHING, "c"))).code())
                 .isEqualTo("no-drawing");
     }

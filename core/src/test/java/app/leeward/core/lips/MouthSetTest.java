@@ -64,12 +64,12 @@ class MouthSetTest {
     }
 
     private static Artwork art(Character c, Viseme v) {
-        return mouth(c).drawing(c.mouths().drawn().get(v)).orElseThrow().art();
+        return mouth(c).drawing(c.voice().mouths().drawn().get(v)).orElseThrow().art();
     }
 
     /** The drawing of a class changed behind the rig's back, as a hand in the shape editor would. */
     private static Character redrawn(Character c, Viseme v, java.util.function.UnaryOperator<Shape> change) {
-        String id = c.mouths().drawn().get(v);
+        String id = c.voice().mouths().drawn().get(v);
         return c.withPart(
                 mouth(c).id(),
                 p -> p.withDrawings(
@@ -88,21 +88,22 @@ class MouthSetTest {
 
     @Test
     void oneMouthBecomesAWholeSet() {
-        assertThat(PLAIN.mouths().drawn()).containsOnlyKeys(Viseme.REST);
-        assertThat(MADE.mouths().drawn()).containsOnlyKeys(Viseme.values());
+        assertThat(PLAIN.voice().mouths().drawn()).containsOnlyKeys(Viseme.REST);
+        assertThat(MADE.voice().mouths().drawn()).containsOnlyKeys(Viseme.values());
         assertThat(mouth(MADE).drawings()).hasSize(17);
-        assertThat(MADE.mouths().drawn().get(Viseme.REST))
+        assertThat(MADE.voice().mouths().drawn().get(Viseme.REST))
                 .as("the starting mouth stays the one at rest")
-                .isEqualTo(PLAIN.mouths().drawn().get(Viseme.REST));
+                .isEqualTo(PLAIN.voice().mouths().drawn().get(Viseme.REST));
         assertThat(OnModel.of(MADE)).isEmpty();
         for (Phone p : Phone.values()) {
-            assertThat(MADE.mouths().serve(Viseme.of(p)).orElseThrow().own()).isTrue();
+            assertThat(MADE.voice().mouths().serve(Viseme.of(p)).orElseThrow().own())
+                    .isTrue();
         }
     }
 
     @Test
     void aMouthShapedByHandIsKeptAndTheOthersFollowTheRulers() {
-        String ah = MADE.mouths().drawn().get(Viseme.AH);
+        String ah = MADE.voice().mouths().drawn().get(Viseme.AH);
         Character shaped =
                 done(MADE, new MovePoint(mouth(MADE).id(), ah, 0, 3, PathPoints.Hold.POINT, new Point(500, 700)));
         assertThat(MouthSet.origin(shaped, ah)).isEqualTo(MouthSet.Origin.SHAPED);
@@ -134,21 +135,21 @@ class MouthSetTest {
         Character face = Rigs.hung(Rigs.face());
         Character c = done(face, new MakeMouths("", null, null, true, null));
         assertThat(art(c, Viseme.AH)).isEqualTo(art(face, Viseme.AH));
-        assertThat(c.mouths().drawn()).containsOnlyKeys(Viseme.values());
+        assertThat(c.voice().mouths().drawn()).containsOnlyKeys(Viseme.values());
     }
 
     @Test
     void aMoodIsARowOfItsOwnAndGoesAgain() {
         Character happy = done(MADE, new SetMood("", "Happy", 0.8, 0.1));
-        assertThat(happy.mouths().mood("happy").orElseThrow().drawn()).containsOnlyKeys(Viseme.values());
+        assertThat(happy.voice().mouths().mood("happy").orElseThrow().drawn()).containsOnlyKeys(Viseme.values());
         assertThat(mouth(happy).drawings()).hasSize(34);
         assertThat(OnModel.of(happy)).isEmpty();
         Character sadder = done(happy, new SetMood("happy", "Bitter", -0.5, 0.1));
-        assertThat(sadder.mouths().in("happy").drawn())
-                .isEqualTo(happy.mouths().in("happy").drawn());
+        assertThat(sadder.voice().mouths().in("happy").drawn())
+                .isEqualTo(happy.voice().mouths().in("happy").drawn());
         assertThat(mouth(sadder).drawings()).isNotEqualTo(mouth(happy).drawings());
         Character gone = done(sadder, new DropMood("happy"));
-        assertThat(gone.mouths()).isEqualTo(MADE.mouths());
+        assertThat(gone.voice().mouths()).isEqualTo(MADE.voice().mouths());
         assertThat(written(gone)).isEqualTo(written(MADE));
         assertThat(refused(happy, new SetMood("", "happy", 0, 0))).isEqualTo("mood-twice");
         assertThat(refused(MADE, new SetMood("angry", "Angry", 0, 0))).isEqualTo("no-mood");
@@ -166,17 +167,21 @@ class MouthSetTest {
     @Test
     void missingCellsOfAMoodFallBackAlongTheirRow() {
         Character happy = done(MADE, new SetMood("", "Happy", 0.8, 0));
-        MouthChart chart = done(happy, new ServeSound(Viseme.TH, "", "happy")).mouths();
+        MouthChart chart =
+                done(happy, new ServeSound(Viseme.TH, "", "happy")).voice().mouths();
         MouthChart.Service th = chart.serve("happy", Viseme.TH).orElseThrow();
         assertThat(th.row()).isEqualTo("happy");
         assertThat(th.own()).isFalse();
-        MouthChart gaping = happy.mouths()
-                .with(happy.mouths()
+        MouthChart gaping = happy.voice()
+                .mouths()
+                .with(happy.voice()
+                        .mouths()
                         .mood("happy")
                         .orElseThrow()
                         .withDrawn(Map.of(
                                 Viseme.AH,
-                                happy.mouths()
+                                happy.voice()
+                                        .mouths()
                                         .mood("happy")
                                         .orElseThrow()
                                         .drawn()
@@ -191,7 +196,7 @@ class MouthSetTest {
     @ParameterizedTest
     @ValueSource(ints = {16, 9, 5, 3})
     void fewerMouthsStillServeEverySound(int count) {
-        MouthChart chart = done(MADE, new ThinMouths(count)).mouths();
+        MouthChart chart = done(MADE, new ThinMouths(count)).voice().mouths();
         assertThat(chart.drawn()).hasSize(count);
         for (Phone p : Phone.values()) {
             MouthChart.Service s = chart.serve(Viseme.of(p)).orElseThrow();
@@ -213,7 +218,7 @@ class MouthSetTest {
             mode = EnumSource.Mode.EXCLUDE)
     void aMouthOffModelIsFoundAndMended(MouthFinding.Kind kind) {
         Character broken = redrawn(MADE, Viseme.EH, s -> broken(s, kind));
-        String id = MADE.mouths().drawn().get(Viseme.EH);
+        String id = MADE.voice().mouths().drawn().get(Viseme.EH);
         assertThat(OnModel.of(broken))
                 .filteredOn(f -> f.kind() == kind)
                 .singleElement()
@@ -273,7 +278,8 @@ class MouthSetTest {
                 redrawn(MADE, Viseme.EH, s -> s.transform(new Matrix(1.4, 0, 0, 1.4, -0.4 * 500, -0.4 * 540)));
         assertThat(OnModel.of(long_)).anyMatch(f -> f.kind() == MouthFinding.Kind.OUTLINE_LENGTH && !f.mendable());
         assertThat(refused(
-                        long_, new MendMouth(MADE.mouths().drawn().get(Viseme.EH), MouthFinding.Kind.OUTLINE_LENGTH)))
+                        long_,
+                        new MendMouth(MADE.voice().mouths().drawn().get(Viseme.EH), MouthFinding.Kind.OUTLINE_LENGTH)))
                 .isEqualTo("by-hand");
     }
 
@@ -297,7 +303,8 @@ class MouthSetTest {
         for (MouthSet.Made m : preview) {
             assertThat(art(MADE, m.viseme())).as(m.viseme().words()).isEqualTo(m.art());
         }
-        assertThat(Set.copyOf(MADE.mouths().recipe().orElseThrow().made().keySet()))
+        assertThat(Set.copyOf(
+                        MADE.voice().mouths().recipe().orElseThrow().made().keySet()))
                 .hasSize(16);
     }
 }

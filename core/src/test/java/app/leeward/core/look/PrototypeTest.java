@@ -174,9 +174,9 @@ class PrototypeTest {
         Character own =
                 done(FACE, new KeepLook("Grim", "Mine", Map.of("au-4", 0.8), Map.of(), Map.of(), List.of("au-4")));
         Character again = done(own, new MakeLooks());
-        assertThat(again.looks()).hasSize(7);
+        assertThat(again.library().looks()).hasSize(7);
         assertThat(again.look("grim")).isEqualTo(own.look("grim"));
-        assertThat(again.dials()).hasSameSizeAs(own.dials());
+        assertThat(again.controls().dials()).hasSameSizeAs(own.controls().dials());
     }
 
     @Test
@@ -190,12 +190,12 @@ class PrototypeTest {
                         Map.of("look-happiness", 0.5),
                         Map.of(),
                         List.of("au-12", "au-6", "au-4")));
-        Look wry = kept.looks().get(6);
+        Look wry = kept.library().looks().get(6);
         assertThat(wry.name()).isEqualTo("Wry");
         assertThat(wry.dials()).isEqualTo(Map.of("au-6", 0.5, "au-12", 0.75));
         Character replaced = done(
                 kept, new KeepLook("Wry", "Mine", Map.of("au-4", 1.0), Map.of(), Map.of(), List.of("au-4", "turn")));
-        assertThat(replaced.looks()).hasSize(7);
+        assertThat(replaced.library().looks()).hasSize(7);
         assertThat(replaced.look(wry.id()).orElseThrow().dials()).isEqualTo(Map.of("au-4", 1.0));
         assertThat(Edits.apply(FACE, new KeepLook("Empty", "", Map.of(), Map.of(), Map.of(), List.of("turn"))))
                 .isInstanceOf(Outcome.Refused.class);
@@ -220,9 +220,9 @@ class PrototypeTest {
 
     @Test
     void aLooksDrawingsShowFromHalfStrengthAndSpeakBeforeTheLine() {
-        Character c = FACE.withLooks(List.of(
+        Character c = FACE.withLibrary(library -> library.withLooks(List.of(
                 new Look("oh", "Oh", "", Map.of(), Map.of("mouth", "ah")),
-                new Look("mm", "Mm", "", Map.of(), Map.of("mouth", "m-b-p"))));
+                new Look("mm", "Mm", "", Map.of(), Map.of("mouth", "m-b-p")))));
         assertThat(frame(c, Map.of("oh", 0.4)).of("mouth").orElseThrow().drawing())
                 .isEqualTo("rest");
         assertThat(frame(c, Map.of("oh", 0.6)).of("mouth").orElseThrow().drawing())

@@ -91,7 +91,7 @@ class GestureTest {
             @Between(min = 0, max = 20) int from, @Between(min = 1, max = 4) int lasts) {
         Gesture g = new Gesture(from, from + lasts, "wave");
         for (DrawnRun.Way way : DrawnRun.Way.values()) {
-            DrawnRun run = with(way).runs().get(0);
+            DrawnRun run = with(way).rig().runs().get(0);
             assertThat(g.at(from - 1, run)).isEmpty();
             assertThat(g.at(from, run)).contains("a");
             assertThat(g.at(from + lasts + 5, run)).isEmpty();

@@ -136,7 +136,7 @@ class ShotTest {
     void theUsualFourComeWithTheDialTheyNeed() {
         assertThat(FACE.dial("squint")).isEmpty();
         assertThat(BLINKING.dial("squint")).isPresent();
-        assertThat(BLINKING.cues()).hasSize(4);
+        assertThat(BLINKING.library().cues()).hasSize(4);
     }
 
     @Test
@@ -189,7 +189,7 @@ class ShotTest {
     void aHeadTurnWithinACueDrawsABlinkHoweverSlowItIs() {
         Cue turn = new Cue("cue-turn", "Turn away", Map.of("turn", List.of(new Key(5, 0), new Key(20, 30))));
         Cue nod = new Cue("cue-still", "Stay", Map.of("turn", List.of(new Key(5, 0), new Key(6, 1))));
-        Character c = BLINKING.withCues(List.of(turn, nod));
+        Character c = BLINKING.withLibrary(library -> library.withCues(List.of(turn, nod)));
         assertThat(Shifts.of(new ShotEdit.DropIn(1, "cue-turn").apply(SHOT), c)).containsExactly(6);
         assertThat(Shifts.of(new ShotEdit.DropIn(1, "cue-still").apply(SHOT), c))
                 .isEmpty();

@@ -57,7 +57,7 @@ class NosePiecesTest {
     void fillingAndLineFollowTheNoseAndOnlyTheLineIsCut() {
         Character c = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
         List<Part> noses =
-                c.parts().stream().filter(p -> p.role() == PartRole.NOSE).toList();
+                c.rig().parts().stream().filter(p -> p.role() == PartRole.NOSE).toList();
         assertThat(noses).hasSize(3);
         Part nose = noses.get(0);
         assertThat(nose.drawings()).extracting(d -> d.name()).containsExactly("front");
@@ -94,7 +94,7 @@ class NosePiecesTest {
         Character c = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
         String line = Told.pastEdges(c).keySet().iterator().next();
         Part part = c.part(line).orElseThrow();
-        double axis = c.model().axis();
+        double axis = c.sheet().model().axis();
         var right = at(c, 40).of(line).orElseThrow();
         var left = at(c, -40).of(line).orElseThrow();
         var a = part.drawing(right.drawing())
@@ -122,8 +122,9 @@ class NosePiecesTest {
                     .as("at %s", turn)
                     .containsExactlyElementsOf(at(after, turn).placed());
         }
-        Character again =
-                done(after, new MakeTurn(Optional.of(after.turn().orElseThrow().ball())));
+        Character again = done(
+                after,
+                new MakeTurn(Optional.of(after.controls().turn().orElseThrow().ball())));
         assertThat(at(again, 45)).isEqualTo(at(after, 45));
     }
 

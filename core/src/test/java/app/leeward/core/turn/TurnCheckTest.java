@@ -63,18 +63,18 @@ class TurnCheckTest {
                 .orElseThrow()
                 .id();
         Character c = FACE.withDials(
-                FACE.dials().stream()
+                FACE.controls().dials().stream()
                         .map(d -> !d.id().equals("turn")
                                 ? d
                                 : d.withStops(d.stops().stream()
                                         .map(s -> s.at() == 60 ? s.with(ear, Offset.shift(-90, 0)) : s)
                                         .toList()))
                         .toList(),
-                FACE.pads());
-        List<String> order = new java.util.ArrayList<>(c.order());
+                FACE.controls().pads());
+        List<String> order = new java.util.ArrayList<>(c.rig().order());
         order.remove(ear);
         order.add(order.indexOf("face-skin"), ear);
-        Character behind = c.withOrder(order);
+        Character behind = c.withRig(rig -> rig.withOrder(order));
         assertThat(at(behind, 60).hidden()).containsExactly(ear);
         assertThat(at(behind, 0).hidden()).isEmpty();
     }

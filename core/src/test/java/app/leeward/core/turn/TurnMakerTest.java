@@ -72,7 +72,7 @@ class TurnMakerTest {
     void leftAndRightExtremesMirror() {
         double axis = 500;
         for (String name : new String[] {"eye-white", "brow", "ear"}) {
-            String left = FACE.parts().stream()
+            String left = FACE.rig().parts().stream()
                     .filter(p -> p.id().equals(name + "-left"))
                     .findFirst()
                     .orElseThrow()
@@ -129,7 +129,10 @@ class TurnMakerTest {
 
     @Test
     void madeAgainFromTheSameBallItIsTheSame() {
-        assertThat(done(FACE, new MakeTurn(java.util.Optional.empty())).dials()).isEqualTo(FACE.dials());
+        assertThat(done(FACE, new MakeTurn(java.util.Optional.empty()))
+                        .controls()
+                        .dials())
+                .isEqualTo(FACE.controls().dials());
         assertThat(new MakeTurn(java.util.Optional.empty()).describe(FACE)).isEqualTo("Made the head turn anew");
     }
 
@@ -208,8 +211,9 @@ class TurnMakerTest {
     @Test
     void theNodComesBesideTheTurnAndBothAreAPad() {
         Character c = done(FACE, new MakeHeadDial(HeadDial.NOD));
-        assertThat(c.dials()).extracting(Dial::id).startsWith("turn", "nod");
-        assertThat(c.pads()).anyMatch(p -> p.across().equals("turn") && p.down().equals("nod"));
+        assertThat(c.controls().dials()).extracting(Dial::id).startsWith("turn", "nod");
+        assertThat(c.controls().pads())
+                .anyMatch(p -> p.across().equals("turn") && p.down().equals("nod"));
         Evaluator e = new Evaluator(c);
         Frame down = e.frame(Pose.of(Map.of("nod", 20.0)));
         Frame up = e.frame(Pose.of(Map.of("nod", -20.0)));
@@ -309,11 +313,11 @@ class TurnMakerTest {
                 new Flip(),
                 new Hang(java.util.List.of("nose"), java.util.Optional.of("torso")))) {
             Character after = done(shaped, e);
-            BallSetting ball = after.turn().orElseThrow().ball();
+            BallSetting ball = after.controls().turn().orElseThrow().ball();
             assertThat(TurnMaker.keptByHand(after, ball)).as("%s", e).isLessThanOrEqualTo(1);
         }
         Character fitted = done(shaped, new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)));
-        BallSetting ball = fitted.turn().orElseThrow().ball();
+        BallSetting ball = fitted.controls().turn().orElseThrow().ball();
         Box face = fitted.part("face-skin").orElseThrow().bounds().orElseThrow();
         assertThat(ball.rx()).isCloseTo(face.width() / 2, within(1e-6));
         assertThat(ball.centre().distance(face.centre())).isLessThan(1e-6);
@@ -326,12 +330,13 @@ class TurnMakerTest {
     void correctionsAreMirroredWithTheirSide() {
         Character c = done(FACE, new RecordCorner("turn", 60, "gaze-down", 1, new Nudge("brow-left", 3, -2)));
         c = done(c, new MirrorSide("brow-left"));
-        assertThat(c.corners()).hasSize(2);
-        assertThat(c.corners()).anySatisfy(k -> {
+        assertThat(c.controls().correctives()).hasSize(2);
+        assertThat(c.controls().correctives()).anySatisfy(k -> {
             assertThat(k.at("turn", -60, "gaze-down", 1)).isTrue();
             assertThat(k.offsets()).containsOnlyKeys("brow-right");
             assertThat(k.offsets().get("brow-right")).isEqualTo(Offset.shift(-3, -2));
         });
-        assertThat(done(c, new MirrorSide("brow-left")).corners()).containsExactlyInAnyOrderElementsOf(c.corners());
+        assertThat(done(c, new MirrorSide("brow-left")).controls().correctives())
+                .containsExactlyInAnyOrderElementsOf(c.controls().correctives());
     }
 }

@@ -92,14 +92,14 @@ class ViewsTest {
     }
 
     private static Part in(Character c, String view, PartRole role, Side side) {
-        ViewSet set = c.views().orElseThrow();
-        Map<String, String> of = set.membership(c.parts());
+        ViewSet set = c.controls().views().orElseThrow();
+        Map<String, String> of = set.membership(c.rig().parts());
         String root = set.views().stream()
                 .filter(v -> v.name().equals(view))
                 .findFirst()
                 .orElseThrow()
                 .root();
-        return c.parts().stream()
+        return c.rig().parts().stream()
                 .filter(p -> p.role() == role && p.side() == side && root.equals(of.get(p.id())))
                 .findFirst()
                 .orElseThrow();
@@ -113,7 +113,7 @@ class ViewsTest {
 
     @Test
     void threeDrawnViewsBecomeFiveOnTheTurn() {
-        ViewSet set = HEAD.views().orElseThrow();
+        ViewSet set = HEAD.controls().views().orElseThrow();
         assertThat(set.dial()).isEqualTo("turn");
         assertThat(set.bands().stream().map(ViewBand::from)).containsExactly(-90.0, -67.5, -22.5, 22.5, 67.5);
         assertThat(set.bands().stream()
@@ -121,16 +121,17 @@ class ViewsTest {
                 .containsExactly("side view", "3/4 view", "front view", "3/4 view", "side view");
         assertThat(set.bands().stream().map(ViewBand::flipped)).containsExactly(true, true, false, false, false);
         assertThat(set.main().name()).isEqualTo("front view");
-        assertThat(HEAD.mouths().part())
+        assertThat(HEAD.voice().mouths().part())
                 .as("the line speaks through the front")
                 .contains(in(HEAD, "front view", PartRole.MOUTH, Side.NONE).id());
     }
 
     @Test
     void everyPieceHangsInItsOwnViewAndOnlyOneViewShows() {
-        Map<String, String> of = HEAD.views().orElseThrow().membership(HEAD.parts());
+        Map<String, String> of =
+                HEAD.controls().views().orElseThrow().membership(HEAD.rig().parts());
         for (double turn : new double[] {-90, -45, 0, 45, 90, 500}) {
-            String shown = HEAD.views().orElseThrow().at(turn).view();
+            String shown = HEAD.controls().views().orElseThrow().at(turn).view();
             Frame frame = at(HEAD, turn);
             assertThat(frame.placed().stream()
                             .map(p -> of.getOrDefault(p.part(), "body"))
@@ -141,15 +142,16 @@ class ViewsTest {
                     .allMatch(w -> of.get(w).equals(shown)));
         }
         Part white = in(HEAD, "3/4 view", PartRole.WHITE, Side.LEFT);
-        assertThat(HEAD.follows(
-                        white.id(),
-                        in(HEAD, "3/4 view", PartRole.EYE, Side.LEFT).id()))
+        assertThat(HEAD.rig()
+                        .follows(
+                                white.id(),
+                                in(HEAD, "3/4 view", PartRole.EYE, Side.LEFT).id()))
                 .isTrue();
     }
 
     @Test
     void theSideThatWasNotDrawnIsTheMirrorImage() {
-        double axis = HEAD.model().axis();
+        double axis = HEAD.sheet().model().axis();
         for (double turn : new double[] {45, 90}) {
             Frame drawn = at(HEAD, turn);
             Frame mirrored = at(HEAD, -turn);
@@ -250,8 +252,8 @@ class ViewsTest {
         assertThat(ViewCheck.of(mended))
                 .allMatch(e -> e.mends().isEmpty() && e.says().isEmpty());
         assertThat(ViewCheck.of(mended).get(2).jumps().values()).allMatch(by -> by < 1e-6);
-        assertThat(mended.parts().stream().map(Part::drawings))
-                .isEqualTo(c.parts().stream().map(Part::drawings).toList());
+        assertThat(mended.rig().parts().stream().map(Part::drawings))
+                .isEqualTo(c.rig().parts().stream().map(Part::drawings).toList());
         assertThat(new RegisterViews("").on(mended)).isInstanceOf(Outcome.Refused.class);
     }
 
@@ -273,16 +275,18 @@ class ViewsTest {
     @Test
     void edgesMoveBetweenTheirNeighboursAndBadOnesAreRefused() {
         Character moved = done(HEAD, new MoveViewEdge(2, 30));
-        assertThat(moved.views().orElseThrow().at(29.9).view())
-                .isEqualTo(moved.views().orElseThrow().main().root());
-        assertThat(moved.views().orElseThrow().at(30).view())
-                .isNotEqualTo(moved.views().orElseThrow().main().root());
+        assertThat(moved.controls().views().orElseThrow().at(29.9).view())
+                .isEqualTo(moved.controls().views().orElseThrow().main().root());
+        assertThat(moved.controls().views().orElseThrow().at(30).view())
+                .isNotEqualTo(moved.controls().views().orElseThrow().main().root());
         for (Edit bad : List.of(
                 new MoveViewEdge(2, 70), new MoveViewEdge(2, -22.5), new MoveViewEdge(9, 0), new MoveViewEdge(-1, 0))) {
             assertThat(bad.on(HEAD)).isInstanceOf(Outcome.Refused.class);
         }
         assertThat(new MakeTurn(Optional.empty()).on(HEAD)).isInstanceOf(Outcome.Refused.class);
-        assertThat(new RegisterViews(HEAD.views().orElseThrow().main().root()).on(HEAD))
+        assertThat(new RegisterViews(
+                                HEAD.controls().views().orElseThrow().main().root())
+                        .on(HEAD))
                 .isInstanceOf(Outcome.Refused.class);
         Character one = Rigs.hung(Rigs.face());
         assertThat(new MakeViews().on(one)).isInstanceOf(Outcome.Refused.class);
@@ -344,7 +348,8 @@ class ViewsTest {
 
     @Test
     void withOneLineAloneTheNeckStaysWhereItEnds() {
-        Character alone = HEAD.withModel(new Model(500, List.of(new ModelLine(ModelLine.CHIN, 600))));
+        Character alone =
+                HEAD.withSheet(sheet -> sheet.withModel(new Model(500, List.of(new ModelLine(ModelLine.CHIN, 600)))));
         // 40 over the neck's end become 60, and so does all else
         Character stood = stands(alone, 660 - 1.5 * (660 - 380), 600);
         assertThat(ViewCheck.of(stood)).allMatch(e -> e.jumps().get(ViewCheck.Mark.NECK) < 0.01);
@@ -371,26 +376,27 @@ class ViewsTest {
             assertThat(face.getMaxY()).as("chin at %s", turn).isCloseTo(chin, within(0.3));
             assertThat(face.getMinY()).as("top at %s", turn).isCloseTo(top, within(0.3));
         }
-        assertThat(stood.parts().stream().map(Part::drawings))
-                .isEqualTo(asked.parts().stream().map(Part::drawings).toList());
+        assertThat(stood.rig().parts().stream().map(Part::drawings))
+                .isEqualTo(asked.rig().parts().stream().map(Part::drawings).toList());
         assertThat(ViewCheck.of(stood)).allMatch(e -> e.says().isEmpty());
         return stood;
     }
 
     @Test
     void aHandOnTheTurnIsSteadiedAtTheEdgesOfViewsToo() {
-        assertThat(HEAD.exchanges(HEAD.dial("turn").orElseThrow())).containsExactly(-67.5, -22.5, 22.5, 67.5);
-        assertThat(HEAD.exchanges(HEAD.dial("blink").orElseThrow())).isEmpty();
+        assertThat(HEAD.controls().exchanges(HEAD.dial("turn").orElseThrow()))
+                .containsExactly(-67.5, -22.5, 22.5, 67.5);
+        assertThat(HEAD.controls().exchanges(HEAD.dial("blink").orElseThrow())).isEmpty();
     }
 
     @Test
     void aViewThatIsTakenAwayLeavesNoGap() {
-        String side = HEAD.views().orElseThrow().views().stream()
+        String side = HEAD.controls().views().orElseThrow().views().stream()
                 .filter(v -> v.name().equals("side view"))
                 .findFirst()
                 .orElseThrow()
                 .root();
-        ViewSet left = HEAD.views().orElseThrow().without(side).orElseThrow();
+        ViewSet left = HEAD.controls().views().orElseThrow().without(side).orElseThrow();
         assertThat(left.bands().get(0).from()).isEqualTo(-90);
         assertThat(left.bands().get(2).to()).isEqualTo(90);
         assertThat(left.bands()).hasSize(3);
@@ -407,9 +413,9 @@ class ViewsTest {
                         Matrix.IDENTITY,
                         eye("left", 540, Matrix.IDENTITY),
                         eye("right", 460, Matrix.IDENTITY))));
-        assertThat(c.views()).isEmpty();
-        assertThat(c.parts()).noneMatch(p -> p.role() == PartRole.VIEW);
-        assertThat(c.turn()).isPresent();
+        assertThat(c.controls().views()).isEmpty();
+        assertThat(c.rig().parts()).noneMatch(p -> p.role() == PartRole.VIEW);
+        assertThat(c.controls().turn()).isPresent();
     }
 
     @Test
@@ -427,7 +433,7 @@ class ViewsTest {
                         Rigs.layer("ear", Rigs.ellipse(395, 500, 12, 20)),
                         Rigs.layer("ear", Rigs.ellipse(605, 500, 12, 20)),
                         Rigs.layer("back hair", Rigs.ellipse(500, 490, 110, 130)))));
-        ViewSet set = c.views().orElseThrow();
+        ViewSet set = c.controls().views().orElseThrow();
         assertThat(set.bands().stream().map(ViewBand::from))
                 .containsExactly(-180.0, -135.0, -67.5, -22.5, 22.5, 67.5, 135.0);
         assertThat(c.dial("turn").orElseThrow().to()).isEqualTo(180);
@@ -481,7 +487,7 @@ class ViewsTest {
     @Test
     void aFlippedCharacterShowsTheMirrorImageAtEveryTurn() {
         Character flipped = done(HEAD, new Flip());
-        double axis = HEAD.model().axis();
+        double axis = HEAD.sheet().model().axis();
         for (double turn : new double[] {-90, -45, 0, 45, 90}) {
             Frame now = at(flipped, turn);
             for (Frame.Placed p : at(HEAD, turn).placed()) {

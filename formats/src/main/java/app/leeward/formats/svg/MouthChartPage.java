@@ -51,7 +51,7 @@ public final class MouthChartPage {
     }
 
     private String page(String mood) {
-        MouthChart chart = character.mouths();
+        MouthChart chart = character.voice().mouths();
         Map<Viseme, MouthChart.Service> served = new LinkedHashMap<>();
         for (Viseme v : Viseme.values()) {
             chart.serve(mood, v).ifPresent(s -> served.put(v, s));

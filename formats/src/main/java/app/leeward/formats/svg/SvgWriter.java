@@ -42,8 +42,8 @@ public final class SvgWriter {
         for (Frame.Placed p : frame.placed()) {
             part(p);
         }
-        String w = Numbers.text(character.canvas().width());
-        String h = Numbers.text(character.canvas().height());
+        String w = Numbers.text(character.sheet().canvas().width());
+        String h = Numbers.text(character.sheet().canvas().height());
         return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + w
                 + "\" height=\"" + h + "\" viewBox=\"0 0 " + w + " " + h + "\">\n<title>"
                 + ShapeMarkup.escape(character.name()) + "</title>\n<defs>\n" + defs + "</defs>\n" + body + "</svg>\n";
@@ -116,8 +116,8 @@ public final class SvgWriter {
             StringBuilder inside = new StringBuilder();
             ShapeMarkup markup = new ShapeMarkup(inside, defs, images);
             out.forEach(s -> markup.write(s.silhouette("#000000", fingers), null));
-            double w = character.canvas().width();
-            double h = character.canvas().height();
+            double w = character.sheet().canvas().width();
+            double h = character.sheet().canvas().height();
             String everywhere = " x=\"" + Numbers.text(-w) + "\" y=\"" + Numbers.text(-h) + "\" width=\""
                     + Numbers.text(3 * w) + "\" height=\"" + Numbers.text(3 * h) + "\"";
             defs.append("<mask id=\"")

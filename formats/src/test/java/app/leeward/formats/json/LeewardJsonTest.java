@@ -123,7 +123,8 @@ class LeewardJsonTest {
             LayeredArt art = SvgReader.read(file);
             Character c = ((IntakeResult.Hung) Assembler.assemble("any", art.canvas(), 24, art.root(), art.notes()))
                     .character();
-            c.parts().forEach(p -> p.drawings().forEach(d -> arts.add(d.art().transform(odd))));
+            c.rig().parts().forEach(p -> p.drawings()
+                    .forEach(d -> arts.add(d.art().transform(odd))));
         }
         assertThat(arts).hasSizeGreaterThan(100).allSatisfy(art -> {
             String text = LeewardJson.artwork(art);
@@ -140,8 +141,8 @@ class LeewardJsonTest {
         Frame before = new Evaluator(maren()).frame(pose);
         Frame after = new Evaluator(back).frame(pose);
         assertThat(after).isEqualTo(before);
-        assertThat(back.turn()).isEqualTo(maren().turn());
-        long drawn = maren().parts().stream()
+        assertThat(back.controls().turn()).isEqualTo(maren().controls().turn());
+        long drawn = maren().rig().parts().stream()
                 .flatMap(p -> p.drawings().stream())
                 .map(d -> LeewardJson.artwork(d.art()))
                 .distinct()
@@ -190,7 +191,7 @@ class LeewardJsonTest {
                 new Show("cap", "nothing"),
                 new ServeSound(Viseme.OO, "oh", ""),
                 new Pronounce("sorrel", List.of(Phone.S, Phone.AO)),
-                new SetDial(maren().dials().get(0)),
+                new SetDial(maren().controls().dials().get(0)),
                 new SetDial(new Dial(
                         "bend",
                         "Bend",
@@ -269,16 +270,18 @@ class LeewardJsonTest {
     @Test
     void marenIsHungWithoutAnythingLeftOver() {
         Character c = maren();
-        assertThat(c.notes())
+        assertThat(c.origin().notes())
                 .as("what she holds is no part of a body")
                 .extracting(n -> n.place())
                 .containsExactlyInAnyOrder("handbell", "signal flag");
-        assertThat(c.mouths().drawn()).hasSize(17);
-        assertThat(c.dials()).extracting(d -> d.id()).containsExactly("turn", "blink", "gaze-across", "gaze-down");
-        assertThat(c.dials().get(0).stops().get(0).offsets())
+        assertThat(c.voice().mouths().drawn()).hasSize(17);
+        assertThat(c.controls().dials())
+                .extracting(d -> d.id())
+                .containsExactly("turn", "blink", "gaze-across", "gaze-down");
+        assertThat(c.controls().dials().get(0).stops().get(0).offsets())
                 .as("parts that take part in the turn")
                 .hasSizeGreaterThanOrEqualTo(12);
-        assertThat(c.dials().get(0).bands())
+        assertThat(c.controls().dials().get(0).bands())
                 .extracting(b -> b.part())
                 .containsExactlyInAnyOrder("nose", "extra-hair-left", "extra-hair-right");
     }
@@ -299,6 +302,6 @@ class LeewardJsonTest {
                         .size())
                 .sum();
         assertThat(again.root().shapes()).hasSize((int) shapes);
-        assertThat(again.canvas()).isEqualTo(c.canvas());
+        assertThat(again.canvas()).isEqualTo(c.sheet().canvas());
     }
 }

@@ -60,12 +60,12 @@ class LayeredSvgWriterTest {
         assertThat(art.notes()).isEmpty();
         IntakeResult result = Assembler.assemble("Blank", art.canvas(), 24, art.root(), art.notes());
         Character c = ((IntakeResult.Hung) result).character();
-        assertThat(c.notes()).isEmpty();
+        assertThat(c.origin().notes()).isEmpty();
         // it is one view of a head
         assertThat(SlotBoard.of(c)).allSatisfy(g -> assertThat(g.slots())
                 .filteredOn(s -> s.role() != PartRole.VIEW)
                 .allSatisfy(s -> assertThat(s.parts()).as(s.name()).hasSize(s.paired() ? 2 : 1)));
-        assertThat(c.mouths().drawn().keySet())
+        assertThat(c.voice().mouths().drawn().keySet())
                 .containsAll(Arrays.stream(Viseme.values()).collect(Collectors.toSet()));
         IntakeReport report = IntakeReport.of(c);
         assertThat(report.sides().right()).as("sides stand as named").isEmpty();

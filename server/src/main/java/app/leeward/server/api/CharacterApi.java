@@ -9,6 +9,7 @@ import app.leeward.core.intake.NewVersion;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.TurnPlan;
 import app.leeward.server.config.Squeeze;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.HeavyWork;
@@ -66,14 +67,14 @@ class CharacterApi {
                     s.canUndo(),
                     s.canRedo(),
                     sent(s.state()),
-                    servings(s.state().mouths()));
+                    servings(s.state().voice().mouths()));
         }
     }
 
     /** Without what only the keeper needs: the file that newer ones are held against, and how the turn was when it was made. */
     private static Character sent(Character c) {
-        Character less = c.withSource(Optional.empty());
-        return c.turn().map(t -> less.withTurn(t.ballOnly())).orElse(less);
+        return c.withOrigin(origin -> origin.withSource(Optional.empty()))
+                .withControls(controls -> controls.withTurn(controls.turn().map(TurnPlan::ballOnly)));
     }
 
     /** Which mouth a class of sounds gets, and why. */
@@ -222,7 +223,7 @@ class CharacterApi {
         Squeeze.onlyForTheWire(request);
         Map<String, List<Shape>> out = new TreeMap<>();
         Character c = (revision == null ? characters.stand(id) : characters.stand(id, revision)).state();
-        c.parts().forEach(p -> p.drawings()
+        c.rig().parts().forEach(p -> p.drawings()
                 .forEach(d -> out.put(art.hashOf(d.art()), d.art().shapes())));
         return out;
     }

@@ -27,7 +27,7 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes, Li
 
     static FrameSeries of(Character character, List<Double> at, List<Frame> frames) {
         Map<String, Integer> height = new HashMap<>();
-        character.order().forEach(id -> height.put(id, height.size()));
+        character.rig().order().forEach(id -> height.put(id, height.size()));
         Frame first = frames.get(0);
         Map<String, Frame.Placed> base = new HashMap<>();
         first.placed().forEach(p -> base.put(p.part(), p));
@@ -58,6 +58,6 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes, Li
 
     /** The same, to be dragged along by a hand on this dial. */
     FrameSeries along(Character character, Dial dial) {
-        return new FrameSeries(at, first, changes, character.exchanges(dial), dial.trembling());
+        return new FrameSeries(at, first, changes, character.controls().exchanges(dial), dial.trembling());
     }
 }

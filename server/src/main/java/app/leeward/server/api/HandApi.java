@@ -49,7 +49,7 @@ class HandApi {
         Snapshot<Character> standing = characters.stand(id);
         return new RunsView(
                 standing.revision(),
-                standing.state().runs().stream().map(RunSheet::of).toList());
+                standing.state().rig().runs().stream().map(RunSheet::of).toList());
     }
 
     /** @param hands every hand with drawings, each drawing measured at the wrist */

@@ -179,7 +179,7 @@ class LineApi {
         int to = Math.max(
                 from + 1,
                 Math.min(Math.min(body.to(), from + MOST_FRAMES), shot.state().frames()));
-        admitted.takeFrames(to - from, character.state().parts().size());
+        admitted.takeFrames(to - from, character.state().rig().parts().size());
         List<Double> at = new ArrayList<>();
         List<Frame> frames = new ArrayList<>();
         for (int f = from; f < to; f++) {

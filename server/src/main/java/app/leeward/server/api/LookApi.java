@@ -71,7 +71,7 @@ class LookApi {
         Evaluator evaluator = characters.evaluator(c);
         Map<String, Double> asked = PoseBody.of(body.pose()).dials();
         Map<String, Double> turned = new HashMap<>();
-        for (Dial d : character.dials()) {
+        for (Dial d : character.controls().dials()) {
             if (d.purpose() == Purpose.TURN && asked.containsKey(d.id())) {
                 turned.put(d.id(), asked.get(d.id()));
             }
@@ -80,7 +80,7 @@ class LookApi {
         List<Frame> frames = new ArrayList<>();
         List<LookEntry> entries = new ArrayList<>();
         frames.add(evaluator.frame(plain));
-        for (Look look : character.looks()) {
+        for (Look look : character.library().looks()) {
             entries.add(new LookEntry(
                     look,
                     Prototype.of(look).map(p -> p.lacks(character)).orElse(List.of()),
@@ -121,7 +121,8 @@ class LookApi {
         Pose over = PoseBody.of(body.pose());
         List<Frame> frames = new ArrayList<>();
         for (int f = 0; f < shown.frames(); f++) {
-            frames.add(evaluator.frame(over.withCues(shown.at(f, c.state().straightDials()))));
+            frames.add(evaluator.frame(
+                    over.withCues(shown.at(f, c.state().controls().straightDials()))));
         }
         return FrameSeries.of(c.state(), numbers(frames.size()), frames);
     }

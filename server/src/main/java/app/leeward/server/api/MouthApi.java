@@ -133,7 +133,7 @@ class MouthApi {
         Character c = standing.state();
         List<RowView> rows = new ArrayList<>();
         rows.add(new RowView("", "Neutral", 0, 0, cells(c, "")));
-        for (Mood m : c.mouths().moods()) {
+        for (Mood m : c.voice().mouths().moods()) {
             rows.add(new RowView(m.id(), m.name(), m.corners(), m.tension(), cells(c, m.id())));
         }
         String problem = "";
@@ -147,9 +147,9 @@ class MouthApi {
                 MouthSet.part(c).map(Part::id).orElse(""),
                 MouthSet.start(c).map(d -> d.id()).orElse(""),
                 problem,
-                c.mouths().recipe().filter(r -> !r.made().isEmpty()).isPresent(),
-                c.mouths().recipe().map(MouthRecipe::rulers).orElse(MouthRulers.AS_ASKED),
-                c.mouths().recipe().map(MouthRecipe::own).orElse(Map.of()),
+                c.voice().mouths().recipe().filter(r -> !r.made().isEmpty()).isPresent(),
+                c.voice().mouths().recipe().map(MouthRecipe::rulers).orElse(MouthRulers.AS_ASKED),
+                c.voice().mouths().recipe().map(MouthRecipe::own).orElse(Map.of()),
                 Arrays.stream(Viseme.values()).map(SoundView::of).toList(),
                 rows,
                 OnModel.of(c));
@@ -157,16 +157,16 @@ class MouthApi {
 
     private static List<CellView> cells(Character c, String mood) {
         return Arrays.stream(Viseme.values())
-                .flatMap(v -> c.mouths().serve(mood, v).stream())
+                .flatMap(v -> c.voice().mouths().serve(mood, v).stream())
                 .map(s -> new CellView(
                         s.asked(),
                         s.drawing(),
                         s.from(),
                         s.row(),
                         s.own() && s.row().equals(mood),
-                        why(c.mouths(), s, mood),
+                        why(c.voice().mouths(), s, mood),
                         MouthSet.origin(c, s.drawing()),
-                        Optional.ofNullable(c.mouths().betweens().get(s.drawing()))
+                        Optional.ofNullable(c.voice().mouths().betweens().get(s.drawing()))
                                 .map(MouthChart.Between::drawing)
                                 .orElse("")))
                 .toList();
@@ -284,7 +284,7 @@ class MouthApi {
     SaidView say(@PathVariable UUID id, @RequestBody SayBody body) {
         Snapshot<Character> standing = characters.stand(id);
         Character c = standing.state();
-        if (c.mouths().part().isEmpty() || c.mouths().drawn().isEmpty()) {
+        if (c.voice().mouths().part().isEmpty() || c.voice().mouths().drawn().isEmpty()) {
             throw Problem.refused("no-mouth", "This character has no mouth to say anything with yet.");
         }
         String text = body.text() == null ? "" : body.text();
@@ -293,14 +293,15 @@ class MouthApi {
         try {
             if (body.aloud()) {
                 sound = booth.speak(text, body.pace());
-                said = new Said(reader.read(text, WavFile.read(sound), "", c.lexicon()), List.of());
+                said = new Said(
+                        reader.read(text, WavFile.read(sound), "", c.voice().lexicon()), List.of());
             } else {
-                said = speaker.say(text, body.pace(), c.lexicon());
+                said = speaker.say(text, body.pace(), c.voice().lexicon());
             }
         } catch (SpeechProblem e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), "words", e.getMessage());
         }
-        Shot shot = new Shot("said", said.line(), TrackRules.at(c.frameRate()), Map.of())
+        Shot shot = new Shot("said", said.line(), TrackRules.at(c.sheet().frameRate()), Map.of())
                 .withMood(body.mood() == null ? "" : body.mood());
         Playhead playhead = new Playhead(characters.evaluator(standing), shot);
         Pose pose = PoseBody.of(body.pose());

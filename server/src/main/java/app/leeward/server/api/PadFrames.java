@@ -19,7 +19,7 @@ public record PadFrames(FrameSeries frames, PadWay across, PadWay down) {
      */
     public record PadWay(List<Double> at, List<Double> edges, double trembling) {
         static PadWay of(Character character, Dial dial, List<Double> at) {
-            return new PadWay(at, character.exchanges(dial), dial.trembling());
+            return new PadWay(at, character.controls().exchanges(dial), dial.trembling());
         }
     }
 }

@@ -127,7 +127,7 @@ class PoseApi {
 
     private static List<Redrawn> redrawn(Character before, Character after) {
         List<Redrawn> changed = new ArrayList<>();
-        for (Part p : after.parts()) {
+        for (Part p : after.rig().parts()) {
             List<Drawing> was = before.part(p.id()).map(Part::drawings).orElse(List.of());
             for (Drawing d : p.drawings()) {
                 boolean same = was.stream().anyMatch(w -> w.id().equals(d.id()) && w.art() == d.art());
@@ -174,7 +174,7 @@ class PoseApi {
         Snapshot<Character> c = characters.stand(id);
         Dial dial = c.state().dial(Bodies.require(body.dial(), "dial")).orElseThrow(() -> Problem.notThere("dial"));
         int n = Math.max(2, Math.min(MOST_SAMPLES, body.samples()));
-        admitted.takeFrames(n, c.state().parts().size());
+        admitted.takeFrames(n, c.state().rig().parts().size());
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
         List<Double> at = values(dial, n);
@@ -192,7 +192,7 @@ class PoseApi {
                 c.state().dial(Bodies.require(body.across(), "across")).orElseThrow(() -> Problem.notThere("dial"));
         Dial down = c.state().dial(Bodies.require(body.down(), "down")).orElseThrow(() -> Problem.notThere("dial"));
         int n = Math.max(2, Math.min(MOST_ROWS, body.samples()));
-        admitted.takeFrames(n * n, c.state().parts().size());
+        admitted.takeFrames(n * n, c.state().rig().parts().size());
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
         List<Double> columns = values(across, n);
@@ -236,7 +236,7 @@ class PoseApi {
         Evaluator evaluator = characters.evaluator(c);
         List<String> drawings = Stream.concat(part.drawings().stream().map(Drawing::id), Stream.of(Part.NOTHING))
                 .toList();
-        admitted.takeFrames(drawings.size(), c.state().parts().size());
+        admitted.takeFrames(drawings.size(), c.state().rig().parts().size());
         List<Frame> frames = drawings.stream()
                 .map(d -> evaluator.frame(pose.withPicks(Map.of(part.id(), d))))
                 .toList();

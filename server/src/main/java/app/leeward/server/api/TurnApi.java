@@ -85,9 +85,10 @@ class TurnApi {
         Snapshot<Character> standing = characters.stand(id);
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
-        boolean slides = c.views().isEmpty();
-        Optional<BallSetting> ball =
-                !slides ? Optional.empty() : c.turn().map(TurnPlan::ball).or(() -> TurnMaker.fitted(c));
+        boolean slides = c.controls().views().isEmpty();
+        Optional<BallSetting> ball = !slides
+                ? Optional.empty()
+                : c.controls().turn().map(TurnPlan::ball).or(() -> TurnMaker.fitted(c));
         Evaluator evaluator = characters.evaluator(standing);
         Pose pose = PoseBody.of(body.pose());
         int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));

@@ -77,7 +77,10 @@ final class DemoSetup {
     }
 
     private static Part named(Character c, String part) {
-        return c.parts().stream().filter(p -> p.name().equals(part)).findFirst().orElseThrow();
+        return c.rig().parts().stream()
+                .filter(p -> p.name().equals(part))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String drawing(Part part, String name) {
@@ -90,7 +93,7 @@ final class DemoSetup {
 
     private static Edit kit(Character c, String name, String clothes, String cap) {
         Map<String, String> choices = new HashMap<>();
-        for (Part p : c.parts()) {
+        for (Part p : c.rig().parts()) {
             for (Drawing d : p.drawings()) {
                 if (d.name().equals(clothes) || d.name().equals(cap)) {
                     choices.put(p.id(), d.id());

@@ -48,7 +48,8 @@ public class Characters {
     /** Weighed by parts, since a rig of a thousand takes ten times the memory of one of a hundred. */
     private final Cache<String, Evaluator> evaluators = Caffeine.newBuilder()
             .maximumWeight(MOST_PARTS)
-            .weigher((String key, Evaluator e) -> 1 + e.character().parts().size())
+            .weigher(
+                    (String key, Evaluator e) -> 1 + e.character().rig().parts().size())
             .build();
 
     private final Cache<String, List<Hands.Hand>> hands =
@@ -81,7 +82,8 @@ public class Characters {
     public Snapshot<Character> read(
             UUID id, byte[] file, String fileName, String author, UnaryOperator<Character> finish) {
         Character read = finish.apply(hung(file, fileName));
-        Character character = read.withSource(Optional.of(ImportedSource.of(shortened(fileName), read)));
+        Character character =
+                read.withOrigin(origin -> origin.withSource(Optional.of(ImportedSource.of(shortened(fileName), read))));
         return ledger.begin(keeping, id, null, character, new ImportCharacter(character, shortened(fileName)), author);
     }
 
@@ -117,7 +119,7 @@ public class Characters {
     }
 
     private static List<Artwork> arts(Character c) {
-        return c.parts().stream()
+        return c.rig().parts().stream()
                 .flatMap(p -> p.drawings().stream())
                 .map(Drawing::art)
                 .toList();
@@ -138,7 +140,7 @@ public class Characters {
         }
         Character hung = ((IntakeResult.Hung) result).character();
         images.keep(art.images());
-        return art.stacked() ? hung : hung.withOrder(StackingOrder.byRole(hung));
+        return art.stacked() ? hung : hung.withRig(rig -> rig.withOrder(StackingOrder.byRole(hung)));
     }
 
     private static String shortened(String s) {

@@ -87,7 +87,7 @@ public class LineReadings {
     /** Asks for a new line. What can be seen to be wrong at once is refused at once. */
     public Told record(UUID characterId, String name, String words, byte[] wav, Client client) {
         Snapshot<Character> character = characters.stand(characterId);
-        double seconds = lines.readable(words, wav, character.state().lexicon());
+        double seconds = lines.readable(words, wav, character.state().voice().lexicon());
         ReadingRow row = ReadingRow.record(UUID.randomUUID(), characterId, UUID.randomUUID(), name, words, seconds);
         return queued(row, wav, client);
     }
@@ -96,7 +96,8 @@ public class LineReadings {
     public Told words(UUID lineId, int base, String words, Client client) {
         Snapshot<Shot> line = lines.stand(lineId);
         lines.requireRoom(lineId, base);
-        lines.readable(words, line, characters.stand(line.belongsTo()).state().lexicon());
+        lines.readable(
+                words, line, characters.stand(line.belongsTo()).state().voice().lexicon());
         double seconds = line.state().line().seconds();
         return queued(
                 ReadingRow.words(UUID.randomUUID(), line.belongsTo(), lineId, base, words, seconds), null, client);

@@ -82,9 +82,10 @@ public class Lines {
     private Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
         Sound sound = heard(() -> WavFile.read(wav));
         String hash = Sha256.of(wav);
-        DialogueLine line = heard(() -> reader.read(within(words), sound, hash, character.lexicon(), listening));
+        DialogueLine line = heard(
+                () -> reader.read(within(words), sound, hash, character.voice().lexicon(), listening));
         String title = name == null || name.isBlank() ? titleOf(words) : shortened(name.strip());
-        return new Shot(title, line, TrackRules.at(character.frameRate()), Map.of());
+        return new Shot(title, line, TrackRules.at(character.sheet().frameRate()), Map.of());
     }
 
     private static String within(String words) {
@@ -138,13 +139,14 @@ public class Lines {
     }
 
     private static void requireRun(Character character, String run) {
-        if (character.runs().stream().noneMatch(r -> r.id().equals(run))) {
+        if (character.rig().runs().stream().noneMatch(r -> r.id().equals(run))) {
             throw Problem.refused("no-run", "There is no run '" + run + "'; the Hands bench keeps them.");
         }
     }
 
     private static void requireMouth(Character character, String drawing) {
         boolean there = character
+                .voice()
                 .mouths()
                 .part()
                 .flatMap(character::part)
@@ -177,7 +179,7 @@ public class Lines {
     Runnable reworded(ReadingRow asked, Listening listening) {
         Snapshot<Shot> before = stand(asked.line());
         requireRoom(asked.line(), asked.base());
-        Lexicon lexicon = characters.stand(asked.character()).state().lexicon();
+        Lexicon lexicon = characters.stand(asked.character()).state().voice().lexicon();
         DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
         return () -> ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
     }
@@ -187,7 +189,8 @@ public class Lines {
         Snapshot<Shot> before = stand(asked.line());
         requireRoom(asked.line(), asked.base());
         List<Phone> phones = phones(asked.soundsLike());
-        Lexicon lexicon = characters.stand(asked.character()).state().lexicon().with(asked.word(), phones);
+        Lexicon lexicon =
+                characters.stand(asked.character()).state().voice().lexicon().with(asked.word(), phones);
         DialogueLine line = corrected(before.state(), before.state().line().text(), lexicon, listening);
         return () -> {
             Snapshot<Character> now = characters.stand(asked.character());

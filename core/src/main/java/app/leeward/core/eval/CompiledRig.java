@@ -22,7 +22,7 @@ import java.util.stream.Stream;
  * channel of every part. A part has a group of numbers for each place its pivot ever had, the oldest first, because what was
  * recorded about an earlier pivot still turns about it; the first group holds its placement at rest. Immutable.
  */
-final class Rig {
+final class CompiledRig {
     final Character character;
     final Part[] parts;
     final List<Dial> dials;
@@ -39,10 +39,10 @@ final class Rig {
 
     private final double[] rest;
 
-    Rig(Character character) {
+    CompiledRig(Character character) {
         this.character = character;
-        dials = character.dials();
-        parts = character.parts().toArray(new Part[0]);
+        dials = character.controls().dials();
+        parts = character.rig().parts().toArray(new Part[0]);
         for (int i = 0; i < parts.length; i++) {
             places.put(parts[i].id(), i);
         }
@@ -73,9 +73,10 @@ final class Rig {
     }
 
     private static List<Channel> channels(Character c) {
-        Stream<Offset> ofStops =
-                c.dials().stream().flatMap(d -> d.stops().stream()).flatMap(s -> s.offsets().values().stream());
-        Stream<Offset> ofCorners = c.corners().stream().flatMap(k -> k.offsets().values().stream());
+        Stream<Offset> ofStops = c.controls().dials().stream()
+                .flatMap(d -> d.stops().stream())
+                .flatMap(s -> s.offsets().values().stream());
+        Stream<Offset> ofCorners = c.controls().correctives().stream().flatMap(k -> k.offsets().values().stream());
         Map<String, Channel> others = new TreeMap<>();
         Stream.concat(ofStops, ofCorners)
                 .flatMap(o -> o.channels().stream())
