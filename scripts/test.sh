@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Every test: core, speech, formats, render, server, the page, end to end. Extra arguments go to Maven.
+# Every test, in two stages that say how long they took: what needs no browser, then the stories. Extra arguments go to Maven.
 set -euo pipefail
 . scripts/common.sh
 need_java; need_node; need_postgres; need_chromium
@@ -9,10 +9,28 @@ done
 export PGOPTS='-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_connections=200'
 trap 'bash scripts/cluster.sh test stop' EXIT
 connect test fresh
-# each class of stories has a database of its own
+# each Java machine that runs stories has a database of its own
 bash scripts/cluster.sh test admin -c 'alter role leeward createdb'
-say "Front end: types, rules, format, tests …"
-(cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1 && npm run --silent lint && npm run --silent test) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end's checks failed."; }
-say "Java: format, unit, server and end-to-end tests …"
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
-mvn -B -ntp install "$@"
+
+# What a stage took, and which classes of tests took longest in it: took STAGE SINCE MODULE...
+took() {
+  local stage=$1 since=$2 module
+  shift 2
+  printf '%s took %d s; the slowest classes:\n' "$stage" $((SECONDS - since))
+  for module in "$@"; do
+    find "$module/target/surefire-reports" -name 'TEST-*.xml' -newer "$HOME_DIR/began" -exec cat {} + 2>/dev/null || true
+  done | sed -n 's/^<testsuite .* name="\([^"]*\)" time="\([0-9.,]*\)".*/\2 \1/p' | tr -d , | sort -rn | head -10 |
+    awk '{printf "  %6.1f s  %s\n", $1, $2}'
+}
+
+touch "$HOME_DIR/began"
+began=$SECONDS
+say "Stage 1: the front end's types, rules, format and tests; Java format, unit and server tests …"
+(cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1 && npm run --silent lint && npm run --silent test) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end's checks failed."; }
+mvn -B -ntp -T 2 install -pl '!e2e' "$@"
+took 'Stage 1' "$began" core speech formats render server
+began=$SECONDS
+say "Stage 2: end to end …"
+mvn -B -ntp install -pl e2e "$@"
+took 'Stage 2' "$began" e2e

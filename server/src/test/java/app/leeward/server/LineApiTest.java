@@ -114,7 +114,7 @@ class LineApiTest {
                                 at + "/edits",
                                 "{\"base\":4,\"edit\":{\"kind\":\"pin-mouth\",\"from\":90,\"to\":400,\"drawing\":\"ah\"}}")
                         .code())
-                .isEqualTo("edit-refused");
+                .isEqualTo("beyond-shot");
         assertThat(client.post(
                                 at + "/edits",
                                 "{\"base\":4,\"edit\":{\"kind\":\"expose\",\"exposure\":9,\"lead\":1,\"minimumHold\":2}}")

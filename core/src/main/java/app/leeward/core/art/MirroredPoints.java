@@ -17,7 +17,7 @@ public final class MirroredPoints {
      * opposite, only the one is moved.
      *
      * @param axis x of the axis
-     * @throws IllegalArgumentException when there is no such point or handle
+     * @throws Refusal when there is no such point or handle
      */
     public static Path moved(Path path, int at, PathPoints.Hold hold, Point to, double axis) {
         Grip held = grip(path, at, hold);

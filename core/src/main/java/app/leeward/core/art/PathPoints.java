@@ -1,5 +1,7 @@
 package app.leeward.core.art;
 
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,13 +19,13 @@ public final class PathPoints {
 
     private PathPoints() {}
 
-    /** @throws IllegalArgumentException when there is no such point or handle */
+    /** @throws Refusal when there is no such point or handle */
     public static Path moved(Path path, int at, Hold hold, Point to) {
         List<Segment> s = new ArrayList<>(path.segments());
         Segment held = segment(s, at);
         if (hold != Hold.POINT) {
             if (!(held instanceof Segment.Cubic c)) {
-                throw new IllegalArgumentException("Segment " + at + " is no curve and has no handles.");
+                throw new Refusal(RefusalCode.NO_SUCH_POINT, "Segment " + at + " is no curve and has no handles.");
             }
             s.set(
                     at,
@@ -46,7 +48,7 @@ public final class PathPoints {
     /**
      * Where a point or handle is.
      *
-     * @throws IllegalArgumentException when there is none
+     * @throws Refusal when there is none
      */
     public static Point place(Path path, int at, Hold hold) {
         Segment held = segment(path.segments(), at);
@@ -56,18 +58,19 @@ public final class PathPoints {
         if (held instanceof Segment.Cubic c) {
             return hold == Hold.FIRST_HANDLE ? c.c1() : c.c2();
         }
-        throw new IllegalArgumentException("Segment " + at + " is no curve and has no handles.");
+        throw new Refusal(RefusalCode.NO_SUCH_POINT, "Segment " + at + " is no curve and has no handles.");
     }
 
     /** One more point on a segment, {@code t} of the way along it; the outline does not change (de Casteljau). */
     public static Path added(Path path, int at, double t) {
         if (!(t > 0 && t < 1)) {
-            throw new IllegalArgumentException("A new point lies inside its segment, not at " + t + ".");
+            throw new Refusal(RefusalCode.NO_SUCH_POINT, "A new point lies inside its segment, not at " + t + ".");
         }
         List<Segment> s = new ArrayList<>(path.segments());
         Segment held = segment(s, at);
         if (held instanceof Segment.Move) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
+                    RefusalCode.NO_SUCH_POINT,
                     "Segment " + at + " begins an outline and has nothing to add a point on.");
         }
         Point from = start(s, at);
@@ -85,7 +88,7 @@ public final class PathPoints {
             Point to = end(s.get(beginning(s, at)));
             s.add(at, new Segment.Line(from.towards(to, t)));
         } else {
-            throw new IllegalArgumentException("A move has no inside to put a point on.");
+            throw new Refusal(RefusalCode.NO_SUCH_POINT, "A move has no inside to put a point on.");
         }
         return new Path(s);
     }
@@ -100,7 +103,7 @@ public final class PathPoints {
                 .filter(x -> !(x instanceof Segment.Close))
                 .count();
         if (points - same.size() < 2) {
-            throw new IllegalArgumentException("An outline keeps at least two points.");
+            throw new Refusal(RefusalCode.NO_SUCH_POINT, "An outline keeps at least two points.");
         }
         if (same.size() == 2 || gone instanceof Segment.Move) {
             return withoutBeginning(s, first, same);
@@ -171,7 +174,8 @@ public final class PathPoints {
 
     private static Segment segment(List<Segment> s, int at) {
         if (at < 0 || at >= s.size()) {
-            throw new IllegalArgumentException("There is no point " + at + "; the outline has " + s.size() + ".");
+            throw new Refusal(
+                    RefusalCode.NO_SUCH_POINT, "There is no point " + at + "; the outline has " + s.size() + ".");
         }
         return s.get(at);
     }
@@ -186,7 +190,7 @@ public final class PathPoints {
         if (s instanceof Segment.Cubic c) {
             return c.to();
         }
-        throw new IllegalArgumentException("The closing of an outline is no point of its own.");
+        throw new Refusal(RefusalCode.NO_SUCH_POINT, "The closing of an outline is no point of its own.");
     }
 
     private static Segment endMoved(Segment s, Point by) {

@@ -1,5 +1,7 @@
 package app.leeward.core.cue;
 
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -29,7 +31,8 @@ public final class BlinkPlan {
      */
     public static List<Blink> lay(int frames, int frameRate, double perMinute, List<Integer> shifts, long seed) {
         if (!(perMinute > 0 && perMinute <= 60)) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
+                    RefusalCode.BLINK_RATE,
                     "Blinks come more than 0 and at most 60 times a minute, not " + perMinute + ".");
         }
         SplittableRandom random = new SplittableRandom(seed);

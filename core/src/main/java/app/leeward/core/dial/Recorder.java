@@ -1,6 +1,8 @@
 package app.leeward.core.dial;
 
 import app.leeward.core.art.Point;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -76,7 +78,7 @@ public final class Recorder {
      *
      * @param edge where it is now
      * @param layer whether it is an edge of where the part lies, and not of its drawings
-     * @throws IllegalArgumentException when there is no such edge, or it would leave a band empty or overlap another
+     * @throws Refusal when there is no such edge, or it would leave a band empty or overlap another
      */
     public static Dial edgeMoved(Dial dial, String part, double edge, double to, boolean layer) {
         List<Band> out = new ArrayList<>();
@@ -86,15 +88,19 @@ public final class Recorder {
             double from = b.from() == edge ? to : b.from();
             double until = b.to() == edge ? to : b.to();
             if (!(from < until)) {
-                throw new IllegalArgumentException("A band needs some room; take the drawing off the dial instead.");
+                throw new Refusal(
+                        RefusalCode.BAD_STOP, "A band needs some room; take the drawing off the dial instead.");
+            }
+            if (!out.isEmpty() && from < out.get(out.size() - 1).to()) {
+                throw new Refusal(RefusalCode.BAD_STOP, "A band ends where the next one begins, not inside it.");
             }
             out.add(new Band(from, until, b.drawing()));
         }
         if (!found) {
-            throw new IllegalArgumentException("No band begins or ends at " + edge + " any more.");
+            throw new Refusal(RefusalCode.BAD_STOP, "No band begins or ends at " + edge + " any more.");
         }
         if (to < dial.from() || to > dial.to()) {
-            throw new IllegalArgumentException("The dial goes from " + dial.from() + " to " + dial.to() + ".");
+            throw new Refusal(RefusalCode.BAD_STOP, "The dial goes from " + dial.from() + " to " + dial.to() + ".");
         }
         return layer ? dial.withLayers(part, out) : dial.withBands(part, out);
     }

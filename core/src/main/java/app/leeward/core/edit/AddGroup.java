@@ -19,14 +19,14 @@ import java.util.stream.Stream;
  * Puts a part without drawings between some parts and what the first of them follows, so that they can be posed together.
  * The picture stays.
  */
-public record AddGroup(String name, List<String> parts) implements Edit {
+public record AddGroup(String name, List<String> parts) implements PartEdit {
     public AddGroup {
         parts = List.copyOf(parts);
     }
 
     @Override
-    public Set<String> touches() {
-        return Stream.concat(Stream.of("groups"), parts.stream().map(p -> "place of " + p))
+    public Set<Touch> touches() {
+        return Stream.concat(Stream.of(Facet.GROUPS.all()), parts.stream().map(p -> Facet.PLACE.of(p)))
                 .collect(Collectors.toSet());
     }
 

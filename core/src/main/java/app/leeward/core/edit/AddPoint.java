@@ -10,10 +10,10 @@ import java.util.Set;
  * @param at the segment it lies on
  * @param t how far along the segment, 0 to 1
  */
-public record AddPoint(String part, String drawing, int shape, int at, double t) implements Edit {
+public record AddPoint(String part, String drawing, int shape, int at, double t) implements ShapeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

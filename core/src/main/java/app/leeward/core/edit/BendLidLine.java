@@ -12,14 +12,14 @@ import java.util.Set;
  *
  * @param inner user units downwards at the inner corner, as the other two
  */
-public record BendLidLine(double inner, double middle, double outer) implements Edit {
+public record BendLidLine(double inner, double middle, double outer) implements EyeEdit {
     public BendLidLine {
         Numbers.finite("lid line", inner + middle + outer);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -14,10 +14,10 @@ import java.util.Set;
  *
  * @param reach how far past the wrist's line, in widths of the wrist; 0 for a hand that turns as one piece
  */
-public record BendWrist(String part, double reach) implements Edit {
+public record BendWrist(String part, double reach) implements HandEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("bend of " + part, "wrists of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.BEND.of(part), Facet.WRIST.of(part));
     }
 
     @Override

@@ -5,10 +5,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Lets the two sides of a mirrored part go their own ways. */
-public record BreakLink(String part) implements Edit {
+public record BreakLink(String part) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("link of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.LINK.of(part));
     }
 
     @Override

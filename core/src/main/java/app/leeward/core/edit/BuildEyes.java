@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.Set;
 
 /** Makes every eye whole: whites from outlines, lids from whites, a missing eye from the other; then masks and dials. */
-public record BuildEyes() implements Edit {
+public record BuildEyes() implements EyeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

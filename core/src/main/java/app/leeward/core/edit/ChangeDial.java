@@ -1,6 +1,8 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
 import java.util.Set;
@@ -8,10 +10,10 @@ import java.util.stream.Stream;
 
 /** Another name or range for a dial; its stops and bands stay where they are. */
 public record ChangeDial(String dial, String name, double from, double to, double rest, String unit)
-        implements Edit, ShapesDial {
+        implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override
@@ -36,8 +38,10 @@ public record ChangeDial(String dial, String name, double from, double to, doubl
                     .filter(at -> at < from || at > to)
                     .findFirst();
             if (left.isPresent()) {
-                throw new IllegalArgumentException("There is something at " + Edits.plain(left.get())
-                        + " of this dial; move or take it away before the range ends short of it.");
+                throw new Refusal(
+                        RefusalCode.BAD_STOP,
+                        "There is something at " + Edits.plain(left.get())
+                                + " of this dial; move or take it away before the range ends short of it.");
             }
             return d.ranged(name.strip(), from, to, rest, unit.strip());
         });

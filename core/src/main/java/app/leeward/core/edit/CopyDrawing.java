@@ -11,10 +11,10 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Duplicates a drawing as the start of another. */
-public record CopyDrawing(String part, String drawing, String name) implements Edit {
+public record CopyDrawing(String part, String drawing, String name) implements DrawingEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

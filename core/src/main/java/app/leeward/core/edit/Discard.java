@@ -8,14 +8,14 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Takes parts away; what follows them follows what they followed. */
-public record Discard(List<String> parts) implements Edit {
+public record Discard(List<String> parts) implements PartEdit {
     public Discard {
         parts = List.copyOf(parts);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -6,10 +6,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a cue away; shots in which it was dropped keep its place and skip it. */
-public record DropCue(String cue) implements Edit {
+public record DropCue(String cue) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("cue " + cue);
+    public Set<Touch> touches() {
+        return Set.of(Facet.CUE.of(cue));
     }
 
     @Override

@@ -6,10 +6,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a dial away, with the pad it was part of, its corrections, and what other dials follow of it. */
-public record DropDial(String dial) implements Edit {
+public record DropDial(String dial) implements DialEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

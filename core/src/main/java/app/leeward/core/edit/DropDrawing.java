@@ -9,10 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Takes a drawing out of a part's set. */
-public record DropDrawing(String part, String drawing) implements Edit {
+public record DropDrawing(String part, String drawing) implements DrawingEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -4,10 +4,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a kit away; the drawings it chose stay. */
-public record DropKit(String kit) implements Edit {
+public record DropKit(String kit) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("kits");
+    public Set<Touch> touches() {
+        return Set.of(Facet.KITS.all());
     }
 
     @Override

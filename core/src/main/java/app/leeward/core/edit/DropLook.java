@@ -6,10 +6,10 @@ import app.leeward.core.rig.Look;
 import java.util.Set;
 
 /** Takes a look away. */
-public record DropLook(String look) implements Edit {
+public record DropLook(String look) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("look " + look);
+    public Set<Touch> touches() {
+        return Set.of(Facet.LOOK.of(look));
     }
 
     @Override

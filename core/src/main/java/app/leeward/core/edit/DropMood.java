@@ -7,10 +7,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a row of mouths away; what was drawn or shaped by hand for it stays in the set. */
-public record DropMood(String mood) implements Edit {
+public record DropMood(String mood) implements MouthEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("mouths");
+    public Set<Touch> touches() {
+        return Set.of(Facet.MOUTHS.all());
     }
 
     @Override

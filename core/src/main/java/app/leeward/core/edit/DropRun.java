@@ -5,10 +5,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /** Takes a run away; its drawings stay. */
-public record DropRun(String run) implements Edit {
+public record DropRun(String run) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("runs");
+    public Set<Touch> touches() {
+        return Set.of(Facet.RUN.all());
     }
 
     @Override

@@ -5,10 +5,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a stop away; what lies between its neighbours goes evenly from one to the other. */
-public record DropStop(String dial, double at) implements Edit, ShapesDial {
+public record DropStop(String dial, double at) implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override

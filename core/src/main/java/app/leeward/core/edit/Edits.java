@@ -2,6 +2,7 @@ package app.leeward.core.edit;
 
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Attachment;
 import app.leeward.core.rig.Character;
@@ -28,12 +29,16 @@ public final class Edits {
      * measured anew when they changed.
      */
     public static Outcome apply(Character c, Edit edit) {
-        Outcome outcome = edit.on(c);
-        if (!(outcome instanceof Outcome.Done done)) {
-            return outcome;
+        try {
+            Outcome outcome = edit.on(c);
+            if (!(outcome instanceof Outcome.Done done)) {
+                return outcome;
+            }
+            Character after = carried(c, tidied(Twins.follow(c, done.character())), edit);
+            return new Outcome.Done(GazeField.outdated(c, after) ? GazeField.fitted(after) : after);
+        } catch (Refusal e) {
+            return new Outcome.Refused(e.reason(), e.getMessage());
         }
-        Character after = carried(c, tidied(Twins.follow(c, done.character())), edit);
-        return new Outcome.Done(GazeField.outdated(c, after) ? GazeField.fitted(after) : after);
     }
 
     /** What shapes no dial by hand leaves no trace of a hand in the head turn, though it may change its numbers. */

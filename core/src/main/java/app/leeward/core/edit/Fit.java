@@ -11,10 +11,10 @@ import java.util.Set;
  *
  * @param canvas the picture's size from then on
  */
-public record Fit(double scale, double dx, double dy, Canvas canvas) implements Edit {
+public record Fit(double scale, double dx, double dy, Canvas canvas) implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -6,10 +6,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Makes the gaze pad anew from the eyes as they are now: how far full throw goes, and the pad's edge. */
-public record FitGaze() implements Edit {
+public record FitGaze() implements EyeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -5,10 +5,10 @@ import app.leeward.core.rig.Mirror;
 import java.util.Set;
 
 /** Turns the whole character round: everything reflected about the axis. Names stay, since sides are its own. */
-public record Flip() implements Edit {
+public record Flip() implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -12,15 +12,15 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Lets a dial follow another; what it followed of that one equally late before is replaced. */
-public record FollowDial(String dial, Driver follow) implements Edit {
+public record FollowDial(String dial, Driver follow) implements DialEdit {
     public FollowDial {
         Objects.requireNonNull(follow, "follow");
     }
 
     @Override
-    public Set<String> touches() {
+    public Set<Touch> touches() {
         // who follows whom must not close a ring behind anybody's back
-        return Set.of("dials", "dial " + dial);
+        return Set.of(Facet.DIAL.all(), Facet.DIAL.of(dial));
     }
 
     @Override

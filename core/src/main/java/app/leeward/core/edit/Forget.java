@@ -7,10 +7,10 @@ import java.util.Locale;
 import java.util.Set;
 
 /** Takes one change back out of a stop. */
-public record Forget(String dial, double at, String part, Aspect aspect) implements Edit, ShapesDial {
+public record Forget(String dial, double at, String part, Aspect aspect) implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override

@@ -4,10 +4,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes what a correction does to one part back out of it. */
-public record ForgetCorner(String a, double atA, String b, double atB, String part) implements Edit {
+public record ForgetCorner(String a, double atA, String b, double atB, String part) implements DialEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + a, "dial " + b);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(a), Facet.DIAL.of(b));
     }
 
     @Override

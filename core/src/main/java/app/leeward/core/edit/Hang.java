@@ -23,15 +23,15 @@ import java.util.stream.Collectors;
  *
  * @param parent empty to follow nothing
  */
-public record Hang(List<String> parts, Optional<String> parent) implements Edit {
+public record Hang(List<String> parts, Optional<String> parent) implements PartEdit {
     public Hang {
         parts = List.copyOf(parts);
         parent = parent == null ? Optional.empty() : parent;
     }
 
     @Override
-    public Set<String> touches() {
-        return parts.stream().map(p -> "place of " + p).collect(Collectors.toSet());
+    public Set<Touch> touches() {
+        return parts.stream().map(p -> Facet.PLACE.of(p)).collect(Collectors.toSet());
     }
 
     @Override

@@ -12,14 +12,14 @@ import java.util.Set;
  *
  * @param part empty to take it off the part it hangs on
  */
-public record HangDial(String dial, Optional<String> part) implements Edit {
+public record HangDial(String dial, Optional<String> part) implements DialEdit {
     public HangDial {
         part = part == null ? Optional.empty() : part;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override

@@ -17,14 +17,14 @@ import java.util.Set;
  *
  * @param hand empty to let go: the thing follows what the hand follows, and stays where it is drawn
  */
-public record Hold(String part, Optional<String> hand) implements Edit {
+public record Hold(String part, Optional<String> hand) implements PartEdit {
     public Hold {
         hand = hand == null ? Optional.empty() : hand;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("place of " + part, "parent of " + part, "order", "held");
+    public Set<Touch> touches() {
+        return Set.of(Facet.PLACE.of(part), Facet.PARENT.of(part), Facet.ORDER.all(), Facet.HELD.all());
     }
 
     @Override

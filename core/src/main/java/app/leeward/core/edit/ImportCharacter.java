@@ -4,10 +4,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Begins a character, or replaces it whole with one read from art. */
-public record ImportCharacter(Character character, String source) implements Edit {
+public record ImportCharacter(Character character, String source) implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

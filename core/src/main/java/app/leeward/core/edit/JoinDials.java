@@ -1,6 +1,5 @@
 package app.leeward.core.edit;
 
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DialSides;
 import java.util.List;
@@ -11,14 +10,14 @@ import java.util.Set;
  *
  * @param dials of each either half
  */
-public record JoinDials(List<String> dials) implements Edit {
+public record JoinDials(List<String> dials) implements DialEdit {
     public JoinDials {
         dials = List.copyOf(dials);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override
@@ -30,12 +29,7 @@ public record JoinDials(List<String> dials) implements Edit {
     public Outcome on(Character before) {
         Character now = before;
         for (String id : dials) {
-            try {
-                now = DialSides.join(now, id);
-            } catch (IllegalArgumentException e) {
-                return new Outcome.Refused(
-                        RefusalCode.NO_HALF, "There is no other half of the dial '" + id + "' to put it to.");
-            }
+            now = DialSides.join(now, id);
         }
         return new Outcome.Done(now);
     }

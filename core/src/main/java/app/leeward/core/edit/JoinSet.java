@@ -18,10 +18,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Makes the drawings of one part drawings of another: a layer that turns out to be one more mouth or hand. */
-public record JoinSet(String part, String into) implements Edit {
+public record JoinSet(String part, String into) implements DrawingEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -16,15 +16,15 @@ import java.util.stream.Collectors;
  * @param set what it is offered under; may be empty
  * @param choices part id to drawing or to nothing
  */
-public record KeepKit(String name, String set, Map<String, String> choices) implements Edit {
+public record KeepKit(String name, String set, Map<String, String> choices) implements LibraryEdit {
     public KeepKit {
         set = set == null ? "" : set;
         choices = Map.copyOf(choices);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("kits");
+    public Set<Touch> touches() {
+        return Set.of(Facet.KITS.all());
     }
 
     @Override

@@ -24,7 +24,7 @@ public record KeepLook(
         Map<String, Double> looks,
         Map<String, String> drawings,
         List<String> keep)
-        implements Edit {
+        implements LibraryEdit {
     public KeepLook {
         collection = collection == null ? "" : collection;
         dials = Map.copyOf(dials);
@@ -34,8 +34,8 @@ public record KeepLook(
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("look " + name);
+    public Set<Touch> touches() {
+        return Set.of(Facet.LOOK.of(name));
     }
 
     @Override

@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
  * @param frames how long each stays, as many as there are drawings
  */
 public record KeepRun(String part, String name, List<String> drawings, List<Integer> frames, DrawnRun.Way way)
-        implements Edit {
+        implements LibraryEdit {
     public KeepRun {
         drawings = List.copyOf(drawings);
         frames = List.copyOf(frames);
@@ -27,8 +27,8 @@ public record KeepRun(String part, String name, List<String> drawings, List<Inte
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("runs");
+    public Set<Touch> touches() {
+        return Set.of(Facet.RUN.all());
     }
 
     @Override

@@ -9,10 +9,10 @@ import java.util.Set;
  *
  * @param key as in {@link DrawingKey}; empty for none
  */
-public record KeyKit(String kit, String key) implements Edit {
+public record KeyKit(String kit, String key) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("keys", "kits");
+    public Set<Touch> touches() {
+        return Set.of(Facet.KEYS.all(), Facet.KITS.all());
     }
 
     @Override

@@ -10,10 +10,10 @@ import java.util.stream.Stream;
  *
  * @param key as in {@link DrawingKey}; empty for none
  */
-public record KeyRun(String run, String key) implements Edit {
+public record KeyRun(String run, String key) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("keys", "runs");
+    public Set<Touch> touches() {
+        return Set.of(Facet.KEYS.all(), Facet.RUN.all());
     }
 
     @Override

@@ -12,10 +12,10 @@ import java.util.Set;
  * @param drawing id of the mouth it leads into
  * @param from id of the mouth it comes from
  */
-public record LeadInto(String drawing, String from) implements Edit {
+public record LeadInto(String drawing, String from) implements MouthEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("way into " + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.INBETWEEN.of(drawing));
     }
 
     @Override

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Adds every ready-made dial for brows at once: raise, tilt, bend at three points, together. */
-public record MakeBrows() implements Edit {
+public record MakeBrows() implements EyeEdit {
     private static final List<ReadyMade> ALL = List.of(
             ReadyMade.BROW_RAISE,
             ReadyMade.BROW_TILT,
@@ -18,8 +18,8 @@ public record MakeBrows() implements Edit {
             ReadyMade.BROW_TOGETHER);
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Adds the ready-made cues of the eyes, or makes them anew; eyes that cannot be narrowed yet get the dial for it first. */
-public record MakeCues() implements Edit {
+public record MakeCues() implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -9,14 +9,14 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Adds a ready-made dial for eyes or brows, or makes it anew from the pieces as they stand. */
-public record MakeDial(ReadyMade dial) implements Edit {
+public record MakeDial(ReadyMade dial) implements DialEdit {
     public MakeDial {
         Objects.requireNonNull(dial, "dial");
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

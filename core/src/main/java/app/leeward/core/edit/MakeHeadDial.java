@@ -8,14 +8,14 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Adds a dial around the whole head, or makes it anew from the pieces as they stand. */
-public record MakeHeadDial(HeadDial dial) implements Edit {
+public record MakeHeadDial(HeadDial dial) implements TurnEdit {
     public MakeHeadDial {
         Objects.requireNonNull(dial, "dial");
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("dials", "dial " + dial.id());
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.all(), Facet.DIAL.of(dial.id()));
     }
 
     @Override

@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Adds dials for facial action units and the six prototype looks made of them, or makes them anew. */
-public record MakeLooks() implements Edit {
+public record MakeLooks() implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

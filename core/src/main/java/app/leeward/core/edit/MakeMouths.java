@@ -21,7 +21,7 @@ import java.util.Set;
  */
 public record MakeMouths(
         String start, MouthRulers rulers, Map<Viseme, MouthRulers> own, boolean fill, List<Viseme> again)
-        implements Edit {
+        implements MouthEdit {
     public MakeMouths {
         start = start == null ? "" : start;
         rulers = rulers == null ? MouthRulers.AS_ASKED : rulers;
@@ -30,8 +30,8 @@ public record MakeMouths(
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("mouths");
+    public Set<Touch> touches() {
+        return Set.of(Facet.MOUTHS.all());
     }
 
     @Override

@@ -12,14 +12,14 @@ import java.util.Set;
  *
  * @param ball empty for the one it was made from before, or else the one that fills the face
  */
-public record MakeTurn(Optional<BallSetting> ball) implements Edit {
+public record MakeTurn(Optional<BallSetting> ball) implements TurnEdit {
     public MakeTurn {
         ball = ball == null ? Optional.empty() : ball;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + TurnMaker.DIAL, "dials");
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(TurnMaker.DIAL), Facet.DIAL.all());
     }
 
     @Override

@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Puts every part that is a view on the dial of the head turn, each at the angle its name tells. */
-public record MakeViews() implements Edit {
+public record MakeViews() implements TurnEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("views", "dials");
+    public Set<Touch> touches() {
+        return Set.of(Facet.VIEWS.all(), Facet.DIAL.all());
     }
 
     @Override

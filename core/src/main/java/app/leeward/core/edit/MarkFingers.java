@@ -17,10 +17,10 @@ import java.util.Set;
  *
  * @param shape which shape of the drawing, from 0
  */
-public record MarkFingers(String part, String drawing, int shape, boolean before) implements Edit {
+public record MarkFingers(String part, String drawing, int shape, boolean before) implements HandEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

@@ -9,10 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Lets a part be seen only through the fill of another, or takes that window away. */
-public record Mask(String by, String part, boolean on) implements Edit {
+public record Mask(String by, String part, boolean on) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("windows of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.WINDOWS.of(part));
     }
 
     @Override

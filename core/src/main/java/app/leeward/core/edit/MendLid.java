@@ -12,10 +12,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Enlarges a lid until it covers its white with some to spare, and lets the blink use its new way. */
-public record MendLid(String part) implements Edit {
+public record MendLid(String part) implements EyeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

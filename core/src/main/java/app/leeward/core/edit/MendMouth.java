@@ -12,10 +12,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Puts one mouth back on model in one respect. */
-public record MendMouth(String drawing, MouthFinding.Kind finding) implements Edit {
+public record MendMouth(String drawing, MouthFinding.Kind finding) implements MouthEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("mouths");
+    public Set<Touch> touches() {
+        return Set.of(Facet.MOUTHS.all());
     }
 
     @Override

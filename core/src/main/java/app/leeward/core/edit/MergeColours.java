@@ -12,14 +12,14 @@ import java.util.Set;
  *
  * @param into the colour that goes to the one that stays; what stays may itself go to another
  */
-public record MergeColours(Map<String, String> into) implements Edit {
+public record MergeColours(Map<String, String> into) implements ColourEdit {
     public MergeColours {
         into = Collections.unmodifiableMap(new LinkedHashMap<>(into));
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("colours", "art");
+    public Set<Touch> touches() {
+        return Set.of(Facet.COLOURS.all(), Facet.ART.all());
     }
 
     @Override

@@ -13,10 +13,10 @@ import java.util.Set;
  * changed, pivots, windows and what dials do too. The two stay linked until the link is broken; making it again restores
  * it.
  */
-public record MirrorSide(String part) implements Edit {
+public record MirrorSide(String part) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -1,5 +1,7 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Mirror;
 import java.util.List;
@@ -9,10 +11,10 @@ import java.util.Set;
  * What one stop says, on the other side of rest for the other side of the face, drawings too. What stood there is replaced as
  * far as this stop speaks.
  */
-public record MirrorStop(String dial, double at) implements Edit, ShapesDial {
+public record MirrorStop(String dial, double at) implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override
@@ -29,7 +31,7 @@ public record MirrorStop(String dial, double at) implements Edit, ShapesDial {
     public Outcome on(Character before) {
         return OnDial.change(before, dial, d -> {
             if (d.stop(at).isEmpty() || at == d.rest()) {
-                throw new IllegalArgumentException("There is no stop at " + Edits.plain(at) + " to mirror.");
+                throw new Refusal(RefusalCode.BAD_STOP, "There is no stop at " + Edits.plain(at) + " to mirror.");
             }
             OnDial.inside(d, 2 * d.rest() - at);
             return Mirror.acrossRest(before, d, at);

@@ -5,10 +5,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Says where the axis of symmetry is, without moving any art. */
-public record MoveAxis(double x) implements Edit {
+public record MoveAxis(double x) implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("axis");
+    public Set<Touch> touches() {
+        return Set.of(Facet.AXIS.all());
     }
 
     @Override

@@ -11,10 +11,10 @@ import java.util.Set;
  * @param layer whether it is an edge of where the part lies in the stack, and not of its drawings
  */
 public record MoveBandEdge(String dial, String part, double edge, double to, boolean layer)
-        implements Edit, ShapesDial {
+        implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override

@@ -6,10 +6,10 @@ import app.leeward.core.rig.ModelLine;
 import java.util.Set;
 
 /** Drags a model line, or draws one that was not there. */
-public record MoveModelLine(String name, double y) implements Edit {
+public record MoveModelLine(String name, double y) implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("model line " + name);
+    public Set<Touch> touches() {
+        return Set.of(Facet.MODEL_LINE.of(name));
     }
 
     @Override

@@ -19,10 +19,10 @@ import java.util.Set;
  *
  * @param to in the coordinates of the part's own art, as {@link Part#pivot()}
  */
-public record MovePivot(String part, Point to) implements Edit {
+public record MovePivot(String part, Point to) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("place of " + part, "pivot of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.PLACE.of(part), Facet.PIVOT.of(part));
     }
 
     @Override

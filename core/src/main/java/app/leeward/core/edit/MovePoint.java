@@ -19,14 +19,14 @@ import java.util.Set;
  */
 public record MovePoint(
         String part, String drawing, int shape, int at, PathPoints.Hold hold, Point to, boolean mirrored)
-        implements Edit {
+        implements ShapeEdit {
     public MovePoint(String part, String drawing, int shape, int at, PathPoints.Hold hold, Point to) {
         this(part, drawing, shape, at, hold, to, false);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

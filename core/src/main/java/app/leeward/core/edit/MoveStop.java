@@ -2,14 +2,16 @@ package app.leeward.core.edit;
 
 import app.leeward.core.dial.Recorder;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Moves a stop along its dial, with all it says; bands stay. */
-public record MoveStop(String dial, double at, double to) implements Edit, ShapesDial {
+public record MoveStop(String dial, double at, double to) implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override
@@ -22,11 +24,13 @@ public record MoveStop(String dial, double at, double to) implements Edit, Shape
         return OnDial.change(before, dial, d -> {
             Stop stop = d.stop(at)
                     .orElseThrow(() ->
-                            new IllegalArgumentException("There is no stop at " + Edits.plain(at) + " any more."));
+                            new Refusal(RefusalCode.BAD_STOP, "There is no stop at " + Edits.plain(at) + " any more."));
             OnDial.inside(d, to);
             if (to != at && (d.stop(to).isPresent() || to == d.rest())) {
-                throw new IllegalArgumentException("There is something at " + Edits.plain(to)
-                        + " already: two stops cannot" + " stand at one value, and rest keeps its own.");
+                throw new Refusal(
+                        RefusalCode.BAD_STOP,
+                        "There is something at " + Edits.plain(to) + " already: two stops cannot"
+                                + " stand at one value, and rest keeps its own.");
             }
             return Recorder.with(Recorder.without(d, at), stop.movedTo(to));
         });

@@ -15,14 +15,14 @@ import java.util.Set;
  * @param after the band before the edge, counted from 0
  * @param at in the dial's unit
  */
-public record MoveViewEdge(int after, double at) implements Edit {
+public record MoveViewEdge(int after, double at) implements TurnEdit {
     public MoveViewEdge {
         Numbers.finite("at", at);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("views");
+    public Set<Touch> touches() {
+        return Set.of(Facet.VIEWS.all());
     }
 
     @Override

@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Gives a drawing of a part another name; two drawings of one part never have the same. */
-public record NameDrawing(String part, String drawing, String name) implements Edit {
+public record NameDrawing(String part, String drawing, String name) implements DrawingEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("name of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.NAME.of(part, drawing));
     }
 
     @Override

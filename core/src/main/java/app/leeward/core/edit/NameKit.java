@@ -7,14 +7,14 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Another name for a kit, or another set it is offered under. */
-public record NameKit(String kit, String name, String set) implements Edit {
+public record NameKit(String kit, String name, String set) implements LibraryEdit {
     public NameKit {
         set = set == null ? "" : set;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("kits");
+    public Set<Touch> touches() {
+        return Set.of(Facet.KITS.all());
     }
 
     @Override

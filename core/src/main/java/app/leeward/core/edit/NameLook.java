@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Renames a look and says under which collection it is shown; empty for none. */
-public record NameLook(String look, String name, String collection) implements Edit {
+public record NameLook(String look, String name, String collection) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("look " + look);
+    public Set<Touch> touches() {
+        return Set.of(Facet.LOOK.of(look));
     }
 
     @Override

@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Gives a colour of the palette its name. */
-public record NameSwatch(String colour, String name) implements Edit {
+public record NameSwatch(String colour, String name) implements ColourEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("colours");
+    public Set<Touch> touches() {
+        return Set.of(Facet.COLOURS.all());
     }
 
     @Override

@@ -16,10 +16,10 @@ import java.util.stream.Collectors;
  *
  * @param unit shown behind the value; may be empty
  */
-public record NewDial(String name, double from, double to, double rest, String unit) implements Edit {
+public record NewDial(String name, double from, double to, double rest, String unit) implements DialEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("dials");
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.all());
     }
 
     @Override

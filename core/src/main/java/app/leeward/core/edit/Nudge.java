@@ -10,10 +10,10 @@ import java.util.Set;
  * @param dx user units to the right
  * @param dy user units downwards
  */
-public record Nudge(String part, double dx, double dy) implements Edit {
+public record Nudge(String part, double dx, double dy) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("place of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.PLACE.of(part));
     }
 
     @Override

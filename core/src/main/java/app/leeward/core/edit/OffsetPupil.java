@@ -15,14 +15,14 @@ import java.util.Set;
  * @param dx user units to the right on the canvas
  * @param dy user units downwards
  */
-public record OffsetPupil(String eye, double dx, double dy) implements Edit {
+public record OffsetPupil(String eye, double dx, double dy) implements EyeEdit {
     public OffsetPupil {
         Numbers.finite("offset", dx + dy);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

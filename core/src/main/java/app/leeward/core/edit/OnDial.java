@@ -1,6 +1,7 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.List;
@@ -10,21 +11,17 @@ import java.util.function.UnaryOperator;
 final class OnDial {
     private OnDial() {}
 
-    /** @param change may refuse with an {@link IllegalArgumentException} that says why in a sentence */
+    /** @throws Refusal when {@code change} refuses */
     static Outcome change(Character c, String id, UnaryOperator<Dial> change) {
         Dial dial = c.dial(id).orElse(null);
         if (dial == null) {
             return new Outcome.Refused(RefusalCode.NO_DIAL, "There is no dial '" + id + "' any more.");
         }
-        try {
-            Dial changed = change.apply(dial);
-            List<Dial> dials = c.controls().dials().stream()
-                    .map(d -> d.id().equals(id) ? changed : d)
-                    .toList();
-            return new Outcome.Done(c.withDials(dials, c.controls().pads()));
-        } catch (IllegalArgumentException e) {
-            return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
-        }
+        Dial changed = change.apply(dial);
+        List<Dial> dials = c.controls().dials().stream()
+                .map(d -> d.id().equals(id) ? changed : d)
+                .toList();
+        return new Outcome.Done(c.withDials(dials, c.controls().pads()));
     }
 
     /** "Turn at 30°". */
@@ -35,8 +32,10 @@ final class OnDial {
 
     static double inside(Dial d, double at) {
         if (!(at >= d.from() && at <= d.to())) {
-            throw new IllegalArgumentException("The dial goes from " + Edits.plain(d.from()) + " to "
-                    + Edits.plain(d.to()) + "; there is no " + Edits.plain(at) + " on it.");
+            throw new Refusal(
+                    RefusalCode.BAD_STOP,
+                    "The dial goes from " + Edits.plain(d.from()) + " to " + Edits.plain(d.to()) + "; there is no "
+                            + Edits.plain(at) + " on it.");
         }
         return at;
     }

@@ -12,10 +12,10 @@ import java.util.Set;
  *
  * @param to the place it then has, from 0
  */
-public record OrderDrawing(String part, String drawing, int to) implements Edit {
+public record OrderDrawing(String part, String drawing, int to) implements DrawingEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("drawings of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DRAWINGS.of(part));
     }
 
     @Override

@@ -11,10 +11,10 @@ import java.util.Set;
  *
  * @param to its new place, 0 for the back
  */
-public record OrderShape(String part, String drawing, int shape, int to) implements Edit {
+public record OrderShape(String part, String drawing, int shape, int to) implements ShapeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

@@ -12,10 +12,10 @@ import java.util.Set;
  * @param width of the line, user units
  */
 public record PaintShape(String part, String drawing, int shape, String fill, String line, double width)
-        implements Edit {
+        implements ShapeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

@@ -14,13 +14,13 @@ import java.util.Set;
  * Puts a part somewhere in its rest pose, by numbers or by a hand on its handles. Turning and growing happen about the
  * pivot the part has now.
  */
-public record Place(String part, Placement rest) implements Edit {
+public record Place(String part, Placement rest) implements PartEdit {
     /** Smallest factor, so that no part becomes a line that cannot be grown again. */
     public static final double SMALLEST = 0.001;
 
     @Override
-    public Set<String> touches() {
-        return Set.of("place of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.PLACE.of(part));
     }
 
     @Override

@@ -8,14 +8,14 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Writes down how a word is pronounced. */
-public record Pronounce(String word, List<Phone> phones) implements Edit {
+public record Pronounce(String word, List<Phone> phones) implements MouthEdit {
     public Pronounce {
         phones = List.copyOf(phones);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("sounds of " + word);
+    public Set<Touch> touches() {
+        return Set.of(Facet.SOUNDS.of(word));
     }
 
     @Override

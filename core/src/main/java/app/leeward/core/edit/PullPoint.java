@@ -7,6 +7,7 @@ import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Recorder;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.List;
@@ -32,10 +33,10 @@ public record PullPoint(
         double dx,
         double dy,
         boolean mirrored)
-        implements Edit, ShapesDial {
+        implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override
@@ -58,7 +59,8 @@ public record PullPoint(
         return OnDial.change(before, dial, d -> {
             OnDial.inside(d, at);
             if (at == d.rest()) {
-                throw new IllegalArgumentException(
+                throw new Refusal(
+                        RefusalCode.BAD_STOP,
                         "At rest the drawing is as it was drawn; put the dial where the change belongs first.");
             }
             Path pulled = pulled(path);

@@ -14,14 +14,14 @@ import java.util.Set;
  * Says what parts are: their roles and sides. Each is hung, masked and turned as its role asks, and the ready-made dials
  * are made anew.
  */
-public record ReadAs(List<Offer> offers) implements Edit {
+public record ReadAs(List<Offer> offers) implements PartEdit {
     public ReadAs {
         offers = List.copyOf(offers);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

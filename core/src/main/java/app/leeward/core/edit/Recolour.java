@@ -14,12 +14,12 @@ import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Changes a colour of the palette in every drawing; one that is there already swallows it. */
-public record Recolour(String from, String to) implements Edit {
+public record Recolour(String from, String to) implements ColourEdit {
     private static final Pattern HEX = Pattern.compile("#[0-9a-f]{6}");
 
     @Override
-    public Set<String> touches() {
-        return Set.of("colours", "art");
+    public Set<Touch> touches() {
+        return Set.of(Facet.COLOURS.all(), Facet.ART.all());
     }
 
     @Override

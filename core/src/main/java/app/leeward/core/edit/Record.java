@@ -2,6 +2,7 @@ package app.leeward.core.edit;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Recorder;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -15,10 +16,10 @@ import java.util.Set;
  * @param at the dial's value; a stop is made where none stands
  * @param pose a {@link Nudge}, a {@link Place}, a {@link Show} or a {@link Stack}
  */
-public record Record(String dial, double at, Edit pose) implements Edit, ShapesDial {
+public record Record(String dial, double at, Edit pose) implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override
@@ -53,7 +54,8 @@ public record Record(String dial, double at, Edit pose) implements Edit, ShapesD
     private void away(Dial d) {
         OnDial.inside(d, at);
         if (at == d.rest()) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
+                    RefusalCode.BAD_STOP,
                     "At rest the dial does nothing; put it where the change belongs, then record.");
         }
     }

@@ -17,10 +17,10 @@ import java.util.Set;
  *
  * @param pose a {@link Nudge} or a {@link Place}
  */
-public record RecordCorner(String a, double atA, String b, double atB, Edit pose) implements Edit {
+public record RecordCorner(String a, double atA, String b, double atB, Edit pose) implements DialEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + a, "dial " + b);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(a), Facet.DIAL.of(b));
     }
 
     @Override
@@ -50,12 +50,8 @@ public record RecordCorner(String a, double atA, String b, double atB, Edit pose
         if (atA == one.get().rest() || atB == other.get().rest()) {
             return new Outcome.Refused(RefusalCode.AT_REST, "A correction needs both dials away from their rest.");
         }
-        try {
-            OnDial.inside(one.get(), atA);
-            OnDial.inside(other.get(), atB);
-        } catch (IllegalArgumentException e) {
-            return new Outcome.Refused(RefusalCode.BAD_STOP, e.getMessage());
-        }
+        OnDial.inside(one.get(), atA);
+        OnDial.inside(other.get(), atB);
         List<Corrective> corners = new ArrayList<>(before.controls().correctives());
         Corrective there = corners.stream()
                 .filter(k -> k.at(a, atA, b, atB))

@@ -8,6 +8,7 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -39,28 +40,24 @@ final class Redrawing {
     }
 
     static Outcome shape(Character c, String part, String drawing, int shape, UnaryOperator<Shape> change) {
-        try {
-            Outcome redrawn = shapes(c, part, drawing, all -> {
-                List<Shape> out = new ArrayList<>(all);
-                if (shape < 0 || shape >= out.size()) {
-                    throw new IllegalArgumentException("There is no such shape in the drawing any more.");
-                }
-                Shape before = out.get(shape);
-                Shape after = change.apply(before);
-                out.set(shape, after);
-                if (edge(before)) {
-                    // a window and its outline that are one curve stay one curve
-                    out.replaceAll(s ->
-                            s != after && edge(s) && s.path().equals(before.path()) ? s.withPath(after.path()) : s);
-                }
-                return out;
-            });
-            return redrawn instanceof Outcome.Done done
-                    ? new Outcome.Done(reshaped(c, done.character(), part, drawing, change))
-                    : redrawn;
-        } catch (IllegalArgumentException e) {
-            return new Outcome.Refused(RefusalCode.NO_SUCH_POINT, e.getMessage());
-        }
+        Outcome redrawn = shapes(c, part, drawing, all -> {
+            List<Shape> out = new ArrayList<>(all);
+            if (shape < 0 || shape >= out.size()) {
+                throw new Refusal(RefusalCode.NO_SUCH_POINT, "There is no such shape in the drawing any more.");
+            }
+            Shape before = out.get(shape);
+            Shape after = change.apply(before);
+            out.set(shape, after);
+            if (edge(before)) {
+                // a window and its outline that are one curve stay one curve
+                out.replaceAll(
+                        s -> s != after && edge(s) && s.path().equals(before.path()) ? s.withPath(after.path()) : s);
+            }
+            return out;
+        });
+        return redrawn instanceof Outcome.Done done
+                ? new Outcome.Done(reshaped(c, done.character(), part, drawing, change))
+                : redrawn;
     }
 
     /**

@@ -15,14 +15,14 @@ import java.util.Set;
  * @param drawing one of them; all the others than the default one when empty
  * @param keepSize they are turned and moved, but stay as large as they were drawn
  */
-public record RegisterHand(String part, String drawing, boolean keepSize) implements Edit {
+public record RegisterHand(String part, String drawing, boolean keepSize) implements HandEdit {
     public RegisterHand {
         drawing = drawing == null ? "" : drawing;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + (drawing.isEmpty() ? "" : "/" + drawing));
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part + (drawing.isEmpty() ? "" : "/" + drawing)));
     }
 
     @Override

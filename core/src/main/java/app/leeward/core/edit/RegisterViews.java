@@ -12,14 +12,14 @@ import java.util.Set;
  *
  * @param view root of the view; all of them when empty
  */
-public record RegisterViews(String view) implements Edit {
+public record RegisterViews(String view) implements TurnEdit {
     public RegisterViews {
         view = view == null ? "" : view;
     }
 
     @Override
-    public Set<String> touches() {
-        return view.isEmpty() ? Set.of("views") : Set.of("views", "place of " + view);
+    public Set<Touch> touches() {
+        return view.isEmpty() ? Set.of(Facet.VIEWS.all()) : Set.of(Facet.VIEWS.all(), Facet.PLACE.of(view));
     }
 
     @Override

@@ -5,10 +5,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes a point out of an outline. */
-public record RemovePoint(String part, String drawing, int shape, int at) implements Edit {
+public record RemovePoint(String part, String drawing, int shape, int at) implements ShapeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

@@ -3,10 +3,10 @@ package app.leeward.core.edit;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
-public record Rename(String name) implements Edit {
+public record Rename(String name) implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("name");
+    public Set<Touch> touches() {
+        return Set.of(Facet.NAME.all());
     }
 
     @Override

@@ -3,10 +3,10 @@ package app.leeward.core.edit;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
-public record RenamePart(String part, String name) implements Edit {
+public record RenamePart(String part, String name) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("name of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.NAME.of(part));
     }
 
     @Override

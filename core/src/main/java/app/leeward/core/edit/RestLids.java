@@ -13,7 +13,7 @@ import java.util.Set;
  * @param upper share of their whole way, 0 as drawn to 1 shut; below 0 further out of sight
  * @param lower the same of the lower lids
  */
-public record RestLids(double upper, double lower) implements Edit {
+public record RestLids(double upper, double lower) implements EyeEdit {
     private static final double LEAST = -0.5;
     private static final double MOST = 0.9;
 
@@ -22,8 +22,8 @@ public record RestLids(double upper, double lower) implements Edit {
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

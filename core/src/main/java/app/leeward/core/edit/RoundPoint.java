@@ -5,10 +5,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Makes a point of an outline smooth, or a corner. */
-public record RoundPoint(String part, String drawing, int shape, int at, boolean smooth) implements Edit {
+public record RoundPoint(String part, String drawing, int shape, int at, boolean smooth) implements ShapeEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

@@ -16,15 +16,15 @@ import java.util.Set;
  * @param drawing id of the drawing; empty to leave the class to the nearest
  * @param mood id of the row; empty for the neutral one
  */
-public record ServeSound(Viseme viseme, String drawing, String mood) implements Edit {
+public record ServeSound(Viseme viseme, String drawing, String mood) implements MouthEdit {
     public ServeSound {
         // asked for before there were rows
         mood = mood == null ? "" : mood;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("mouth for " + viseme + " " + mood);
+    public Set<Touch> touches() {
+        return Set.of(Facet.SERVED.of(viseme + " " + mood));
     }
 
     @Override

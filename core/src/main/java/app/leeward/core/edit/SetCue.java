@@ -9,14 +9,14 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Puts a cue in place of the one with its id, or adds it. */
-public record SetCue(Cue cue) implements Edit {
+public record SetCue(Cue cue) implements LibraryEdit {
     public SetCue {
         Objects.requireNonNull(cue, "cue");
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("cue " + cue.id());
+    public Set<Touch> touches() {
+        return Set.of(Facet.CUE.of(cue.id()));
     }
 
     @Override

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Set;
 
 /** Puts a dial in place of the one with its id, or adds it. */
-public record SetDial(Dial dial) implements Edit, ShapesDial {
+public record SetDial(Dial dial) implements DialEdit, ShapesDial {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial.id());
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial.id()));
     }
 
     @Override

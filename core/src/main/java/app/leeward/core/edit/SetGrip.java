@@ -13,14 +13,14 @@ import java.util.Set;
  * @param at in the drawing's coordinates; empty for a drawing that holds nothing
  * @param angle by which what is held is turned, degrees, clockwise
  */
-public record SetGrip(String part, String drawing, Optional<Point> at, double angle) implements Edit {
+public record SetGrip(String part, String drawing, Optional<Point> at, double angle) implements HandEdit {
     public SetGrip {
         at = at == null ? Optional.empty() : at;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("grip of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.GRIP.of(part, drawing));
     }
 
     @Override

@@ -13,10 +13,10 @@ import java.util.Set;
  *
  * @param key as in {@link DrawingKey}; empty for none
  */
-public record SetKey(String part, String drawing, String key) implements Edit {
+public record SetKey(String part, String drawing, String key) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("keys");
+    public Set<Touch> touches() {
+        return Set.of(Facet.KEYS.all());
     }
 
     @Override

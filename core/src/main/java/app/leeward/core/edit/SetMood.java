@@ -21,14 +21,14 @@ import java.util.stream.Collectors;
  * @param corners −1 down to 1 up
  * @param tension 0 loose to 1 tight
  */
-public record SetMood(String mood, String name, double corners, double tension) implements Edit {
+public record SetMood(String mood, String name, double corners, double tension) implements MouthEdit {
     public SetMood {
         mood = mood == null ? "" : mood;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("mouths");
+    public Set<Touch> touches() {
+        return Set.of(Facet.MOUTHS.all());
     }
 
     @Override

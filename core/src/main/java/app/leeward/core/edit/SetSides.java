@@ -16,15 +16,15 @@ import java.util.Set;
  * Says which parts are on the character's left and which on its right; names follow. Made for the whole file at once: see
  * {@link app.leeward.core.intake.SideCheck}.
  */
-public record SetSides(Map<String, Side> sides) implements Edit {
+public record SetSides(Map<String, Side> sides) implements PartEdit {
     public SetSides {
         sides = Collections.unmodifiableMap(new LinkedHashMap<>(sides));
         sides.values().forEach(side -> Objects.requireNonNull(side, "side"));
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

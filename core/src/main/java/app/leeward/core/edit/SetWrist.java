@@ -14,7 +14,7 @@ import java.util.Set;
  * Says where a hand drawing's wrist is; the drawing stays. Points in the wrong order are put in the right one: the first is the
  * left one, seen from the arm towards the fingers.
  */
-public record SetWrist(String part, String drawing, Point first, Point second) implements Edit {
+public record SetWrist(String part, String drawing, Point first, Point second) implements HandEdit {
     public SetWrist {
         for (Point p : new Point[] {first, second}) {
             Numbers.finite("x", p.x());
@@ -23,8 +23,8 @@ public record SetWrist(String part, String drawing, Point first, Point second) i
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("art of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.ART.of(part, drawing));
     }
 
     @Override

@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Makes a drawing, or nothing, the one a part shows by default. */
-public record Show(String part, String drawing) implements Edit {
+public record Show(String part, String drawing) implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("default of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.SHOWN.of(part));
     }
 
     @Override

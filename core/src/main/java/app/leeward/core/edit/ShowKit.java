@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Makes what a kit chooses what its parts show by default. */
-public record ShowKit(String kit) implements Edit {
+public record ShowKit(String kit) implements LibraryEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -10,14 +10,14 @@ import java.util.Set;
  *
  * @param by the other; empty to let all of it show again
  */
-public record ShowPast(String part, Optional<String> by) implements Edit {
+public record ShowPast(String part, Optional<String> by) implements PartEdit {
     public ShowPast {
         by = by == null ? Optional.empty() : by;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("edge of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.EDGE.of(part));
     }
 
     @Override

@@ -10,14 +10,14 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Takes dials apart into one for each side: a blink into two winks, brows that move together into two. */
-public record SplitDial(List<String> dials) implements Edit {
+public record SplitDial(List<String> dials) implements DialEdit {
     public SplitDial {
         dials = List.copyOf(dials);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

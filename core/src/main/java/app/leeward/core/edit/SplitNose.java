@@ -6,10 +6,10 @@ import app.leeward.core.turn.NosePieces;
 import java.util.Set;
 
 /** Takes the nose apart, so that its profile's line shows only past the face's edge, as {@link NosePieces} says. */
-public record SplitNose() implements Edit {
+public record SplitNose() implements TurnEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

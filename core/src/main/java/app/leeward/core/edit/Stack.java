@@ -12,15 +12,15 @@ import java.util.Set;
  *
  * @param above the part to lie behind them; empty to go to the very back
  */
-public record Stack(List<String> parts, Optional<String> above) implements Edit {
+public record Stack(List<String> parts, Optional<String> above) implements PartEdit {
     public Stack {
         parts = List.copyOf(parts);
         above = above == null ? Optional.empty() : above;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("order");
+    public Set<Touch> touches() {
+        return Set.of(Facet.ORDER.all());
     }
 
     @Override

@@ -5,10 +5,10 @@ import app.leeward.core.rig.StackingOrder;
 import java.util.Set;
 
 /** Stacks every part where its role belongs; parts without a role stay next to the one they lay in front of. */
-public record StackByRole() implements Edit {
+public record StackByRole() implements PartEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("order");
+    public Set<Touch> touches() {
+        return Set.of(Facet.ORDER.all());
     }
 
     @Override

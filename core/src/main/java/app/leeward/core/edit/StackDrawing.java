@@ -10,14 +10,14 @@ import java.util.Set;
  *
  * @param over the part it lies directly over; empty to let it lie where its part does
  */
-public record StackDrawing(String part, String drawing, Optional<String> over) implements Edit {
+public record StackDrawing(String part, String drawing, Optional<String> over) implements DrawingEdit {
     public StackDrawing {
         over = over == null ? Optional.empty() : over;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("stack of " + part + "/" + drawing);
+    public Set<Touch> touches() {
+        return Set.of(Facet.STACK.of(part, drawing));
     }
 
     @Override

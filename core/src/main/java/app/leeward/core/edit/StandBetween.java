@@ -19,10 +19,10 @@ import java.util.Set;
  * @param upper name of the model line its top comes to
  * @param lower name of the model line its foot comes to
  */
-public record StandBetween(String part, String upper, String lower) implements Edit {
+public record StandBetween(String part, String upper, String lower) implements DrawingEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -18,14 +18,14 @@ import java.util.stream.Collectors;
  * @param read the newer art as a character of its own, just read
  * @param keys which of the changes, as {@link Versions#report} names them
  */
-public record TakeVersion(String file, Character read, List<String> keys) implements Edit {
+public record TakeVersion(String file, Character read, List<String> keys) implements SheetEdit {
     public TakeVersion {
         keys = List.copyOf(keys);
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

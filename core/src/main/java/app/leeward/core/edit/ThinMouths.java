@@ -1,15 +1,14 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.lips.MouthSet;
-import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Lets fewer mouths serve all sounds; the drawings that are freed stay in the set. */
-public record ThinMouths(int count) implements Edit {
+public record ThinMouths(int count) implements MouthEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("mouths");
+    public Set<Touch> touches() {
+        return Set.of(Facet.MOUTHS.all());
     }
 
     @Override
@@ -19,11 +18,7 @@ public record ThinMouths(int count) implements Edit {
 
     @Override
     public Outcome on(Character before) {
-        try {
-            return new Outcome.Done(before.withVoice(
-                    voice -> voice.withMouths(MouthSet.thinned(before.voice().mouths(), count))));
-        } catch (IllegalArgumentException e) {
-            return new Outcome.Refused(RefusalCode.MOUTH_COUNT, e.getMessage());
-        }
+        return new Outcome.Done(before.withVoice(
+                voice -> voice.withMouths(MouthSet.thinned(before.voice().mouths(), count))));
     }
 }

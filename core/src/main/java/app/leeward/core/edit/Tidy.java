@@ -15,10 +15,10 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /** Takes all stray geometry away: what nobody can see. Drawings and parts that are left with nothing go too. */
-public record Tidy() implements Edit {
+public record Tidy() implements SheetEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of(EVERYTHING);
+    public Set<Touch> touches() {
+        return Set.of(Touch.EVERYTHING);
     }
 
     @Override

@@ -11,14 +11,14 @@ import java.util.Set;
  *
  * @param travel empty to go by what the dial does
  */
-public record TravelBy(String dial, Optional<Travel> travel) implements Edit {
+public record TravelBy(String dial, Optional<Travel> travel) implements DialEdit {
     public TravelBy {
         travel = travel == null ? Optional.empty() : travel;
     }
 
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override

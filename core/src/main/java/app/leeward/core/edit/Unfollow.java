@@ -5,10 +5,10 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Lets a dial go its own way again. */
-public record Unfollow(String dial, String leader, int later) implements Edit {
+public record Unfollow(String dial, String leader, int later) implements DialEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("dial " + dial);
+    public Set<Touch> touches() {
+        return Set.of(Facet.DIAL.of(dial));
     }
 
     @Override

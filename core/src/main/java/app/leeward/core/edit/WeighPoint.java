@@ -21,10 +21,10 @@ import java.util.Set;
  * @param everywhere whether the points that stand for it on the hand's other drawings are given the same
  */
 public record WeighPoint(String part, String drawing, int shape, int at, double weight, boolean everywhere)
-        implements Edit {
+        implements HandEdit {
     @Override
-    public Set<String> touches() {
-        return Set.of("bend of " + part);
+    public Set<Touch> touches() {
+        return Set.of(Facet.BEND.of(part));
     }
 
     @Override

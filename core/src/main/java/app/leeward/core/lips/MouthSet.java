@@ -7,6 +7,7 @@ import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthRecipe;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
@@ -323,7 +324,7 @@ public final class MouthSet {
      */
     public static MouthChart thinned(MouthChart chart, int count) {
         if (count < 3 || count > Viseme.values().length) {
-            throw new IllegalArgumentException("A set has 3 to 17 mouths, not " + count + ".");
+            throw new Refusal(RefusalCode.MOUTH_COUNT, "A set has 3 to 17 mouths, not " + count + ".");
         }
         Set<Viseme> kept = new java.util.LinkedHashSet<>();
         for (Viseme v : List.of(Viseme.REST, Viseme.PBM, Viseme.FV)) {

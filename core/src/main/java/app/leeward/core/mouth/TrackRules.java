@@ -1,5 +1,8 @@
 package app.leeward.core.mouth;
 
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
+
 /**
  * How mouths are put on frames.
  *
@@ -22,11 +25,16 @@ public record TrackRules(int frameRate, int exposure, int lead, int minimumHold)
 
     public TrackRules {
         if (frameRate < 1 || frameRate > 120 || exposure < 1 || exposure > 4) {
-            throw new IllegalArgumentException("cannot expose " + exposure + " frames at " + frameRate + " a second");
+            throw new Refusal(
+                    RefusalCode.EXPOSURE,
+                    "A drawing is shown for 1 to 4 frames at 1 to 120 a second, not for " + exposure + " at "
+                            + frameRate + ".");
         }
         if (lead < -12 || lead > 12 || minimumHold < 1 || minimumHold > 12) {
-            throw new IllegalArgumentException(
-                    "lead must be -12 to 12 and the hold 1 to 12 frames, not " + lead + " and " + minimumHold);
+            throw new Refusal(
+                    RefusalCode.EXPOSURE,
+                    "Mouths lead by -12 to 12 frames and are held for 1 to 12, not by " + lead + " and for "
+                            + minimumHold + ".");
         }
     }
 

@@ -7,6 +7,8 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -103,7 +105,7 @@ public final class DialSides {
         return sideOf(c, part) == side;
     }
 
-    /** @throws IllegalArgumentException when the dial is not one half of two alike in range and rest */
+    /** @throws Refusal when the dial is not one half of two alike in range and rest */
     public static Character join(Character c, String dial) {
         String stem = otherHalf(c, dial).map(DialSides::stem).orElse("");
         Dial left = c.dial(stem + LEFT).orElse(null);
@@ -113,7 +115,7 @@ public final class DialSides {
                 || left.from() != right.from()
                 || left.to() != right.to()
                 || left.rest() != right.rest()) {
-            throw new IllegalArgumentException("dial '" + dial + "' is not one of two alike");
+            throw new Refusal(RefusalCode.NO_HALF, "There is no other half of the dial '" + dial + "' to put it to.");
         }
         Map<Double, Stop> stops = new TreeMap<>();
         Stream.of(left, right).flatMap(d -> d.stops().stream()).forEach(s -> stops.merge(s.at(), s, DialSides::both));

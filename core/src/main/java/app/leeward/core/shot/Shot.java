@@ -6,6 +6,8 @@ import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.speech.DialogueLine;
 import java.util.Comparator;
 import java.util.List;
@@ -46,7 +48,7 @@ public record Shot(
                         .sorted(Comparator.comparingInt(CuePlacement::frame).thenComparing(CuePlacement::cue))
                         .toList();
         if (name.isBlank()) {
-            throw new IllegalArgumentException("a shot needs a name");
+            throw new Refusal(RefusalCode.NO_NAME, "A line needs a name.");
         }
         pins = java.util.Collections.unmodifiableMap(new TreeMap<>(pins));
     }
@@ -61,9 +63,11 @@ public record Shot(
                 blinks.stream().sorted(Comparator.comparingInt(Blink::frame)).toList();
         for (int i = 1; i < rising.size(); i++) {
             if (rising.get(i).frame() < rising.get(i - 1).end()) {
-                throw new IllegalArgumentException("The blink from frame "
-                        + rising.get(i).frame() + " would begin before the one from frame "
-                        + rising.get(i - 1).frame() + " has ended.");
+                throw new Refusal(
+                        RefusalCode.BLINKS_OVERLAP,
+                        "The blink from frame "
+                                + rising.get(i).frame() + " would begin before the one from frame "
+                                + rising.get(i - 1).frame() + " has ended.");
             }
         }
         return rising;
@@ -95,7 +99,7 @@ public record Shot(
         return new Shot(name, line, rules, newPins, blinks, cues, mood, gestures);
     }
 
-    /** @throws IllegalArgumentException when two of them overlap */
+    /** @throws Refusal when two of them overlap */
     public Shot withBlinks(List<Blink> newBlinks) {
         return new Shot(name, line, rules, pins, newBlinks, cues, mood, gestures);
     }

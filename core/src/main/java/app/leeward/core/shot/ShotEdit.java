@@ -3,8 +3,11 @@ package app.leeward.core.shot;
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.BlinkPlan;
 import app.leeward.core.cue.CuePlacement;
-import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Facet;
+import app.leeward.core.edit.Touch;
 import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.speech.DialogueLine;
 import java.util.ArrayList;
@@ -17,14 +20,18 @@ import java.util.stream.IntStream;
 
 /** Every way a shot can change. */
 public sealed interface ShotEdit {
-    /** The shot after the edit; throws {@link IllegalArgumentException} with a sentence when it cannot be made. */
+    /**
+     * The shot after the edit.
+     *
+     * @throws Refusal when it cannot be made
+     */
     Shot apply(Shot shot);
 
     /** What it does, in a rigger's words. */
     String describe();
 
     /** What it changes, so that edits made at the same time to different things can both be kept. */
-    Set<String> touches();
+    Set<Touch> touches();
 
     /** Begins a shot with a line found in a recording. */
     record Record(Shot shot) implements ShotEdit {
@@ -34,8 +41,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of(Edit.EVERYTHING);
+        public Set<Touch> touches() {
+            return Set.of(Touch.EVERYTHING);
         }
 
         @Override
@@ -51,8 +58,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("name");
+        public Set<Touch> touches() {
+            return Set.of(Facet.NAME.all());
         }
 
         @Override
@@ -69,8 +76,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("line");
+        public Set<Touch> touches() {
+            return Set.of(Facet.LINE.all());
         }
 
         @Override
@@ -86,8 +93,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("rules");
+        public Set<Touch> touches() {
+            return Set.of(Facet.RULES.all());
         }
 
         @Override
@@ -105,8 +112,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("mood");
+        public Set<Touch> touches() {
+            return Set.of(Facet.MOOD.all());
         }
 
         @Override
@@ -121,7 +128,8 @@ public sealed interface ShotEdit {
         public Shot apply(Shot shot) {
             int last = shot.frames() - 1;
             if (from < 0 || to < from || to > last) {
-                throw new IllegalArgumentException(
+                throw new Refusal(
+                        RefusalCode.BEYOND_SHOT,
                         "Frames " + from + " to " + to + " do not lie within 0 to " + last + ".");
             }
             Map<Integer, String> pins = new TreeMap<>(shot.pins());
@@ -132,7 +140,7 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
+        public Set<Touch> touches() {
             return frames(from, to);
         }
 
@@ -152,7 +160,7 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
+        public Set<Touch> touches() {
             return frames(from, to);
         }
 
@@ -187,8 +195,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("blinks");
+        public Set<Touch> touches() {
+            return Set.of(Facet.BLINKS.all());
         }
 
         @Override
@@ -203,8 +211,10 @@ public sealed interface ShotEdit {
         @Override
         public Shot apply(Shot shot) {
             if (!blink.within(shot.frames())) {
-                throw new IllegalArgumentException("A blink from frame " + blink.frame() + " to " + blink.end()
-                        + " is not over within the shot, whose last frame is " + (shot.frames() - 1) + ".");
+                throw new Refusal(
+                        RefusalCode.BEYOND_SHOT,
+                        "A blink from frame " + blink.frame() + " to " + blink.end()
+                                + " is not over within the shot, whose last frame is " + (shot.frames() - 1) + ".");
             }
             List<Blink> blinks = new ArrayList<>(shot.blinks());
             blinks.removeIf(b -> b.frame() == was);
@@ -213,8 +223,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("blinks");
+        public Set<Touch> touches() {
+            return Set.of(Facet.BLINKS.all());
         }
 
         @Override
@@ -228,14 +238,14 @@ public sealed interface ShotEdit {
         public Shot apply(Shot shot) {
             List<Blink> blinks = new ArrayList<>(shot.blinks());
             if (!blinks.removeIf(b -> b.frame() == frame)) {
-                throw new IllegalArgumentException("No blink begins at frame " + frame + " any more.");
+                throw new Refusal(RefusalCode.GONE, "No blink begins at frame " + frame + " any more.");
             }
             return shot.withBlinks(blinks);
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("blinks");
+        public Set<Touch> touches() {
+            return Set.of(Facet.BLINKS.all());
         }
 
         @Override
@@ -249,7 +259,8 @@ public sealed interface ShotEdit {
         @Override
         public Shot apply(Shot shot) {
             if (frame < 0 || frame >= shot.frames()) {
-                throw new IllegalArgumentException(
+                throw new Refusal(
+                        RefusalCode.BEYOND_SHOT,
                         "Frame " + frame + " does not lie within 0 to " + (shot.frames() - 1) + ".");
             }
             List<CuePlacement> cues = new ArrayList<>(shot.cues());
@@ -259,8 +270,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("cue on " + frame);
+        public Set<Touch> touches() {
+            return Set.of(Facet.CUE_PLACEMENT.of(String.valueOf(frame)));
         }
 
         @Override
@@ -274,14 +285,14 @@ public sealed interface ShotEdit {
         public Shot apply(Shot shot) {
             List<CuePlacement> cues = new ArrayList<>(shot.cues());
             if (!cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue))) {
-                throw new IllegalArgumentException("No such cue begins at frame " + frame + " any more.");
+                throw new Refusal(RefusalCode.GONE, "No such cue begins at frame " + frame + " any more.");
             }
             return shot.withCues(cues);
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("cue on " + frame);
+        public Set<Touch> touches() {
+            return Set.of(Facet.CUE_PLACEMENT.of(String.valueOf(frame)));
         }
 
         @Override
@@ -299,8 +310,10 @@ public sealed interface ShotEdit {
         @Override
         public Shot apply(Shot shot) {
             if (gesture.to() > shot.frames()) {
-                throw new IllegalArgumentException("A run from frame " + gesture.from() + " to " + gesture.to()
-                        + " does not lie within the shot, which has " + shot.frames() + " frames.");
+                throw new Refusal(
+                        RefusalCode.BEYOND_SHOT,
+                        "A run from frame " + gesture.from() + " to " + gesture.to()
+                                + " does not lie within the shot, which has " + shot.frames() + " frames.");
             }
             List<Gesture> gestures = new ArrayList<>(shot.gestures());
             gestures.removeIf(g -> g.run().equals(gesture.run()) && (g.from() == was || g.from() == gesture.from()));
@@ -309,8 +322,8 @@ public sealed interface ShotEdit {
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("run " + gesture.run());
+        public Set<Touch> touches() {
+            return Set.of(Facet.RUN.of(gesture.run()));
         }
 
         @Override
@@ -324,14 +337,14 @@ public sealed interface ShotEdit {
         public Shot apply(Shot shot) {
             List<Gesture> gestures = new ArrayList<>(shot.gestures());
             if (!gestures.removeIf(g -> g.from() == from && g.run().equals(run))) {
-                throw new IllegalArgumentException("No such run begins at frame " + from + " any more.");
+                throw new Refusal(RefusalCode.GONE, "No such run begins at frame " + from + " any more.");
             }
             return shot.withGestures(gestures);
         }
 
         @Override
-        public Set<String> touches() {
-            return Set.of("run " + run);
+        public Set<Touch> touches() {
+            return Set.of(Facet.RUN.of(run));
         }
 
         @Override
@@ -340,9 +353,9 @@ public sealed interface ShotEdit {
         }
     }
 
-    private static Set<String> frames(int from, int to) {
+    private static Set<Touch> frames(int from, int to) {
         return IntStream.rangeClosed(from, Math.min(to, from + 100_000))
-                .mapToObj(f -> "mouth on " + f)
+                .mapToObj(f -> Facet.PIN.of(String.valueOf(f)))
                 .collect(Collectors.toSet());
     }
 }

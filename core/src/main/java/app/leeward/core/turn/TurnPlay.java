@@ -4,6 +4,8 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Ease;
 import app.leeward.core.eval.DelayLine;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +28,8 @@ public final class TurnPlay {
      */
     public static List<Pose> of(Evaluator evaluator, Dial dial, Pose over, int frames, int exposure, boolean eased) {
         if (frames < SHORTEST || frames > LONGEST) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
+                    RefusalCode.PLAY_LENGTH,
                     "A turn is played in " + SHORTEST + " to " + LONGEST + " frames, not " + frames + ".");
         }
         int oneWay = frames + HELD;

@@ -1,11 +1,12 @@
 package app.leeward.core.art;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.Refused;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.PathPoints.Hold;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.seeded.Seeded;
 import java.awt.geom.CubicCurve2D;
 import java.util.Random;
@@ -31,9 +32,9 @@ class PathPointsTest {
     void handlesMoveAlone() {
         Path moved = PathPoints.moved(ROUND, 2, Hold.SECOND_HANDLE, new Point(7, 8));
         assertThat(((Segment.Cubic) moved.segments().get(2)).c2()).isEqualTo(new Point(7, 8));
-        assertThatIllegalArgumentException()
-                .isThrownBy(() -> PathPoints.moved(ROUND, 0, Hold.FIRST_HANDLE, new Point(0, 0)));
-        assertThatIllegalArgumentException().isThrownBy(() -> PathPoints.moved(ROUND, 9, Hold.POINT, new Point(0, 0)));
+        Refused.because(
+                RefusalCode.NO_SUCH_POINT, () -> PathPoints.moved(ROUND, 0, Hold.FIRST_HANDLE, new Point(0, 0)));
+        Refused.because(RefusalCode.NO_SUCH_POINT, () -> PathPoints.moved(ROUND, 9, Hold.POINT, new Point(0, 0)));
     }
 
     @Test
@@ -68,7 +69,7 @@ class PathPointsTest {
         assertThat(three.toSvg()).isEqualTo("M0 0L10 10L0 10Z");
         assertThat(PathPoints.removed(box, 0).toSvg()).isEqualTo("M10 0L10 10L0 10Z");
         Path two = PathPoints.removed(three, 1);
-        assertThatIllegalArgumentException().isThrownBy(() -> PathPoints.removed(two, 1));
+        Refused.because(RefusalCode.NO_SUCH_POINT, () -> PathPoints.removed(two, 1));
         Path eye = PathPoints.removed(ROUND, 0);
         assertThat(eye.bounds().orElseThrow().maxX()).isCloseTo(40, within(1e-9));
         assertThat(eye.segments()).hasSize(5);

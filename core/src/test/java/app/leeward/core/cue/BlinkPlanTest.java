@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.Refused;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
@@ -95,9 +97,7 @@ class BlinkPlanTest {
     @Test
     void impossibleRatesAreRefused() {
         for (double rate : new double[] {0, -3, 61, Double.NaN}) {
-            assertThatThrownBy(() -> BlinkPlan.lay(100, RATE, rate, List.of(), 1))
-                    .isInstanceOf(IllegalArgumentException.class)
-                    .hasMessageContaining("times a minute");
+            Refused.because(RefusalCode.BLINK_RATE, () -> BlinkPlan.lay(100, RATE, rate, List.of(), 1));
         }
     }
 

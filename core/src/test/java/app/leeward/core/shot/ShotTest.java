@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.Refused;
 import app.leeward.core.Rigs;
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.Cue;
@@ -13,6 +14,7 @@ import app.leeward.core.edit.MakeCues;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.speech.DialogueLine;
@@ -127,7 +129,9 @@ class ShotTest {
         assertThatThrownBy(() -> new ShotEdit.SetBlink(-1, Blink.at(20)).apply(moved))
                 .hasMessageContaining("last frame is 23");
         assertThat(new ShotEdit.DropBlink(6).apply(moved).blinks()).isEmpty();
-        assertThatThrownBy(() -> new ShotEdit.DropBlink(7).apply(moved)).isInstanceOf(IllegalArgumentException.class);
+        Refused.because(RefusalCode.EXPOSURE, () -> new ShotEdit.Expose(9, 1, 2).apply(SHOT));
+        Refused.because(RefusalCode.GONE, () -> new ShotEdit.DropBlink(7).apply(moved));
+        Refused.because(RefusalCode.BLINKS_OVERLAP, () -> new ShotEdit.SetBlink(-1, Blink.at(10)).apply(moved));
         assertThat(new ShotEdit.LayBlinks(60, 1, null).apply(SHOT))
                 .isEqualTo(new ShotEdit.LayBlinks(60, 1, null).apply(moved));
     }
@@ -165,8 +169,7 @@ class ShotTest {
         assertThat(new Playhead(new Evaluator(BLINKING), unknown).frameAt(8, Pose.REST))
                 .as("a cue that is gone is skipped")
                 .isEqualTo(plain.frameAt(8, Pose.REST));
-        assertThatThrownBy(() -> new ShotEdit.DropIn(24, "cue-roll").apply(ones))
-                .isInstanceOf(IllegalArgumentException.class);
+        Refused.because(RefusalCode.BEYOND_SHOT, () -> new ShotEdit.DropIn(24, "cue-roll").apply(ones));
     }
 
     /** Look round: to one side, stay, to the other, stay, home; a roll goes on in one movement. */

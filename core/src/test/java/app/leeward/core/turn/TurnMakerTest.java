@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.Refused;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
@@ -32,6 +33,7 @@ import app.leeward.core.edit.Record;
 import app.leeward.core.edit.RecordCorner;
 import app.leeward.core.eval.Asymmetry;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.PartRole;
@@ -300,8 +302,7 @@ class TurnMakerTest {
         for (int f = 0; f + 1 < twos.size(); f += 2) {
             assertThat(twos.get(f)).isEqualTo(twos.get(f + 1));
         }
-        assertThatThrownBy(() -> TurnPlay.of(EVALUATOR, turn, Pose.REST, 5, 1, false))
-                .hasMessageContaining("12 to 48");
+        Refused.because(RefusalCode.PLAY_LENGTH, () -> TurnPlay.of(EVALUATOR, turn, Pose.REST, 5, 1, false));
     }
 
     /** What shapes no dial by hand counts as nobody's hand, though it changes every number. */

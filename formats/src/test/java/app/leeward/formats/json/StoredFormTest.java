@@ -23,6 +23,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -283,6 +284,9 @@ class StoredFormTest {
 
     @SuppressWarnings("unchecked")
     private static <T> Class<? extends T>[] permitted(Class<?> sealed) {
-        return (Class<? extends T>[]) sealed.getPermittedSubclasses();
+        // families of options are choices within the choice
+        return Arrays.stream(sealed.getPermittedSubclasses())
+                .flatMap(c -> c.isSealed() ? Arrays.stream(permitted(c)) : Stream.of(c))
+                .toArray(Class[]::new);
     }
 }

@@ -186,13 +186,13 @@ class CharacterApi {
 
     @GetMapping("/{id}")
     CharacterView stand(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
-        return CharacterView.of(revision == null ? characters.stand(id) : characters.stand(id, revision));
+        return CharacterView.of(revision == null ? characters.snapshot(id) : characters.snapshot(id, revision));
     }
 
     /** What was recognised, what is missing, and what could be put right, of a character as it is. */
     @GetMapping("/{id}/intake")
     IntakeReport intake(@PathVariable UUID id) {
-        return characters.report(characters.stand(id));
+        return characters.report(characters.snapshot(id));
     }
 
     /**
@@ -222,7 +222,7 @@ class CharacterApi {
             @PathVariable UUID id, @RequestParam(required = false) Integer revision, HttpServletRequest request) {
         Squeeze.onlyForTheWire(request);
         Map<String, List<Shape>> out = new TreeMap<>();
-        Character c = (revision == null ? characters.stand(id) : characters.stand(id, revision)).state();
+        Character c = (revision == null ? characters.snapshot(id) : characters.snapshot(id, revision)).state();
         c.rig().parts().forEach(p -> p.drawings()
                 .forEach(d -> out.put(art.hashOf(d.art()), d.art().shapes())));
         return out;

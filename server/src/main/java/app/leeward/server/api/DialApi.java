@@ -37,7 +37,7 @@ class DialApi {
 
     @PostMapping("/{dial}")
     DialView dial(@PathVariable UUID id, @PathVariable String dial) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Dial d = c.state().dial(dial).orElseThrow(() -> Problem.notThere("dial"));
         return new DialView(
                 c.revision(),

@@ -46,7 +46,7 @@ class HandApi {
 
     @GetMapping("/runs")
     RunsView runs(@PathVariable UUID id) {
-        Snapshot<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.snapshot(id);
         return new RunsView(
                 standing.revision(),
                 standing.state().rig().runs().stream().map(RunSheet::of).toList());
@@ -57,7 +57,7 @@ class HandApi {
 
     @GetMapping("/hands")
     HandsView hands(@PathVariable UUID id) {
-        Snapshot<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.snapshot(id);
         return new HandsView(standing.revision(), characters.handsMeasured(standing));
     }
 
@@ -70,7 +70,7 @@ class HandApi {
         if (!(Math.abs(by) <= 180)) {
             throw Problem.refused("angle", "A hand is turned by -180 to 180°, not " + by + ".");
         }
-        Snapshot<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.snapshot(id);
         standing.state().part(part).orElseThrow(() -> Problem.notThere("part"));
         return new BentView(standing.revision(), Hands.bentBy(standing.state(), part, by));
     }

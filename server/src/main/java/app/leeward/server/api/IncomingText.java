@@ -5,11 +5,13 @@ import app.leeward.server.studio.Problem;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.KeyDeserializer;
+import com.fasterxml.jackson.databind.deser.std.NumberDeserializers;
 import com.fasterxml.jackson.databind.deser.std.StringDeserializer;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -70,7 +72,30 @@ class IncomingText implements HandlerInterceptor {
                 return require(key, "a name in " + place(context.getParser()));
             }
         });
+        for (Class<Double> number : List.of(Double.class, double.class)) {
+            module.addDeserializer(number, finite(number));
+        }
         return module;
+    }
+
+    /** JSON knows no infinity, but 1e999 is read as one, and nothing that is measured or moved is infinite. */
+    private static NumberDeserializers.DoubleDeserializer finite(Class<Double> number) {
+        return new NumberDeserializers.DoubleDeserializer(number, number.isPrimitive() ? 0.0 : null) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            public Double deserialize(JsonParser in, DeserializationContext context) throws IOException {
+                Double read = super.deserialize(in, context);
+                if (read != null && !Double.isFinite(read)) {
+                    throw new Problem(
+                            HttpStatus.BAD_REQUEST,
+                            "no-number",
+                            place(in),
+                            place(in) + " is larger than any number that can be worked with.");
+                }
+                return read;
+            }
+        };
     }
 
     private static String place(JsonParser in) {

@@ -82,7 +82,7 @@ class LineApi {
             List<Integer> doubtful) {}
 
     private LineView view(Snapshot<Shot> s) {
-        Playhead playhead = lines.playhead(s, characters.stand(s.belongsTo()));
+        Playhead playhead = lines.playhead(s, characters.snapshot(s.belongsTo()));
         List<Integer> doubtful = new ArrayList<>();
         for (int i = 0; i < s.state().line().words().size(); i++) {
             if (s.state().line().words().get(i).doubtful()) {
@@ -130,7 +130,7 @@ class LineApi {
 
     @GetMapping("/lines/{id}")
     LineView stand(@PathVariable UUID id) {
-        return view(lines.stand(id));
+        return view(lines.snapshot(id));
     }
 
     @PostMapping("/lines/{id}/edits")
@@ -171,8 +171,8 @@ class LineApi {
 
     @PostMapping("/lines/{id}/frames")
     FrameSeries frames(@PathVariable UUID id, @RequestBody FramesBody body) {
-        Snapshot<Shot> shot = lines.stand(id);
-        Snapshot<Character> character = characters.stand(shot.belongsTo());
+        Snapshot<Shot> shot = lines.snapshot(id);
+        Snapshot<Character> character = characters.snapshot(shot.belongsTo());
         Playhead playhead = lines.playhead(shot, character);
         Pose live = PoseBody.of(body.pose());
         int from = Math.max(0, Math.min(body.from(), shot.state().frames() - 1));
@@ -192,14 +192,14 @@ class LineApi {
     /** Loudest excursions of equal stretches, 0 to 1. */
     @GetMapping("/lines/{id}/peaks")
     float[] peaks(@PathVariable UUID id, @RequestParam(defaultValue = "600") int count) {
-        byte[] wav = lines.sound(lines.stand(id).state().line().sound()).wav();
+        byte[] wav = lines.sound(lines.snapshot(id).state().line().sound()).wav();
         return WavFile.read(wav).peaks(Math.max(1, Math.min(4000, count)));
     }
 
     /** The recording as it was uploaded; in ranges when asked for. */
     @GetMapping("/lines/{id}/sound.wav")
     ResponseEntity<Resource> sound(@PathVariable UUID id) {
-        byte[] wav = lines.sound(lines.stand(id).state().line().sound()).wav();
+        byte[] wav = lines.sound(lines.snapshot(id).state().line().sound()).wav();
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("audio/wav"))
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
@@ -209,8 +209,8 @@ class LineApi {
     /** The exposure sheet. */
     @GetMapping("/lines/{id}/exposure.csv")
     ResponseEntity<byte[]> exposure(@PathVariable UUID id) {
-        Snapshot<Shot> shot = lines.stand(id);
-        Playhead playhead = lines.playhead(shot, characters.stand(shot.belongsTo()));
+        Snapshot<Shot> shot = lines.snapshot(id);
+        Playhead playhead = lines.playhead(shot, characters.snapshot(shot.belongsTo()));
         String csv = ExposureCsv.write(shot.state(), playhead.mouths());
         return PoseApi.download(
                 csv.getBytes(StandardCharsets.UTF_8),

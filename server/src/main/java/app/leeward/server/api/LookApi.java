@@ -66,7 +66,7 @@ class LookApi {
     /** Every look as a face. */
     @PostMapping("/looks")
     LooksView looks(@PathVariable UUID id, @RequestBody SheetBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Character character = c.state();
         Evaluator evaluator = characters.evaluator(c);
         Map<String, Double> asked = PoseBody.of(body.pose()).dials();
@@ -108,14 +108,14 @@ class LookApi {
     /** The brows as they are posed. */
     @PostMapping("/brows")
     BrowsView brows(@PathVariable UUID id, @RequestBody SheetBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         return new BrowsView(c.revision(), BrowView.of(c.state(), PoseBody.of(body.pose())));
     }
 
     /** The frames of one cue over a pose. */
     @PostMapping("/cues/{cue}/frames")
     FrameSeries cue(@PathVariable UUID id, @PathVariable String cue, @RequestBody SheetBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Cue shown = c.state().cue(cue).orElseThrow(() -> Problem.notThere("cue"));
         Evaluator evaluator = characters.evaluator(c);
         Pose over = PoseBody.of(body.pose());
@@ -130,7 +130,7 @@ class LookApi {
     /** The worst that the ends of any two dials do to the eyes. */
     @PostMapping("/worst")
     WorstView worst(@PathVariable UUID id) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Evaluator evaluator = characters.evaluator(c);
         List<WorstCases.Case> cases = WorstCases.of(c.state(), WORST);
         List<Frame> frames = new ArrayList<>();

@@ -129,7 +129,7 @@ class MouthApi {
     /** Every mouth of the character, and what is wrong with any. */
     @PostMapping
     WallView wall(@PathVariable UUID id) {
-        Snapshot<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.snapshot(id);
         Character c = standing.state();
         List<RowView> rows = new ArrayList<>();
         rows.add(new RowView("", "Neutral", 0, 0, cells(c, "")));
@@ -184,7 +184,7 @@ class MouthApi {
     /** One row of mouths as a page to print. */
     @GetMapping(path = "/chart.svg", produces = "image/svg+xml")
     ResponseEntity<String> chart(@PathVariable UUID id, @RequestParam(defaultValue = "") String mood) {
-        Character c = characters.stand(id).state();
+        Character c = characters.snapshot(id).state();
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("image/svg+xml"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"mouth-chart.svg\"")
@@ -194,7 +194,7 @@ class MouthApi {
     /** The same page as a PDF. */
     @GetMapping(path = "/chart.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") String mood) {
-        Character c = characters.stand(id).state();
+        Character c = characters.snapshot(id).state();
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"mouth-chart.pdf\"")
@@ -241,7 +241,7 @@ class MouthApi {
         Bodies.requireWhole(body.rulers(), "rulers");
         try {
             Map<Viseme, MouthRulers> own = body.own() == null ? Map.of() : body.own();
-            return new PreviewView(MouthSet.preview(characters.stand(id).state(), body.rulers(), own).stream()
+            return new PreviewView(MouthSet.preview(characters.snapshot(id).state(), body.rulers(), own).stream()
                     .map(PreviewMouth::of)
                     .toList());
         } catch (MouthProblem e) {
@@ -282,7 +282,7 @@ class MouthApi {
     /** The face as it says typed words, without a recording. */
     @PostMapping("/say")
     SaidView say(@PathVariable UUID id, @RequestBody SayBody body) {
-        Snapshot<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.snapshot(id);
         Character c = standing.state();
         if (c.voice().mouths().part().isEmpty() || c.voice().mouths().drawn().isEmpty()) {
             throw Problem.refused("no-mouth", "This character has no mouth to say anything with yet.");

@@ -20,6 +20,8 @@ import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -139,7 +141,10 @@ class OpenApiForms {
     /** Where the generator wrote the options out without their kind, refers to the choice instead. */
     private static void useChoices(OpenAPI api, Kinds<?> choice) {
         Class<?> sealed = choice.sealed();
-        Set<String> raw = choice.options().values().stream()
+        // the generator also knows the families that options come in
+        Set<Class<?>> known = new HashSet<>(choice.options().values());
+        Arrays.stream(sealed.getPermittedSubclasses()).filter(Class::isSealed).forEach(known::add);
+        Set<String> raw = known.stream()
                 .map(o -> "#/components/schemas/" + o.getSimpleName())
                 .collect(Collectors.toSet());
         Map<String, Schema> all = api.getComponents().getSchemas();
@@ -151,7 +156,7 @@ class OpenApiForms {
                                 : property);
             }
         }
-        choice.options().values().forEach(option -> all.remove(option.getSimpleName()));
+        known.forEach(option -> all.remove(option.getSimpleName()));
     }
 
     private static boolean isRaw(Schema<?> property, Set<String> raw) {

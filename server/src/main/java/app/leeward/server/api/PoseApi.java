@@ -106,7 +106,7 @@ class PoseApi {
         if (line == null) {
             return live;
         }
-        Snapshot<Shot> shot = lines.stand(line);
+        Snapshot<Shot> shot = lines.snapshot(line);
         Playhead playhead = lines.playhead(shot, character);
         return playhead.poseAt(frame == null ? 0 : frame, live);
     }
@@ -114,7 +114,7 @@ class PoseApi {
     @PostMapping("/pose")
     PoseView pose(@PathVariable UUID id, @RequestBody Moment moment) {
         Snapshot<Character> c =
-                moment.revision() == null ? characters.stand(id) : characters.stand(id, moment.revision());
+                moment.revision() == null ? characters.snapshot(id) : characters.snapshot(id, moment.revision());
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         Evaluator evaluator = moment.draft() == null ? characters.evaluator(c) : drafted(c.state(), moment.draft());
         boolean joints = Boolean.TRUE.equals(moment.joints());
@@ -158,7 +158,7 @@ class PoseApi {
     @PostMapping("/eyes")
     EyesView eyes(@PathVariable UUID id, @RequestBody Moment moment) {
         Snapshot<Character> c =
-                moment.revision() == null ? characters.stand(id) : characters.stand(id, moment.revision());
+                moment.revision() == null ? characters.snapshot(id) : characters.snapshot(id, moment.revision());
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         return new EyesView(
                 c.revision(),
@@ -171,7 +171,7 @@ class PoseApi {
     /** The frames of one dial over its whole range, the rest of the pose staying as it is. */
     @PostMapping("/sweep")
     FrameSeries sweep(@PathVariable UUID id, @RequestBody SweepBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Dial dial = c.state().dial(Bodies.require(body.dial(), "dial")).orElseThrow(() -> Problem.notThere("dial"));
         int n = Math.max(2, Math.min(MOST_SAMPLES, body.samples()));
         admitted.takeFrames(n, c.state().rig().parts().size());
@@ -187,7 +187,7 @@ class PoseApi {
     /** The frames of two dials over both their ranges, row by row, the rest of the pose staying as it is. */
     @PostMapping("/grid")
     PadFrames grid(@PathVariable UUID id, @RequestBody GridBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Dial across =
                 c.state().dial(Bodies.require(body.across(), "across")).orElseThrow(() -> Problem.notThere("dial"));
         Dial down = c.state().dial(Bodies.require(body.down(), "down")).orElseThrow(() -> Problem.notThere("dial"));
@@ -230,7 +230,7 @@ class PoseApi {
     /** The pose with each choice of one part picked, so that stepping through them needs no answer each time. */
     @PostMapping("/choices")
     ChoicesView choices(@PathVariable UUID id, @RequestBody ChoicesBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Part part = c.state().part(Bodies.require(body.part(), "part")).orElseThrow(() -> Problem.notThere("part"));
         Pose pose = pose(c, body.pose(), body.line(), body.frame());
         Evaluator evaluator = characters.evaluator(c);
@@ -247,7 +247,7 @@ class PoseApi {
 
     @PostMapping("/why")
     WhyView why(@PathVariable UUID id, @RequestBody WhyBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         String part = Bodies.require(body.part(), "part");
         String name =
                 c.state().part(part).orElseThrow(() -> Problem.notThere("part")).name();
@@ -258,7 +258,7 @@ class PoseApi {
     /** The present picture as a file. */
     @PostMapping("/picture")
     ResponseEntity<byte[]> picture(@PathVariable UUID id, @RequestBody PictureBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Frame frame = characters.evaluator(c).frame(pose(c, body.pose(), body.line(), body.frame()));
         boolean png = "png".equals(body.format());
         int width = body.width() == null ? 1280 : body.width();

@@ -1,5 +1,6 @@
 package app.leeward.server.api;
 
+import app.leeward.core.refusal.Refusal;
 import app.leeward.formats.json.NewerSchema;
 import app.leeward.formats.json.StoredJson;
 import app.leeward.server.studio.DatabaseAway;
@@ -51,8 +52,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> value(IllegalArgumentException e) {
-        return answer(detail(HttpStatus.UNPROCESSABLE_ENTITY, "value", String.valueOf(e.getMessage())));
+    ResponseEntity<ProblemDetail> refused(Refusal e) {
+        return answer(detail(HttpStatus.UNPROCESSABLE_ENTITY, e.reason().word(), e.getMessage()));
     }
 
     @ExceptionHandler

@@ -82,7 +82,7 @@ class TurnApi {
 
     @PostMapping("/turn")
     TurnView turn(@PathVariable UUID id, @RequestBody StripBody body) {
-        Snapshot<Character> standing = characters.stand(id);
+        Snapshot<Character> standing = characters.snapshot(id);
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
         boolean slides = c.controls().views().isEmpty();
@@ -137,15 +137,11 @@ class TurnApi {
     /** A dial played there and back over the rest of the pose, with what follows it later. */
     @PostMapping("/dials/{dial}/play")
     FrameSeries play(@PathVariable UUID id, @PathVariable String dial, @RequestBody PlayBody body) {
-        Snapshot<Character> c = characters.stand(id);
+        Snapshot<Character> c = characters.snapshot(id);
         Dial d = c.state().dial(dial).orElseThrow(() -> Problem.notThere("dial"));
         Evaluator evaluator = characters.evaluator(c);
-        List<Pose> poses;
-        try {
-            poses = TurnPlay.of(evaluator, d, PoseBody.of(body.pose()), body.frames(), body.exposure(), body.eased());
-        } catch (IllegalArgumentException e) {
-            throw Problem.refused("play-length", e.getMessage());
-        }
+        List<Pose> poses =
+                TurnPlay.of(evaluator, d, PoseBody.of(body.pose()), body.frames(), body.exposure(), body.eased());
         List<Double> at = new ArrayList<>();
         for (int f = 0; f < poses.size(); f++) {
             at.add((double) f);

@@ -1,5 +1,6 @@
 package app.leeward.server.store;
 
+import app.leeward.core.edit.Touch;
 import jakarta.persistence.Column;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
@@ -75,7 +76,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
             int number,
             Action action,
             String edit,
-            Collection<String> touched,
+            Collection<Touch> touched,
             String says,
             String author,
             Instant madeAt,
@@ -87,7 +88,9 @@ public class RevisionRow implements Persistable<RevisionKey> {
         this.key = new RevisionKey(document, number);
         this.action = action;
         this.edit = edit;
-        this.touched = touched == null ? null : touched.stream().sorted().toArray(String[]::new);
+        this.touched = touched == null
+                ? null
+                : touched.stream().map(Touch::word).sorted().toArray(String[]::new);
         this.says = says;
         this.author = author;
         this.madeAt = madeAt;

@@ -1,6 +1,7 @@
 package app.leeward.server.store;
 
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Touch;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.json.StoredJson;
 import java.sql.Connection;
@@ -56,8 +57,12 @@ class TouchedPartsMigration implements JavaMigration {
                 found = 0;
                 try (ResultSet rows = some.executeQuery()) {
                     while (rows.next()) {
-                        Set<String> touched = touched(rows.getString("kind"), rows.getString("edit"));
-                        write.setArray(1, connection.createArrayOf("text", touched.toArray()));
+                        Set<Touch> touched = touched(rows.getString("kind"), rows.getString("edit"));
+                        write.setArray(
+                                1,
+                                connection.createArrayOf(
+                                        "text",
+                                        touched.stream().map(Touch::word).toArray()));
                         write.setObject(2, rows.getObject("document"));
                         write.setInt(3, rows.getInt("number"));
                         write.addBatch();
@@ -69,13 +74,13 @@ class TouchedPartsMigration implements JavaMigration {
         }
     }
 
-    Set<String> touched(String kind, String edit) {
+    Set<Touch> touched(String kind, String edit) {
         try {
             return kind.equals(DocumentKind.CHARACTER.name())
                     ? json.read(FIRST_SCHEMA, edit, Edit.class).touches()
                     : json.read(FIRST_SCHEMA, edit, ShotEdit.class).touches();
         } catch (RuntimeException e) {
-            return Set.of(Edit.EVERYTHING);
+            return Set.of(Touch.EVERYTHING);
         }
     }
 }

@@ -7,6 +7,7 @@ import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.TakeVersion;
+import app.leeward.core.edit.Touch;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.EyeCheck;
 import app.leeward.core.eye.EyeFinding;
@@ -93,13 +94,13 @@ public class Characters {
      * @throws Problem when the file cannot be read
      */
     public NewVersion compare(UUID id, byte[] file, String fileName) {
-        return Versions.between(stand(id).state(), shortened(fileName), hung(file, fileName))
+        return Versions.between(snapshot(id).state(), shortened(fileName), hung(file, fileName))
                 .report();
     }
 
     /** @throws Problem when a newer version of the art could not be taken over any more */
     public void requireRoomForVersion(UUID id, int base) {
-        ledger.requireRoom(keeping, id, base, Set.of(Edit.EVERYTHING));
+        ledger.requireRoom(keeping, id, base, Set.of(Touch.EVERYTHING));
     }
 
     /** Takes changes over from a newer version of the art. */
@@ -164,13 +165,13 @@ public class Characters {
         }
     }
 
-    public Snapshot<Character> stand(UUID id) {
-        return ledger.stand(keeping, id);
+    public Snapshot<Character> snapshot(UUID id) {
+        return ledger.snapshot(keeping, id);
     }
 
     /** As it stood at one revision. */
-    public Snapshot<Character> stand(UUID id, int revision) {
-        return ledger.stand(keeping, id, revision);
+    public Snapshot<Character> snapshot(UUID id, int revision) {
+        return ledger.snapshot(keeping, id, revision);
     }
 
     public Snapshot<Character> edit(UUID id, int base, Edit edit, String author) {
@@ -199,15 +200,11 @@ public class Characters {
      * @throws Problem when the edit cannot be made
      */
     public static Character applied(Character before, Edit edit) {
-        try {
-            Outcome outcome = Edits.apply(before, edit);
-            if (outcome instanceof Outcome.Refused r) {
-                throw Problem.refused(r.code(), r.says());
-            }
-            return ((Outcome.Done) outcome).character();
-        } catch (IllegalArgumentException e) {
-            throw Problem.refused("edit-refused", e.getMessage());
+        Outcome outcome = Edits.apply(before, edit);
+        if (outcome instanceof Outcome.Refused r) {
+            throw Problem.refused(r.code(), r.says());
         }
+        return ((Outcome.Done) outcome).character();
     }
 
     public Snapshot<Character> returnTo(UUID id, int base, int number, String author) {
@@ -241,7 +238,7 @@ public class Characters {
         return hands.get(standing.id() + "/" + standing.revision(), k -> Hands.of(standing.state()));
     }
 
-    private record Keeping(StoredJson json, StoredArt shelf) implements RevisionService.Keeper<Character, Edit> {
+    private record Keeping(StoredJson json, StoredArt shelf) implements RevisionService.DocumentType<Character, Edit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.CHARACTER;
@@ -292,7 +289,7 @@ public class Characters {
         }
 
         @Override
-        public Set<String> touches(Edit edit) {
+        public Set<Touch> touches(Edit edit) {
             return edit.touches();
         }
 

@@ -86,7 +86,7 @@ public class LineReadings {
 
     /** Asks for a new line. What can be seen to be wrong at once is refused at once. */
     public Told record(UUID characterId, String name, String words, byte[] wav, Client client) {
-        Snapshot<Character> character = characters.stand(characterId);
+        Snapshot<Character> character = characters.snapshot(characterId);
         double seconds = lines.readable(words, wav, character.state().voice().lexicon());
         ReadingRow row = ReadingRow.record(UUID.randomUUID(), characterId, UUID.randomUUID(), name, words, seconds);
         return queued(row, wav, client);
@@ -94,10 +94,12 @@ public class LineReadings {
 
     /** Asks for a line to be read with other words. */
     public Told words(UUID lineId, int base, String words, Client client) {
-        Snapshot<Shot> line = lines.stand(lineId);
+        Snapshot<Shot> line = lines.snapshot(lineId);
         lines.requireRoom(lineId, base);
         lines.readable(
-                words, line, characters.stand(line.belongsTo()).state().voice().lexicon());
+                words,
+                line,
+                characters.snapshot(line.belongsTo()).state().voice().lexicon());
         double seconds = line.state().line().seconds();
         return queued(
                 ReadingRow.words(UUID.randomUUID(), line.belongsTo(), lineId, base, words, seconds), null, client);
@@ -109,7 +111,7 @@ public class LineReadings {
      * @param soundsLike English words, or ARPAbet in capitals
      */
     public Told pronounce(UUID lineId, int base, String word, String soundsLike, Client client) {
-        Snapshot<Shot> line = lines.stand(lineId);
+        Snapshot<Shot> line = lines.snapshot(lineId);
         lines.requireRoom(lineId, base);
         lines.requireWord(line.state(), word);
         lines.phones(soundsLike);
@@ -161,7 +163,7 @@ public class LineReadings {
 
     /** Those of a character that have not ended, in the order they were asked for. */
     public List<Told> unfinished(UUID character) {
-        characters.stand(character);
+        characters.snapshot(character);
         return readings.unfinished(character).stream().map(this::told).toList();
     }
 

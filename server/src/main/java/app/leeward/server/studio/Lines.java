@@ -1,6 +1,8 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.edit.Facet;
 import app.leeward.core.edit.Pronounce;
+import app.leeward.core.edit.Touch;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
 import app.leeward.core.shot.Playhead;
@@ -40,7 +42,7 @@ public class Lines {
     /** Frames of lines kept ready to be played. */
     private static final int MOST_FRAMES = 400_000;
     /** What reading a line again touches. */
-    private static final Set<String> REREAD = Set.of("line");
+    private static final Set<Touch> REREAD = Set.of(Facet.LINE.all());
 
     private final RevisionService ledger;
     private final Characters characters;
@@ -71,7 +73,7 @@ public class Lines {
 
     /** Finds the words in the recording and begins a line with them, while the caller waits. */
     public Snapshot<Shot> record(UUID id, UUID characterId, String name, String words, byte[] wav, String author) {
-        Character character = characters.stand(characterId).state();
+        Character character = characters.snapshot(characterId).state();
         Shot shot = shot(name, words, wav, character, Listening.ALONE);
         return transaction.execute(t -> {
             sounds.keep(shot.line().sound(), wav, shot.line().seconds());
@@ -115,8 +117,8 @@ public class Lines {
         }
     }
 
-    public Snapshot<Shot> stand(UUID id) {
-        return ledger.stand(keeping, id);
+    public Snapshot<Shot> snapshot(UUID id) {
+        return ledger.snapshot(keeping, id);
     }
 
     public Snapshot<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
@@ -124,16 +126,16 @@ public class Lines {
             throw Problem.refused("read-by-words", "Timed sounds come from a recording and its words.");
         }
         if (edit instanceof ShotEdit.PinMouth pin) {
-            requireMouth(characters.stand(stand(id).belongsTo()).state(), pin.drawing());
+            requireMouth(characters.snapshot(snapshot(id).belongsTo()).state(), pin.drawing());
         }
         if (edit instanceof ShotEdit.SetGesture set) {
             requireRun(
-                    characters.stand(stand(id).belongsTo()).state(),
+                    characters.snapshot(snapshot(id).belongsTo()).state(),
                     set.gesture().run());
         }
         if (edit instanceof ShotEdit.LayBlinks lay) {
-            Snapshot<Shot> now = stand(id);
-            edit = lay.near(now.state(), characters.stand(now.belongsTo()).state());
+            Snapshot<Shot> now = snapshot(id);
+            edit = lay.near(now.state(), characters.snapshot(now.belongsTo()).state());
         }
         return ledger.edit(keeping, id, base, edit, author);
     }
@@ -167,7 +169,7 @@ public class Lines {
 
     /** The long part of a new line; what comes back writes it. */
     Runnable recorded(ReadingRow asked, byte[] wav, Listening listening) {
-        Character character = characters.stand(asked.character()).state();
+        Character character = characters.snapshot(asked.character()).state();
         Shot shot = shot(asked.name(), asked.words(), wav, character, listening);
         return () -> {
             sounds.keep(shot.line().sound(), wav, shot.line().seconds());
@@ -177,23 +179,23 @@ public class Lines {
 
     /** The long part of reading a line with other words; what comes back writes it. */
     Runnable reworded(ReadingRow asked, Listening listening) {
-        Snapshot<Shot> before = stand(asked.line());
+        Snapshot<Shot> before = snapshot(asked.line());
         requireRoom(asked.line(), asked.base());
-        Lexicon lexicon = characters.stand(asked.character()).state().voice().lexicon();
+        Lexicon lexicon = characters.snapshot(asked.character()).state().voice().lexicon();
         DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
         return () -> ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
     }
 
     /** The long part of reading a line with a word pronounced otherwise; what comes back writes line and lexicon. */
     Runnable pronounced(ReadingRow asked, Listening listening) {
-        Snapshot<Shot> before = stand(asked.line());
+        Snapshot<Shot> before = snapshot(asked.line());
         requireRoom(asked.line(), asked.base());
         List<Phone> phones = phones(asked.soundsLike());
         Lexicon lexicon =
-                characters.stand(asked.character()).state().voice().lexicon().with(asked.word(), phones);
+                characters.snapshot(asked.character()).state().voice().lexicon().with(asked.word(), phones);
         DialogueLine line = corrected(before.state(), before.state().line().text(), lexicon, listening);
         return () -> {
-            Snapshot<Character> now = characters.stand(asked.character());
+            Snapshot<Character> now = characters.snapshot(asked.character());
             characters.edit(now.id(), now.revision(), new Pronounce(asked.word(), phones), asked.author());
             ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
         };
@@ -265,7 +267,7 @@ public class Lines {
         return playheads.get(key, k -> new Playhead(characters.evaluator(character), shot.state()));
     }
 
-    private record Keeping(StoredJson json) implements RevisionService.Keeper<Shot, ShotEdit> {
+    private record Keeping(StoredJson json) implements RevisionService.DocumentType<Shot, ShotEdit> {
         @Override
         public DocumentKind kind() {
             return DocumentKind.SHOT;
@@ -298,11 +300,7 @@ public class Lines {
 
         @Override
         public Shot apply(Shot before, ShotEdit edit) {
-            try {
-                return edit.apply(before);
-            } catch (IllegalArgumentException e) {
-                throw Problem.refused("edit-refused", e.getMessage());
-            }
+            return edit.apply(before);
         }
 
         @Override
@@ -311,7 +309,7 @@ public class Lines {
         }
 
         @Override
-        public Set<String> touches(ShotEdit edit) {
+        public Set<Touch> touches(ShotEdit edit) {
             return edit.touches();
         }
 

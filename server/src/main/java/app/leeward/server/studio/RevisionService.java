@@ -1,6 +1,6 @@
 package app.leeward.server.studio;
 
-import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Touch;
 import app.leeward.formats.json.StoredJson;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.DocumentRow;
@@ -65,7 +65,7 @@ public class RevisionService {
      * @param <T> what the document is
      * @param <E> how it changes
      */
-    public interface Keeper<T, E> {
+    public interface DocumentType<T, E> {
         DocumentKind kind();
 
         String what();
@@ -89,24 +89,24 @@ public class RevisionService {
 
         String describe(T before, E edit);
 
-        Set<String> touches(E edit);
+        Set<Touch> touches(E edit);
 
         String name(T state);
     }
 
-    public <T, E> Snapshot<T> stand(Keeper<T, E> keeper, UUID id) {
+    public <T, E> Snapshot<T> snapshot(DocumentType<T, E> type, UUID id) {
         DocumentRow document = documents
                 .peek(id)
-                .filter(d -> d.kind() == keeper.kind())
-                .orElseThrow(() -> Problem.notThere(keeper.what()));
-        return kept(keeper, document, document.head());
+                .filter(d -> d.kind() == type.kind())
+                .orElseThrow(() -> Problem.notThere(type.what()));
+        return kept(type, document, document.head());
     }
 
-    /** What is kept in memory of a revision, or read now; the document must be of the keeper's kind. */
-    private <T, E> Snapshot<T> kept(Keeper<T, E> keeper, DocumentRow document, int number) {
+    /** What is kept in memory of a revision, or read now; the document must be of the type's kind. */
+    private <T, E> Snapshot<T> kept(DocumentType<T, E> type, DocumentRow document, int number) {
         Read known = read.get(new RevisionKey(document.getId(), number), k -> {
             RevisionRow row = row(k.document(), number);
-            return new Read(standing(keeper, document, row), row.state().length());
+            return new Read(standing(type, document, row), row.state().length());
         });
         @SuppressWarnings("unchecked") // the kind alone decides what a document is read as
         Snapshot<T> standing = (Snapshot<T>) known.standing();
@@ -114,21 +114,21 @@ public class RevisionService {
     }
 
     /** A document as it stood at one revision. */
-    public <T, E> Snapshot<T> stand(Keeper<T, E> keeper, UUID id, int revision) {
+    public <T, E> Snapshot<T> snapshot(DocumentType<T, E> type, UUID id, int revision) {
         Read known = read.getIfPresent(new RevisionKey(id, revision));
-        if (known != null && keeper.holds(known.standing().state())) {
+        if (known != null && type.holds(known.standing().state())) {
             @SuppressWarnings("unchecked") // the line above asked
             Snapshot<T> here = (Snapshot<T>) known.standing();
             return here;
         }
         DocumentRow document = documents
                 .peek(id)
-                .filter(d -> d.kind() == keeper.kind())
-                .orElseThrow(() -> Problem.notThere(keeper.what()));
+                .filter(d -> d.kind() == type.kind())
+                .orElseThrow(() -> Problem.notThere(type.what()));
         if (revision < 1 || revision > document.head()) {
             throw Problem.notThere("revision");
         }
-        return kept(keeper, document, revision);
+        return kept(type, document, revision);
     }
 
     private RevisionRow row(UUID id, int number) {
@@ -137,8 +137,8 @@ public class RevisionService {
                 .orElseThrow(() -> new IllegalStateException("revision " + number + " of " + id + " is missing"));
     }
 
-    private static <T, E> Snapshot<T> standing(Keeper<T, E> keeper, DocumentRow document, RevisionRow row) {
-        return standing(document, row, keeper.read(row.schema(), row.state()));
+    private static <T, E> Snapshot<T> standing(DocumentType<T, E> type, DocumentRow document, RevisionRow row) {
+        return standing(document, row, type.read(row.schema(), row.state()));
     }
 
     private static <T> Snapshot<T> standing(DocumentRow document, RevisionRow row, T state) {
@@ -153,26 +153,26 @@ public class RevisionService {
 
     /** Begins a document with the state its first edit makes. */
     @Transactional
-    public <T, E> Snapshot<T> begin(Keeper<T, E> keeper, UUID id, UUID belongsTo, T state, E edit, String author) {
+    public <T, E> Snapshot<T> begin(DocumentType<T, E> type, UUID id, UUID belongsTo, T state, E edit, String author) {
         Instant now = clock.instant();
-        DocumentRow document = documents.save(new DocumentRow(id, keeper.kind(), belongsTo, keeper.name(state), now));
+        DocumentRow document = documents.save(new DocumentRow(id, type.kind(), belongsTo, type.name(state), now));
         RevisionRow first = new RevisionRow(
                 id,
                 1,
                 Action.EDIT,
-                keeper.writeEdit(edit),
-                keeper.touches(edit),
-                keeper.describe(state, edit),
+                type.writeEdit(edit),
+                type.touches(edit),
+                type.describe(state, edit),
                 author,
                 now,
                 StoredJson.SCHEMA,
-                keeper.write(state),
+                type.write(state),
                 1,
                 null,
                 List.of());
         revisions.save(first);
-        document.advance(1, keeper.name(state), now);
-        return remembered(standing(keeper, document, first), first);
+        document.advance(1, type.name(state), now);
+        return remembered(standing(type, document, first), first);
     }
 
     /**
@@ -182,18 +182,18 @@ public class RevisionService {
      * @throws Problem {@code stale} (409) with what changed, or whatever the edit itself is refused for
      */
     @Transactional
-    public <T, E> Snapshot<T> edit(Keeper<T, E> keeper, UUID id, int base, E edit, String author) {
-        DocumentRow document = locked(keeper, id);
-        requireRoom(id, base, document.head(), keeper.touches(edit));
-        T before = kept(keeper, document, document.head()).state();
-        T after = keeper.apply(before, edit);
+    public <T, E> Snapshot<T> edit(DocumentType<T, E> type, UUID id, int base, E edit, String author) {
+        DocumentRow document = locked(type, id);
+        requireRoom(id, base, document.head(), type.touches(edit));
+        T before = kept(type, document, document.head()).state();
+        T after = type.apply(before, edit);
         return add(
-                keeper,
+                type,
                 document,
                 Action.EDIT,
-                keeper.writeEdit(edit),
-                keeper.touches(edit),
-                keeper.describe(before, edit),
+                type.writeEdit(edit),
+                type.touches(edit),
+                type.describe(before, edit),
                 author,
                 after,
                 document.head() + 1,
@@ -201,11 +201,8 @@ public class RevisionService {
                 List.of());
     }
 
-    private <T, E> DocumentRow locked(Keeper<T, E> keeper, UUID id) {
-        return documents
-                .lock(id)
-                .filter(d -> d.kind() == keeper.kind())
-                .orElseThrow(() -> Problem.notThere(keeper.what()));
+    private <T, E> DocumentRow locked(DocumentType<T, E> type, UUID id) {
+        return documents.lock(id).filter(d -> d.kind() == type.kind()).orElseThrow(() -> Problem.notThere(type.what()));
     }
 
     /**
@@ -214,20 +211,24 @@ public class RevisionService {
      *
      * @throws Problem {@code no-revision} (404) for a base that never was, {@code stale} (409) with what changed
      */
-    public <T, E> void requireRoom(Keeper<T, E> keeper, UUID id, int base, Set<String> touched) {
+    public <T, E> void requireRoom(DocumentType<T, E> type, UUID id, int base, Set<Touch> touched) {
         DocumentRow document = documents
                 .peek(id)
-                .filter(d -> d.kind() == keeper.kind())
-                .orElseThrow(() -> Problem.notThere(keeper.what()));
+                .filter(d -> d.kind() == type.kind())
+                .orElseThrow(() -> Problem.notThere(type.what()));
         requireRoom(id, base, document.head(), touched);
     }
 
-    private void requireRoom(UUID id, int base, int head, Set<String> touched) {
+    private void requireRoom(UUID id, int base, int head, Set<Touch> touched) {
         requireBase(base, head);
         boolean clash = base != head
                 && (head - base > FURTHEST_BEHIND
-                        || touched.contains(Edit.EVERYTHING)
-                        || revisions.clash(id, base, Edit.EVERYTHING, touched.toArray(String[]::new)));
+                        || touched.contains(Touch.EVERYTHING)
+                        || revisions.clash(
+                                id,
+                                base,
+                                Touch.EVERYTHING.word(),
+                                touched.stream().map(Touch::word).toArray(String[]::new)));
         if (clash) {
             throw stale(id, base, head);
         }
@@ -257,8 +258,8 @@ public class RevisionService {
 
     /** Goes one edit back. */
     @Transactional
-    public <T, E> Snapshot<T> undo(Keeper<T, E> keeper, UUID id, int base, String author) {
-        DocumentRow document = locked(keeper, id);
+    public <T, E> Snapshot<T> undo(DocumentType<T, E> type, UUID id, int base, String author) {
+        DocumentRow document = locked(type, id);
         RevisionRow head = fresh(document, base);
         if (head.cameFrom() == null) {
             throw Problem.refused("nothing-to-undo", "There is nothing to undo.");
@@ -268,14 +269,14 @@ public class RevisionService {
         ahead.add(head.standsAt());
         ahead.addAll(head.ahead());
         return add(
-                keeper,
+                type,
                 document,
                 Action.UNDO,
                 null,
                 null,
                 "Undid: " + revisions.says(id, head.standsAt()),
                 author,
-                keeper.read(target.schema(), target.state()),
+                type.read(target.schema(), target.state()),
                 target.standsAt(),
                 target.cameFrom(),
                 ahead);
@@ -283,22 +284,22 @@ public class RevisionService {
 
     /** Goes to the edit last undone. */
     @Transactional
-    public <T, E> Snapshot<T> redo(Keeper<T, E> keeper, UUID id, int base, String author) {
-        DocumentRow document = locked(keeper, id);
+    public <T, E> Snapshot<T> redo(DocumentType<T, E> type, UUID id, int base, String author) {
+        DocumentRow document = locked(type, id);
         RevisionRow head = fresh(document, base);
         if (head.ahead().isEmpty()) {
             throw Problem.refused("nothing-to-redo", "There is nothing to redo.");
         }
         RevisionRow target = row(id, head.ahead().get(0));
         return add(
-                keeper,
+                type,
                 document,
                 Action.REDO,
                 null,
                 null,
                 "Did again: " + target.says(),
                 author,
-                keeper.read(target.schema(), target.state()),
+                type.read(target.schema(), target.state()),
                 target.standsAt(),
                 target.cameFrom(),
                 head.ahead().subList(1, head.ahead().size()));
@@ -306,8 +307,8 @@ public class RevisionService {
 
     /** Makes the document again what it was at one revision; that can be undone like an edit. */
     @Transactional
-    public <T, E> Snapshot<T> returnTo(Keeper<T, E> keeper, UUID id, int base, int number, String author) {
-        DocumentRow document = locked(keeper, id);
+    public <T, E> Snapshot<T> returnTo(DocumentType<T, E> type, UUID id, int base, int number, String author) {
+        DocumentRow document = locked(type, id);
         RevisionRow head = fresh(document, base);
         if (number < 1 || number > document.head()) {
             throw Problem.notThere("revision");
@@ -318,14 +319,14 @@ public class RevisionService {
                 .map(m -> "“" + m.name() + "”")
                 .orElse("revision " + number);
         return add(
-                keeper,
+                type,
                 document,
                 Action.RETURN,
                 null,
                 null,
                 "Returned to " + named + ": " + target.says(),
                 author,
-                keeper.read(target.schema(), target.state()),
+                type.read(target.schema(), target.state()),
                 document.head() + 1,
                 head.standsAt(),
                 List.of());
@@ -333,8 +334,8 @@ public class RevisionService {
 
     /** Gives a revision a name; an empty one takes the name away. */
     @Transactional
-    public <T, E> void name(Keeper<T, E> keeper, UUID id, int number, String name) {
-        DocumentRow document = locked(keeper, id);
+    public <T, E> void name(DocumentType<T, E> type, UUID id, int number, String name) {
+        DocumentRow document = locked(type, id);
         if (number < 1 || number > document.head()) {
             throw Problem.notThere("revision");
         }
@@ -355,11 +356,11 @@ public class RevisionService {
     }
 
     private <T, E> Snapshot<T> add(
-            Keeper<T, E> keeper,
+            DocumentType<T, E> type,
             DocumentRow document,
             Action action,
             String edit,
-            Set<String> touched,
+            Set<Touch> touched,
             String says,
             String author,
             T state,
@@ -377,14 +378,14 @@ public class RevisionService {
                 author,
                 now,
                 StoredJson.SCHEMA,
-                keeper.write(state),
+                type.write(state),
                 standsAt,
                 cameFrom,
                 ahead);
         revisions.save(row);
-        document.advance(row.number(), keeper.name(state), now);
+        document.advance(row.number(), type.name(state), now);
         return remembered(
-                keeper.readsBackAlike(state) ? standing(document, row, state) : standing(keeper, document, row), row);
+                type.readsBackAlike(state) ? standing(document, row, state) : standing(type, document, row), row);
     }
 
     /** What was read back from what is written need not be read again, once it is certain to stay. */

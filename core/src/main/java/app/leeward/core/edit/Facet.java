@@ -1,0 +1,70 @@
+package app.leeward.core.edit;
+
+/** Sides of a character or a shot that edits change independently of each other. The words are stored with every edit. */
+public enum Facet {
+    EVERYTHING("everything", ""),
+    ART("art", "art of "),
+    AXIS("axis", ""),
+    BEND("", "bend of "),
+    BLINKS("blinks", ""),
+    COLOURS("colours", ""),
+    CUE("", "cue "),
+    CUE_PLACEMENT("", "cue on "),
+    DIAL("dials", "dial "),
+    DRAWINGS("", "drawings of "),
+    /** Past whose edges a part shows. */
+    EDGE("", "edge of "),
+    GRIP("", "grip of "),
+    GROUPS("groups", ""),
+    /** Which part hangs from a grip. */
+    HELD("held", ""),
+    /** What leads into a mouth. */
+    INBETWEEN("", "way into "),
+    KEYS("keys", ""),
+    KITS("kits", ""),
+    /** The words of a line and when they are said. */
+    LINE("line", ""),
+    LINK("", "link of "),
+    LOOK("", "look "),
+    MODEL_LINE("", "model line "),
+    MOOD("mood", ""),
+    MOUTHS("mouths", ""),
+    NAME("name", "name of "),
+    ORDER("order", ""),
+    PARENT("", "parent of "),
+    /** The mouth of one frame, set by hand. */
+    PIN("", "mouth on "),
+    PIVOT("", "pivot of "),
+    PLACE("", "place of "),
+    RULES("rules", ""),
+    RUN("runs", "run "),
+    /** Which mouth serves a sound. */
+    SERVED("", "mouth for "),
+    /** Which drawing a part shows by default. */
+    SHOWN("", "default of "),
+    /** How a word is said. */
+    SOUNDS("", "sounds of "),
+    /** What a drawing lies over. */
+    STACK("", "stack of "),
+    VIEWS("views", ""),
+    WINDOWS("", "windows of "),
+    WRIST("", "wrists of ");
+
+    final String all;
+    final String one;
+
+    Facet(String all, String one) {
+        this.all = all;
+        this.one = one;
+    }
+
+    /** All there is of it. */
+    public Touch all() {
+        return new Touch(this, "");
+    }
+
+    /** @param of the ids of what it belongs to, the outermost first */
+    public Touch of(String... of) {
+        return new Touch(this, String.join("/", of));
+    }
+}

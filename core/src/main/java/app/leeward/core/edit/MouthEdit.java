@@ -1,0 +1,5 @@
+package app.leeward.core.edit;
+
+/** Changes mouths and what they say. */
+public sealed interface MouthEdit extends Edit
+        permits ServeSound, Pronounce, MakeMouths, SetMood, DropMood, ThinMouths, MendMouth, LeadInto {}

@@ -1,0 +1,5 @@
+package app.leeward.core.edit;
+
+/** Changes the character as a whole: its art as it comes in, its name, canvas, axis and model lines. */
+public sealed interface SheetEdit extends Edit
+        permits ImportCharacter, TakeVersion, Rename, Fit, MoveAxis, MoveModelLine, Tidy, Flip {}

@@ -1,0 +1,5 @@
+package app.leeward.core.edit;
+
+/** Changes the turn of the head and its views. */
+public sealed interface TurnEdit extends Edit
+        permits MakeTurn, MakeHeadDial, MakeViews, MoveViewEdge, RegisterViews, SplitNose {}
