@@ -63,9 +63,16 @@ public final class EyeCheck {
         return check.findings;
     }
 
-    private void add(Kind kind, EyePieces eye, Part part, String says, Map<String, Double> at, Geometry where) {
+    private void add(
+            Kind kind, EyePieces eye, Part part, double measure, String says, Map<String, Double> at, Geometry where) {
         findings.add(new EyeFinding(
-                kind, eye.eye().id(), part.id(), says, at, where == null ? List.of() : EyeView.outlines(where)));
+                kind,
+                eye.eye().id(),
+                part.id(),
+                measure,
+                says,
+                at,
+                where == null ? List.of() : EyeView.outlines(where)));
     }
 
     private void pieces(EyePieces eye) {
@@ -78,6 +85,7 @@ public final class EyeCheck {
                             Kind.BAD_OUTLINE,
                             eye,
                             white.get(),
+                            1,
                             "The outline of " + white.get().name() + " " + fault
                                     + "; as a window it may cut where nobody expects it.",
                             Map.of(),
@@ -89,6 +97,7 @@ public final class EyeCheck {
                         Kind.NO_FILL,
                         eye,
                         white.get(),
+                        1,
                         white.get().name() + " has no fill, so it is no window: pupil and" + " lids are not masked.",
                         Map.of(),
                         null);
@@ -100,6 +109,7 @@ public final class EyeCheck {
                         Kind.NO_PUPIL,
                         eye,
                         p,
+                        1,
                         p.name() + " has no area, so nobody can see where the eye looks.",
                         Map.of(),
                         null));
@@ -181,6 +191,7 @@ public final class EyeCheck {
                     Kind.LID_SHORT,
                     eye,
                     upper.get(),
+                    1,
                     upper.get().name() + " is too small to cover the white: the blink squashes the whole eye.",
                     shut,
                     null);
@@ -189,6 +200,7 @@ public final class EyeCheck {
                     Kind.LID_SHORT,
                     eye,
                     white.get(),
+                    1,
                     "There is no upper lid: the blink squashes the whole eye.",
                     shut,
                     null);
@@ -200,6 +212,7 @@ public final class EyeCheck {
                     Kind.LID_SHORT,
                     eye,
                     lower.get(),
+                    1,
                     lower.get().name() + " is too small to meet the upper one: the blink uses the upper lid alone.",
                     shut,
                     null);
@@ -236,6 +249,7 @@ public final class EyeCheck {
                     Kind.UNCOVERED,
                     eye,
                     lid,
+                    worst.getArea(),
                     String.format(
                             Locale.ROOT,
                             "%s shut shows %.1f square units of white, the widest gap %.1f%s.",
@@ -250,6 +264,7 @@ public final class EyeCheck {
                     Kind.HAIRLINE,
                     eye,
                     lid,
+                    SPECK,
                     capital(eye.eye().name()) + " shut: the lids overlap by less than " + SEAM
                             + ", so a hairline of white may show" + when(seamAt) + ".",
                     seamAt,
@@ -341,6 +356,7 @@ public final class EyeCheck {
                     Kind.PUPIL_LOST,
                     eye,
                     pupil.get(),
+                    LOST - least,
                     String.format(
                             Locale.ROOT,
                             "Only %.0f %% of %s stays in its window%s.",
@@ -387,6 +403,7 @@ public final class EyeCheck {
                     Kind.NOT_MIRRORED,
                     left.get(),
                     left.get().eye(),
+                    most,
                     String.format(
                             Locale.ROOT,
                             "The two eyes are not each other's reflection: the %s is up to %.1f off.",

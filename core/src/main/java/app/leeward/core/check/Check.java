@@ -1,0 +1,18 @@
+package app.leeward.core.check;
+
+import app.leeward.core.rig.Character;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** Looks at one side of a character. Pure: the same character gives the same faults, the worst of a kind first. */
+interface Check {
+    /** What it is asked for by. */
+    String id();
+
+    Stream<Fault> find(Character c);
+
+    /** The code of an enum's word: {@code LID_SHORT} is "lid-short". */
+    static String code(Enum<?> word) {
+        return word.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

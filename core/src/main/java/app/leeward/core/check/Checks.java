@@ -1,0 +1,97 @@
+package app.leeward.core.check;
+
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.rig.Character;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Every check there is. A mend is offered only after it was tried: the check is made again on the changed character, and the mend has
+ * to make its own finding smaller, make none of the others larger and bring none up.
+ */
+public final class Checks {
+    /** By how much a measure has to change to count, as a share of it. */
+    private static final double COUNTS = 0.01;
+
+    private static final List<Check> ALL = List.of(
+            new StandingCheck(),
+            new SidesCheck(),
+            new PaletteCheck(),
+            new StraysCheck(),
+            new EyesCheck(),
+            new MouthsCheck(),
+            new HandsCheck(),
+            new HalvesCheck(),
+            new SkullCheck(),
+            new ViewsCheck());
+
+    private Checks() {}
+
+    /** What checks are asked for by. */
+    public static List<String> ids() {
+        return ALL.stream().map(Check::id).toList();
+    }
+
+    /**
+     * What one check finds, with the mends that were found to help.
+     *
+     * @return empty for a check that is not there
+     */
+    public static Optional<List<Finding>> of(Character c, String id) {
+        return ALL.stream().filter(k -> k.id().equals(id)).findFirst().map(check -> found(check, c));
+    }
+
+    /** What all checks find. */
+    public static List<Finding> all(Character c) {
+        return ALL.parallelStream().flatMap(check -> found(check, c).stream()).toList();
+    }
+
+    private static List<Finding> found(Check check, Character c) {
+        List<Fault> faults = check.find(c).toList();
+        List<Finding> before =
+                faults.stream().map(f -> told(check, f, List.of())).toList();
+        return faults.stream()
+                .map(f -> told(check, f, mends(check, c, before, f)))
+                .toList();
+    }
+
+    private static Finding told(Check check, Fault f, List<Mend> mends) {
+        return new Finding(check.id(), f.code(), f.subject(), f.measure(), f.at(), f.where(), f.message(), mends);
+    }
+
+    private static List<Mend> mends(Check check, Character c, List<Finding> before, Fault fault) {
+        List<Mend> out = new ArrayList<>();
+        fault.tries().forEach((label, edit) -> leaves(check, c, before, told(check, fault, List.of()), edit)
+                .ifPresent(left -> out.add(new Mend(label, edit, left))));
+        return out;
+    }
+
+    /** What an edit leaves of a finding; empty when it cannot be made, does not help, or harms something else. */
+    private static Optional<Double> leaves(Check check, Character c, List<Finding> before, Finding mended, Edit edit) {
+        if (!(Edits.apply(c, edit) instanceof Outcome.Done done)) {
+            return Optional.empty();
+        }
+        List<Finding> after =
+                check.find(done.character()).map(f -> told(check, f, List.of())).toList();
+        boolean harms = after.stream().anyMatch(a -> a.measure().value() > allowed(before, a));
+        double left = after.stream()
+                .filter(mended::same)
+                .mapToDouble(a -> a.measure().value())
+                .max()
+                .orElse(0);
+        boolean helps = left < mended.measure().value() * (1 - COUNTS);
+        return helps && !harms ? Optional.of(left) : Optional.empty();
+    }
+
+    /** How large a finding may be after a mend: as it was before, or not at all. */
+    private static double allowed(List<Finding> before, Finding after) {
+        return before.stream()
+                .filter(after::same)
+                .mapToDouble(b -> b.measure().value() * (1 + COUNTS))
+                .max()
+                .orElse(0);
+    }
+}
