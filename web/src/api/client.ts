@@ -38,7 +38,8 @@ export type IntakeReport = Schemas['IntakeReport'];
 export type Recognition = Schemas['Recognition'];
 export type Slot = Schemas['Slot'];
 export type EyesView = Schemas['EyesView'];
-export type EyeFinding = Schemas['EyeFinding'];
+export type Finding = Schemas['Finding'];
+export type FindingsView = Schemas['FindingsView'];
 export type BrowsView = Schemas['BrowsView'];
 export type LooksView = Schemas['LooksView'];
 export type Look = Schemas['Look'];
@@ -47,7 +48,6 @@ export type Blink = Schemas['Blink'];
 export type WorstView = Schemas['WorstView'];
 export type WallView = Schemas['WallView'];
 export type MouthRulers = Schemas['MouthRulers'];
-export type MouthFinding = Schemas['MouthFinding'];
 export type PreviewView = Schemas['PreviewView'];
 export type SaidView = Schemas['SaidView'];
 export type VersionView = Schemas['VersionView'];
@@ -223,6 +223,8 @@ export const api = {
       moment,
       signal,
     ),
+  findings: (id: string, checks: string[]) =>
+    get<FindingsView>(`/characters/${id}/findings?${checks.map((c) => `check=${c}`).join('&')}`),
   eyes: (id: string, moment: Moment) => post<EyesView>(`/characters/${id}/eyes`, moment),
   brows: (id: string, pose: PoseBody) => post<BrowsView>(`/characters/${id}/brows`, { pose }),
   looks: (id: string, pose: PoseBody) => post<LooksView>(`/characters/${id}/looks`, { pose }),

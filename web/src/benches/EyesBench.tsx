@@ -1,14 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { Eye, Plus, Sparkles, X } from 'lucide-react';
 import { useState } from 'react';
-import { api, type EyeFinding, type EyesView } from '../api/client';
+import { api, type Character, type EyesView, type Finding } from '../api/client';
+import { useFindings } from '../state/findings';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { GazePad } from '../shelf/GazePad';
 import { Ruler } from '../shelf/Ruler';
+import { FindingList } from '../ui/FindingList';
 import { Cues } from './eyes/Cues';
 import { EyeCloseUp } from './eyes/EyeCloseUp';
-import { Findings } from './eyes/Findings';
 import { Lids } from './eyes/Lids';
 import { WorstSheet } from './eyes/WorstSheet';
 import { roleWords } from './roles';
@@ -38,12 +39,21 @@ function useEyes(): EyesView | null {
   return eyes.data ?? null;
 }
 
+const counted = (n: number) => (n === 0 ? 'no finding' : `${n} ${n === 1 ? 'finding' : 'findings'}`);
+
+/** Whether a part is an eye or follows it. */
+function within(character: Character, part: string, eye: string): boolean {
+  const at = character.rig.parts.find((p) => p.id === part);
+  return at !== undefined && (at.id === eye || (at.parent != null && within(character, at.parent, eye)));
+}
+
 /** Both eyes, large: where they can look, how they shut, and what is wrong with them. */
 export function EyesBench() {
   const { view, edit } = useStudio();
   const { character } = view;
   const eyes = useEyes();
-  const [marked, setMarked] = useState<EyeFinding | null>(null);
+  const findings = useFindings('eyes');
+  const [marked, setMarked] = useState<Finding | null>(null);
   const dial = (id: string) => character.controls.dials.find((d) => d.id === id);
   const pad = character.controls.pads.find((p) => dial(p.across)?.purpose === 'GAZE_ACROSS');
   const across = pad && dial(pad.across);
@@ -66,11 +76,7 @@ export function EyesBench() {
     <>
       <header className="flex items-baseline gap-3">
         <h1 className="text-2xl font-bold">Eyes</h1>
-        <p className="text-faint">
-          {eyes.findings.length === 0
-            ? 'no finding'
-            : `${eyes.findings.length} ${eyes.findings.length === 1 ? 'finding' : 'findings'}`}
-        </p>
+        <p className="text-faint">{findings && counted(findings.length)}</p>
       </header>
       {(lacking.length > 0 || other) && (
         <div className="mt-3 flex items-start gap-2.5 rounded-lg border border-line bg-paper px-3 py-2 text-[13px]">
@@ -90,7 +96,11 @@ export function EyesBench() {
       )}
       <div className={`mt-3 grid gap-2 ${eyes.eyes.length > 1 ? 'grid-cols-2' : 'max-w-72 grid-cols-1'}`}>
         {eyes.eyes.map((e) => (
-          <EyeCloseUp key={e.id} eye={e} marked={marked?.eye === e.id ? marked : null} />
+          <EyeCloseUp
+            key={e.id}
+            eye={e}
+            marked={marked && within(character, marked.subject.part, e.id) ? marked : null}
+          />
         ))}
       </div>
       <div className="mt-3 flex items-center gap-4 rounded-xl border border-line bg-paper p-3">
@@ -141,7 +151,17 @@ export function EyesBench() {
         </div>
       </div>
       {blinks.length > 0 && <Lids eyes={eyes} blinks={blinks} />}
-      <Findings findings={eyes.findings} marked={marked} mark={setMarked} />
+      {findings && (
+        <section className="mt-3" aria-label="Findings">
+          <h2 className="text-[15px] font-semibold">Findings</h2>
+          <FindingList
+            findings={findings}
+            clean="Shut is shut at every look and turn, no pupil is lost, and the eyes are alike."
+            marked={marked}
+            mark={setMarked}
+          />
+        </section>
+      )}
       <WorstSheet eyes={eyes.eyes} />
       <Cues />
     </>

@@ -3,7 +3,9 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { useDesk } from '../state/desk';
+import { useFindings } from '../state/findings';
 import { asMessage, useStudio } from '../state/studio';
+import { FindingList } from '../ui/FindingList';
 
 function save(blob: Blob, name: string) {
   const a = document.createElement('a');
@@ -16,6 +18,7 @@ function save(blob: Blob, name: string) {
 /** What leaves the house: the exposure sheet and the present picture; and what was done so far. */
 export function HandOverBench() {
   const { view, line, director, tell } = useStudio();
+  const findings = useFindings();
   const frame = useDesk((s) => s.frame);
   const [width, setWidth] = useState(1280);
   const [busy, setBusy] = useState(false);
@@ -46,6 +49,14 @@ export function HandOverBench() {
   return (
     <>
       <h1 className="text-2xl font-bold">Hand over</h1>
+      <section className="mt-3" aria-label="Before it goes">
+        <h2 className="text-[15px] font-semibold">Before it goes</h2>
+        {findings ? (
+          <FindingList findings={findings} clean="No check finds anything wrong." />
+        ) : (
+          <p className="mt-1 text-[13px] text-faint">Every check is being made …</p>
+        )}
+      </section>
       <section className="mt-3 rounded-xl border border-line bg-paper p-4">
         <h2 className="text-[15px] font-semibold">Exposure sheet</h2>
         {line ? (

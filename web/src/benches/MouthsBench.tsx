@@ -3,6 +3,7 @@ import { Hand, Plus, Sparkles, TriangleAlert } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api, type MouthRulers, type Shape, type WallView } from '../api/client';
 import { useDesk } from '../state/desk';
+import { useFindings } from '../state/findings';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { sayOnStage } from './mouths/aloud';
@@ -57,6 +58,7 @@ export function MouthsBench() {
     [still, face.data, mouth],
   );
   const placed = useCallback((p: Placing) => setPlacing(p), []);
+  const findings = useFindings('mouths');
   const w = wall.data;
   if (!w) return <h1 className="text-2xl font-bold">Mouths</h1>;
   if (!mouth)
@@ -157,8 +159,8 @@ export function MouthsBench() {
       <header className="flex items-baseline gap-3">
         <h1 className="text-2xl font-bold">Mouths</h1>
         <span className="min-w-0 flex-1 truncate text-[13px] text-faint">
-          {w.findings.length === 0 ? 'on model' : `${w.findings.length} off model`} · {own} of{' '}
-          {w.sounds.length} mouths
+          {!findings ? '' : findings.length === 0 ? 'on model · ' : `${findings.length} off model · `}
+          {own} of {w.sounds.length} mouths
         </span>
         <a
           className="text-[12.5px] whitespace-nowrap underline decoration-dotted"
@@ -290,7 +292,7 @@ export function MouthsBench() {
             <div className="mt-1.5 grid grid-cols-6 gap-1">
               {r.cells.map((c) => {
                 const sound = w.sounds.find((s) => s.viseme === c.viseme)!;
-                const faults = c.own ? w.findings.filter((f) => f.drawing === c.drawing) : [];
+                const faults = c.own ? (findings ?? []).filter((f) => f.subject.drawing === c.drawing) : [];
                 const chosen = at?.mood === r.mood && at.viseme === c.viseme;
                 return (
                   <button
@@ -313,7 +315,7 @@ export function MouthsBench() {
                       serve(c.viseme, r.mood);
                     }}
                     aria-pressed={chosen}
-                    aria-label={`${sound.sounds}${r.mood ? `, ${r.name}` : ''}: ${c.why}${faults.map((f) => `. ${f.says}`).join('')}`}
+                    aria-label={`${sound.sounds}${r.mood ? `, ${r.name}` : ''}: ${c.why}${faults.map((f) => `. ${f.message}`).join('')}`}
                     title={`${c.why}${sound.examples.length ? ` – ${sound.examples.join(', ')}` : ''}`}
                     className={`relative overflow-hidden rounded-lg border bg-card text-left ${
                       chosen

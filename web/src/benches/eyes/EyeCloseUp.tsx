@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef } from 'react';
-import type { EyeFinding, EyesView } from '../../api/client';
+import type { Finding, EyesView } from '../../api/client';
 import { Painter } from '../../stage/painter';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
@@ -20,7 +20,7 @@ export function frameOfEye(eye: Eye): [number, number, number, number] {
 }
 
 /** One eye, large and live: its window, how far its pupil can go, and what is wrong where it is wrong. */
-export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: EyeFinding | null }) {
+export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: Finding | null }) {
   const { view, artwork, director } = useStudio();
   const root = useRef<SVGGElement>(null);
   useEffect(() => {

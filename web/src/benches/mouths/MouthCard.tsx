@@ -2,6 +2,8 @@ import { CornerDownLeft, Diff, Film, PenTool, Sparkles, Volume2 } from 'lucide-r
 import { useEffect, useRef, useState } from 'react';
 import type { Shape, WallView } from '../../api/client';
 import { useDesk } from '../../state/desk';
+import { useFindings } from '../../state/findings';
+import { change } from '../../state/measures';
 import { asMessage, useStudio } from '../../state/studio';
 import { AS_ASKED } from './Rulers';
 import { DrawingKeyField } from '../../ui/DrawingKeyField';
@@ -74,7 +76,7 @@ export function MouthCard({
       tell(asMessage(e));
     }
   };
-  const findings = wall.findings.filter((f) => f.drawing === cell.drawing);
+  const findings = (useFindings('mouths') ?? []).filter((f) => f.subject.drawing === cell.drawing);
   const itself = cell.drawing === wall.start;
   const shown = playing ?? (flipped ? other : cell.drawing);
   const shape = (drawing: string) => {
@@ -235,16 +237,18 @@ export function MouthCard({
           />
         )}
         {findings.map((f) => (
-          <p key={f.kind} className="mt-1 flex items-center gap-2 text-[12px] text-wrong">
-            <span className="min-w-0 flex-1">{f.says}</span>
-            {f.mendable && (
+          <p key={f.code} className="mt-1 flex items-center gap-2 text-[12px] text-wrong">
+            <span className="min-w-0 flex-1">{f.message}</span>
+            {f.mends.map((mend) => (
               <button
+                key={mend.label}
                 className="btn px-1.5 py-0 text-[12px]"
-                onClick={() => void edit({ kind: 'mend-mouth', drawing: f.drawing, finding: f.kind })}
+                title={change(f.measure, mend.leaves)}
+                onClick={() => void edit(mend.edit)}
               >
-                Mend
+                {mend.label}
               </button>
-            )}
+            ))}
           </p>
         ))}
       </div>

@@ -5,6 +5,7 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
@@ -17,6 +18,8 @@ import java.util.stream.Stream;
  */
 public final class ServerJar {
     private static final String NAME = "server-0.1.0-app.jar";
+
+    private static final String ARCHIVE = "classes.jsa";
 
     private ServerJar() {}
 
@@ -63,15 +66,28 @@ public final class ServerJar {
         }
         List<String> command = new ArrayList<>(List.of("java"));
         command.addAll(List.of(flags));
-        // each Java machine writes its own, so that none reads what another has half written
-        Path archive = app.resolve("classes-" + System.getProperty("leeward.fork", "1") + ".jsa");
-        command.add((Files.exists(archive) ? "-XX:SharedArchiveFile=" : "-XX:ArchiveClassesAtExit=") + archive);
+        Path archive = app.resolve(ARCHIVE);
+        command.add(
+                Files.exists(archive) ? "-XX:SharedArchiveFile=" + archive : "-XX:ArchiveClassesAtExit=" + own(app));
         command.addAll(List.of(
                 "-Xlog:cds=off",
                 "-Xlog:cds+dynamic=off",
                 "-jar",
                 app.resolve(NAME).toString()));
         return command;
+    }
+
+    /** Each Java machine writes an archive of its own, so that none reads what another has half written. */
+    private static Path own(Path app) {
+        return app.resolve("classes-" + System.getProperty("leeward.fork", "1") + ".jsa");
+    }
+
+    /** To be called when a server has ended in good order: the archive of classes that it left is for all from now on. */
+    public static void share(Path project) throws IOException {
+        Path app = project.resolve("bench/target/app");
+        if (Files.exists(own(app)) && !Files.exists(app.resolve(ARCHIVE))) {
+            Files.move(own(app), app.resolve(ARCHIVE), StandardCopyOption.ATOMIC_MOVE);
+        }
     }
 
     /** Whether a start would find the archive of classes. */

@@ -113,6 +113,7 @@ final class LeewardServer implements AutoCloseable {
         first.launch();
         // it has to have ended before it can be copied
         first.close();
+        ServerJar.share(root());
         s.execute("comment on database " + TEMPLATE + " is '" + build + "'");
     }
 

@@ -269,6 +269,7 @@ class LooksStoryTest extends Story {
         page.getByLabel("hold").fill("4");
         page.getByLabel("hold").press("Enter");
         page.keyboard().press("Escape");
+        hand.settle();
         int n = blinks.count();
         int frame = Integer.parseInt(blinks.first().getAttribute("aria-label").replaceAll("\\D+", ""));
         blinks.first().focus();

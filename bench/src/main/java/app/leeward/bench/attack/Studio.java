@@ -92,6 +92,7 @@ public final class Studio implements AutoCloseable {
             awaitHealth(first);
             first.process.destroy();
             first.process.waitFor(60, TimeUnit.SECONDS);
+            ServerJar.share(project);
         }
     }
 

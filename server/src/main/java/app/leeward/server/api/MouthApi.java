@@ -4,10 +4,8 @@ import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
-import app.leeward.core.lips.MouthFinding;
 import app.leeward.core.lips.MouthProblem;
 import app.leeward.core.lips.MouthSet;
-import app.leeward.core.lips.OnModel;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthRecipe;
@@ -123,8 +121,7 @@ class MouthApi {
             MouthRulers rulers,
             Map<Viseme, MouthRulers> own,
             List<SoundView> sounds,
-            List<RowView> rows,
-            List<MouthFinding> findings) {}
+            List<RowView> rows) {}
 
     /** Every mouth of the character, and what is wrong with any. */
     @PostMapping
@@ -151,8 +148,7 @@ class MouthApi {
                 c.voice().mouths().recipe().map(MouthRecipe::rulers).orElse(MouthRulers.AS_ASKED),
                 c.voice().mouths().recipe().map(MouthRecipe::own).orElse(Map.of()),
                 Arrays.stream(Viseme.values()).map(SoundView::of).toList(),
-                rows,
-                OnModel.of(c));
+                rows);
     }
 
     private static List<CellView> cells(Character c, String mood) {

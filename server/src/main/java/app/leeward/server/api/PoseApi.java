@@ -7,7 +7,6 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eval.Reason;
-import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.eye.EyeView;
 import app.leeward.core.eye.GazeField;
 import app.leeward.core.eye.LidLine;
@@ -148,11 +147,9 @@ class PoseApi {
      * The eyes in a pose.
      *
      * @param field edge of what the gaze dials may reach in this pose, in their units
-     * @param findings what is wrong in any pose
      * @param lidsRest where upper and lower lids rest, as shares of their way from as drawn to shut
      */
-    public record EyesView(
-            int revision, List<EyeView> eyes, List<Point> field, List<EyeFinding> findings, double[] lidsRest) {}
+    public record EyesView(int revision, List<EyeView> eyes, List<Point> field, double[] lidsRest) {}
 
     /** Both eyes as they are posed, with what was measured about them. */
     @PostMapping("/eyes")
@@ -161,11 +158,7 @@ class PoseApi {
                 moment.revision() == null ? characters.snapshot(id) : characters.snapshot(id, moment.revision());
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         return new EyesView(
-                c.revision(),
-                EyeView.of(c.state(), pose),
-                GazeField.of(c.state(), pose),
-                characters.eyeFindings(c),
-                LidLine.resting(c.state()));
+                c.revision(), EyeView.of(c.state(), pose), GazeField.of(c.state(), pose), LidLine.resting(c.state()));
     }
 
     /** The frames of one dial over its whole range, the rest of the pose staying as it is. */

@@ -2,6 +2,8 @@ package app.leeward.server.studio;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.check.Checks;
+import app.leeward.core.check.Finding;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.ImportCharacter;
@@ -9,8 +11,6 @@ import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.edit.Touch;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.eye.EyeCheck;
-import app.leeward.core.eye.EyeFinding;
 import app.leeward.core.hand.Hands;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeReport;
@@ -58,8 +58,8 @@ public class Characters {
     private final Cache<String, IntakeReport> reports =
             Caffeine.newBuilder().maximumSize(50).build();
 
-    private final Cache<String, List<EyeFinding>> eyes =
-            Caffeine.newBuilder().maximumSize(50).build();
+    private final Cache<String, List<Finding>> findings =
+            Caffeine.newBuilder().maximumSize(500).build();
 
     private final Cache<String, List<TurnCheck.Position>> turns =
             Caffeine.newBuilder().maximumSize(50).build();
@@ -223,9 +223,11 @@ public class Characters {
         return reports.get(standing.id() + "/" + standing.revision(), k -> IntakeReport.of(standing.state()));
     }
 
-    /** What is wrong with the eyes, measured once a revision. */
-    public List<EyeFinding> eyeFindings(Snapshot<Character> standing) {
-        return eyes.get(standing.id() + "/" + standing.revision(), k -> EyeCheck.of(standing.state()));
+    /** What one check finds; measured once for each revision. */
+    public List<Finding> findings(Snapshot<Character> standing, String check) {
+        return findings.get(
+                standing.id() + "/" + standing.revision() + "/" + check,
+                k -> Checks.of(standing.state(), check).orElseThrow());
     }
 
     /** What the head turn hides and uncovers, measured once a revision. */

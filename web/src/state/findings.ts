@@ -1,0 +1,21 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, type Finding } from '../api/client';
+import { useStudio } from './studio';
+
+/**
+ * What the named checks find on the open character, all checks when none is named; the last answer while a newer one is on its way,
+ * null before the first.
+ */
+export function useFindings(...checks: string[]): Finding[] | null {
+  const { view } = useStudio();
+  const found = useQuery({
+    queryKey: ['findings', view.id, view.revision, ...checks],
+    queryFn: () => api.findings(view.id, checks),
+    placeholderData: (old) => old,
+  });
+  return found.data?.findings ?? null;
+}
+
+/** Tells one finding from another over revisions. */
+export const keyOf = (f: Finding) =>
+  [f.check, f.code, f.subject.part, f.subject.drawing, f.subject.dial].join('/');
