@@ -1,12 +1,16 @@
 package app.leeward.core.art;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.geom.Polygonal;
+import org.locationtech.jts.geom.util.PolygonExtracter;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /** Fills as JTS areas, for measuring. Curves are flattened to within {@link #TOLERANCE}. */
 public final class Regions {
@@ -23,7 +27,47 @@ public final class Regions {
         for (Shape s : shapes) {
             fills.add(of(s.path()));
         }
-        return fills.isEmpty() ? FACTORY.createPolygon() : UnaryUnionOp.union(fills);
+        return all(fills);
+    }
+
+    /** What lies in any of them. */
+    public static Geometry all(Collection<Geometry> areas) {
+        return areas.isEmpty()
+                ? FACTORY.createPolygon()
+                : polygons(OverlayNGRobust.union(
+                        areas.stream().map(Regions::polygons).toList()));
+    }
+
+    /** What lies in both. */
+    public static Geometry both(Geometry a, Geometry b) {
+        return overlay(a, b, OverlayNG.INTERSECTION);
+    }
+
+    /** What lies in one and not in the other. */
+    public static Geometry without(Geometry a, Geometry b) {
+        return overlay(a, b, OverlayNG.DIFFERENCE);
+    }
+
+    /** What lies in either. */
+    public static Geometry either(Geometry a, Geometry b) {
+        return overlay(a, b, OverlayNG.UNION);
+    }
+
+    /**
+     * The library's older overlay throws where edges nearly coincide, and refuses areas that come with stray lines; drawn art has
+     * both. Its newer one goes over to snapping there.
+     */
+    private static Geometry overlay(Geometry a, Geometry b, int operation) {
+        return polygons(OverlayNGRobust.overlay(polygons(a), polygons(b), operation));
+    }
+
+    /** Only the areas of a geometry: lines and points cover nothing. */
+    private static Geometry polygons(Geometry g) {
+        if (g instanceof Polygonal) {
+            return g;
+        }
+        List<?> areas = PolygonExtracter.getPolygons(g);
+        return areas.isEmpty() ? FACTORY.createPolygon() : FACTORY.createMultiPolygon(areas.toArray(Polygon[]::new));
     }
 
     /** The area inside one path; rings that lie inside others are holes (even-odd), open sub-paths are closed. */
@@ -32,7 +76,7 @@ public final class Regions {
         path.walk(rings);
         Geometry area = FACTORY.createPolygon();
         for (Geometry ring : rings.finish()) {
-            area = area.isEmpty() ? ring : area.symDifference(ring);
+            area = area.isEmpty() ? ring : overlay(area, ring, OverlayNG.SYMDIFFERENCE);
         }
         return area;
     }

@@ -1,5 +1,6 @@
 package app.leeward.core.eye;
 
+import app.leeward.core.art.Regions;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
@@ -104,7 +105,7 @@ public final class BlinkMaker {
             Geometry lowerFill = standing(lower.get());
             Optional<Double> up = LidCover.travel(LidCover.beyondMeeting(fill, false), lowerFill, -1);
             if (up.isPresent()) {
-                Geometry left = fill.difference(LidCover.moved(lowerFill, -up.get()));
+                Geometry left = Regions.without(fill, LidCover.moved(lowerFill, -up.get()));
                 Optional<Double> down = LidCover.travel(left, upperFill, 1);
                 if (down.isPresent()) {
                     closed.put(upper.id(), Offset.shift(0, down.get()));

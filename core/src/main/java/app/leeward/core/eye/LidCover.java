@@ -32,11 +32,11 @@ final class LidCover {
         double step = far / 200;
         double slack = target.getArea() * 1e-5;
         for (int i = 0; i <= 200; i++) {
-            if (target.difference(moved(lid, direction * i * step)).getArea() <= slack) {
+            if (Regions.without(target, moved(lid, direction * i * step)).getArea() <= slack) {
                 double exact = bisect(target, lid, direction, Math.max(0, (i - 1) * step), i * step, slack);
                 double further = exact + OVERLAP;
                 boolean stillCovers =
-                        target.difference(moved(lid, direction * further)).getArea() <= slack;
+                        Regions.without(target, moved(lid, direction * further)).getArea() <= slack;
                 return Optional.of(stillCovers ? further : exact);
             }
         }
@@ -48,7 +48,7 @@ final class LidCover {
         double b = shut;
         for (int i = 0; i < 30; i++) {
             double m = (a + b) / 2;
-            if (target.difference(moved(lid, direction * m)).getArea() <= slack) {
+            if (Regions.without(target, moved(lid, direction * m)).getArea() <= slack) {
                 b = m;
             } else {
                 a = m;
@@ -68,7 +68,7 @@ final class LidCover {
         org.locationtech.jts.geom.Envelope half = above
                 ? new org.locationtech.jts.geom.Envelope(e.getMinX() - 1, e.getMaxX() + 1, e.getMinY() - 1, line)
                 : new org.locationtech.jts.geom.Envelope(e.getMinX() - 1, e.getMaxX() + 1, line, e.getMaxY() + 1);
-        return white.intersection(white.getFactory().toGeometry(half));
+        return Regions.both(white, white.getFactory().toGeometry(half));
     }
 
     static Geometry fill(app.leeward.core.rig.Part part) {

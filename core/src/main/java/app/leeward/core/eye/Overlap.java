@@ -1,6 +1,7 @@
 package app.leeward.core.eye;
 
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Regions;
 import java.util.Arrays;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -92,7 +93,7 @@ final class Overlap {
         }
         if (simpleWindow == null) {
             Geometry moved = AffineTransformation.translationInstance(dx, dy).transform(pupil);
-            return window.intersection(moved).getArea() / whole;
+            return Regions.both(window, moved).getArea() / whole;
         }
         double area = 0;
         double[] w = simpleWindow;

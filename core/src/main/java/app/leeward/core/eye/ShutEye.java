@@ -1,5 +1,6 @@
 package app.leeward.core.eye;
 
+import app.leeward.core.art.Regions;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -66,7 +67,7 @@ final class ShutEye {
         for (Part lid : lids) {
             Optional<Geometry> fill = seen.isEmpty() ? Optional.empty() : fills.in(frame, lid.id());
             if (fill.isPresent()) {
-                seen = seen.difference(by == 0 ? fill.get() : fill.get().buffer(-by, 2));
+                seen = Regions.without(seen, by == 0 ? fill.get() : fill.get().buffer(-by, 2));
             }
         }
         return seen;

@@ -62,7 +62,7 @@ record Joint(Geometry bare, double width) {
         Geometry left = area;
         for (Geometry g : covers) {
             if (left.getEnvelopeInternal().intersects(g.getEnvelopeInternal())) {
-                left = left.difference(g);
+                left = Regions.without(left, g);
             }
         }
         return left;

@@ -23,7 +23,6 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 /**
@@ -128,8 +127,8 @@ public final class TurnCheck {
                 continue;
             }
             Geometry fill = cut(frame, p);
-            seen.put(p.part(), fill.difference(front).getArea());
-            front = front.union(fill);
+            seen.put(p.part(), Regions.without(fill, front).getArea());
+            front = Regions.either(front, fill);
         }
         return seen;
     }
@@ -146,13 +145,13 @@ public final class TurnCheck {
         for (String w : p.windows()) {
             Optional<Frame.Placed> by = frame.of(w);
             if (by.isPresent()) {
-                fill = fill.intersection(fill(by.get()));
+                fill = Regions.both(fill, fill(by.get()));
             }
         }
         for (String outer : p.outside()) {
             Optional<Frame.Placed> by = frame.of(outer);
             if (by.isPresent()) {
-                fill = fill.difference(fill(by.get()));
+                fill = Regions.without(fill, fill(by.get()));
             }
         }
         return fill;
@@ -206,7 +205,7 @@ public final class TurnCheck {
                 hair.add(cut(frame, p));
             }
         }
-        return hair.isEmpty() ? area : area.difference(UnaryUnionOp.union(hair));
+        return hair.isEmpty() ? area : Regions.without(area, Regions.all(hair));
     }
 
     private Geometry cameRound(double yaw) {
