@@ -52,7 +52,7 @@ export function HandOverBench() {
       <section className="mt-3" aria-label="Before it goes">
         <h2 className="text-[15px] font-semibold">Before it goes</h2>
         {findings ? (
-          <FindingList findings={findings} clean="No check finds anything wrong." />
+          <FindingList findings={findings} most={4} clean="No check finds anything wrong." />
         ) : (
           <p className="mt-1 text-[13px] text-faint">Every check is being made …</p>
         )}

@@ -1,4 +1,5 @@
 import { CircleCheck, TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
 import type { Finding } from '../api/client';
 import { useDesk } from '../state/desk';
 import { keyOf } from '../state/findings';
@@ -10,20 +11,28 @@ import { useStudio } from '../state/studio';
  * before it is offered.
  *
  * @param clean what is said when nothing is wrong
+ * @param most how many are shown before somebody asks for the others
  * @param marked the finding that is pointed out elsewhere on the bench
  */
 export function FindingList({
   findings,
   clean,
+  most = Infinity,
   marked = null,
   mark = () => undefined,
 }: {
   findings: Finding[];
   clean: string;
+  most?: number;
   marked?: Finding | null;
   mark?: (f: Finding | null) => void;
 }) {
-  const { edit } = useStudio();
+  const { edit, view } = useStudio();
+  const [all, setAll] = useState(false);
+  const subject = (f: Finding) => {
+    const part = view.character.rig.parts.find((p) => p.id === f.subject.part);
+    return part?.drawings.find((d) => d.id === f.subject.drawing)?.name;
+  };
   const show = (f: Finding) => {
     const desk = useDesk.getState();
     desk.rest();
@@ -40,7 +49,7 @@ export function FindingList({
     );
   return (
     <ul className="mt-1 space-y-1.5">
-      {findings.map((f) => (
+      {findings.slice(0, all ? Infinity : most).map((f) => (
         <li
           key={keyOf(f)}
           data-testid={`finding-${f.code}`}
@@ -49,7 +58,10 @@ export function FindingList({
           }`}
         >
           <TriangleAlert size={16} className="mt-0.5 shrink-0 text-wrong" aria-hidden />
-          <span className="min-w-0 flex-1">{f.message}</span>
+          <span className="min-w-0 flex-1">
+            {subject(f) && <b>{subject(f)}: </b>}
+            {f.message}
+          </span>
           {(Object.keys(f.at).length > 0 || f.subject.part) && (
             <button className="btn shrink-0" onClick={() => show(f)}>
               Show
@@ -71,6 +83,13 @@ export function FindingList({
           ))}
         </li>
       ))}
+      {!all && findings.length > most && (
+        <li>
+          <button className="btn" onClick={() => setAll(true)}>
+            {findings.length - most} more
+          </button>
+        </li>
+      )}
     </ul>
   );
 }

@@ -164,6 +164,8 @@ final class LeewardServer implements AutoCloseable {
         builder.environment().put("LEEWARD_DB_URL", database);
         builder.environment().put("LEEWARD_PORT", String.valueOf(port));
         builder.environment().put("LEEWARD_DEMO", "true");
+        // stories do the rigging
+        builder.environment().put("LEEWARD_DEMO_RIGGED", "false");
         // figures are not taken here, and the stories beside this one want the processor
         builder.environment().put("LEEWARD_PRACTISES", "false");
         process = builder.start();

@@ -11,6 +11,11 @@ interface Check {
 
     Stream<Fault> find(Character c);
 
+    /** Words as a sentence: with a capital letter and a full stop. */
+    static String sentence(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith(".") ? "" : ".");
+    }
+
     /** The code of an enum's word: {@code LID_SHORT} is "lid-short". */
     static String code(Enum<?> word) {
         return word.name().toLowerCase(Locale.ROOT).replace('_', '-');

@@ -26,7 +26,10 @@ final class EyesCheck implements Check {
 
     private static Fault fault(Character c, EyeFinding f) {
         Fault plain = new Fault(
-                        code(f.kind()), Subject.part(f.part()), new Measure(f.measure(), unit(f.kind())), f.says())
+                        code(f.kind()),
+                        Subject.part(f.part()),
+                        new Measure(f.measure(), unit(f.kind())),
+                        Check.sentence(f.says()))
                 .seenAt(f.at())
                 .outlined(f.where());
         return switch (f.kind()) {

@@ -23,7 +23,7 @@ final class HandsCheck implements Check {
 
     private static Fault fault(Hand hand, AtWrist d) {
         Subject subject = Subject.drawing(hand.part(), d.drawing());
-        String message = d.name() + ": " + d.says() + (d.says().endsWith(".") ? "" : ".");
+        String message = Check.sentence(d.says());
         if (d.wrist().isEmpty()) {
             return new Fault("no-wrist", subject, new Measure(1, Unit.COUNT), message);
         }

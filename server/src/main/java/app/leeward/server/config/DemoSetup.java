@@ -8,16 +8,30 @@ import app.leeward.core.edit.Hold;
 import app.leeward.core.edit.JoinSet;
 import app.leeward.core.edit.KeepKit;
 import app.leeward.core.edit.KeepRun;
+import app.leeward.core.edit.KeyKit;
+import app.leeward.core.edit.KeyRun;
+import app.leeward.core.edit.MakeBrows;
+import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.MakeHeadDial;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MarkFingers;
 import app.leeward.core.edit.MovePivot;
 import app.leeward.core.edit.RenamePart;
 import app.leeward.core.edit.SetGrip;
+import app.leeward.core.edit.SetKey;
+import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.Show;
+import app.leeward.core.edit.SplitNose;
+import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
+import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
+import app.leeward.core.turn.HeadDial;
 import app.leeward.server.studio.Characters;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,7 +39,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Maren's clothes, put together from the drawings of the same name, a gesture of her hand, and what it holds. */
+/**
+ * How Maren stands in the demo: her clothes put together from the drawings of the same name, a gesture of her hand and what it holds;
+ * and, once she is rigged, everything else an animator asks of a face.
+ */
 final class DemoSetup {
     /** The middle of the handles, where they are drawn in her hand. */
     private static final Point HANDLE = new Point(528, 918);
@@ -33,7 +50,45 @@ final class DemoSetup {
     /** Over how much of its width a wrist bends. */
     private static final double BEND = 0.5;
 
+    /** Under the left hand, on every keyboard. */
+    private static final String HAND_KEYS = "asdfgqer";
+
     private DemoSetup() {}
+
+    /** Everything: mouths in three moods, brows, lids, looks, cues, a head that nods and leans, and keys for what is exchanged. */
+    static Character rig(Character maren) {
+        Character c = dress(maren);
+        List<Edit> edits = new ArrayList<>();
+        edits.add(new MakeMouths("", null, null, true, List.of(Viseme.values())));
+        edits.add(new SetMood("", "Happy", 0.7, 0.1));
+        edits.add(new SetMood("", "Sad", -0.6, 0.15));
+        edits.add(new MakeBrows());
+        edits.add(new MakeLooks());
+        edits.add(new MakeCues());
+        edits.add(new MakeTurn(Optional.empty()));
+        edits.add(new SplitNose());
+        edits.add(new MakeHeadDial(HeadDial.NOD));
+        edits.add(new MakeHeadDial(HeadDial.TILT));
+        for (Edit e : edits) {
+            c = Characters.applied(c, e);
+        }
+        return keyed(c);
+    }
+
+    /** A digit for every kit, a letter for every drawing of the left hand, and one for her gesture. */
+    private static Character keyed(Character rigged) {
+        Character c = rigged;
+        int digit = 1;
+        for (Kit kit : rigged.library().kits()) {
+            c = Characters.applied(c, new KeyKit(kit.id(), String.valueOf(digit++)));
+        }
+        Part hand = c.part(PartRole.HAND, Side.LEFT).orElseThrow();
+        for (int i = 0; i < hand.drawings().size() && i < HAND_KEYS.length(); i++) {
+            c = Characters.applied(
+                    c, new SetKey(hand.id(), hand.drawings().get(i).id(), HAND_KEYS.substring(i, i + 1)));
+        }
+        return Characters.applied(c, new KeyRun(c.rig().runs().get(0).id(), "t"));
+    }
 
     static Character dress(Character maren) {
         Character c = Characters.applied(maren, kit(maren, "Raincoat", "raincoat", "sou'wester"));

@@ -31,6 +31,7 @@ class WarmUp {
     private final LineReader reader;
     private final TransactionTemplate transaction;
     private final boolean demo;
+    private final boolean rigged;
     private final boolean practises;
 
     WarmUp(
@@ -40,6 +41,7 @@ class WarmUp {
             LineReader reader,
             PlatformTransactionManager transactions,
             @Value("${leeward.demo}") boolean demo,
+            @Value("${leeward.demo-rigged}") boolean rigged,
             @Value("${leeward.practises}") boolean practises) {
         this.made = made;
         this.characters = characters;
@@ -47,6 +49,7 @@ class WarmUp {
         this.reader = reader;
         this.transaction = new TransactionTemplate(transactions);
         this.demo = demo;
+        this.rigged = rigged;
         this.practises = practises;
     }
 
@@ -62,8 +65,21 @@ class WarmUp {
     private void work() {
         try {
             if (demo) {
-                once("maren", id -> characters.read(id, DemoFiles.maren(), "maren.svg", "Leeward", DemoSetup::dress));
+                once(
+                        "maren",
+                        id -> characters.read(
+                                id,
+                                DemoFiles.maren(),
+                                "maren.svg",
+                                "Leeward",
+                                rigged ? DemoSetup::rig : DemoSetup::dress));
                 once("pilchard", id -> characters.read(id, DemoFiles.pilchard(), "pilchard.svg", "Leeward"));
+                if (rigged) {
+                    once(
+                            "maren-unrigged",
+                            id -> characters.read(
+                                    id, DemoFiles.maren(), "maren.svg", "Leeward", c -> c.withName("Maren, unrigged")));
+                }
                 once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }
             reader.warmUp();
