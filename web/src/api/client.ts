@@ -38,6 +38,7 @@ export type IntakeReport = Schemas['IntakeReport'];
 export type Recognition = Schemas['Recognition'];
 export type Slot = Schemas['Slot'];
 export type EyesView = Schemas['EyesView'];
+export type ExporterView = Schemas['ExporterView'];
 export type Finding = Schemas['Finding'];
 export type FindingsView = Schemas['FindingsView'];
 export type BrowsView = Schemas['BrowsView'];
@@ -281,11 +282,17 @@ export const api = {
   history: (kind: 'characters' | 'lines', id: string) =>
     get<{ steps: Step[]; total: number }>(`/${kind}/${id}/history?size=40`),
   soundUrl: (id: string) => `/api/v1/lines/${id}/sound.wav`,
-  exposureUrl: (id: string) => `/api/v1/lines/${id}/exposure.csv`,
-  picture: async (id: string, moment: Moment, format: 'svg' | 'png', width: number): Promise<Blob> => {
-    const response = await call(`/characters/${id}/picture`, {
+  exporters: () => get<ExporterView[]>('/exporters'),
+  export: async (
+    id: string,
+    exporter: string,
+    moment: Moment,
+    options: Record<string, number>,
+  ): Promise<Blob> => {
+    const { pose, line, frame } = moment;
+    const response = await call(`/characters/${id}/exports/${exporter}`, {
       method: 'POST',
-      body: JSON.stringify({ ...moment, format, width }),
+      body: JSON.stringify({ pose, line, frame, options }),
       headers: { 'Content-Type': 'application/json' },
     });
     return response.blob();

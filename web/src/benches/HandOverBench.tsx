@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { api } from '../api/client';
+import { api, type ExporterView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useFindings } from '../state/findings';
 import { asMessage, useStudio } from '../state/studio';
@@ -15,13 +15,20 @@ function save(blob: Blob, name: string) {
   setTimeout(() => URL.revokeObjectURL(a.href), 10_000);
 }
 
-/** What leaves the house: the exposure sheet and the present picture; and what was done so far. */
+const TITLES: Record<ExporterView['scope'], string> = {
+  POSE: 'The picture on the stage',
+  SHOT: 'The line',
+  CHARACTER: 'The whole character',
+};
+
+/** What leaves the house, in every format there is; what is wrong with it before it goes; and what was done so far. */
 export function HandOverBench() {
   const { view, line, director, tell } = useStudio();
-  const findings = useFindings();
   const frame = useDesk((s) => s.frame);
-  const [width, setWidth] = useState(1280);
+  const findings = useFindings();
+  const [chosen, setChosen] = useState<Record<string, number>>({});
   const [busy, setBusy] = useState(false);
+  const exporters = useQuery({ queryKey: ['exporters'], queryFn: api.exporters, staleTime: Infinity });
   const history = useQuery({
     queryKey: ['history', view.id, view.revision],
     queryFn: () => api.history('characters', view.id),
@@ -31,21 +38,33 @@ export function HandOverBench() {
     queryFn: () => api.history('lines', line!.id),
     enabled: line !== null,
   });
-  const stem = view.character.name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
-  const picture = async (format: 'svg' | 'png') => {
+  const stem = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  const canvas = view.character.sheet.canvas;
+  const hand = async (e: ExporterView) => {
     setBusy(true);
     try {
-      save(
-        await api.picture(view.id, director.moment(), format, width),
-        `${stem}${line ? `-${frame + 1}` : ''}.${format}`,
-      );
+      const options = Object.fromEntries(e.options.map((o) => [o.id, chosen[o.id] ?? o.usual]));
+      const moment = { ...director.moment(), ...(e.scope === 'SHOT' ? { line: line!.id } : {}) };
+      const name =
+        e.scope === 'SHOT'
+          ? `${stem(line!.shot.name)}-exposure`
+          : `${stem(view.character.name)}${e.scope === 'POSE' && line ? `-${frame + 1}` : ''}`;
+      save(await api.export(view.id, e.id, moment, options), `${name}.${e.extension}`);
       tell(null);
     } catch (e) {
       tell(asMessage(e));
     }
     setBusy(false);
   };
-  const height = Math.round((width * view.character.sheet.canvas.height) / view.character.sheet.canvas.width);
+  const about: Record<ExporterView['scope'], string> = {
+    POSE: `The whole canvas as posed now${line ? `, frame ${frame + 1} of the line` : ''}, masks kept.`,
+    SHOT: line
+      ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
+          line.shot.rules.exposure === 1 ? 'ones' : 'twos'
+        }. A row a frame with its sounds, class and drawing.`
+      : 'Drop a recording first: the sheet is made of its frames.',
+    CHARACTER: 'Its mouths on one page, to print or to draw over.',
+  };
   return (
     <>
       <h1 className="text-2xl font-bold">Hand over</h1>
@@ -57,51 +76,55 @@ export function HandOverBench() {
           <p className="mt-1 text-[13px] text-faint">Every check is being made …</p>
         )}
       </section>
-      <section className="mt-3 rounded-xl border border-line bg-paper p-4">
-        <h2 className="text-[15px] font-semibold">Exposure sheet</h2>
-        {line ? (
-          <>
-            <p className="mt-1 text-faint">
-              {line.shot.name}: {line.frames} frames at {line.shot.rules.frameRate} a second, on{' '}
-              {line.shot.rules.exposure === 1 ? 'ones' : 'twos'}. A row a frame with its sounds, class and
-              drawing.
-            </p>
-            <a className="btn-do mt-2.5" href={api.exposureUrl(line.id)} download>
-              <Download size={14} aria-hidden /> Exposure sheet as CSV
-            </a>
-          </>
-        ) : (
-          <p className="mt-1 text-faint">Drop a recording first: the sheet is made of its frames.</p>
-        )}
-      </section>
-      <section className="mt-3 rounded-xl border border-line bg-paper p-4">
-        <h2 className="text-[15px] font-semibold">The picture on the stage</h2>
-        <p className="mt-1 text-faint">
-          The whole canvas as posed now{line ? `, frame ${frame + 1} of the line` : ''}, masks kept.
-        </p>
-        <div className="mt-2.5 flex flex-wrap items-center gap-2">
-          <button className="btn-do" disabled={busy} onClick={() => void picture('svg')}>
-            <Download size={14} aria-hidden /> SVG
-          </button>
-          <button className="btn-do" disabled={busy} onClick={() => void picture('png')}>
-            <Download size={14} aria-hidden /> PNG
-          </button>
-          <label className="ml-1 text-[13px]">
-            PNG width{' '}
-            <input
-              type="number"
-              className="field w-20"
-              min={16}
-              max={4000}
-              value={width}
-              onChange={(e) => setWidth(Math.max(1, Math.min(4000, Math.round(Number(e.target.value)) || 1)))}
-            />
-          </label>
-          <span className="text-[13px] text-faint">
-            {width} × {height} pixels
-          </span>
-        </div>
-      </section>
+      {(['SHOT', 'POSE', 'CHARACTER'] as const).map((scope) => {
+        const formats = exporters.data?.filter((e) => e.scope === scope) ?? [];
+        const options = formats.flatMap((e) => e.options);
+        return (
+          <section
+            key={scope}
+            aria-label={TITLES[scope]}
+            className="mt-3 rounded-xl border border-line bg-paper p-4"
+          >
+            <h2 className="text-[15px] font-semibold">{TITLES[scope]}</h2>
+            <p className="mt-1 text-faint">{about[scope]}</p>
+            <div className="mt-2.5 flex flex-wrap items-center gap-2">
+              {(scope !== 'SHOT' || line) &&
+                formats.map((e) => (
+                  <button key={e.id} className="btn-do" disabled={busy} onClick={() => void hand(e)}>
+                    <Download size={14} aria-hidden /> {e.label}
+                  </button>
+                ))}
+              {options.map((o) => (
+                <label key={o.id} className="ml-1 text-[13px]">
+                  {o.label}{' '}
+                  <input
+                    type="number"
+                    className="field w-20"
+                    min={o.from}
+                    max={o.to}
+                    value={chosen[o.id] ?? o.usual}
+                    onChange={(e) =>
+                      setChosen({
+                        ...chosen,
+                        [o.id]: Math.max(
+                          o.from,
+                          Math.min(o.to, Math.round(Number(e.target.value)) || o.from),
+                        ),
+                      })
+                    }
+                  />{' '}
+                  {o.unit}
+                </label>
+              ))}
+              {options.some((o) => o.id === 'width') && (
+                <span className="text-[13px] text-faint">
+                  {Math.round(((chosen.width ?? 1280) * canvas.height) / canvas.width)} high
+                </span>
+              )}
+            </div>
+          </section>
+        );
+      })}
       <section className="mt-3 pb-2">
         <h2 className="text-[15px] font-semibold">What was done</h2>
         <ol className="mt-1 space-y-0.5 text-[13px]">

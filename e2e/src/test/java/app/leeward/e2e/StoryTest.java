@@ -253,7 +253,7 @@ class StoryTest extends Story {
 
         hand.bench("Hand over").click();
         Download csv = page.waitForDownload(
-                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Exposure sheet as CSV"))
+                () -> page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Exposure sheet as CSV"))
                         .click());
         String sheet = Files.readString(csv.path(), StandardCharsets.UTF_8);
         assertThat(sheet)

@@ -20,6 +20,7 @@ public enum RefusalCode {
     COLOUR,
     EMPTY_KIT,
     EMPTY_LOOK,
+    EXPORT_OPTION,
     EXPOSURE,
     EYES_WHOLE,
     FLAT,

@@ -1,0 +1,42 @@
+package app.leeward.formats.export;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.Comparator;
+import java.util.List;
+import java.util.ServiceLoader;
+
+/** Writes one format. Without state: one instance serves all. */
+public interface Exporter {
+    /** What it is asked for by: lower case, with hyphens, never changed. */
+    String id();
+
+    /** As on a button. */
+    String label();
+
+    String mediaType();
+
+    /** Of the file's name, without the dot. */
+    String extension();
+
+    Scope scope();
+
+    /** What can be chosen about it. */
+    default List<Option> options() {
+        return List.of();
+    }
+
+    /**
+     * @param choices have all of {@link #options}
+     * @throws IOException only from {@code out}
+     */
+    void write(ExportSource source, Choices choices, OutputStream out) throws IOException;
+
+    /** Every exporter that is there, the common ones first. */
+    static List<Exporter> all() {
+        return ServiceLoader.load(Exporter.class).stream()
+                .map(ServiceLoader.Provider::get)
+                .sorted(Comparator.comparing(Exporter::scope).thenComparing(Exporter::id, Comparator.reverseOrder()))
+                .toList();
+    }
+}

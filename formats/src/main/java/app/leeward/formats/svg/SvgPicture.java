@@ -1,0 +1,43 @@
+package app.leeward.formats.svg;
+
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+
+/** A pose as SVG, masks kept. */
+public final class SvgPicture implements Exporter {
+    @Override
+    public String id() {
+        return "picture-svg";
+    }
+
+    @Override
+    public String label() {
+        return "SVG";
+    }
+
+    @Override
+    public String mediaType() {
+        return "image/svg+xml";
+    }
+
+    @Override
+    public String extension() {
+        return "svg";
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.POSE;
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        out.write(SvgWriter.write(source.character(), source.frame(), source.images())
+                .getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,51 @@
+package app.leeward.render;
+
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Option;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.List;
+
+/** A pose as PNG on a clear ground. */
+public final class PngPicture implements Exporter {
+    private static final Option WIDTH = new Option("width", "PNG width", "pixels", 1, 4000, 1280);
+
+    @Override
+    public String id() {
+        return "picture-png";
+    }
+
+    @Override
+    public String label() {
+        return "PNG";
+    }
+
+    @Override
+    public String mediaType() {
+        return "image/png";
+    }
+
+    @Override
+    public String extension() {
+        return "png";
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.POSE;
+    }
+
+    @Override
+    public List<Option> options() {
+        return List.of(WIDTH);
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        int width = (int) Math.round(choices.number(WIDTH.id()));
+        out.write(new FramePainter(source.character(), width, source.images()).png(source.frame()));
+    }
+}
