@@ -30,6 +30,13 @@ say "Stage 1: the front end's types, rules, format and tests; Java format, unit 
 (cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1 && npm run --silent lint && npm run --silent test) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end's checks failed."; }
 mvn -B -ntp -T 2 install -pl '!e2e' "$@"
 took 'Stage 1' "$began" core speech formats render server
+for module in core formats; do
+  awk -F, -v module="$module" 'NR > 1 { missed += $8; covered += $9; bm += $6; bc += $7 }
+    END { if (covered) printf "Coverage of %s: %.1f %% of its lines, %.1f %% of its branches\n", module, 100 * covered / (missed + covered), 100 * bc / (bm + bc) }' \
+    "$module/target/site/jacoco/jacoco.csv" 2>/dev/null || true
+done
+# not when single tests were asked for, which may have built less
+[ $# -gt 0 ] || node scripts/notices.mjs --check
 began=$SECONDS
 say "Stage 2: end to end …"
 mvn -B -ntp install -pl e2e "$@"
