@@ -13,7 +13,7 @@ const at = (part: string, x: number): Placed => ({
 const series: FrameSeries = {
   at: [-1, 0, 1],
   edges: [],
-  trembling: 0,
+  hysteresis: 0,
   first: { placed: [at('hair', 0), at('nose', 0)] },
   changes: [
     { placed: [], gone: [], order: [] },

@@ -27,12 +27,12 @@ export function nearest(at: number[], value: number): number {
  *
  * @param last where it counted as standing before; null when the hand has just come
  */
-export function steadied(edges: number[], trembling: number, last: number | null, value: number): number {
+export function steadied(edges: number[], hysteresis: number, last: number | null, value: number): number {
   if (last === null) return value;
   let held = value;
   for (const edge of edges) {
     const crossed = last < edge !== value < edge;
-    if (crossed && Math.abs(value - edge) < trembling)
+    if (crossed && Math.abs(value - edge) < hysteresis)
       held = last < edge ? Math.min(held, edge - 1e-6) : Math.max(held, edge);
   }
   return held;

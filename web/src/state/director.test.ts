@@ -30,7 +30,7 @@ function server() {
       const way = {
         at: Array.from({ length: body.samples }, (_, i) => -1 + (2 * i) / (body.samples - 1)),
         edges: [0.5],
-        trembling: 0.1,
+        hysteresis: 0.1,
       };
       return Response.json({ frames: { at: at_, first: at(0), changes }, across: way, down: way });
     }
@@ -41,7 +41,7 @@ function server() {
     const series: FrameSeries = {
       at: values,
       edges: [],
-      trembling: 0,
+      hysteresis: 0,
       first: at(0),
       changes: values.map((v) => ({
         placed: at(kind === 'sweep' ? v : turn + v / 1000).placed,

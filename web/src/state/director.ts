@@ -29,7 +29,7 @@ type OnPad = { dial: Dial; way: PadFrames['across']; last: number | null };
 /** The step of the pad's frames at which a dial counts as standing now. */
 function stepOn(on: OnPad): number {
   const value = useDesk.getState().dials[on.dial.id] ?? on.dial.rest;
-  on.last = steadied(on.way.edges, on.way.trembling, on.last, value);
+  on.last = steadied(on.way.edges, on.way.hysteresis, on.last, value);
   return sampleOn(on.way.at, on.way.edges, on.last);
 }
 
@@ -150,7 +150,7 @@ export class Director {
       const value = useDesk.getState().dials[this.sweep.dial];
       if (value !== undefined) {
         const { series, last } = this.sweep;
-        const at = steadied(series.edges, series.trembling, last, value);
+        const at = steadied(series.edges, series.hysteresis, last, value);
         this.sweep.last = at;
         this.put(frameOf(series, sampleOn(series.at, series.edges, at), this.character.rig.order));
         if (this.jointWatchers.size === 0) return;

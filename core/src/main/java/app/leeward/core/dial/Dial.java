@@ -232,7 +232,7 @@ public record Dial(
 
     /**
      * Values at which some drawing, or some place in the stack, gives way to another, in rising order. While a hand is on the dial a drawing stays until the
-     * value is further than {@link #trembling()} beyond its edge, so that a trembling hand does not flicker.
+     * value is further than {@link #hysteresis()} beyond its edge, so that a trembling hand does not flicker.
      */
     public List<Double> edges() {
         return Stream.concat(bands.stream(), layers.stream())
@@ -245,7 +245,7 @@ public record Dial(
     }
 
     /** How far a hand may tremble about an edge: two hundredths of the range. */
-    public double trembling() {
+    public double hysteresis() {
         return TREMBLING * (to - from);
     }
 

@@ -7,11 +7,11 @@ import app.leeward.core.art.Numbers;
  * go outwards alike, so that a mirrored stop carries the same ease.
  */
 public sealed interface Ease {
-    Ease EVEN = new Even();
+    Ease LINEAR = new Linear();
     Ease SMOOTH = new Smooth();
 
     /** In equal steps. */
-    record Even() implements Ease {}
+    record Linear() implements Ease {}
 
     /** On the monotone cubic through all stops, never beyond the stops' own values (Fritsch &amp; Carlson 1980). */
     record Smooth() implements Ease {}

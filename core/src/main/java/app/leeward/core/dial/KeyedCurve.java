@@ -27,7 +27,7 @@ final class KeyedCurve {
         this.numbers = numbers;
         this.rest = rest;
         width = numbers.length / at.length;
-        boolean even = outwards.stream().allMatch(e -> e instanceof Ease.Even);
+        boolean even = outwards.stream().allMatch(e -> e instanceof Ease.Linear);
         eases = even ? null : new Ease[at.length];
         for (int i = 0; i + 1 < at.length && !even; i++) {
             eases[i] = outwards.get(at[i] >= rest ? i + 1 : i);

@@ -76,7 +76,7 @@ public final class OffsetCurve {
                 if (stop.at() > dial.rest() || numbers == null) {
                     at.add(dial.rest());
                     all.add(nothing);
-                    eases.add(Ease.EVEN);
+                    eases.add(Ease.LINEAR);
                 }
             }
             if (numbers != null) {
@@ -88,7 +88,7 @@ public final class OffsetCurve {
         if (!restPlaced) {
             at.add(dial.rest());
             all.add(nothing);
-            eases.add(Ease.EVEN);
+            eases.add(Ease.LINEAR);
         }
         double[] flat = new double[all.size() * nothing.length];
         for (int i = 0; i < all.size(); i++) {

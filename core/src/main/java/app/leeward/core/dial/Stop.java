@@ -21,7 +21,7 @@ public record Stop(double at, Map<String, Offset> offsets, Ease ease, Map<String
         // sorted, so that the same stop is always written the same way
         offsets = Collections.unmodifiableMap(new TreeMap<>(offsets));
         // stored before there were such things
-        ease = ease == null ? Ease.EVEN : ease;
+        ease = ease == null ? Ease.LINEAR : ease;
         Map<String, List<PointDeltas>> kept = new TreeMap<>();
         (reshapes == null ? Map.<String, List<PointDeltas>>of() : reshapes)
                 .forEach((part, all) -> kept.put(part, List.copyOf(all)));
@@ -31,7 +31,7 @@ public record Stop(double at, Map<String, Offset> offsets, Ease ease, Map<String
 
     /** A stop that is come to evenly and reshapes nothing. */
     public Stop(double at, Map<String, Offset> offsets) {
-        this(at, offsets, Ease.EVEN, Map.of());
+        this(at, offsets, Ease.LINEAR, Map.of());
     }
 
     /** Whether it does nothing at all. */

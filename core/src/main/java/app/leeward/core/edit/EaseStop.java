@@ -21,7 +21,7 @@ public record EaseStop(String dial, double at, Ease ease) implements DialEdit, S
 
     @Override
     public String describe(Character before) {
-        String how = ease instanceof Ease.Even ? "evenly" : ease instanceof Ease.Smooth ? "smoothly" : "on a curve";
+        String how = ease instanceof Ease.Linear ? "evenly" : ease instanceof Ease.Smooth ? "smoothly" : "on a curve";
         return OnDial.at(before, dial, at) + " is come to " + how;
     }
 

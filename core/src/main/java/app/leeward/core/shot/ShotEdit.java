@@ -69,7 +69,7 @@ public sealed interface ShotEdit {
     }
 
     /** Words or pronunciations were corrected and the recording was read again; pins stay. */
-    record Reread(DialogueLine line) implements ShotEdit {
+    record Realign(DialogueLine line) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
             return shot.withLine(line);
@@ -175,7 +175,7 @@ public sealed interface ShotEdit {
      *
      * @param perMinute how many a minute
      * @param seed the same seed lays the same blinks
-     * @param shifts frames that draw blinks to themselves, see {@link Shifts}; kept with the edit, since the character's
+     * @param shifts frames that draw blinks to themselves, see {@link GazeShifts}; kept with the edit, since the character's
      *     cues may change later
      */
     record LayBlinks(double perMinute, long seed, List<Integer> shifts) implements ShotEdit {
@@ -186,7 +186,7 @@ public sealed interface ShotEdit {
 
         /** The same blinks, near the shifts of a shot over its character. */
         public LayBlinks near(Shot shot, Character character) {
-            return new LayBlinks(perMinute, seed, Shifts.of(shot, character));
+            return new LayBlinks(perMinute, seed, GazeShifts.of(shot, character));
         }
 
         @Override

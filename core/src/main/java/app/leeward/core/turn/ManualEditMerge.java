@@ -66,7 +66,7 @@ final class ManualEditMerge {
                 fresh.map(Stop::reshapes).orElse(Map.of()),
                 part -> Fingerprints.outline(dial, at, part),
                 Fingerprints::of);
-        return new Stop(at, offsets, now.or(() -> fresh).map(Stop::ease).orElse(Ease.EVEN), reshapes);
+        return new Stop(at, offsets, now.or(() -> fresh).map(Stop::ease).orElse(Ease.LINEAR), reshapes);
     }
 
     private <T> Map<String, T> merged(

@@ -157,7 +157,7 @@ public final class TurnMaker {
                 reshapes.put(part.id(), FaceTurn.reshapes(part, ball, at / full));
             }
         }
-        return new Stop(at, offsets, Ease.EVEN, reshapes);
+        return new Stop(at, offsets, Ease.LINEAR, reshapes);
     }
 
     private Offset offset(Part part, Point centre, double at) {

@@ -35,7 +35,7 @@ import java.util.TreeMap;
 /** Rigs no person would build, with everything an evaluation has to do with: two views of which one is mirrored, lids, blinks. */
 final class RandomRig {
     private static final String[] DRAWINGS = {"a", "b", "c"};
-    private static final Ease[] EASES = {Ease.EVEN, Ease.EVEN, Ease.SMOOTH, new Ease.Curve(0.3, -0.4, 0.6, 1.5)};
+    private static final Ease[] EASES = {Ease.LINEAR, Ease.LINEAR, Ease.SMOOTH, new Ease.Curve(0.3, -0.4, 0.6, 1.5)};
 
     private final Random r;
     private final List<String> ids = new ArrayList<>();

@@ -241,6 +241,15 @@ class IntakeReportTest {
         assertThat(((Outcome.Refused) Edits.apply(tidy, new Tidy())).code()).isEqualTo("nothing-stray");
     }
 
+    /** A figure much larger than its canvas, most of it outside: nothing of it is stray, whether it is fitted before or after. */
+    @Test
+    void aFigureBeyondItsCanvasIsNotStray() {
+        Character c = Rigs.hung(Rigs.face());
+        Character large = done(c, new Fit(6, -1200, 900, c.sheet().canvas()));
+        assertThat(Strays.in(large)).isEqualTo(Strays.in(c)).isEmpty();
+        assertThat(((Outcome.Refused) Edits.apply(large, new Tidy())).code()).isEqualTo("nothing-stray");
+    }
+
     /** The same face with every telling name taken away: what each piece is follows from where it lies. */
     @Test
     void unnamedLayersAreGuessedFromTheirPlaceColourAndTwins() {

@@ -176,10 +176,10 @@ class ShotTest {
     @Test
     void blinksAreDrawnToEveryJumpOfTheGazeWithinACue() {
         Shot looking = new ShotEdit.DropIn(2, "cue-look-round").apply(SHOT);
-        assertThat(Shifts.of(looking, BLINKING)).containsExactly(2, 14);
-        assertThat(Shifts.of(new ShotEdit.DropIn(3, "cue-roll").apply(SHOT), BLINKING))
+        assertThat(GazeShifts.of(looking, BLINKING)).containsExactly(2, 14);
+        assertThat(GazeShifts.of(new ShotEdit.DropIn(3, "cue-roll").apply(SHOT), BLINKING))
                 .containsExactly(3);
-        assertThat(Shifts.of(new ShotEdit.DropIn(3, "cue-that-was-deleted").apply(SHOT), BLINKING))
+        assertThat(GazeShifts.of(new ShotEdit.DropIn(3, "cue-that-was-deleted").apply(SHOT), BLINKING))
                 .isEmpty();
         ShotEdit.LayBlinks lay = new ShotEdit.LayBlinks(60, 9, null).near(looking, BLINKING);
         assertThat(lay.apply(looking).blinks())
@@ -193,8 +193,9 @@ class ShotTest {
         Cue turn = new Cue("cue-turn", "Turn away", Map.of("turn", List.of(new Key(5, 0), new Key(20, 30))));
         Cue nod = new Cue("cue-still", "Stay", Map.of("turn", List.of(new Key(5, 0), new Key(6, 1))));
         Character c = BLINKING.withLibrary(library -> library.withCues(List.of(turn, nod)));
-        assertThat(Shifts.of(new ShotEdit.DropIn(1, "cue-turn").apply(SHOT), c)).containsExactly(6);
-        assertThat(Shifts.of(new ShotEdit.DropIn(1, "cue-still").apply(SHOT), c))
+        assertThat(GazeShifts.of(new ShotEdit.DropIn(1, "cue-turn").apply(SHOT), c))
+                .containsExactly(6);
+        assertThat(GazeShifts.of(new ShotEdit.DropIn(1, "cue-still").apply(SHOT), c))
                 .isEmpty();
     }
 }

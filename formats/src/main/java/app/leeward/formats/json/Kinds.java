@@ -135,7 +135,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
     public static final Kinds<Ease> EASES = of(
             Ease.class,
             List.of(
-                    entry("even", Ease.Even.class),
+                    entry("even", Ease.Linear.class),
                     entry("smooth", Ease.Smooth.class),
                     entry("curve", Ease.Curve.class)));
 
@@ -254,7 +254,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
             List.of(
                     entry("record", ShotEdit.Record.class),
                     entry("rename-shot", ShotEdit.RenameShot.class),
-                    entry("reread", ShotEdit.Reread.class),
+                    entry("reread", ShotEdit.Realign.class),
                     entry("expose", ShotEdit.Expose.class),
                     entry("feel", ShotEdit.Feel.class),
                     entry("pin-mouth", ShotEdit.PinMouth.class),

@@ -182,7 +182,7 @@ class LeewardJsonTest {
     }
 
     @Test
-    void everyEditSurvivesStorage() throws Exception {
+    void editsOfAllFamiliesSurviveStorage() throws Exception {
         List<Edit> edits = List.of(
                 new ImportCharacter(maren(), "maren.svg"),
                 new Rename("A"),
@@ -248,7 +248,7 @@ class LeewardJsonTest {
         DialogueLine line =
                 new DialogueLine("a", "h", 1, List.of(), List.of(new TimedPhone(Phone.AA, 0, 1)), List.of(), 0);
         List<ShotEdit> shots = List.of(
-                new ShotEdit.Reread(line),
+                new ShotEdit.Realign(line),
                 new ShotEdit.RenameShot("b"),
                 new ShotEdit.Expose(2, 1, 2),
                 new ShotEdit.Feel("happy"),

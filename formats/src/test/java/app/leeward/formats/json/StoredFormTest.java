@@ -6,13 +6,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.demo.DemoFiles;
 import app.leeward.formats.art.Sha256;
+import app.leeward.formats.svg.SvgReader;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -116,6 +122,31 @@ class StoredFormTest {
         });
         assertThat(edits).containsAll(Kinds.EDITS.options().keySet());
         assertThat(shotEdits).containsAll(Kinds.SHOT_EDITS.options().keySet());
+    }
+
+    /** Every kind, on a face it was not made for: it says what it does, touches something, and is done or refused in words. */
+    @Test
+    void everyKindOfEditIsToldAndDoneOrRefused() {
+        Character face = ((IntakeResult.Hung) Assembler.assemble(
+                        "Blank",
+                        SvgReader.read(DemoFiles.pilchard()).canvas(),
+                        24,
+                        SvgReader.read(DemoFiles.pilchard()).root(),
+                        List.of()))
+                .character();
+        Set<Class<?>> tried = new HashSet<>();
+        schemas().forEach(n -> lines(n, "edits.jsonl").forEach(stored -> {
+            Edit edit = json.read(n, stored.toString(), Edit.class);
+            tried.add(edit.getClass());
+            assertThat(edit.describe(face)).as("%s", stored).isNotBlank();
+            assertThat(edit.touches()).as("%s", stored).isNotEmpty().allMatch(t -> !t.word()
+                    .isBlank());
+            Outcome outcome = Edits.apply(face, edit);
+            if (outcome instanceof Outcome.Refused refused) {
+                assertThat(refused.says()).as("%s", stored).matches("\\S.*[.]");
+            }
+        }));
+        assertThat(tried).containsAll(Kinds.EDITS.options().values());
     }
 
     private <T> String kindNow(int schema, JsonNode stored, Class<T> type) {

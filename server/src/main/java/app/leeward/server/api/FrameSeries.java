@@ -15,9 +15,9 @@ import java.util.Set;
  *
  * @param at what each frame is a picture of: the value of a dial, or the frame number
  * @param edges values at which a drawing gives way to another; empty for what no hand drags
- * @param trembling how far beyond such an edge a hand must be for the other drawing to show
+ * @param hysteresis how far beyond such an edge a hand must be for the other drawing to show
  */
-public record FrameSeries(List<Double> at, Frame first, List<Change> changes, List<Double> edges, double trembling) {
+public record FrameSeries(List<Double> at, Frame first, List<Change> changes, List<Double> edges, double hysteresis) {
     /**
      * @param placed parts that differ from the first frame, or are not in it
      * @param gone parts of the first frame that show nothing here
@@ -58,6 +58,6 @@ public record FrameSeries(List<Double> at, Frame first, List<Change> changes, Li
 
     /** The same, to be dragged along by a hand on this dial. */
     FrameSeries along(Character character, Dial dial) {
-        return new FrameSeries(at, first, changes, character.controls().exchanges(dial), dial.trembling());
+        return new FrameSeries(at, first, changes, character.controls().exchanges(dial), dial.hysteresis());
     }
 }

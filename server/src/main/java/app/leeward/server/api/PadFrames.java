@@ -15,11 +15,11 @@ public record PadFrames(FrameSeries frames, PadWay across, PadWay down) {
      *
      * @param at its values in the frames, rising
      * @param edges values at which it gives way from one drawing to another
-     * @param trembling how far beyond such an edge a hand must be for the other drawing to show
+     * @param hysteresis how far beyond such an edge a hand must be for the other drawing to show
      */
-    public record PadWay(List<Double> at, List<Double> edges, double trembling) {
+    public record PadWay(List<Double> at, List<Double> edges, double hysteresis) {
         static PadWay of(Character character, Dial dial, List<Double> at) {
-            return new PadWay(at, character.controls().exchanges(dial), dial.trembling());
+            return new PadWay(at, character.controls().exchanges(dial), dial.hysteresis());
         }
     }
 }

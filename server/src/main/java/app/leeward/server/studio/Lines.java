@@ -42,7 +42,7 @@ public class Lines {
     /** Frames of lines kept ready to be played. */
     private static final int MOST_FRAMES = 400_000;
     /** What reading a line again touches. */
-    private static final Set<Touch> REREAD = Set.of(Facet.LINE.all());
+    private static final Set<Touch> REALIGNED = Set.of(Facet.LINE.all());
 
     private final RevisionService ledger;
     private final Characters characters;
@@ -122,7 +122,7 @@ public class Lines {
     }
 
     public Snapshot<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
-        if (edit instanceof ShotEdit.Record || edit instanceof ShotEdit.Reread) {
+        if (edit instanceof ShotEdit.Record || edit instanceof ShotEdit.Realign) {
             throw Problem.refused("read-by-words", "Timed sounds come from a recording and its words.");
         }
         if (edit instanceof ShotEdit.PinMouth pin) {
@@ -183,7 +183,7 @@ public class Lines {
         requireRoom(asked.line(), asked.base());
         Lexicon lexicon = characters.snapshot(asked.character()).state().voice().lexicon();
         DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
-        return () -> ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
+        return () -> ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Realign(line), asked.author());
     }
 
     /** The long part of reading a line with a word pronounced otherwise; what comes back writes line and lexicon. */
@@ -197,7 +197,7 @@ public class Lines {
         return () -> {
             Snapshot<Character> now = characters.snapshot(asked.character());
             characters.edit(now.id(), now.revision(), new Pronounce(asked.word(), phones), asked.author());
-            ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Reread(line), asked.author());
+            ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Realign(line), asked.author());
         };
     }
 
@@ -208,7 +208,7 @@ public class Lines {
 
     /** @throws Problem when a line read again could not be written any more */
     void requireRoom(UUID id, int base) {
-        ledger.requireRoom(keeping, id, base, REREAD);
+        ledger.requireRoom(keeping, id, base, REALIGNED);
     }
 
     /** @throws Problem when the line does not have the word */

@@ -11,13 +11,13 @@ import java.util.Optional;
 import java.util.TreeSet;
 
 /** Where in a shot the gaze jumps or the head begins to turn, which is when eyes like to blink. */
-public final class Shifts {
+public final class GazeShifts {
     /** How much of a dial's range a move must cover: a rule of thumb, no source. */
     private static final double FAR = 0.15;
     /** Seconds in which a gaze must get there to be a jump and not a following: a rule of thumb, no source. */
     private static final double SOON = 0.3;
 
-    private Shifts() {}
+    private GazeShifts() {}
 
     /** The frames in rising order, each once; a move that goes straight on from another one is part of it. */
     public static List<Integer> of(Shot shot, Character character) {
