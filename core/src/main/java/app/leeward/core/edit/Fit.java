@@ -1,8 +1,10 @@
 package app.leeward.core.edit;
 
+import app.leeward.core.intake.CanvasFit;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.Scaling;
 import java.util.Set;
 
@@ -36,6 +38,9 @@ public record Fit(double scale, double dx, double dy, Canvas canvas) implements 
         if (!(Math.abs(dx) <= 1e7 && Math.abs(dy) <= 1e7)) {
             return Edits.TOO_FAR;
         }
-        return new Outcome.Done(Scaling.of(before, scale, dx, dy, canvas));
+        // the ground stays where it is and the figure is put on it; every other model line goes with the art
+        ModelLine ground = new ModelLine(ModelLine.GROUND, CanvasFit.ground(before, canvas));
+        return new Outcome.Done(Scaling.of(before, scale, dx, dy, canvas)
+                .withSheet(sheet -> sheet.withModel(sheet.model().with(ground))));
     }
 }

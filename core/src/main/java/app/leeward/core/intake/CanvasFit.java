@@ -57,17 +57,21 @@ public record CanvasFit(double scale, double dx, double dy, Canvas canvas, boole
                 ? 1
                 : Math.min(TALL * canvas.height() / b.height(), WIDE * canvas.width() / (2 * Math.max(half, 1e-6)));
         double dx = canvas.width() / 2 - scale * middle;
-        double ground = canvas.equals(c.sheet().canvas())
+        double dy = ground(c, canvas) - scale * b.maxY();
+        // a bust is cut by the lower edge on purpose
+        boolean needed = !inside || Math.abs(dx) > 0.05 || Math.abs(dy) > tallSlack;
+        return Optional.of(new CanvasFit(scale, dx, dy, canvas, needed));
+    }
+
+    /** Where the figure stands on a canvas: on the ground line where that lies on it, else on the canvas's edge. */
+    public static double ground(Character c, Canvas canvas) {
+        return canvas.equals(c.sheet().canvas())
                 ? c.sheet()
                         .model()
                         .line(ModelLine.GROUND)
                         .filter(y -> y > 0 && y <= canvas.height())
                         .orElse(canvas.height())
                 : canvas.height();
-        double dy = ground - scale * b.maxY();
-        // a bust is cut by the lower edge on purpose
-        boolean needed = !inside || Math.abs(dx) > 0.05 || Math.abs(dy) > tallSlack;
-        return Optional.of(new CanvasFit(scale, dx, dy, canvas, needed));
     }
 
     /** Bounds of the rest picture; what an unrecognised part far outside adds is left out. */

@@ -10,6 +10,7 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.art.Stroke;
 import app.leeward.core.art.Swatch;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Fit;
 import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.MakeMouths;
 import app.leeward.core.edit.Outcome;
@@ -57,7 +58,7 @@ class ChecksTest {
         int times = 1 + random.nextInt(3);
         for (int i = 0; i < times; i++) {
             double share = 0.2 + 0.75 * random.nextDouble();
-            c = switch (random.nextInt(5)) {
+            c = switch (random.nextInt(6)) {
                 case 0 ->
                     redrawn(
                             c,
@@ -71,6 +72,14 @@ class ChecksTest {
                                     Stream.of(
                                             new Swatch("slip", near(s.palette().get(0)))))
                             .toList()));
+                case 4 ->
+                    done(
+                            c,
+                            new Fit(
+                                    Math.pow(10, 2 * random.nextDouble() - 1),
+                                    2_000 * random.nextDouble() - 1_000,
+                                    2_000 * random.nextDouble() - 1_000,
+                                    c.sheet().canvas()));
                 default ->
                     c.withEachPart(
                             p -> p.withRest(p.parent().isEmpty() ? p.rest().movedBy(90 * share, 0) : p.rest()));
