@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 
 /** The stacking order recorded at stops of a dial. The face's own order is that of {@link Rigs#face()}. */
 class LayersTest {
-    private static final Character FACE = Rigs.hung(Rigs.face());
+    private static final Character PLAIN = Rigs.hung(Rigs.face());
 
     private static Edit stack(String over, String... parts) {
         return new Record("turn", 60, new Stack(List.of(parts), Optional.of(over)));
@@ -40,27 +40,27 @@ class LayersTest {
 
     @Test
     void aPartLiesElsewhereWhereTheDialSaysSoAndAtRestWhereItDid() {
-        Character c = done(FACE, stack("nose", "ear-left"));
-        assertThat(order(c, 0)).isEqualTo(order(FACE, 0));
+        Character c = done(PLAIN, stack("nose", "ear-left"));
+        assertThat(order(c, 0)).isEqualTo(order(PLAIN, 0));
         List<String> turned = order(c, 60);
         assertThat(turned.indexOf("ear-left")).isEqualTo(turned.indexOf("nose") + 1);
-        assertThat(turned).containsExactlyInAnyOrderElementsOf(order(FACE, 60));
+        assertThat(turned).containsExactlyInAnyOrderElementsOf(order(PLAIN, 60));
         // the made turn has stops at 30 and 60: the stretch begins half way between them
         Dial dial = c.dial("turn").orElseThrow();
         assertThat(dial.layersOf("ear-left")).containsExactly(new Band(45, 60, "nose"));
         assertThat(dial.edges()).contains(45.0);
-        assertThat(order(c, 44.9)).isEqualTo(order(FACE, 44.9));
+        assertThat(order(c, 44.9)).isEqualTo(order(PLAIN, 44.9));
         assertThat(order(c, 45)).isEqualTo(turned);
         assertThat(c.rig().order())
                 .as("the stacking order itself")
-                .isEqualTo(FACE.rig().order());
+                .isEqualTo(PLAIN.rig().order());
     }
 
     @Seeded(tries = 60)
     void outsideItsStretchNothingChangesAndInsideOnlyWhereTheyLie(@Between(min = -60, max = 60) double turn) {
-        Character c = done(FACE, stack("nose", "ear-left", "brow-left"));
+        Character c = done(PLAIN, stack("nose", "ear-left", "brow-left"));
         List<Frame.Placed> was =
-                new Evaluator(FACE).frame(Pose.of(Map.of("turn", turn))).placed();
+                new Evaluator(PLAIN).frame(Pose.of(Map.of("turn", turn))).placed();
         List<Frame.Placed> is =
                 new Evaluator(c).frame(Pose.of(Map.of("turn", turn))).placed();
         assertThat(is).containsExactlyInAnyOrderElementsOf(was);
@@ -71,20 +71,20 @@ class LayersTest {
 
     @Test
     void severalPartsKeepTheirOrderAndOneGoesBehindEverything() {
-        Character c = done(FACE, stack("nose", "ear-left", "brow-left"));
+        Character c = done(PLAIN, stack("nose", "ear-left", "brow-left"));
         List<String> turned = order(c, 60);
         boolean earFirst =
-                FACE.rig().order().indexOf("ear-left") < FACE.rig().order().indexOf("brow-left");
+                PLAIN.rig().order().indexOf("ear-left") < PLAIN.rig().order().indexOf("brow-left");
         int nose = turned.indexOf("nose");
         assertThat(turned.subList(nose + 1, nose + 3))
                 .isEqualTo(earFirst ? List.of("ear-left", "brow-left") : List.of("brow-left", "ear-left"));
-        Character back = done(FACE, new Record("turn", 60, new Stack(List.of("nose"), Optional.empty())));
+        Character back = done(PLAIN, new Record("turn", 60, new Stack(List.of("nose"), Optional.empty())));
         assertThat(order(back, 60).get(0)).isEqualTo("nose");
     }
 
     @Test
     void itIsListedInWordsTakenBackMirroredAndItsEdgeMoved() {
-        Character c = done(FACE, stack("brow-left", "ear-left"));
+        Character c = done(PLAIN, stack("brow-left", "ear-left"));
         Dial dial = c.dial("turn").orElseThrow();
         assertThat(StopChange.of(c, dial))
                 .filteredOn(x -> x.aspect() == Aspect.ORDER)
@@ -93,7 +93,7 @@ class LayersTest {
                     assertThat(x.at()).isEqualTo(60);
                     assertThat(x.says())
                             .isEqualTo("lies over "
-                                    + FACE.part("brow-left").orElseThrow().name());
+                                    + PLAIN.part("brow-left").orElseThrow().name());
                 });
         Character both = done(c, new MirrorStop("turn", 60));
         assertThat(both.dial("turn").orElseThrow().layersOf("ear-right"))
@@ -108,13 +108,13 @@ class LayersTest {
                 .isNotBlank();
         Character gone = done(c, new Forget("turn", 60, "ear-left", Aspect.ORDER));
         assertThat(gone.dial("turn").orElseThrow().layers()).isEmpty();
-        assertThat(refused(FACE, new Record("turn", 0, new Stack(List.of("nose"), Optional.empty()))))
+        assertThat(refused(PLAIN, new Record("turn", 0, new Stack(List.of("nose"), Optional.empty()))))
                 .isNotBlank();
     }
 
     @Test
     void whoDecidesIsTold() {
-        Character c = done(FACE, stack("nose", "ear-left"));
+        Character c = done(PLAIN, stack("nose", "ear-left"));
         String ear = c.part("ear-left").orElseThrow().shown();
         c = c.withPart("ear-left", p -> p.withDrawing(ear, d -> d.withOver(Optional.of("brow-left"))));
         String brow = c.part("brow-left").orElseThrow().name();
@@ -125,7 +125,7 @@ class LayersTest {
         assertThat(turned.orElseThrow().overruled().get(0).says()).contains("lies over " + brow);
         Optional<Reason> rest = order(c, Pose.REST);
         assertThat(rest.orElseThrow().value()).isEqualTo("lies over " + brow);
-        assertThat(order(FACE, Pose.of(Map.of("turn", 60.0))))
+        assertThat(order(PLAIN, Pose.of(Map.of("turn", 60.0))))
                 .as("nobody but the order itself")
                 .isEmpty();
     }
@@ -139,7 +139,7 @@ class LayersTest {
 
     @Test
     void aPartThatGoesAwayTakesItsPlacesAlongAndATurnMadeAnewKeepsThem() {
-        Character c = done(FACE, stack("nose", "ear-left"));
+        Character c = done(PLAIN, stack("nose", "ear-left"));
         assertThat(done(c, new Discard(List.of("nose")))
                         .dial("turn")
                         .orElseThrow()

@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 
 /** Left from right and back: the reflection of {@code x} about the axis is {@code 2c - x}, everywhere. */
 class SidesTest {
-    private static final Character FACE = Rigs.hung(Rigs.face());
+    private static final Character PLAIN = Rigs.hung(Rigs.face());
 
     private static Character done(Character c, Edit e) {
         Outcome outcome = Edits.apply(c, e);
@@ -48,7 +48,7 @@ class SidesTest {
     @Test
     void aMissingEyeIsMadeWithItsPiecesWindowsAndDials() {
         Character oneEyed = done(
-                FACE,
+                PLAIN,
                 new Discard(List.of(
                                 "pupil-right",
                                 "iris-right",
@@ -57,11 +57,11 @@ class SidesTest {
                                 "lower-lid-right",
                                 "eye-right")
                         .stream()
-                        .filter(id -> FACE.part(id).isPresent())
+                        .filter(id -> PLAIN.part(id).isPresent())
                         .toList()));
         Character both = done(oneEyed, new MirrorSide("eye-left"));
-        assertThat(both.rig().parts()).hasSameSizeAs(FACE.rig().parts());
-        for (Part left : FACE.rig().parts().stream()
+        assertThat(both.rig().parts()).hasSameSizeAs(PLAIN.rig().parts());
+        for (Part left : PLAIN.rig().parts().stream()
                 .filter(p -> p.side() == Side.LEFT && p.role().words().contains("eye"))
                 .toList()) {
             Part right = Mirror.twinOf(both, left).orElseThrow();
@@ -94,22 +94,22 @@ class SidesTest {
 
     @Test
     void mirroredTwiceIsWhatItWas() {
-        Character once = done(FACE, new MirrorSide("brow-left"));
+        Character once = done(PLAIN, new MirrorSide("brow-left"));
         Character twice = done(once, new MirrorSide("brow-right"));
         Part was = part(once, "brow-left");
         Part is = part(twice, "brow-left");
         assertThat(is.bounds()).isEqualTo(was.bounds());
         assertThat(is.pivot()).isEqualTo(was.pivot());
         assertThat(twice.rig().links()).containsExactly(new MirrorLink("brow-left", "brow-right"));
-        Character flipped = Mirror.flip(Mirror.flip(FACE));
-        for (Part p : FACE.rig().parts()) {
+        Character flipped = Mirror.flip(Mirror.flip(PLAIN));
+        for (Part p : PLAIN.rig().parts()) {
             assertThat(part(flipped, p.id()).pivot().distance(p.pivot())).isLessThan(1e-9);
         }
     }
 
     @Test
     void linkedSidesFollowEachOtherUntilTheLinkIsBroken() {
-        Character linked = done(FACE, new MirrorSide("ear-left"));
+        Character linked = done(PLAIN, new MirrorSide("ear-left"));
         Character moved = done(linked, new Nudge("ear-right", -4, 2));
         assertThat(part(moved, "ear-left").rest().x()).isEqualTo(4);
         assertThat(part(moved, "ear-left").rest().y()).isEqualTo(2);
@@ -120,18 +120,18 @@ class SidesTest {
         assertThat(part(alone, "ear-right").rest().x()).isEqualTo(-4);
         assertThat(((Outcome.Refused) Edits.apply(broken, new BreakLink("ear-left"))).code())
                 .isEqualTo("no-link");
-        assertThat(((Outcome.Refused) Edits.apply(FACE, new MirrorSide("nose"))).code())
+        assertThat(((Outcome.Refused) Edits.apply(PLAIN, new MirrorSide("nose"))).code())
                 .isEqualTo("no-side");
     }
 
     @Test
     void aFlippedCharacterKeepsItsOwnSidesAndNames() {
-        Character flipped = done(FACE, new Flip());
+        Character flipped = done(PLAIN, new Flip());
         Part ear = part(flipped, "ear-left");
         assertThat(ear.name()).isEqualTo("left ear");
         assertThat(ear.side()).isEqualTo(Side.LEFT);
-        reflected(part(FACE, "ear-left").bounds().orElseThrow(), ear.bounds().orElseThrow());
-        Frame before = new Evaluator(FACE).frame(Pose.of(Map.of("turn", 30.0)));
+        reflected(part(PLAIN, "ear-left").bounds().orElseThrow(), ear.bounds().orElseThrow());
+        Frame before = new Evaluator(PLAIN).frame(Pose.of(Map.of("turn", 30.0)));
         Frame after = new Evaluator(flipped).frame(Pose.of(Map.of("turn", 30.0)));
         double x = before.of("nose").orElseThrow().matrix().e()
                 + before.of("nose").orElseThrow().matrix().a() * 500;
@@ -142,10 +142,10 @@ class SidesTest {
 
     @Test
     void orderIsDraggedOrSetByRole() {
-        Character front = done(FACE, new Stack(List.of("nose"), java.util.Optional.of("ear-right")));
+        Character front = done(PLAIN, new Stack(List.of("nose"), java.util.Optional.of("ear-right")));
         assertThat(front.rig().order().indexOf("nose"))
                 .isEqualTo(front.rig().order().indexOf("ear-right") + 1);
-        assertThat(done(FACE, new Stack(List.of("nose"), java.util.Optional.empty()))
+        assertThat(done(PLAIN, new Stack(List.of("nose"), java.util.Optional.empty()))
                         .rig()
                         .order())
                 .startsWith("nose");
@@ -157,14 +157,14 @@ class SidesTest {
 
     @Test
     void windowsAreOpenedAndClosedButNeverInACircle() {
-        Character masked = done(FACE, new Mask("face-skin", "brow-left", true));
+        Character masked = done(PLAIN, new Mask("face-skin", "brow-left", true));
         assertThat(masked.rig().windows())
                 .anyMatch(w -> w.by().equals("face-skin") && w.masked().contains("brow-left"));
         Character open = done(masked, new Mask("face-skin", "brow-left", false));
         assertThat(open.rig().windows()).noneMatch(w -> w.masked().contains("brow-left"));
         assertThat(((Outcome.Refused) Edits.apply(masked, new Mask("brow-left", "face-skin", true))).code())
                 .isEqualTo("circle");
-        assertThat(((Outcome.Refused) Edits.apply(FACE, new Mask("nose", "nose", true))).code())
+        assertThat(((Outcome.Refused) Edits.apply(PLAIN, new Mask("nose", "nose", true))).code())
                 .isEqualTo("circle");
     }
 

@@ -16,7 +16,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class AssemblerTest {
-    private static final Character FACE = Rigs.hung(Rigs.face());
+    private static final Character PLAIN = Rigs.hung(Rigs.face());
 
     private static Part part(Character c, String id) {
         return c.part(id)
@@ -25,16 +25,16 @@ class AssemblerTest {
 
     @Test
     void hangsByRoleWhateverTheFileNested() {
-        assertThat(part(FACE, "pupil-left").parent()).contains("eye-left");
-        assertThat(part(FACE, "eye-left").parent()).contains("head");
-        assertThat(part(FACE, "back-hair").parent()).contains("head");
-        assertThat(part(FACE, "head").parent()).contains("neck");
-        assertThat(part(FACE, "neck").parent()).contains("torso");
+        assertThat(part(PLAIN, "pupil-left").parent()).contains("eye-left");
+        assertThat(part(PLAIN, "eye-left").parent()).contains("head");
+        assertThat(part(PLAIN, "back-hair").parent()).contains("head");
+        assertThat(part(PLAIN, "head").parent()).contains("neck");
+        assertThat(part(PLAIN, "neck").parent()).contains("torso");
     }
 
     @Test
     void stacksAsPaintedSoBackHairLiesBehindTheBody() {
-        List<String> order = FACE.rig().order();
+        List<String> order = PLAIN.rig().order();
         assertThat(order.indexOf("back-hair")).isLessThan(order.indexOf("torso"));
         assertThat(order.indexOf("face-skin")).isLessThan(order.indexOf("eye-white-left"));
         assertThat(order.indexOf("pupil-left")).isLessThan(order.indexOf("upper-lid-left"));
@@ -42,21 +42,21 @@ class AssemblerTest {
 
     @Test
     void pivotsLieWhereTheTradePutsThem() {
-        assertThat(part(FACE, "brow-left").pivot()).as("outer corner").isEqualTo(new Point(560, 458));
-        assertThat(part(FACE, "brow-right").pivot()).isEqualTo(new Point(440, 458));
-        assertThat(part(FACE, "pupil-left").pivot()).as("centre").isEqualTo(new Point(540, 490));
-        assertThat(part(FACE, "eye-left").pivot()).as("bottom edge").isEqualTo(new Point(540, 510));
+        assertThat(part(PLAIN, "brow-left").pivot()).as("outer corner").isEqualTo(new Point(560, 458));
+        assertThat(part(PLAIN, "brow-right").pivot()).isEqualTo(new Point(440, 458));
+        assertThat(part(PLAIN, "pupil-left").pivot()).as("centre").isEqualTo(new Point(540, 490));
+        assertThat(part(PLAIN, "eye-left").pivot()).as("bottom edge").isEqualTo(new Point(540, 510));
     }
 
     @Test
     void whitesMaskTheirOwnEyeAndTheFaceCutsFeaturesButNotTheNose() {
-        Window white = FACE.rig().windows().stream()
+        Window white = PLAIN.rig().windows().stream()
                 .filter(w -> w.by().equals("eye-white-left"))
                 .findFirst()
                 .orElseThrow();
         assertThat(white.masked())
                 .containsExactlyInAnyOrder("iris-left", "pupil-left", "upper-lid-left", "lower-lid-left");
-        Window face = FACE.rig().windows().stream()
+        Window face = PLAIN.rig().windows().stream()
                 .filter(w -> w.by().equals("face-skin"))
                 .findFirst()
                 .orElseThrow();
@@ -109,7 +109,7 @@ class AssemblerTest {
         assertThat(c.origin().notes()).extracting(Note::place).contains("lantern", "unnamed layer");
         assertThat(part(c, "lantern").role()).isEqualTo(PartRole.OTHER);
         assertThat(c.rig().parts().stream().mapToInt(p -> p.drawings().size()).sum())
-                .isEqualTo(FACE.rig().parts().stream()
+                .isEqualTo(PLAIN.rig().parts().stream()
                                 .mapToInt(p -> p.drawings().size())
                                 .sum()
                         + 2);
@@ -156,8 +156,8 @@ class AssemblerTest {
 
     @Test
     void drawingsComeFromSubgroupsAndFromNumberedLayers() {
-        assertThat(part(FACE, "mouth").drawings()).hasSize(3);
-        assertThat(FACE.voice().mouths().drawn())
+        assertThat(part(PLAIN, "mouth").drawings()).hasSize(3);
+        assertThat(PLAIN.voice().mouths().drawn())
                 .containsEntry(Viseme.PBM, "m-b-p")
                 .containsEntry(Viseme.AH, "ah");
         Layer hands = Rigs.group(

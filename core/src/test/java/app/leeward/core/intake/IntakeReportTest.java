@@ -45,7 +45,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class IntakeReportTest {
-    private static final Character FACE = Rigs.hung(Rigs.face());
+    private static final Character PLAIN = Rigs.hung(Rigs.face());
 
     private static Character done(Character c, Edit e) {
         Outcome outcome = Edits.apply(c, e);
@@ -96,7 +96,7 @@ class IntakeReportTest {
     @Test
     void theAxisIsFoundExactlyWhereTheArtWasPut() {
         for (double off : new double[] {0, 137.25, -88.8, 1234.567}) {
-            Character moved = drawn(FACE, p -> p.transform(Matrix.translate(off, 40)));
+            Character moved = drawn(PLAIN, p -> p.transform(Matrix.translate(off, 40)));
             Axis axis = AxisFinder.find(moved).orElseThrow();
             assertThat(axis.x()).isCloseTo(500 + off, within(0.01));
             assertThat(axis.residual()).isLessThan(0.02);
@@ -110,7 +110,7 @@ class IntakeReportTest {
         double worst = 0;
         for (int seed = 0; seed < 30; seed++) {
             Random random = new Random(seed);
-            Character noisy = drawn(FACE, p -> shaken(p.transform(Matrix.translate(61.3, 0)), random, 0.4));
+            Character noisy = drawn(PLAIN, p -> shaken(p.transform(Matrix.translate(61.3, 0)), random, 0.4));
             Axis axis = AxisFinder.find(noisy).orElseThrow();
             worst = Math.max(worst, Math.abs(axis.x() - 561.3));
             assertThat(axis.residual()).as("told, seed " + seed).isBetween(0.05, 0.6);
@@ -121,7 +121,7 @@ class IntakeReportTest {
     @Test
     void anArmHeldOutToOneSideDoesNotPullTheAxis() {
         Part arm = Rigs.part("arm", null, new Point(0, 0), Rigs.drawing("arm", Rigs.box(600, 640, 380, 70)));
-        Character c = FACE.withNewPart(arm, 0);
+        Character c = PLAIN.withNewPart(arm, 0);
         assertThat(AxisFinder.find(c).orElseThrow().x()).isCloseTo(500, within(0.01));
     }
 
@@ -141,7 +141,7 @@ class IntakeReportTest {
         // scaling commutes with posing: every corner of every part lands where the scaled picture has it
         double k = 13 * s.scale();
         Pose pose = Pose.of(Map.of("turn", 45.0, "blink", 0.6, "gaze-across", 0.5));
-        Frame small = new Evaluator(FACE).frame(pose);
+        Frame small = new Evaluator(PLAIN).frame(pose);
         Frame large = new Evaluator(stood).frame(pose);
         for (Frame.Placed p : small.placed()) {
             Point at = p.matrix().apply(new Point(480, 510));
@@ -176,7 +176,7 @@ class IntakeReportTest {
 
     @Test
     void nearDuplicatesAreOfferedAndMergingChangesEveryDrawing() {
-        Character c = FACE.withSheet(sheet ->
+        Character c = PLAIN.withSheet(sheet ->
                         sheet.withPalette(List.of(new Swatch("skin", "#884422"), new Swatch("slip", "#894423"))))
                 .withPart(
                         "nose",
@@ -300,7 +300,7 @@ class IntakeReportTest {
 
     @Test
     void mixedUpSidesAreToldAndSettledForTheWholeFile() {
-        Character mixed = FACE.withPart(
+        Character mixed = PLAIN.withPart(
                         "brow-left", p -> p.withRole(PartRole.BROW, Side.RIGHT).withName("right brow"))
                 .withPart(
                         "brow-right", p -> p.withRole(PartRole.BROW, Side.LEFT).withName("left brow"));
@@ -310,13 +310,13 @@ class IntakeReportTest {
         Character settled = done(mixed, new SetSides(check.right()));
         assertThat(settled.part("brow-left").orElseThrow().name()).isEqualTo("left brow");
         assertThat(SideCheck.of(settled).turned()).isZero();
-        assertThat(SideCheck.of(FACE).right()).isEmpty();
+        assertThat(SideCheck.of(PLAIN).right()).isEmpty();
     }
 
     @Test
     void aLayerBecomesOneMoreMouthAndServesItsSound() {
         Part stray = Rigs.part("oo", null, new Point(0, 0), Rigs.drawing("d", Rigs.ellipse(500, 560, 8, 8)));
-        Character c = FACE.withNewPart(stray, FACE.rig().order().size());
+        Character c = PLAIN.withNewPart(stray, PLAIN.rig().order().size());
         Character joined = done(c, new JoinSet("oo", "mouth"));
         assertThat(joined.part("oo")).isEmpty();
         assertThat(joined.part("mouth").orElseThrow().drawing("oo")).isPresent();
@@ -327,7 +327,7 @@ class IntakeReportTest {
 
     @Test
     void everyGapSaysWhatItCosts() {
-        Character noLid = done(FACE, new app.leeward.core.edit.Discard(List.of("lower-lid-left", "lower-lid-right")));
+        Character noLid = done(PLAIN, new app.leeward.core.edit.Discard(List.of("lower-lid-left", "lower-lid-right")));
         Slot lid = SlotBoard.of(noLid).stream()
                 .flatMap(g -> g.slots().stream())
                 .filter(s -> s.role() == PartRole.LOWER_LID)

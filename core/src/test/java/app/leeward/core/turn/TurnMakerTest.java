@@ -44,8 +44,8 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class TurnMakerTest {
-    private static final Character FACE = Rigs.hung(Rigs.face());
-    private static final Evaluator EVALUATOR = new Evaluator(FACE);
+    private static final Character PLAIN = Rigs.hung(Rigs.face());
+    private static final Evaluator EVALUATOR = new Evaluator(PLAIN);
 
     private static Frame at(double turn) {
         return EVALUATOR.frame(Pose.of(Map.of(TurnMaker.DIAL, turn)));
@@ -74,7 +74,7 @@ class TurnMakerTest {
     void leftAndRightExtremesMirror() {
         double axis = 500;
         for (String name : new String[] {"eye-white", "brow", "ear"}) {
-            String left = FACE.rig().parts().stream()
+            String left = PLAIN.rig().parts().stream()
                     .filter(p -> p.id().equals(name + "-left"))
                     .findFirst()
                     .orElseThrow()
@@ -92,7 +92,7 @@ class TurnMakerTest {
     void whatFollowsAnEyeGoesWithIt() {
         Matrix white = of(37, "eye-white-left");
         assertThat(of(37, "pupil-left")).isEqualTo(white);
-        assertThat(FACE.part(PartRole.PUPIL, Side.LEFT).orElseThrow().parent()).contains("eye-left");
+        assertThat(PLAIN.part(PartRole.PUPIL, Side.LEFT).orElseThrow().parent()).contains("eye-left");
     }
 
     @Test
@@ -113,7 +113,7 @@ class TurnMakerTest {
         return ((Outcome.Done) outcome).character();
     }
 
-    private static final BallSetting FITTED = TurnMaker.fitted(FACE).orElseThrow();
+    private static final BallSetting FITTED = TurnMaker.fitted(PLAIN).orElseThrow();
 
     private static BallSetting farEye(double share) {
         return new BallSetting(
@@ -131,16 +131,16 @@ class TurnMakerTest {
 
     @Test
     void madeAgainFromTheSameBallItIsTheSame() {
-        assertThat(done(FACE, new MakeTurn(java.util.Optional.empty()))
+        assertThat(done(PLAIN, new MakeTurn(java.util.Optional.empty()))
                         .controls()
                         .dials())
-                .isEqualTo(FACE.controls().dials());
-        assertThat(new MakeTurn(java.util.Optional.empty()).describe(FACE)).isEqualTo("Made the head turn anew");
+                .isEqualTo(PLAIN.controls().dials());
+        assertThat(new MakeTurn(java.util.Optional.empty()).describe(PLAIN)).isEqualTo("Made the head turn anew");
     }
 
     @Test
     void anotherBallTurnsMoreAndWhatWasShapedByHandIsKept() {
-        Character shaped = done(FACE, new Record("turn", 60, new Nudge("nose", 7, 0)));
+        Character shaped = done(PLAIN, new Record("turn", 60, new Nudge("nose", 7, 0)));
         shaped = done(shaped, new Forget("turn", 30, "mouth", Aspect.PLACE));
         shaped = done(shaped, new EaseStop("turn", 60, Ease.SMOOTH));
         assertThat(TurnMaker.keptByHand(shaped, farEye(0.7))).isEqualTo(2);
@@ -163,11 +163,11 @@ class TurnMakerTest {
 
     @Test
     void aStopOfOnesOwnAndARangeOfOnesOwnAreKept() {
-        Character own = done(FACE, new Record("turn", 45, new Nudge("nose", 3, 1)));
+        Character own = done(PLAIN, new Record("turn", 45, new Nudge("nose", 3, 1)));
         Character again = done(own, new MakeTurn(java.util.Optional.of(farEye(0.7))));
         assertThat(again.dial("turn").orElseThrow().stop(45))
                 .isEqualTo(own.dial("turn").orElseThrow().stop(45));
-        Character named = done(FACE, new ChangeDial("turn", "Head", -70, 70, 0, "°"));
+        Character named = done(PLAIN, new ChangeDial("turn", "Head", -70, 70, 0, "°"));
         Character wide = done(named, new MakeTurn(java.util.Optional.of(farEye(0.7))));
         assertThat(wide.dial("turn").orElseThrow().name()).isEqualTo("Head");
         assertThat(wide.dial("turn").orElseThrow().to()).isEqualTo(70);
@@ -187,15 +187,17 @@ class TurnMakerTest {
     /** ±θ are mirror images, of the outline of the face too. */
     @Test
     void theFaceItselfTurnsAndBothHalvesAreAlike() {
-        assertThat(Asymmetry.of(FACE, FACE.dial("turn").orElseThrow())).isEmpty();
-        Path right = outline(FACE, 60);
-        Path left = outline(FACE, -60);
+        assertThat(Asymmetry.of(PLAIN, PLAIN.dial("turn").orElseThrow())).isEmpty();
+        Path right = outline(PLAIN, 60);
+        Path left = outline(PLAIN, -60);
         assertThat(Regions.of(right)
                         .symDifference(Regions.of(left.transform(Matrix.mirror(500))))
                         .getArea())
                 .as("the left extreme in a mirror against the right one, square units")
                 .isLessThan(1);
-        assertThat(Regions.of(right).symDifference(Regions.of(outline(FACE, 0))).getArea())
+        assertThat(Regions.of(right)
+                        .symDifference(Regions.of(outline(PLAIN, 0)))
+                        .getArea())
                 .isGreaterThan(200);
         assertThat(at(0).of("face-skin").orElseThrow().outlines()).isEmpty();
     }
@@ -212,7 +214,7 @@ class TurnMakerTest {
 
     @Test
     void theNodComesBesideTheTurnAndBothAreAPad() {
-        Character c = done(FACE, new MakeHeadDial(HeadDial.NOD));
+        Character c = done(PLAIN, new MakeHeadDial(HeadDial.NOD));
         assertThat(c.controls().dials()).extracting(Dial::id).startsWith("turn", "nod");
         assertThat(c.controls().pads())
                 .anyMatch(p -> p.across().equals("turn") && p.down().equals("nod"));
@@ -253,7 +255,7 @@ class TurnMakerTest {
     /** Squash and stretch keeps the area at any place of the dial; the jaw opens the chin and leaves the forehead. */
     @Test
     void dialsAroundTheHead() {
-        Character c = done(FACE, new MakeHeadDial(HeadDial.SQUASH));
+        Character c = done(PLAIN, new MakeHeadDial(HeadDial.SQUASH));
         c = done(c, new MakeHeadDial(HeadDial.JAW));
         c = done(c, new MakeHeadDial(HeadDial.TILT));
         c = done(c, new MakeHeadDial(HeadDial.HAIR_DRAG));
@@ -291,7 +293,7 @@ class TurnMakerTest {
 
     @Test
     void aTurnIsPlayedThereAndBack() {
-        Dial turn = FACE.dial("turn").orElseThrow();
+        Dial turn = PLAIN.dial("turn").orElseThrow();
         java.util.List<Double> ones = TurnPlay.of(EVALUATOR, turn, Pose.REST, 24, 1, false).stream()
                 .map(p -> p.dials().get("turn"))
                 .toList();
@@ -308,7 +310,7 @@ class TurnMakerTest {
     /** What shapes no dial by hand counts as nobody's hand, though it changes every number. */
     @Test
     void scalingFlippingAndHangingLeaveNoTraceOfAHand() {
-        Character shaped = done(FACE, new Record("turn", 60, new Nudge("nose", 7, 0)));
+        Character shaped = done(PLAIN, new Record("turn", 60, new Nudge("nose", 7, 0)));
         for (Edit e : java.util.List.<Edit>of(
                 new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)),
                 new Flip(),
@@ -329,7 +331,7 @@ class TurnMakerTest {
     /** A correction of one eye at a turn to one side is, mirrored, one of the other eye at the turn to the other side. */
     @Test
     void correctionsAreMirroredWithTheirSide() {
-        Character c = done(FACE, new RecordCorner("turn", 60, "gaze-down", 1, new Nudge("brow-left", 3, -2)));
+        Character c = done(PLAIN, new RecordCorner("turn", 60, "gaze-down", 1, new Nudge("brow-left", 3, -2)));
         c = done(c, new MirrorSide("brow-left"));
         assertThat(c.controls().correctives()).hasSize(2);
         assertThat(c.controls().correctives()).anySatisfy(k -> {
