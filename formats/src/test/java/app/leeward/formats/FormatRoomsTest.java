@@ -28,7 +28,7 @@ class FormatRoomsTest {
     @Test
     void exportersHaveIdsOfTheirOwn() {
         assertThat(Exporter.all())
-                .extracting(Exporter::id)
+                .extracting(e -> e.format().id())
                 .doesNotHaveDuplicates()
                 .allMatch(id -> id.matches("[a-z]+(-[a-z]+)*"))
                 .contains("picture-svg", "exposure-csv", "mouth-chart-svg");

@@ -3,6 +3,7 @@ package app.leeward.render;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.svg.MouthChartPage;
 import java.io.IOException;
@@ -10,29 +11,12 @@ import java.io.OutputStream;
 
 /** The neutral row of mouths as a page to print. */
 public final class MouthChartPdf implements Exporter {
-    @Override
-    public String id() {
-        return "mouth-chart-pdf";
-    }
+    private static final Format FORMAT =
+            new Format("mouth-chart-pdf", "Mouth chart as PDF", "application/pdf", "pdf", Scope.CHARACTER);
 
     @Override
-    public String label() {
-        return "Mouth chart as PDF";
-    }
-
-    @Override
-    public String mediaType() {
-        return "application/pdf";
-    }
-
-    @Override
-    public String extension() {
-        return "pdf";
-    }
-
-    @Override
-    public Scope scope() {
-        return Scope.CHARACTER;
+    public Format format() {
+        return FORMAT;
     }
 
     @Override

@@ -3,6 +3,7 @@ package app.leeward.render;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
@@ -13,29 +14,11 @@ import java.util.List;
 public final class PngPicture implements Exporter {
     private static final Option WIDTH = new Option("width", "PNG width", "pixels", 1, 4000, 1280);
 
-    @Override
-    public String id() {
-        return "picture-png";
-    }
+    private static final Format FORMAT = new Format("picture-png", "PNG", "image/png", "png", Scope.POSE);
 
     @Override
-    public String label() {
-        return "PNG";
-    }
-
-    @Override
-    public String mediaType() {
-        return "image/png";
-    }
-
-    @Override
-    public String extension() {
-        return "png";
-    }
-
-    @Override
-    public Scope scope() {
-        return Scope.POSE;
+    public Format format() {
+        return FORMAT;
     }
 
     @Override

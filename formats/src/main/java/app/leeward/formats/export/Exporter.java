@@ -8,18 +8,7 @@ import java.util.ServiceLoader;
 
 /** Writes one format. Without state: one instance serves all. */
 public interface Exporter {
-    /** What it is asked for by: lower case, with hyphens, never changed. */
-    String id();
-
-    /** As on a button. */
-    String label();
-
-    String mediaType();
-
-    /** Of the file's name, without the dot. */
-    String extension();
-
-    Scope scope();
+    Format format();
 
     /** What can be chosen about it. */
     default List<Option> options() {
@@ -36,7 +25,8 @@ public interface Exporter {
     static List<Exporter> all() {
         return ServiceLoader.load(Exporter.class).stream()
                 .map(ServiceLoader.Provider::get)
-                .sorted(Comparator.comparing(Exporter::scope).thenComparing(Exporter::id, Comparator.reverseOrder()))
+                .sorted(Comparator.comparing((Exporter e) -> e.format().scope())
+                        .thenComparing(e -> e.format().id(), Comparator.reverseOrder()))
                 .toList();
     }
 }

@@ -4,6 +4,7 @@ import app.leeward.core.shot.Playhead;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -11,29 +12,12 @@ import java.nio.charset.StandardCharsets;
 
 /** A line as an exposure sheet: a row a frame. */
 public final class ExposureSheet implements Exporter {
-    @Override
-    public String id() {
-        return "exposure-csv";
-    }
+    private static final Format FORMAT =
+            new Format("exposure-csv", "Exposure sheet as CSV", "text/csv;charset=UTF-8", "csv", Scope.SHOT);
 
     @Override
-    public String label() {
-        return "Exposure sheet as CSV";
-    }
-
-    @Override
-    public String mediaType() {
-        return "text/csv;charset=UTF-8";
-    }
-
-    @Override
-    public String extension() {
-        return "csv";
-    }
-
-    @Override
-    public Scope scope() {
-        return Scope.SHOT;
+    public Format format() {
+        return FORMAT;
     }
 
     @Override

@@ -3,6 +3,7 @@ package app.leeward.formats.svg;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -10,29 +11,12 @@ import java.nio.charset.StandardCharsets;
 
 /** The neutral row of mouths as a page. */
 public final class MouthChartSvg implements Exporter {
-    @Override
-    public String id() {
-        return "mouth-chart-svg";
-    }
+    private static final Format FORMAT =
+            new Format("mouth-chart-svg", "Mouth chart as SVG", "image/svg+xml", "svg", Scope.CHARACTER);
 
     @Override
-    public String label() {
-        return "Mouth chart as SVG";
-    }
-
-    @Override
-    public String mediaType() {
-        return "image/svg+xml";
-    }
-
-    @Override
-    public String extension() {
-        return "svg";
-    }
-
-    @Override
-    public Scope scope() {
-        return Scope.CHARACTER;
+    public Format format() {
+        return FORMAT;
     }
 
     @Override

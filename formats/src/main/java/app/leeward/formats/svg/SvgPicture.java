@@ -3,6 +3,7 @@ package app.leeward.formats.svg;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -10,29 +11,11 @@ import java.nio.charset.StandardCharsets;
 
 /** A pose as SVG, masks kept. */
 public final class SvgPicture implements Exporter {
-    @Override
-    public String id() {
-        return "picture-svg";
-    }
+    private static final Format FORMAT = new Format("picture-svg", "SVG", "image/svg+xml", "svg", Scope.POSE);
 
     @Override
-    public String label() {
-        return "SVG";
-    }
-
-    @Override
-    public String mediaType() {
-        return "image/svg+xml";
-    }
-
-    @Override
-    public String extension() {
-        return "svg";
-    }
-
-    @Override
-    public Scope scope() {
-        return Scope.POSE;
+    public Format format() {
+        return FORMAT;
     }
 
     @Override

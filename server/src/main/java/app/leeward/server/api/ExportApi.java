@@ -8,6 +8,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
 import app.leeward.server.studio.Characters;
@@ -55,7 +56,8 @@ class ExportApi {
     public record ExporterView(
             String id, String label, String mediaType, String extension, Scope scope, List<Option> options) {
         static ExporterView of(Exporter e) {
-            return new ExporterView(e.id(), e.label(), e.mediaType(), e.extension(), e.scope(), e.options());
+            Format f = e.format();
+            return new ExporterView(f.id(), f.label(), f.mediaType(), f.extension(), f.scope(), e.options());
         }
     }
 
@@ -73,13 +75,14 @@ class ExportApi {
     @PostMapping("/characters/{id}/exports/{exporter}")
     ResponseEntity<byte[]> export(@PathVariable UUID id, @PathVariable String exporter, @RequestBody ExportBody body) {
         Exporter asked = exporters.stream()
-                .filter(e -> e.id().equals(exporter))
+                .filter(e -> e.format().id().equals(exporter))
                 .findFirst()
                 .orElseThrow(() -> Problem.notThere("format"));
+        Format format = asked.format();
         Choices choices = Choices.of(asked.options(), body.options() == null ? Map.of() : body.options());
         Snapshot<Character> c = characters.snapshot(id);
         Optional<Snapshot<Shot>> shot = Optional.ofNullable(body.line()).map(lines::snapshot);
-        if (asked.scope() == Scope.SHOT && shot.isEmpty()) {
+        if (format.scope() == Scope.SHOT && shot.isEmpty()) {
             throw Problem.refused("no-line", "This is made of a line; say which.");
         }
         Optional<Playhead> playhead = shot.map(s -> lines.playhead(s, c));
@@ -90,11 +93,11 @@ class ExportApi {
         ExportSource source =
                 new ExportSource(c.state(), evaluator.frame(pose), shot.map(Snapshot::state), playhead, images);
         byte[] file = heavy.done(() -> written(asked, source, choices));
-        String name = asked.scope() == Scope.SHOT
+        String name = format.scope() == Scope.SHOT
                 ? shot.get().state().name() + " exposure"
                 : c.state().name();
-        String numbered = asked.scope() == Scope.POSE && shot.isPresent() ? name + "-" + (at + 1) : name;
-        return PoseApi.download(file, MediaType.valueOf(asked.mediaType()), numbered + "." + asked.extension());
+        String numbered = format.scope() == Scope.POSE && shot.isPresent() ? name + "-" + (at + 1) : name;
+        return PoseApi.download(file, MediaType.valueOf(format.mediaType()), numbered + "." + format.extension());
     }
 
     private static byte[] written(Exporter exporter, ExportSource source, Choices choices) {
