@@ -1,5 +1,6 @@
 package app.leeward.server;
 
+import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayOutputStream;
@@ -96,6 +97,15 @@ public final class Client {
     }
 
     /** A form with one file and text fields. */
+    /** Reads Maren anew; the address of the character. */
+    String maren() {
+        return "/api/v1/characters/"
+                + upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
+                        .json()
+                        .get("id")
+                        .asText();
+    }
+
     Answer upload(String path, String field, String fileName, byte[] file, Map<String, String> texts) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         Map<String, byte[]> parts = new LinkedHashMap<>();

@@ -2,7 +2,6 @@ package app.leeward.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -21,11 +20,7 @@ class ExportApiTest {
     @BeforeEach
     void maren() {
         client = new Client(port);
-        at = "/api/v1/characters/"
-                + client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
-                        .json()
-                        .get("id")
-                        .asText();
+        at = client.maren();
     }
 
     /** Every format that is offered can be had, looks like what it says it is, and refuses what it cannot do. */

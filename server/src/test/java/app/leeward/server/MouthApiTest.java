@@ -2,9 +2,7 @@ package app.leeward.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
-import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -21,11 +19,7 @@ class MouthApiTest {
     @BeforeEach
     void maren() {
         client = new Client(port);
-        at = "/api/v1/characters/"
-                + client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
-                        .json()
-                        .get("id")
-                        .asText();
+        at = client.maren();
     }
 
     private JsonNode wall() {

@@ -23,11 +23,7 @@ class TurnApiTest {
     @BeforeEach
     void maren() {
         client = new Client(port);
-        at = "/api/v1/characters/"
-                + client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
-                        .json()
-                        .get("id")
-                        .asText();
+        at = client.maren();
     }
 
     private Client.Answer edit(String edit) {
