@@ -96,7 +96,6 @@ public final class Client {
         return send(writing(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofByteArray(body)));
     }
 
-    /** A form with one file and text fields. */
     /** Reads Maren anew; the address of the character. */
     String maren() {
         return "/api/v1/characters/"
@@ -106,6 +105,7 @@ public final class Client {
                         .asText();
     }
 
+    /** A form with one file and text fields. */
     Answer upload(String path, String field, String fileName, byte[] file, Map<String, String> texts) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         Map<String, byte[]> parts = new LinkedHashMap<>();
