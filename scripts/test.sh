@@ -27,8 +27,11 @@ took() {
 touch "$HOME_DIR/began"
 began=$SECONDS
 say "Stage 1: the front end's types, rules, format and tests; Java format, unit and server tests …"
-(cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1 && npm run --silent lint && npm run --silent test) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end's checks failed."; }
+(cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end could not be built."; }
+(cd web && npm run --silent lint && npm run --silent test) >"$HOME_DIR/web.log" 2>&1 &
+front=$!
 mvn -B -ntp -T 2 install -pl '!e2e' "$@"
+wait "$front" || { tail -40 "$HOME_DIR/web.log" >&2; die "The front end's checks failed."; }
 took 'Stage 1' "$began" core speech formats render server
 for module in core formats; do
   awk -F, -v module="$module" 'NR > 1 { missed += $8; covered += $9; bm += $6; bc += $7 }

@@ -4,9 +4,9 @@ export class Refusal extends Error {
     readonly status: number,
     readonly code: string,
     readonly place: string,
-    says: string,
+    message: string,
     readonly since: string[] = [],
   ) {
-    super(says);
+    super(message);
   }
 }

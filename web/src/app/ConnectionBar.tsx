@@ -13,10 +13,10 @@ const AGAIN = 3;
  */
 export function ConnectionBar() {
   const away = useConnection((s) => s.away);
-  return away === null ? null : <Away says={away} />;
+  return away === null ? null : <Away message={away} />;
 }
 
-function Away({ says }: { says: string }) {
+function Away({ message }: { message: string }) {
   const { waiting, drop } = useConnection();
   const queries = useQueryClient();
   const [left, setLeft] = useState(AGAIN);
@@ -48,7 +48,7 @@ function Away({ says }: { says: string }) {
     >
       <Unplug size={18} className="shrink-0" aria-hidden />
       <div className="min-w-0 flex-1 basis-[300px]">
-        <b>{says}</b>
+        <b>{message}</b>
         {waiting > 0 && (
           <div className="text-[13px]">
             {waiting === 1 ? 'Your last change waits' : `${waiting} changes wait`} and will be sent when it is

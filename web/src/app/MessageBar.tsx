@@ -13,7 +13,7 @@ export function MessageBar() {
       }`}
     >
       <div>
-        {message.says}
+        {message.message}
         {message.more?.map((m) => (
           <div key={m} className="text-[13px]">
             · {m}

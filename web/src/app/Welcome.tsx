@@ -23,7 +23,7 @@ export function Welcome() {
         </div>
         {problem && (
           <p role="alert" className="mt-4 rounded-md bg-wrong-soft p-3 text-wrong">
-            {problem.says}
+            {problem.message}
           </p>
         )}
       </div>

@@ -21,7 +21,7 @@ export interface FileProblem {
   file: string;
   code: string;
   place: string;
-  says: string;
+  message: string;
 }
 
 interface Drop {
@@ -46,8 +46,8 @@ export function useDrop(): Drop {
 
 function asProblem(file: string, e: unknown): FileProblem {
   return e instanceof Refusal
-    ? { file, code: e.code, place: e.place, says: e.message }
-    : { file, code: 'unknown', place: '', says: e instanceof Error ? e.message : String(e) };
+    ? { file, code: e.code, place: e.place, message: e.message }
+    : { file, code: 'unknown', place: '', message: e instanceof Error ? e.message : String(e) };
 }
 
 /** Takes files dropped anywhere on the page, or chosen from a button: art becomes a character, sound a line. */
@@ -111,7 +111,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
           file: large.name,
           code: 'file-large',
           place: '',
-          says: `The file is larger than ${LARGEST_FILE / 2 ** 20} MB.`,
+          message: `The file is larger than ${LARGEST_FILE / 2 ** 20} MB.`,
         });
         useDesk.getState().go('intake');
         return;

@@ -139,7 +139,7 @@ export function HandOverBench() {
                 <time className="shrink-0 text-faint" dateTime={s.madeAt}>
                   {new Date(s.madeAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
                 </time>
-                <span>{s.says}</span>
+                <span>{s.message}</span>
                 <span className="ml-auto shrink-0 text-faint">{s.on}</span>
               </li>
             ))}

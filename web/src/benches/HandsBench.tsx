@@ -44,7 +44,7 @@ export function HandsBench() {
     return (
       <>
         {head}
-        <p className="mt-2 text-wrong">{asMessage(hands.error).says}</p>
+        <p className="mt-2 text-wrong">{asMessage(hands.error).message}</p>
       </>
     );
   if (!hands.data) return head;
@@ -80,7 +80,7 @@ export function HandsBench() {
     });
   };
   const frontFirst = [...character.rig.order].reverse().filter((id) => id !== part.id);
-  const off = hand.drawings.filter((d) => d.says !== '');
+  const off = hand.drawings.filter((d) => d.message !== '');
   const mendable = hand.drawings.filter(
     (d) => d.off > 0.01 || Math.abs(d.ratio - 1) > 1e-6 || d.turned !== 0,
   );
@@ -196,7 +196,7 @@ export function HandsBench() {
               className={`overflow-hidden rounded-lg border bg-card [contain-intrinsic-size:auto_220px] [content-visibility:auto] ${
                 putting === d.drawing
                   ? 'border-doing ring-2 ring-doing'
-                  : d.says
+                  : d.message
                     ? 'border-wrong/60'
                     : 'border-line'
               }`}
@@ -240,8 +240,8 @@ export function HandsBench() {
                     gap {d.gap.width.toFixed(1)} · {d.bend.toFixed(0)}°
                   </span>
                 </span>
-                <span className={`block min-h-8 text-[11.5px] ${d.says ? 'text-wrong' : 'text-faint'}`}>
-                  {d.says || (isDefault ? 'the default: all others go by it' : 'on the wrist')}
+                <span className={`block min-h-8 text-[11.5px] ${d.message ? 'text-wrong' : 'text-faint'}`}>
+                  {d.message || (isDefault ? 'the default: all others go by it' : 'on the wrist')}
                 </span>
                 <LiesOver part={part} drawing={d} over={stackOf(d.drawing)} frontFirst={frontFirst} />
                 <span className="flex gap-1">
@@ -262,7 +262,7 @@ export function HandsBench() {
                   >
                     Closer
                   </button>
-                  {!isDefault && (d.says !== '' || d.off > 0.01) && (
+                  {!isDefault && (d.message !== '' || d.off > 0.01) && (
                     <button
                       className="btn px-1.5 py-0 text-[11.5px]"
                       title="Turns, scales and moves the drawing until its wrist is the others'"

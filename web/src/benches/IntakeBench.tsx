@@ -40,7 +40,7 @@ export function IntakeBench() {
         >
           <TriangleAlert className="mt-0.5 shrink-0" size={18} aria-hidden />
           <div>
-            <b>{problem.file} was not read.</b> {problem.says}
+            <b>{problem.file} was not read.</b> {problem.message}
             <div className="mt-0.5 text-[12.5px]">
               {problem.place && `Where: ${problem.place}. `}What was here before is unchanged.
             </div>
@@ -65,7 +65,7 @@ export function IntakeBench() {
           </summary>
           <ul className="mt-1 list-disc pl-5 text-[13px] text-faint">
             {character.origin.notes.map((n, i) => (
-              <li key={i}>{n.says}</li>
+              <li key={i}>{n.message}</li>
             ))}
           </ul>
         </details>

@@ -346,6 +346,7 @@ function MouthChart() {
                 onClick={async () => {
                   await edit({
                     kind: 'serve-sound',
+                    mood: '',
                     viseme: giving as 'REST',
                     drawing: d.id,
                   });

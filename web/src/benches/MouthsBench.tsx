@@ -86,11 +86,13 @@ export function MouthsBench() {
   const keep = async (r: MouthRulers) => {
     preview.settle();
     const [set, own] = asked(r);
-    if (!(await edit({ kind: 'make-mouths', rulers: set, own, fill: false, again: [] }))) preview.forget();
+    if (!(await edit({ kind: 'make-mouths', start: '', rulers: set, own, fill: false, again: [] })))
+      preview.forget();
   };
   const make = (fill: boolean, again: boolean) =>
     edit({
       kind: 'make-mouths',
+      start: '',
       rulers: w.rulers,
       own: w.own,
       fill,

@@ -26,7 +26,7 @@ export function Blinks() {
   const lay = (rate: number, from: number) => {
     setPerMinute(rate);
     setSeed(from);
-    void editLine({ kind: 'lay-blinks', perMinute: rate, seed: from });
+    void editLine({ kind: 'lay-blinks', shifts: [], perMinute: rate, seed: from });
   };
   if (!line) return null;
   const here = () => useDesk.getState().frame;

@@ -3,7 +3,7 @@ import type { ReadingView } from '../api/client';
 /** How far a recording is read, or who is before it. */
 export function ReadingProgress({ reading }: { reading: ReadingView | null }) {
   const share = reading?.state === 'READING' ? reading.share : 0;
-  const says =
+  const message =
     reading === null
       ? 'Sending …'
       : reading.state === 'WAITING'
@@ -23,7 +23,7 @@ export function ReadingProgress({ reading }: { reading: ReadingView | null }) {
       >
         <span className="block h-full rounded-full bg-doing" style={{ width: `${share * 100}%` }} />
       </span>
-      <span className="truncate text-[13px]">{says}</span>
+      <span className="truncate text-[13px]">{message}</span>
     </span>
   );
 }

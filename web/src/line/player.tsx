@@ -60,7 +60,7 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
       () => (loop = requestAnimationFrame(tick)),
       (e: unknown) => {
         if (!stopped) {
-          tell({ says: `The sound could not be played: ${String(e)}`, bad: true });
+          tell({ message: `The sound could not be played: ${String(e)}`, bad: true });
           useDesk.getState().play(false);
         }
       },

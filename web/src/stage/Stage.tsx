@@ -203,16 +203,16 @@ export function Stage() {
 /** Says where on the stage what is posed goes, before it goes there. */
 function RecordingChip() {
   const { dials } = useStudio().view.character.controls;
-  const says = useDesk((s) => {
+  const message = useDesk((s) => {
     const now = recordingAt(s, dials);
     if (!now) return '';
     return now.at === now.dial.rest
       ? `Recording – ${now.dial.name} rests`
       : `Recording into ${now.dial.name} at ${shown(now.dial, now.at)}`;
   });
-  return says === '' ? null : (
+  return message === '' ? null : (
     <span className="self-center rounded-full bg-doing px-2.5 py-0.5 text-[12px] font-bold text-on-doing">
-      {says}
+      {message}
     </span>
   );
 }

@@ -43,7 +43,7 @@ export function WhyCard() {
               </h3>
               <ul className="mt-0.5 space-y-0.5">
                 {r.heard.map((v) => (
-                  <li key={v.says} className="flex gap-1.5">
+                  <li key={v.message} className="flex gap-1.5">
                     <span aria-hidden className="text-doing">
                       ●
                     </span>
@@ -56,17 +56,17 @@ export function WhyCard() {
                           desk.openDial(v.by);
                         }}
                       >
-                        {v.says}
+                        {v.message}
                       </button>
                     ) : (
-                      v.says
+                      v.message
                     )}
                   </li>
                 ))}
                 {r.overruled.map((v) => (
-                  <li key={v.says} className="flex gap-1.5 text-faint line-through decoration-faint/60">
+                  <li key={v.message} className="flex gap-1.5 text-faint line-through decoration-faint/60">
                     <span aria-hidden>○</span>
-                    {v.says}
+                    {v.message}
                   </li>
                 ))}
               </ul>

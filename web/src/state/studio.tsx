@@ -16,7 +16,7 @@ import { InTurn } from './inTurn';
 
 /** Something to tell the rigger, at the foot of the page, until it is read. */
 export interface Message {
-  says: string;
+  message: string;
   more?: string[];
   bad: boolean;
 }
@@ -45,8 +45,8 @@ export function useStudio(): Studio {
 }
 
 export function asMessage(e: unknown): Message {
-  if (e instanceof Refusal) return { says: e.message, more: e.since, bad: true };
-  return { says: e instanceof Error ? e.message : String(e), bad: true };
+  if (e instanceof Refusal) return { message: e.message, more: e.since, bad: true };
+  return { message: e instanceof Error ? e.message : String(e), bad: true };
 }
 
 /** Changes whenever some drawing's artwork does. */
@@ -208,7 +208,7 @@ export function StudioProvider({
   }, [view, pair, lineView, director, message, id, queries, settle, inTurn]);
 
   if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
-    return <>{asMessage(character.error).says}</>;
+    return <>{asMessage(character.error).message}</>;
   return studio ? <Context.Provider value={studio}>{children}</Context.Provider> : <>{waiting}</>;
 }
 

@@ -15,7 +15,7 @@ export function Cues() {
     try {
       director.playOnce(await api.cueFrames(view.id, c.id, director.pose()));
     } catch (e) {
-      tell({ says: e instanceof Error ? e.message : 'The cue cannot be played.', bad: true });
+      tell({ message: e instanceof Error ? e.message : 'The cue cannot be played.', bad: true });
     }
   };
   const length = (c: Cue) =>

@@ -16,7 +16,7 @@ export function NewVersion({ file, view }: { file: File; view: VersionView }) {
   );
   const different = view.changes.filter((c) => c.kind !== 'SAME');
   const same = view.changes.filter((c) => c.kind === 'SAME');
-  const renamed = same.filter((c) => c.says);
+  const renamed = same.filter((c) => c.message);
   const toggle = (key: string) =>
     setChosen((old) => {
       const now = new Set(old);
@@ -26,7 +26,7 @@ export function NewVersion({ file, view }: { file: File; view: VersionView }) {
   const take = async () => {
     if (await takeVersion(file, [...chosen])) {
       leaveVersion();
-      tell({ says: `Took ${chosen.size} of ${different.length} changes from ${view.file}.`, bad: false });
+      tell({ message: `Took ${chosen.size} of ${different.length} changes from ${view.file}.`, bad: false });
     }
   };
   return (
@@ -45,7 +45,7 @@ export function NewVersion({ file, view }: { file: File; view: VersionView }) {
               .filter(([n]) => n > 0)
               .map(([n, word]) => `${n} ${word}`)
               .join(', ') + `; ${same.length} the same.`}{' '}
-        {view.says.join(' ')} What is rigged on drawings that stay is kept.
+        {view.message.join(' ')} What is rigged on drawings that stay is kept.
       </p>
       <ul className="mt-2 space-y-1.5">
         {different.map((c) => (
@@ -54,7 +54,7 @@ export function NewVersion({ file, view }: { file: File; view: VersionView }) {
       </ul>
       {renamed.length > 0 && (
         <p className="mt-1.5 text-[12.5px] text-faint">
-          Only named otherwise: {renamed.map((c) => `${c.name} (${c.says})`).join(', ')}.
+          Only named otherwise: {renamed.map((c) => `${c.name} (${c.message})`).join(', ')}.
         </p>
       )}
       <div className="mt-2.5 flex gap-2">
@@ -98,7 +98,7 @@ function Change({ change, taken, toggle }: { change: ChangeView; taken: boolean;
         <Side shapes={change.after} around={change.before} none="missing" />
         <span className="min-w-0 flex-1 text-[13px] leading-4">
           <b className="block truncate">{change.name}</b>
-          <span className="text-faint">{change.says}</span>
+          <span className="text-faint">{change.message}</span>
           {change.warning && (
             <span className="flex items-center gap-1 text-[12px] text-wrong">
               <TriangleAlert size={12} className="shrink-0" aria-hidden /> {change.warning}

@@ -33,7 +33,7 @@ export function Settling({ report }: { report: IntakeReport }) {
       {standing?.needed && (
         <Item
           icon={<Crosshair size={17} aria-hidden />}
-          says={
+          message={
             <>
               {standing.scale !== 1
                 ? `Too ${standing.scale < 1 ? 'large' : 'small'} for the canvas: ${tenth(standing.scale * 100)} % fits. `
@@ -56,7 +56,7 @@ export function Settling({ report }: { report: IntakeReport }) {
       {turned.length > 0 && (
         <Item
           icon={<Signpost size={17} aria-hidden />}
-          says={
+          message={
             <>
               Whose left is meant? {count(turned.length, 'part')} {turned.length === 1 ? 'lies' : 'lie'}{' '}
               elsewhere than the name says:{' '}
@@ -74,7 +74,7 @@ export function Settling({ report }: { report: IntakeReport }) {
       {guesses.length > 0 && (
         <Item
           icon={<Shapes size={17} aria-hidden />}
-          says={
+          message={
             <>
               {count(guesses.length, 'layer')} whose names say nothing look familiar:
               <ul className="mt-1 space-y-0.5">
@@ -120,7 +120,7 @@ export function Settling({ report }: { report: IntakeReport }) {
       {nearColours.length > 0 && (
         <Item
           icon={<Paints size={17} aria-hidden />}
-          says={
+          message={
             <>
               {count(nearColours.length, 'pair')} of colours can hardly be told apart:
               <span className="ml-1.5 inline-flex flex-wrap gap-1.5 align-middle">
@@ -152,13 +152,13 @@ export function Settling({ report }: { report: IntakeReport }) {
       {strays.length > 0 && (
         <Item
           icon={<Eraser size={17} aria-hidden />}
-          says={
+          message={
             <>
               {count(strays.length, 'stray shape')} nobody can see:{' '}
               <span className="text-faint">
                 {strays
                   .slice(0, 3)
-                  .map((s) => `${s.name || 'one'} in ${name(s.part)} – ${s.says}`)
+                  .map((s) => `${s.name || 'one'} in ${name(s.part)} – ${s.message}`)
                   .join('; ')}
                 {strays.length > 3 && ' …'}
               </span>
@@ -183,19 +183,19 @@ function Found({ axis }: { axis: NonNullable<IntakeReport['axis']> }) {
 
 function Item({
   icon,
-  says,
+  message,
   act,
   onClick,
 }: {
   icon: ReactNode;
-  says: ReactNode;
+  message: ReactNode;
   act: string;
   onClick: () => Promise<boolean>;
 }) {
   return (
     <div className="flex items-start gap-2.5 rounded-lg border border-line bg-paper px-3 py-2 text-[13px]">
       <span className="mt-0.5 shrink-0 text-doing">{icon}</span>
-      <div className="min-w-0 flex-1">{says}</div>
+      <div className="min-w-0 flex-1">{message}</div>
       <button className="btn-do shrink-0" onClick={() => void onClick()}>
         {act}
       </button>

@@ -140,6 +140,7 @@ export function MouthCard({
               onClick={() =>
                 void edit({
                   kind: 'make-mouths',
+                  start: '',
                   rulers: wall.made ? wall.rulers : AS_ASKED,
                   own: wall.own,
                   fill: false,

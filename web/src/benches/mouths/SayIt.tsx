@@ -55,7 +55,7 @@ export function SayIt({ mood, jump }: { mood: string; jump: (drawing: string) =>
       const answer = await sayOnStage(studio, text, pace, mood, aloud);
       setSaid({ of: view.revision, view: answer });
       setAt(null);
-      if (answer.skipped.length > 0) tell({ says: answer.skipped.join(' '), bad: true });
+      if (answer.skipped.length > 0) tell({ message: answer.skipped.join(' '), bad: true });
     } catch (e) {
       tell(asMessage(e));
     }

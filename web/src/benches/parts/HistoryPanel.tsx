@@ -44,7 +44,7 @@ export function HistoryPanel() {
             >
               <span className="w-6 shrink-0 text-right text-faint">{s.number}</span>
               <span className="min-w-0 flex-1">
-                {s.says}
+                {s.message}
                 {s.milestone && (
                   <b className="ml-1.5 inline-flex items-center gap-0.5 text-doing">
                     <Bookmark size={12} aria-hidden /> {s.milestone}

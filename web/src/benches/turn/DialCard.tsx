@@ -106,7 +106,7 @@ export function DialCard({ dial }: { dial: Dial }) {
       </div>
       <Along dial={dial} />
       <RecordBar dial={dial} />
-      {about.error && <p className="mt-2 text-wrong">{asMessage(about.error).says}</p>}
+      {about.error && <p className="mt-2 text-wrong">{asMessage(about.error).message}</p>}
       {about.data?.findings.map((f) => (
         <p
           key={f}

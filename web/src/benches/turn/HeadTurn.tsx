@@ -34,7 +34,7 @@ export function HeadTurn() {
     queryFn: () => api.turn(view.id, pose, pictures),
     placeholderData: keepPreviousData,
   });
-  if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).says}</p>;
+  if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).message}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
   const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges, offModel, nosePieces } =
     turn.data;
@@ -74,7 +74,7 @@ export function HeadTurn() {
   // of each side the worst: the others are the same patch on its way
   const bald = [-1, 1].flatMap((side) =>
     measured
-      .filter((m) => m.says !== '' && Math.sign(m.at - dial.rest) === side)
+      .filter((m) => m.message !== '' && Math.sign(m.at - dial.rest) === side)
       .sort((a, b) => b.bald - a.bald)
       .slice(0, 1),
   );
@@ -128,7 +128,7 @@ export function HeadTurn() {
               className="mt-1 flex items-start gap-2 rounded-lg border border-wrong/40 bg-wrong-soft px-2.5 py-1.5 text-[13px]"
             >
               <TriangleAlert size={15} className="mt-0.5 shrink-0 text-wrong" aria-hidden />
-              <span className="flex-1">{m.says}</span>
+              <span className="flex-1">{m.message}</span>
               <button className="btn" onClick={() => useDesk.getState().turn(dial.id, m.at)}>
                 Show
               </button>

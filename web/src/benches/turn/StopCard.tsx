@@ -111,11 +111,11 @@ export function StopCard({ dial, stop, changes }: { dial: Dial; stop: Stop; chan
                 onClick={() => useDesk.getState().select(c.part)}
                 title="Choose this part"
               >
-                <b>{name(c.part)}</b> {c.says}
+                <b>{name(c.part)}</b> {c.message}
               </button>
               <button
                 className="text-faint hover:text-wrong"
-                aria-label={`${name(c.part)} without: ${c.says}`}
+                aria-label={`${name(c.part)} without: ${c.message}`}
                 onClick={() => void edit({ kind: 'forget', ...stopOf, part: c.part, aspect: c.aspect })}
               >
                 <X size={12} aria-hidden />

@@ -74,9 +74,9 @@ export function Strip({
               />
             )}
             <span className="block text-center text-[11px] leading-4 text-ink">{shown(dial, at)}</span>
-            {about && about.says !== '' && (
+            {about && about.message !== '' && (
               <span className="absolute top-0.5 left-0.5 rounded-full bg-wrong-soft p-0.5 text-wrong">
-                <TriangleAlert size={11} aria-label={about.says} />
+                <TriangleAlert size={11} aria-label={about.message} />
               </span>
             )}
             {about && about.hidden.length > 0 && (

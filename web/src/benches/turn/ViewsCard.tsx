@@ -35,7 +35,7 @@ export function ViewsCard({
   const share = (v: number) => ((v - dial.from) / (dial.to - dial.from)) * 100;
   const edgeAt = (i: number) => (held?.after === i ? held.to : views.bands[i]!.to);
   const nameOf = (root: string) => views.views.find((v) => v.root === root)?.name ?? root;
-  const jumping = edges.filter((e) => e.says !== '');
+  const jumping = edges.filter((e) => e.message !== '');
   const tidy = (v: number) => Math.round(v * 10) / 10;
   const at = (e: React.PointerEvent) => {
     const r = track.current!.getBoundingClientRect();
@@ -143,11 +143,11 @@ export function ViewsCard({
         </thead>
         <tbody>
           {edges.map((e) => (
-            <tr key={e.after} className={`border-t border-line ${e.says ? 'text-wrong' : ''}`}>
+            <tr key={e.after} className={`border-t border-line ${e.message ? 'text-wrong' : ''}`}>
               <td className="py-1">
                 <button
                   className="underline decoration-dotted"
-                  title={e.says || 'Nothing jumps here'}
+                  title={e.message || 'Nothing jumps here'}
                   onClick={() => useDesk.getState().turn(dial.id, e.at)}
                 >
                   {shown(dial, e.at)}

@@ -159,6 +159,6 @@ public final class Rigs {
         if (result instanceof IntakeResult.Hung h) {
             return h.character();
         }
-        throw new AssertionError(((IntakeResult.Unusable) result).says());
+        throw new AssertionError(((IntakeResult.Unusable) result).message());
     }
 }

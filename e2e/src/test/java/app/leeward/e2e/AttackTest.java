@@ -22,7 +22,7 @@ class AttackTest {
     void noCallMakesAFaultAndWhatIsRefusedChangesNothing() throws Exception {
         LeewardServer server = LeewardServer.shared();
         try (Connection database = server.connect()) {
-            assertThat(Fuzz.run(server.url(), database, 17, 700)).contains("no fault");
+            assertThat(Fuzz.run(server.url(), database, 17, 350)).contains("no fault");
         }
     }
 
@@ -31,10 +31,10 @@ class AttackTest {
     void rudeClientsHarmNoOther() throws Exception {
         LeewardServer server = LeewardServer.shared();
         try (Connection database = server.connect()) {
-            RudeClients.Seen seen = RudeClients.run(server.url(), database, Duration.ofSeconds(12));
-            assertThat(seen.failed()).as(seen.says()).isZero();
-            assertThat(seen.calls()).as(seen.says()).isGreaterThan(60);
-            assertThat(seen.shortLineSeconds()).as(seen.says()).isLessThan(60);
+            RudeClients.Seen seen = RudeClients.run(server.url(), database, Duration.ofSeconds(8));
+            assertThat(seen.failed()).as(seen.message()).isZero();
+            assertThat(seen.calls()).as(seen.message()).isGreaterThan(40);
+            assertThat(seen.shortLineSeconds()).as(seen.message()).isLessThan(60);
         }
     }
 }

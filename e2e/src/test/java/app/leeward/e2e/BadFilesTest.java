@@ -69,12 +69,12 @@ class BadFilesTest extends Story {
         assertThat(page.getByTestId("lane").getByText("morning").first()).isVisible();
     }
 
-    private void refused(String name, byte[] file, String words, String says) {
+    private void refused(String name, byte[] file, String words, String message) {
         page.getByTestId("sound-file").setInputFiles(new FilePayload(name, "audio/wav", file));
         page.getByLabel("Words of the line").fill(words);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put the mouths to it"))
                 .click();
-        assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT)).containsText(says);
+        assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT)).containsText(message);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Cancel"))
                 .click();
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);

@@ -283,8 +283,8 @@ class HandsStoryTest extends Story {
         undoAll();
     }
 
-    private static double gap(Locator says) {
-        return Double.parseDouble(says.innerText().replaceAll("gap ([\\d.]+).*", "$1"));
+    private static double gap(Locator message) {
+        return Double.parseDouble(message.innerText().replaceAll("gap ([\\d.]+).*", "$1"));
     }
 
     @Test

@@ -29,6 +29,6 @@ public final class PngPicture implements Exporter {
     @Override
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
         int width = (int) Math.round(choices.number(WIDTH.id()));
-        out.write(new FramePainter(source.character(), width, source.images()).png(source.frame()));
+        out.write(FramePainter.of(source.character(), width, source.images()).png(source.frame()));
     }
 }

@@ -80,12 +80,12 @@ class CharacterApiTest {
         JsonNode again = client.post(at("/redo"), "{\"base\":6}").json();
         assertThat(again.at("/character/name").asText()).isEqualTo("Ada");
         assertThat(again.get("canRedo").asBoolean()).isFalse();
-        List<String> says = new ArrayList<>();
+        List<String> message = new ArrayList<>();
         client.get(at("/history"))
                 .json()
                 .get("steps")
-                .forEach(s -> says.add(s.get("says").asText()));
-        assertThat(says)
+                .forEach(s -> message.add(s.get("message").asText()));
+        assertThat(message)
                 .containsExactly(
                         "Did again: Renamed the character from Maren Quill to Ada",
                         "Did again: Moved nose 4 to the right",
@@ -168,7 +168,7 @@ class CharacterApiTest {
         }
         JsonNode why = client.post(at("/why"), "{\"pose\":{\"dials\":{\"turn\":60}},\"part\":\"nose\"}")
                 .json();
-        assertThat(why.at("/reasons/0/heard/0/says").asText())
+        assertThat(why.at("/reasons/0/heard/0/message").asText())
                 .isEqualTo("Turn at 60° asks for profile to screen right");
         assertThat(why.at("/reasons/0/overruled/0/kind").asText()).isEqualTo("REST");
     }
@@ -272,7 +272,7 @@ class CharacterApiTest {
         assertThat(back.get("revision").asInt()).isEqualTo(4);
         assertThat(x("nose")).isEqualTo(4);
         JsonNode steps = client.get(at("/history")).json().get("steps");
-        assertThat(steps.get(0).get("says").asText()).startsWith("Returned to “agreed”");
+        assertThat(steps.get(0).get("message").asText()).startsWith("Returned to “agreed”");
         assertThat(steps.get(2).get("milestone").asText()).isEqualTo("agreed");
         client.post(at("/undo"), "{\"base\":4}");
         assertThat(x("nose")).isEqualTo(10);
@@ -303,7 +303,7 @@ class CharacterApiTest {
             if (!c.get("kind").asText().equals("SAME")) {
                 told.put(
                         c.get("name").asText(),
-                        c.get("kind").asText() + " " + c.get("says").asText());
+                        c.get("kind").asText() + " " + c.get("message").asText());
                 keys.add(c.get("key").asText());
             }
         });

@@ -52,7 +52,7 @@ class TurnApiTest {
         assertThat(t.at("/strip/0/at/0").asDouble()).isEqualTo(-60);
         assertThat(t.at("/strip/0/at/6").asDouble()).isEqualTo(60);
         assertThat(t.get("measured")).hasSize(9).allSatisfy(m -> assertThat(
-                        m.get("says").asText())
+                        m.get("message").asText())
                 .as("Maren has hair all round")
                 .isEmpty());
         assertThat(t.get("uneven")).as("both halves are alike").isEmpty();
@@ -68,7 +68,7 @@ class TurnApiTest {
         assertThat(hands.get(0).get("arm").asText()).isEqualTo("forearm-left");
         assertThat(hands.get(0).get("drawings"))
                 .hasSize(8)
-                .allSatisfy(d -> assertThat(d.get("says").asText()).isEmpty());
+                .allSatisfy(d -> assertThat(d.get("message").asText()).isEmpty());
         assertThat(edit("{\"kind\":\"register-hand\",\"part\":\"hand-left\",\"drawing\":\"\",\"keepSize\":false}")
                         .status())
                 .isEqualTo(200);
@@ -111,7 +111,7 @@ class TurnApiTest {
         assertThat(edit("{\"kind\":\"register-views\",\"view\":\"side-view\"}").status())
                 .isEqualTo(200);
         assertThat(turn(7).get("edges"))
-                .allSatisfy(e -> assertThat(e.get("says").asText()).isEmpty());
+                .allSatisfy(e -> assertThat(e.get("message").asText()).isEmpty());
         Client.Answer far = edit("{\"kind\":\"move-view-edge\",\"after\":2,\"at\":400}");
         assertThat(far.status()).isEqualTo(422);
         assertThat(far.json().get("detail").asText()).contains("no room");
@@ -130,7 +130,7 @@ class TurnApiTest {
         Client.Answer again = edit("{\"kind\":\"make-turn\",\"ball\":{\"centre\":[500,390],\"rx\":150,\"ry\":170,"
                 + "\"depth\":0.9,\"noseLift\":0.4,\"earLift\":0,\"farEye\":0.7}}");
         assertThat(again.status()).isEqualTo(200);
-        assertThat(client.get(at + "/history").json().at("/steps/0/says").asText())
+        assertThat(client.get(at + "/history").json().at("/steps/0/message").asText())
                 .isEqualTo("Made the head turn anew, keeping 1 thing shaped by hand");
         assertThat(dial("turn").get("changes"))
                 .filteredOn(c -> c.get("part").asText().equals("nose")

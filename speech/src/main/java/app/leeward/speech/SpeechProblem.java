@@ -5,8 +5,8 @@ public final class SpeechProblem extends RuntimeException {
     private final String code;
 
     /** @param code stable, for programs, for example {@code wav-truncated} */
-    public SpeechProblem(String code, String says) {
-        super(says);
+    public SpeechProblem(String code, String message) {
+        super(message);
         this.code = code;
     }
 

@@ -10,7 +10,9 @@ import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
@@ -20,6 +22,7 @@ import org.junit.jupiter.api.Test;
 class CorrectionTest {
     private static final String TEXT = "Good morning everybody, the six forty boat to Sorrel is ready at the far pier."
             + " Mind the ropes, please, and never, ever feed the gulls.";
+    private static final Map<String, DialogueLine> READ = new HashMap<>();
     private static LineReader reader;
     private static Sound sound;
 
@@ -29,8 +32,9 @@ class CorrectionTest {
         sound = WavFile.read(Flite.say("slt", TEXT).wav());
     }
 
+    /** Reading takes seconds and always comes to the same, so each text is read once. */
     private static DialogueLine read(String text) {
-        return reader.read(text, sound, "hash", Lexicon.EMPTY);
+        return READ.computeIfAbsent(text, t -> reader.read(t, sound, "hash", Lexicon.EMPTY));
     }
 
     private static List<String> texts(DialogueLine line) {

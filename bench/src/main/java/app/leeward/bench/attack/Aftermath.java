@@ -176,9 +176,9 @@ final class Aftermath {
         };
     }
 
-    private static void require(boolean holds, String character, String says) {
+    private static void require(boolean holds, String character, String message) {
         if (!holds) {
-            throw new IllegalStateException("character " + character + ": " + says);
+            throw new IllegalStateException("character " + character + ": " + message);
         }
     }
 }

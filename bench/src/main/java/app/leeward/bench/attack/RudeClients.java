@@ -62,7 +62,7 @@ public final class RudeClients {
         try (Studio studio = Studio.start(Path.of("."), "rude", 1, 2048);
                 Connection database = studio.connect()) {
             System.out.println(run(studio.servers().get(0).url(), database, Duration.ofSeconds(seconds))
-                    .says());
+                    .message());
         }
     }
 
@@ -75,7 +75,7 @@ public final class RudeClients {
      * @param shortLineSeconds how long its own short recording took to be read
      */
     public record Seen(
-            double percentile95, double slowest, int calls, int failed, double shortLineSeconds, String says) {}
+            double percentile95, double slowest, int calls, int failed, double shortLineSeconds, String message) {}
 
     /** @param database of the server, to age a character in */
     public static Seen run(String url, Connection database, Duration lasts) throws Exception {

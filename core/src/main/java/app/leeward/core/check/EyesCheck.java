@@ -29,7 +29,7 @@ final class EyesCheck implements Check {
                         code(f.kind()),
                         Subject.part(f.part()),
                         new Measure(f.measure(), unit(f.kind())),
-                        Check.sentence(f.says()))
+                        Check.sentence(f.message()))
                 .seenAt(f.at())
                 .outlined(f.where());
         return switch (f.kind()) {

@@ -16,14 +16,14 @@ final class HandsCheck implements Check {
 
     @Override
     public Stream<Fault> find(Character c) {
-        return Hands.of(c).stream()
-                .flatMap(h ->
-                        h.drawings().stream().filter(d -> !d.says().isEmpty()).map(d -> fault(h, d)));
+        return Hands.of(c).stream().flatMap(h -> h.drawings().stream()
+                .filter(d -> !d.message().isEmpty())
+                .map(d -> fault(h, d)));
     }
 
     private static Fault fault(Hand hand, AtWrist d) {
         Subject subject = Subject.drawing(hand.part(), d.drawing());
-        String message = Check.sentence(d.says());
+        String message = Check.sentence(d.message());
         if (d.wrist().isEmpty()) {
             return new Fault("no-wrist", subject, new Measure(1, Unit.COUNT), message);
         }

@@ -28,7 +28,7 @@ final class MouthsCheck implements Check {
                 Check.code(f.kind()),
                 Subject.drawing(part, f.drawing()),
                 new Measure(by, f.by() == 0 ? Unit.COUNT : unit(f.kind())),
-                f.says());
+                f.message());
         return f.mendable() ? plain.trying(label(f.kind()), new MendMouth(f.drawing(), f.kind())) : plain;
     }
 

@@ -32,13 +32,13 @@ final class SkullCheck implements Check {
             List<TurnCheck.Position> seen = TurnCheck.of(c, places);
             return Stream.of(-1, 1)
                     .flatMap(side -> seen.stream()
-                            .filter(p -> !p.says().isEmpty() && Math.signum(p.at() - d.rest()) == side)
+                            .filter(p -> !p.message().isEmpty() && Math.signum(p.at() - d.rest()) == side)
                             .max(Comparator.comparingDouble(TurnCheck.Position::bald))
                             .map(p -> new Fault(
                                             side < 0 ? "bald-one-way" : "bald-other-way",
                                             Subject.dial(d.id()),
                                             new Measure(p.bald(), Unit.SQUARE_UNITS),
-                                            p.says())
+                                            p.message())
                                     .seenAt(Map.of(d.id(), p.at())))
                             .stream());
         });

@@ -16,13 +16,13 @@ final class ViewsCheck implements Check {
     @Override
     public Stream<Fault> find(Character c) {
         String dial = c.controls().views().map(v -> v.dial()).orElse("");
-        return ViewCheck.of(c).stream().filter(e -> !e.says().isEmpty()).map(e -> {
+        return ViewCheck.of(c).stream().filter(e -> !e.message().isEmpty()).map(e -> {
             double worst = e.jumps().values().stream().mapToDouble(x -> x).max().orElse(0);
             Fault fault = new Fault(
                             "jumps",
                             new Subject(e.mends().orElse(""), "", dial + "@" + e.after()),
                             new Measure(worst, Unit.UNITS),
-                            e.says())
+                            e.message())
                     .seenAt(Map.of(dial, e.at()));
             return e.mends()
                     .map(view -> fault.trying("Register it", new RegisterViews(view)))

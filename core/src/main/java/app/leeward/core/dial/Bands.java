@@ -1,7 +1,13 @@
 package app.leeward.core.dial;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import java.util.stream.DoubleStream;
 
 /**
  * The drawings a dial picks for one part; or, as its layers, the parts it lets one lie over.
@@ -35,5 +41,37 @@ public record Bands(String part, List<Band> bands) {
             }
         }
         return -1;
+    }
+
+    /** The same bands of another part. */
+    Bands onto(String other, UnaryOperator<String> drawing, DoubleUnaryOperator value) {
+        List<Band> out = new ArrayList<>();
+        for (Band b : bands) {
+            double one = value.applyAsDouble(b.from());
+            double two = value.applyAsDouble(b.to());
+            if (one != two) {
+                out.add(new Band(Math.min(one, two), Math.max(one, two), drawing.apply(b.drawing())));
+            }
+        }
+        out.sort(Comparator.comparingDouble(Band::from));
+        return new Bands(other, out);
+    }
+
+    /** {@code there}, but beyond rest, seen from {@code at}, what these say before it. */
+    List<Band> acrossRest(Dial dial, double at, List<Band> there, UnaryOperator<String> drawing) {
+        boolean above = at > dial.rest();
+        Predicate<Band> beyond = b -> above ? b.to() <= dial.rest() : b.from() >= dial.rest();
+        List<Band> kept = new ArrayList<>(there);
+        kept.removeIf(beyond);
+        onto(part, drawing, v -> 2 * dial.rest() - v).bands().stream()
+                .filter(b -> beyond.test(b) && b.from() >= dial.from() && b.to() <= dial.to())
+                .forEach(kept::add);
+        kept.sort(Comparator.comparingDouble(Band::from));
+        return kept;
+    }
+
+    /** Where its bands begin and end. */
+    DoubleStream ends() {
+        return bands.stream().flatMapToDouble(b -> DoubleStream.of(b.from(), b.to()));
     }
 }

@@ -1,6 +1,7 @@
 package app.leeward.core.dial;
 
 import app.leeward.core.art.Numbers;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -8,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.DoubleFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -19,12 +22,13 @@ import java.util.stream.Stream;
  * @param bands at most one entry a part
  * @param hinges part id to which of its earlier pivots (0 the oldest) the stops turn it about; parts left out turn about
  *     the pivot they have now
- * @param travel how it gets from one keyed value to the next, when somebody said so; null when it goes by what it does
+ * @param travel how it gets from one keyed value to the next, when somebody said so; else it goes by what it does
  * @param follows which other dials add to where it stands; none twice equally late
  * @param layers where it puts parts in the stack: of each part bands that name, for a drawing, the part it lies directly over,
  *     or {@link #BACK}; at most one entry a part
  * @param hangsOn id of the part it is offered with; says nothing of what it does
  */
+@RecordBuilder
 public record Dial(
         String id,
         String name,
@@ -36,10 +40,11 @@ public record Dial(
         List<Stop> stops,
         List<Bands> bands,
         Map<String, Integer> hinges,
-        Travel travel,
+        Optional<Travel> travel,
         List<Driver> follows,
         Optional<String> hangsOn,
-        List<Bands> layers) {
+        List<Bands> layers)
+        implements DialBuilder.With {
     /** What a part lies over that lies behind everything. */
     public static final String BACK = "";
 
@@ -71,6 +76,7 @@ public record Dial(
         if (bands.stream().map(Bands::part).distinct().count() != bands.size()) {
             throw new IllegalArgumentException("dial '" + name + "' exchanges one part's drawings twice");
         }
+        travel = travel == null ? Optional.empty() : travel;
         follows = follows == null ? List.of() : List.copyOf(follows);
         hangsOn = hangsOn == null ? Optional.empty() : hangsOn;
         layers = layers == null ? List.of() : List.copyOf(layers);
@@ -104,7 +110,7 @@ public record Dial(
                 stops,
                 bands,
                 Map.of(),
-                null,
+                Optional.empty(),
                 List.of(),
                 Optional.empty(),
                 List.of());
@@ -133,51 +139,44 @@ public record Dial(
                 stops,
                 bands,
                 hinges,
-                null,
+                Optional.empty(),
                 List.of(),
                 Optional.empty(),
                 List.of());
     }
 
-    public Dial withStops(List<Stop> newStops) {
-        return new Dial(
-                id, name, purpose, from, to, rest, unit, newStops, bands, hinges, travel, follows, hangsOn, layers);
+    /** All it does, part by part and way by way. */
+    public List<DialEffect> effects() {
+        return Stream.of(PoseEffect.of(this), OutlineEffect.of(this), DrawingEffect.of(this), LayerEffect.of(this))
+                .flatMap(s -> s)
+                .toList();
     }
 
-    public Dial withBands(List<Bands> newBands) {
-        return new Dial(
-                id, name, purpose, from, to, rest, unit, stops, newBands, hinges, travel, follows, hangsOn, layers);
+    /**
+     * With other effects, none twice on one part in one way. Its stops stay; one at a value that had none is come to evenly, or
+     * as {@code easeOfNew} says.
+     */
+    public Dial withEffects(Stream<? extends DialEffect> effects, DoubleFunction<Ease> easeOfNew) {
+        DialAssembly out = new DialAssembly(this, easeOfNew);
+        effects.forEach(e -> e.into(out));
+        return out.done();
     }
 
-    public Dial withLayers(List<Bands> newLayers) {
-        return new Dial(
-                id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, hangsOn, newLayers);
+    public Dial withEffects(Stream<? extends DialEffect> effects) {
+        return withEffects(effects, at -> Ease.LINEAR);
     }
 
-    public Dial withHinges(Map<String, Integer> newHinges) {
-        return new Dial(
-                id, name, purpose, from, to, rest, unit, stops, bands, newHinges, travel, follows, hangsOn, layers);
-    }
-
-    public Dial withTravel(Travel newTravel) {
-        return new Dial(
-                id, name, purpose, from, to, rest, unit, stops, bands, hinges, newTravel, follows, hangsOn, layers);
-    }
-
-    public Dial hangingOn(Optional<String> part) {
-        return new Dial(id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, follows, part, layers);
-    }
-
-    public Dial withFollows(List<Driver> newFollows) {
-        return new Dial(
-                id, name, purpose, from, to, rest, unit, stops, bands, hinges, travel, newFollows, hangsOn, layers);
+    /** With the stop opposite another changed; one that was not there is come to like that one. */
+    Dial opposite(double at, UnaryOperator<Stop> change) {
+        double there = 2 * rest - at;
+        Ease ease = stop(at).map(Stop::ease).orElse(Ease.LINEAR);
+        return Recorder.with(
+                this, change.apply(stop(there).orElse(new Stop(there, Map.of())).withEase(ease)));
     }
 
     /** With another name or range; stops and bands stay at their values. */
     public Dial ranged(String newName, double newFrom, double newTo, double newRest, String newUnit) {
-        return new Dial(
-                id, newName, purpose, newFrom, newTo, newRest, newUnit, stops, bands, hinges, travel, follows, hangsOn,
-                layers);
+        return with(d -> d.name(newName).from(newFrom).to(newTo).rest(newRest).unit(newUnit));
     }
 
     public Optional<Stop> stop(double at) {
@@ -204,15 +203,15 @@ public record Dial(
 
     /** With other bands for one part; none takes the part off the dial. */
     public Dial withBands(String part, List<Band> of) {
-        return withBands(with(bands, part, of));
+        return withBands(said(bands, part, of));
     }
 
     /** With other places in the stack for one part; none leaves it where it lies. */
     public Dial withLayers(String part, List<Band> of) {
-        return withLayers(with(layers, part, of));
+        return withLayers(said(layers, part, of));
     }
 
-    private static List<Bands> with(List<Bands> before, String part, List<Band> of) {
+    private static List<Bands> said(List<Bands> before, String part, List<Band> of) {
         List<Bands> all = new ArrayList<>(before);
         int at = before.stream().map(Bands::part).toList().indexOf(part);
         if (of.isEmpty()) {
@@ -236,11 +235,11 @@ public record Dial(
      */
     public List<Double> edges() {
         return Stream.concat(bands.stream(), layers.stream())
-                .flatMap(b -> b.bands().stream())
-                .flatMap(b -> Stream.of(b.from(), b.to()))
+                .flatMapToDouble(Bands::ends)
                 .filter(e -> e > from && e < to)
                 .distinct()
                 .sorted()
+                .boxed()
                 .toList();
     }
 
@@ -251,12 +250,9 @@ public record Dial(
 
     /** How it gets from one keyed value to the next: what does nothing but exchange drawings has nothing to glide through. */
     public Travel travels() {
-        if (travel != null) {
-            return travel;
-        }
-        return !(bands.isEmpty() && layers.isEmpty()) && stops.stream().allMatch(Stop::empty)
-                ? Travel.STRAIGHT
-                : Travel.GLIDE;
+        boolean onlyExchanges =
+                !(bands.isEmpty() && layers.isEmpty()) && stops.stream().allMatch(Stop::empty);
+        return travel.orElse(onlyExchanges ? Travel.STRAIGHT : Travel.GLIDE);
     }
 
     /** {@code value} held inside the range. */

@@ -1,5 +1,6 @@
 package app.leeward.core.dial;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -99,20 +100,19 @@ final class KeyedCurve {
                 double after = i == last ? 0 : secant(i, k);
                 m[i * width + k] = i == 0 ? after : i == last ? before : before * after <= 0 ? 0 : (before + after) / 2;
             }
+            // both stretches at a stop are looked at before it is changed, so that a mirrored dial goes the mirrored
+            // way
+            double[] less = new double[last + 1];
+            Arrays.fill(less, 1);
             for (int i = 0; i < last; i++) {
                 double d = secant(i, k);
-                int a = i * width + k;
-                int b = a + width;
-                double alpha = d == 0 ? 0 : m[a] / d;
-                double beta = d == 0 ? 0 : m[b] / d;
-                double radius = Math.hypot(alpha, beta);
-                if (d == 0) {
-                    m[a] = 0;
-                    m[b] = 0;
-                } else if (radius > 3) {
-                    m[a] = 3 / radius * alpha * d;
-                    m[b] = 3 / radius * beta * d;
-                }
+                double steep = d == 0 ? 0 : Math.hypot(m[i * width + k], m[(i + 1) * width + k]) / Math.abs(d);
+                double most = d == 0 ? 0 : steep > 3 ? 3 / steep : 1;
+                less[i] = Math.min(less[i], most);
+                less[i + 1] = Math.min(less[i + 1], most);
+            }
+            for (int i = 0; i <= last; i++) {
+                m[i * width + k] *= less[i];
             }
         }
         return m;

@@ -1,12 +1,15 @@
 package app.leeward.core.edit;
 
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.DialEffect;
+import app.leeward.core.dial.Stop;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Stream;
+import java.util.stream.DoubleStream;
 
 /** Another name or range for a dial; its stops and bands stay where they are. */
 public record ChangeDial(String dial, String name, double from, double to, double rest, String unit)
@@ -30,17 +33,15 @@ public record ChangeDial(String dial, String name, double from, double to, doubl
             return refused.get();
         }
         return OnDial.change(before, dial, d -> {
-            Optional<Double> left = Stream.concat(
-                            d.stops().stream().map(s -> s.at()),
-                            Stream.concat(d.bands().stream(), d.layers().stream())
-                                    .flatMap(b -> b.bands().stream())
-                                    .flatMap(b -> Stream.of(b.from(), b.to())))
+            OptionalDouble left = DoubleStream.concat(
+                            d.stops().stream().mapToDouble(Stop::at),
+                            d.effects().stream().flatMapToDouble(DialEffect::values))
                     .filter(at -> at < from || at > to)
                     .findFirst();
             if (left.isPresent()) {
                 throw new Refusal(
                         RefusalCode.BAD_STOP,
-                        "There is something at " + Edits.plain(left.get())
+                        "There is something at " + Edits.plain(left.getAsDouble())
                                 + " of this dial; move or take it away before the range ends short of it.");
             }
             return d.ranged(name.strip(), from, to, rest, unit.strip());

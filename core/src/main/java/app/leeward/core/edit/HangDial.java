@@ -34,6 +34,6 @@ public record HangDial(String dial, Optional<String> part) implements DialEdit {
         if (part.isPresent() && before.part(part.get()).isEmpty()) {
             return new Outcome.Refused(RefusalCode.NO_PART, "There is no part '" + part.get() + "' to offer it with.");
         }
-        return OnDial.change(before, dial, d -> d.hangingOn(part));
+        return OnDial.change(before, dial, d -> d.withHangsOn(part));
     }
 }

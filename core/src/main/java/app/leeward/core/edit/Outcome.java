@@ -11,9 +11,9 @@ public sealed interface Outcome {
      * The edit cannot be made; nothing changed.
      *
      * @param reason for programs
-     * @param says one sentence a rigger understands
+     * @param message one sentence a rigger understands
      */
-    record Refused(RefusalCode reason, String says) implements Outcome {
+    record Refused(RefusalCode reason, String message) implements Outcome {
         /** The reason as it goes over the wire. */
         public String code() {
             return reason.word();

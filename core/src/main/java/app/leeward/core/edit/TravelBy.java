@@ -31,6 +31,6 @@ public record TravelBy(String dial, Optional<Travel> travel) implements DialEdit
 
     @Override
     public Outcome on(Character before) {
-        return OnDial.change(before, dial, d -> d.withTravel(travel.orElse(null)));
+        return OnDial.change(before, dial, d -> d.withTravel(travel));
     }
 }

@@ -5,9 +5,9 @@ package app.leeward.core.eval;
  *
  * @param by id of the dial, look or part that speaks; empty where the kind says it all
  * @param amount what was added to the channel or multiplied with it; 0 where the channel is no number
- * @param says in words, with the value asked for
+ * @param message in words, with the value asked for
  */
-public record Contribution(Kind kind, String by, double amount, String says) {
+public record Contribution(Kind kind, String by, double amount, String message) {
     /** Who can speak, the strongest first. */
     public enum Kind {
         /** Another view of the head is shown. */

@@ -65,13 +65,13 @@ final class Explanation {
         heard.add(new Contribution(Contribution.Kind.REST, "", rest, "stands at " + text(channel, rest)));
         for (Trace.Number n : trace.numbers) {
             if (n.channel().equals(channel) && n.kind() != Contribution.Kind.REST) {
-                heard.add(new Contribution(n.kind(), n.by(), n.amount(), says(n)));
+                heard.add(new Contribution(n.kind(), n.by(), n.amount(), message(n)));
             }
         }
         return new Reason(channel.id(), channel.words(), text(channel, total), total, heard, List.of());
     }
 
-    private String says(Trace.Number n) {
+    private String message(Trace.Number n) {
         Dial dial = rig.character.dial(n.by()).orElseThrow();
         return switch (n.kind()) {
             case CORNER ->
@@ -87,7 +87,7 @@ final class Explanation {
         List<Contribution> heeded = new ArrayList<>();
         List<Contribution> not = new ArrayList<>();
         for (Trace.Choice c : trace.drawings) {
-            (c.heeded() ? heeded : not).add(new Contribution(c.kind(), c.by(), 0, says(c)));
+            (c.heeded() ? heeded : not).add(new Contribution(c.kind(), c.by(), 0, message(c)));
         }
         List<Contribution> overruled = new ArrayList<>(heeded.subList(1, heeded.size()));
         overruled.addAll(not);
@@ -100,7 +100,7 @@ final class Explanation {
                 overruled);
     }
 
-    private String says(Trace.Choice c) {
+    private String message(Trace.Choice c) {
         return switch (c.kind()) {
             case VIEW ->
                 rig.character.dial(c.by()).map(d -> at(d, setting(d.id()))).orElse(c.by()) + " shows the view "

@@ -64,13 +64,19 @@ public final class EyeCheck {
     }
 
     private void add(
-            Kind kind, EyePieces eye, Part part, double measure, String says, Map<String, Double> at, Geometry where) {
+            Kind kind,
+            EyePieces eye,
+            Part part,
+            double measure,
+            String message,
+            Map<String, Double> at,
+            Geometry where) {
         findings.add(new EyeFinding(
                 kind,
                 eye.eye().id(),
                 part.id(),
                 measure,
-                says,
+                message,
                 at,
                 where == null ? List.of() : EyeView.outlines(where)));
     }

@@ -11,7 +11,7 @@ import java.util.Map;
  * @param part id of the piece at fault, or to be mended
  * @param measure how bad it is: square units of white, the share of a pupil that is missing, units two eyes differ by; 1 where
  *     it is there or is not
- * @param says what is wrong, in words and numbers
+ * @param message what is wrong, in words and numbers
  * @param at dial values that show it at its worst
  * @param where the faulty places on the canvas in that pose, as outlines
  */
@@ -20,7 +20,7 @@ public record EyeFinding(
         String eye,
         String part,
         double measure,
-        String says,
+        String message,
         Map<String, Double> at,
         List<List<Point>> where) {
     /** What can be wrong. */

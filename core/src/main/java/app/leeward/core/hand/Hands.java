@@ -54,7 +54,7 @@ public final class Hands {
      * @param turned by how much its wrist's line is turned against it, degrees
      * @param bend largest angle between its outline and the arm's where they meet, degrees; 0 without an arm
      * @param gap widest place that opens at the wrist while the arm swings; none without an arm
-     * @param says what is wrong, in words; empty when nothing is
+     * @param message what is wrong, in words; empty when nothing is
      */
     public record AtWrist(
             String drawing,
@@ -65,7 +65,7 @@ public final class Hands {
             double turned,
             double bend,
             Gap gap,
-            String says) {}
+            String message) {}
 
     /**
      * A hand.

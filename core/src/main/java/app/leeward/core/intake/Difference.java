@@ -44,7 +44,7 @@ final class Difference {
     }
 
     /** What became of {@code a}; not to be asked of two that are the same. */
-    static String says(Artwork a, Artwork b) {
+    static String message(Artwork a, Artwork b) {
         int more = b.shapes().size() - a.shapes().size();
         if (more != 0) {
             return Math.abs(more) + (Math.abs(more) == 1 ? " shape " : " shapes ") + (more > 0 ? "more" : "fewer");

@@ -10,7 +10,7 @@ public sealed interface IntakeResult {
      * The layers do not make a talking head.
      *
      * @param code stable, for programs
-     * @param says one sentence with the reason and what would help
+     * @param message one sentence with the reason and what would help
      */
-    record Unusable(String code, String says) implements IntakeResult {}
+    record Unusable(String code, String message) implements IntakeResult {}
 }

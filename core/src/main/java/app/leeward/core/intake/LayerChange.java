@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param key names the change when some of them are taken
  * @param name the drawing, for people: "left brow: worried"
- * @param says what is different, in words
+ * @param message what is different, in words
  * @param warning why somebody might not want it; empty when nothing speaks against it
  * @param advised whether it is taken unless somebody says otherwise
  * @param before the drawing as it stands here; empty for a new one, and for one that was taken away here
@@ -18,7 +18,7 @@ public record LayerChange(
         String key,
         Kind kind,
         String name,
-        String says,
+        String message,
         String warning,
         boolean advised,
         Optional<Artwork> before,

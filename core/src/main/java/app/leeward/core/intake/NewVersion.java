@@ -7,12 +7,12 @@ import java.util.List;
  *
  * @param file the newer one
  * @param was the one read before
- * @param says what was found about the file as a whole, a sentence each
+ * @param message what was found about the file as a whole, a sentence each
  * @param changes in the file's painting order; missing ones last
  */
-public record NewVersion(String file, String was, List<String> says, List<LayerChange> changes) {
+public record NewVersion(String file, String was, List<String> message, List<LayerChange> changes) {
     public NewVersion {
-        says = List.copyOf(says);
+        message = List.copyOf(message);
         changes = List.copyOf(changes);
     }
 }

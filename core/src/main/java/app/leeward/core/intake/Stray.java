@@ -4,6 +4,6 @@ package app.leeward.core.intake;
  * A shape that nobody will ever see.
  *
  * @param shape its place in the drawing, 0 for the back
- * @param says why, in words
+ * @param message why, in words
  */
-public record Stray(String part, String drawing, int shape, String name, String says) {}
+public record Stray(String part, String drawing, int shape, String name, String message) {}

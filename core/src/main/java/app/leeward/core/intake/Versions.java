@@ -155,7 +155,7 @@ public final class Versions {
         if (same) {
             return new LayerChange(n.layer(), Kind.SAME, o.name(), renamed, "", false, here, Optional.of(onCanvas(n)));
         }
-        String says = Difference.says(recolouring.on(o.art().transform(before.placed())), onCanvas(n));
+        String message = Difference.message(recolouring.on(o.art().transform(before.placed())), onCanvas(n));
         String warning = here.isEmpty()
                 ? "it was taken away here"
                 : changedHere(o) ? "it was changed here too; that would be lost" : "";
@@ -163,7 +163,7 @@ public final class Versions {
                 n.layer(),
                 Kind.CHANGED,
                 o.name(),
-                renamed.isEmpty() ? says : says + ", " + renamed,
+                renamed.isEmpty() ? message : message + ", " + renamed,
                 warning,
                 warning.isEmpty(),
                 here,
@@ -181,18 +181,18 @@ public final class Versions {
     }
 
     private List<String> wholeFile() {
-        List<String> says = new ArrayList<>();
+        List<String> message = new ArrayList<>();
         if (!moved.equals(Matrix.IDENTITY)) {
             boolean scaled = Math.abs(moved.a() - 1) > 1e-4 || Math.abs(moved.d() - 1) > 1e-4;
-            says.add("The whole drawing was " + (scaled ? "scaled and moved" : "moved")
+            message.add("The whole drawing was " + (scaled ? "scaled and moved" : "moved")
                     + " in the file; it is put where it stands here.");
         }
         if (!recolouring.isEmpty()) {
-            says.add((recolouring.size() == 1 ? "The colour" : "The " + recolouring.size() + " colours")
+            message.add((recolouring.size() == 1 ? "The colour" : "The " + recolouring.size() + " colours")
                     + " exchanged here " + (recolouring.size() == 1 ? "is" : "are")
                     + " exchanged in the new drawings too.");
         }
-        return says;
+        return message;
     }
 
     /**

@@ -5,10 +5,10 @@ package app.leeward.core.lips;
  *
  * @param drawing id of the mouth
  * @param by how far: canvas units, or shares for lengths and sizes; 0 where there is nothing to measure
- * @param says what is wrong, in a sentence with its number
+ * @param message what is wrong, in a sentence with its number
  * @param mendable whether {@link MouthMender} can put it right
  */
-public record MouthFinding(String drawing, Kind kind, double by, String says, boolean mendable) {
+public record MouthFinding(String drawing, Kind kind, double by, String message, boolean mendable) {
     /** What is measured over a set. */
     public enum Kind {
         TEETH_MOVED,

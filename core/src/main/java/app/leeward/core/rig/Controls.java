@@ -1,6 +1,5 @@
 package app.leeward.core.rig;
 
-import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
@@ -65,13 +64,8 @@ public record Controls(
      */
     Controls without(String part, Optional<String> above) {
         List<Dial> left = dials.stream()
-                .map(d -> d.withStops(
-                                d.stops().stream().map(s -> s.without(part)).toList())
-                        .withBands(d.bands().stream()
-                                .filter(b -> !b.part().equals(part))
-                                .toList())
-                        .withLayers(withoutLayer(d.layers(), part))
-                        .hangingOn(d.hangsOn().equals(Optional.of(part)) ? above : d.hangsOn()))
+                .map(d -> d.withEffects(d.effects().stream().flatMap(e -> e.without(part).stream()))
+                        .withHangsOn(d.hangsOn().equals(Optional.of(part)) ? above : d.hangsOn()))
                 .toList();
         return new Controls(
                 left,
@@ -82,17 +76,5 @@ public record Controls(
                         .toList(),
                 turn,
                 views.flatMap(v -> v.view(part).isPresent() ? v.without(part) : Optional.of(v)));
-    }
-
-    private static List<Bands> withoutLayer(List<Bands> layers, String part) {
-        return layers.stream()
-                .filter(b -> !b.part().equals(part))
-                .map(b -> new Bands(
-                        b.part(),
-                        b.bands().stream()
-                                .filter(x -> !x.drawing().equals(part))
-                                .toList()))
-                .filter(b -> !b.bands().isEmpty())
-                .toList();
     }
 }

@@ -2,10 +2,8 @@ package app.leeward.core.rig;
 
 import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.Key;
-import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.PointDeltas;
+import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
@@ -14,8 +12,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -30,7 +26,7 @@ public final class DialSides {
 
     /** Whether every part the dial poses has a side, and both sides are among them. */
     public static boolean canSplit(Character c, Dial d) {
-        List<Side> sides = parts(d).map(p -> sideOf(c, p)).toList();
+        List<Side> sides = d.effects().stream().map(e -> sideOf(c, e.part())).toList();
         return sides.contains(Side.LEFT) && sides.contains(Side.RIGHT) && !sides.contains(Side.NONE);
     }
 
@@ -50,12 +46,6 @@ public final class DialSides {
                 .filter(b -> !b.flipped() && (b.middle() - rest) != 0)
                 .map(b -> b.middle() > rest ? Side.RIGHT : Side.LEFT)
                 .orElse(Side.NONE);
-    }
-
-    private static Stream<String> parts(Dial d) {
-        return Stream.concat(
-                d.stops().stream().flatMap(s -> s.offsets().keySet().stream()),
-                Stream.concat(d.bands().stream(), d.layers().stream()).map(Bands::part));
     }
 
     /** The id of the other half of a dial taken apart; empty for a dial that is whole or alone. */
@@ -82,27 +72,8 @@ public final class DialSides {
     }
 
     private static Dial half(Character c, Dial d, Side side, String id, String name) {
-        List<Stop> stops = d.stops().stream()
-                .map(s -> s.withOffsets(onSide(c, s.offsets(), side)).withReshapes(onSide(c, s.reshapes(), side)))
-                .toList();
-        List<Bands> bands =
-                d.bands().stream().filter(b -> on(c, b.part(), side)).toList();
-        return new Dial(id, name, d.purpose(), d.from(), d.to(), d.rest(), d.unit(), stops, bands, d.hinges())
-                .withTravel(d.travel())
-                .withFollows(d.follows())
-                .hangingOn(d.hangsOn())
-                .withLayers(
-                        d.layers().stream().filter(b -> on(c, b.part(), side)).toList());
-    }
-
-    private static <T> Map<String, T> onSide(Character c, Map<String, T> byPart, Side side) {
-        return byPart.entrySet().stream()
-                .filter(e -> on(c, e.getKey(), side))
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-    }
-
-    private static boolean on(Character c, String part, Side side) {
-        return sideOf(c, part) == side;
+        return d.with(h -> h.id(id).name(name))
+                .withEffects(d.effects().stream().filter(e -> sideOf(c, e.part()) == side));
     }
 
     /** @throws Refusal when the dial is not one half of two alike in range and rest */
@@ -117,40 +88,17 @@ public final class DialSides {
                 || left.rest() != right.rest()) {
             throw new Refusal(RefusalCode.NO_HALF, "There is no other half of the dial '" + dial + "' to put it to.");
         }
-        Map<Double, Stop> stops = new TreeMap<>();
-        Stream.of(left, right).flatMap(d -> d.stops().stream()).forEach(s -> stops.merge(s.at(), s, DialSides::both));
-        List<Bands> bands = new ArrayList<>(left.bands());
-        bands.addAll(right.bands());
-        Map<String, Integer> hinges = new HashMap<>(left.hinges());
-        hinges.putAll(right.hinges());
-        List<Stop> both = List.copyOf(stops.values());
-        String name = left.name().replaceAll(", left$", "");
-        Dial whole = new Dial(
-                        stem,
-                        name,
-                        left.purpose(),
-                        left.from(),
-                        left.to(),
-                        left.rest(),
-                        left.unit(),
-                        both,
-                        bands,
-                        hinges)
-                .hangingOn(left.hangsOn())
-                .withLayers(Stream.concat(left.layers().stream(), right.layers().stream())
-                        .toList());
+        Dial whole = left.with(d -> d.id(stem)
+                        .name(left.name().replaceAll(", left$", ""))
+                        .travel(Optional.empty())
+                        .follows(List.of()))
+                .withEffects(
+                        Stream.of(left, right).flatMap(d -> d.effects().stream()),
+                        at -> right.stop(at).map(Stop::ease).orElse(Ease.LINEAR));
         List<Dial> dials = new ArrayList<>(c.controls().dials());
         dials.set(dials.indexOf(left), whole);
         dials.remove(right);
         return renamed(c.withDials(dials, c.controls().pads()), List.of(left.id(), right.id()), List.of(stem));
-    }
-
-    private static Stop both(Stop a, Stop b) {
-        Map<String, Offset> offsets = new HashMap<>(a.offsets());
-        offsets.putAll(b.offsets());
-        Map<String, List<PointDeltas>> reshapes = new HashMap<>(a.reshapes());
-        reshapes.putAll(b.reshapes());
-        return a.withOffsets(offsets).withReshapes(reshapes);
     }
 
     /** Looks and cues that name the old dials name the new ones instead; of two values the first stays. */

@@ -46,6 +46,10 @@ public record Frame(List<Placed> placed) {
             this(part, drawing, matrix, opacity, windows, List.of(), List.of(), List.of());
         }
 
+        public Placed withOpacity(double other) {
+            return new Placed(part, drawing, matrix, other, windows, outside, behind, outlines);
+        }
+
         /** The drawing's art as it is shown here. */
         public Artwork shown(Artwork drawn) {
             return outlines.isEmpty() ? drawn : drawn.withOutlines(outlines);

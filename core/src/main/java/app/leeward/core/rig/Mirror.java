@@ -5,17 +5,18 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.OppositePoints;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
-import app.leeward.core.dial.Band;
-import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.DialEffect;
+import app.leeward.core.dial.Ease;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.OtherSide;
 import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Recorder;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -23,7 +24,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** Exact reflection about the axis of symmetry: of one side onto the other, and of the whole character. */
 public final class Mirror {
@@ -190,79 +193,82 @@ public final class Mirror {
 
     /** A dial that does at the mirrored value, to the other side of the face, what it does at one of its stops. */
     public static Dial acrossRest(Character c, Dial d, double at) {
-        double there = 2 * d.rest() - at;
         Stop from = d.stop(at).orElseThrow();
-        Stop to = d.stop(there).orElse(new Stop(there, Map.of())).withEase(from.ease());
-        for (Map.Entry<String, Offset> e : from.offsets().entrySet()) {
-            to = to.with(otherPart(c, e.getKey()), e.getValue().mirrored());
-        }
-        for (Map.Entry<String, List<PointDeltas>> e : from.reshapes().entrySet()) {
-            for (PointDeltas r : e.getValue()) {
-                to = mirrored(c, e.getKey(), r, to);
-            }
-        }
-        Dial out = Recorder.with(d, to);
-        for (Bands b : d.bands()) {
-            String other = otherPart(c, b.part());
-            out = out.withBands(other, across(d, at, b, out.bandsOf(other), what -> otherDrawing(c, other, what)));
-        }
-        for (Bands b : d.layers()) {
-            String other = otherPart(c, b.part());
-            UnaryOperator<String> over = what -> what.equals(Dial.BACK) ? what : otherPart(c, what);
-            out = out.withLayers(other, across(d, at, b, out.layersOf(other), over));
+        Dial out = Recorder.with(
+                d,
+                d.stop(2 * d.rest() - at)
+                        .orElse(new Stop(2 * d.rest() - at, Map.of()))
+                        .withEase(from.ease()));
+        OtherSide other = new Twins(c);
+        for (DialEffect e : d.effects()) {
+            out = e.acrossRest(out, at, other);
         }
         return out;
-    }
-
-    /** Bands of a part with those of its other side that lie on the side of rest a stop is at, taken across. */
-    private static List<Band> across(Dial d, double at, Bands from, List<Band> there, UnaryOperator<String> other) {
-        boolean above = at > d.rest();
-        List<Band> kept = new ArrayList<>(there);
-        kept.removeIf(x -> above ? x.to() <= d.rest() : x.from() >= d.rest());
-        for (Band x : turned(from.bands(), d.rest())) {
-            boolean side = above ? x.to() <= d.rest() : x.from() >= d.rest();
-            if (side && x.from() >= d.from() && x.to() <= d.to()) {
-                kept.add(new Band(x.from(), x.to(), other.apply(x.drawing())));
-            }
-        }
-        kept.sort(Comparator.comparingDouble(Band::from));
-        return kept;
     }
 
     /** Names of parts whose reshaped outlines cannot be mirrored: not drawn point for point alike on both sides. */
     public static List<String> leftOut(Character c, Dial d, double at) {
         List<String> names = new ArrayList<>();
+        OtherSide other = new Twins(c);
         d.stop(at).ifPresent(s -> s.reshapes().forEach((part, all) -> {
-            Stop none = new Stop(2 * d.rest() - at, Map.of());
-            if (all.stream().anyMatch(r -> mirrored(c, part, r, none).equals(none))) {
+            if (all.stream().anyMatch(r -> other.deltas(part, r).isEmpty())) {
                 names.add(c.part(part).map(Part::name).orElse(part));
             }
         }));
         return names;
     }
 
-    /** The same reshaping on the other side: of the twin point by point, of a part on the axis by its own opposite points. */
-    private static Stop mirrored(Character c, String part, PointDeltas r, Stop to) {
-        String other = otherPart(c, part);
-        String drawing = otherDrawing(c, other, r.drawing());
-        Path path = outline(c, other, drawing, r.shape());
-        if (path == null || !r.fits(path)) {
-            return to;
+    /** The sides of a face as its parts are linked, or of one role and name. */
+    private record Twins(Character c) implements OtherSide {
+        @Override
+        public String part(String id) {
+            return otherPart(c, id);
         }
-        if (!other.equals(part) || !drawing.equals(r.drawing())) {
-            return to.with(other, r.mirrored(drawing));
+
+        @Override
+        public String drawing(String part, String id) {
+            return otherDrawing(c, part, id);
         }
-        return OppositePoints.of(path, c.sheet().model().axis())
-                .map(opposite -> to.with(
-                        other,
-                        new PointDeltas(
-                                drawing,
-                                r.shape(),
-                                java.util.Arrays.stream(opposite)
-                                        .mapToObj(r.shifts()::get)
-                                        .map(s -> new Point(-s.x() + 0.0, s.y()))
-                                        .toList())))
-                .orElse(to);
+
+        /** Of the twin point by point, of a part on the axis by its own opposite points. */
+        @Override
+        public Optional<PointDeltas> deltas(String part, PointDeltas r) {
+            String other = part(part);
+            String drawing = drawing(other, r.drawing());
+            Path path = outline(c, other, drawing, r.shape());
+            if (path == null || !r.fits(path)) {
+                return Optional.empty();
+            }
+            if (!other.equals(part) || !drawing.equals(r.drawing())) {
+                return Optional.of(r.mirrored(drawing));
+            }
+            return OppositePoints.of(path, c.sheet().model().axis())
+                    .map(opposite -> new PointDeltas(
+                            drawing,
+                            r.shape(),
+                            Arrays.stream(opposite)
+                                    .mapToObj(r.shifts()::get)
+                                    .map(s -> new Point(-s.x() + 0.0, s.y()))
+                                    .toList()));
+        }
+    }
+
+    /** The sides of a face of which one was just made from the other: ids and points of drawings are the same. */
+    private record Made(Map<String, String> twins) implements OtherSide {
+        @Override
+        public String part(String id) {
+            return twins.getOrDefault(id, id);
+        }
+
+        @Override
+        public String drawing(String part, String id) {
+            return id;
+        }
+
+        @Override
+        public Optional<PointDeltas> deltas(String part, PointDeltas of) {
+            return Optional.of(of.mirrored(of.drawing()));
+        }
     }
 
     private static Path outline(Character c, String part, String drawing, int shape) {
@@ -340,62 +346,14 @@ public final class Mirror {
     }
 
     private static Dial mirrorDial(Dial d, Map<String, String> twins) {
-        Map<Double, Stop> stops = new java.util.TreeMap<>();
-        d.stops().forEach(s -> {
-            Stop kept = s;
-            for (String twin : twins.values()) {
-                kept = kept.without(twin);
-            }
-            stops.put(s.at(), kept);
-        });
-        for (Stop s : d.stops()) {
-            double at = opposite(d) ? d.hold(2 * d.rest() - s.at()) : s.at();
-            twins.forEach((from, to) -> {
-                Offset o = s.offsets().get(from);
-                if (o != null) {
-                    Stop there = stops.getOrDefault(at, new Stop(at, Map.of(), s.ease(), Map.of()));
-                    stops.put(at, there.with(to, o.mirrored()));
-                }
-                // the twin's drawings have the same ids and the same points
-                for (PointDeltas r : s.reshapes().getOrDefault(from, List.of())) {
-                    Stop there = stops.getOrDefault(at, new Stop(at, Map.of(), s.ease(), Map.of()));
-                    stops.put(at, there.with(to, r.mirrored(r.drawing())));
-                }
-            });
-        }
-        Map<String, Integer> hinges = new HashMap<>(d.hinges());
-        List<Bands> bands = new ArrayList<>(d.bands());
-        bands.removeIf(b -> twins.containsValue(b.part()));
-        twins.forEach((from, to) -> {
-            hinges.remove(to);
-            if (d.hinges().containsKey(from)) {
-                hinges.put(to, d.hinges().get(from));
-            }
-            d.bands().stream()
-                    .filter(b -> b.part().equals(from))
-                    .findFirst()
-                    .ifPresent(b -> bands.add(new Bands(to, opposite(d) ? turned(b.bands(), d.rest()) : b.bands())));
-        });
-        List<Bands> layers = new ArrayList<>(d.layers());
-        layers.removeIf(b -> twins.containsValue(b.part()));
-        twins.forEach((from, to) -> d.layersOf(from).stream().findFirst().ifPresent(any -> {
-            List<Band> other = d.layersOf(from).stream()
-                    .map(b -> new Band(b.from(), b.to(), twins.getOrDefault(b.drawing(), b.drawing())))
-                    .toList();
-            layers.add(new Bands(to, opposite(d) ? turned(other, d.rest()) : other));
-        }));
-        return d.withStops(List.copyOf(stops.values()))
-                .withBands(bands)
-                .withLayers(layers)
-                .withHinges(hinges);
-    }
-
-    private static List<Band> turned(List<Band> bands, double rest) {
-        List<Band> out = new ArrayList<>();
-        for (Band b : bands) {
-            out.add(0, new Band(2 * rest - b.to(), 2 * rest - b.from(), b.drawing()));
-        }
-        return out;
+        DoubleUnaryOperator value = opposite(d) ? at -> d.hold(2 * d.rest() - at) : at -> at;
+        OtherSide made = new Made(twins);
+        Stream<DialEffect> kept = d.effects().stream().filter(e -> !twins.containsValue(e.part()));
+        Stream<DialEffect> other =
+                d.effects().stream().filter(e -> twins.containsKey(e.part())).map(e -> e.onto(made, value));
+        return d.withEffects(
+                Stream.concat(kept, other),
+                at -> d.stop(value.applyAsDouble(at)).map(Stop::ease).orElse(Ease.LINEAR));
     }
 
     /** Everything reflected about the axis; ids, names of parts, sides, dials and who follows whom stay. */
@@ -408,7 +366,7 @@ public final class Mirror {
                         .toList()))
                 .toList();
         List<Dial> dials = c.controls().dials().stream()
-                .map(d -> d.withStops(d.stops().stream().map(Mirror::reflected).toList()))
+                .map(d -> d.withEffects(d.effects().stream().map(DialEffect::reflected)))
                 .toList();
         return c.withRig(rig -> rig.withParts(parts))
                 .withDials(dials, c.controls().pads())
@@ -433,13 +391,5 @@ public final class Mirror {
         Map<String, Offset> offsets = new HashMap<>();
         all.forEach((part, o) -> offsets.put(part, o.mirrored()));
         return offsets;
-    }
-
-    private static Stop reflected(Stop s) {
-        Map<String, List<PointDeltas>> reshapes = new HashMap<>();
-        s.reshapes()
-                .forEach((part, all) -> reshapes.put(
-                        part, all.stream().map(r -> r.mirrored(r.drawing())).toList()));
-        return s.withOffsets(mirrored(s.offsets())).withReshapes(reshapes);
     }
 }

@@ -5,6 +5,6 @@ package app.leeward.core.rig;
  *
  * @param code stable, for example {@code layer-not-recognised}
  * @param place the layer or element it is about
- * @param says one sentence
+ * @param message one sentence
  */
-public record Note(String code, String place, String says) {}
+public record Note(String code, String place, String message) {}

@@ -4,8 +4,6 @@ import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.PointDeltas;
-import app.leeward.core.dial.Stop;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,9 +33,7 @@ public final class Scaling {
                         .toList()))
                 .withDials(
                         c.controls().dials().stream()
-                                .map(d -> d.withStops(d.stops().stream()
-                                        .map(s -> stop(s, scale))
-                                        .toList()))
+                                .map(d -> d.withEffects(d.effects().stream().map(e -> e.scaled(scale))))
                                 .toList(),
                         c.controls().pads())
                 .withSheet(sheet -> sheet.withModel(model))
@@ -59,13 +55,5 @@ public final class Scaling {
         Map<String, Offset> offsets = new HashMap<>();
         all.forEach((part, o) -> offsets.put(part, o.scaled(scale)));
         return offsets;
-    }
-
-    private static Stop stop(Stop s, double scale) {
-        Map<String, List<PointDeltas>> reshapes = new HashMap<>();
-        s.reshapes()
-                .forEach((part, all) ->
-                        reshapes.put(part, all.stream().map(r -> r.times(scale)).toList()));
-        return s.withOffsets(scaled(s.offsets(), scale)).withReshapes(reshapes);
     }
 }

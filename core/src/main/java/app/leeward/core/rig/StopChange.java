@@ -1,51 +1,62 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Drawing;
 import app.leeward.core.dial.Aspect;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.DialEffect;
+import app.leeward.core.dial.LayerEffect;
+import app.leeward.core.dial.PartNames;
 import app.leeward.core.dial.Stop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * One thing a stop does, in words; it can be taken back alone.
  *
  * @param at where the stop stands
- * @param says such as "goes 12 to the right and 3 up"
+ * @param message such as "goes 12 to the right and 3 up"
  */
-public record StopChange(double at, String part, Aspect aspect, String says) {
+public record StopChange(double at, String part, Aspect aspect, String message) {
     /** Every change of every stop, in the order of the stops, and of the parts as they lie from front to back. */
     public static List<StopChange> of(Character c, Dial dial) {
         List<StopChange> out = new ArrayList<>();
         List<String> front = new ArrayList<>(c.rig().order());
         java.util.Collections.reverse(front);
+        Map<String, List<DialEffect>> effects =
+                dial.effects().stream().collect(Collectors.groupingBy(DialEffect::part));
+        PartNames names = names(c);
         for (Stop stop : dial.stops()) {
             for (String part : front) {
-                Offset o = stop.offsets().get(part);
-                for (Aspect a : Aspect.values()) {
-                    if (o != null && a.in(o)) {
-                        out.add(new StopChange(stop.at(), part, a, words(a, o)));
-                    }
-                }
-                reshaped(stop, part, out);
-                shown(c, dial, stop.at(), part, out);
-                lies(c, dial, stop.at(), part, out);
+                effects.getOrDefault(part, List.of()).stream()
+                        .flatMap(e -> e.told(dial, stop.at(), names))
+                        .forEach(told -> out.add(new StopChange(stop.at(), part, told.aspect(), told.words())));
             }
         }
         return out;
     }
 
-    private static void reshaped(Stop stop, String part, List<StopChange> out) {
-        long points = stop.reshapes().getOrDefault(part, List.of()).stream()
-                .flatMap(r -> r.shifts().stream())
-                .filter(p -> p.x() != 0 || p.y() != 0)
-                .count();
-        if (points > 0) {
-            out.add(new StopChange(stop.at(), part, Aspect.SHAPE, "has its outline elsewhere"));
-        }
+    private static PartNames names(Character c) {
+        return new PartNames() {
+            @Override
+            public String part(String id) {
+                return c.part(id).map(Part::name).orElse(id);
+            }
+
+            @Override
+            public String drawing(String part, String id) {
+                return Part.NOTHING.equals(id)
+                        ? id
+                        : c.part(part)
+                                .flatMap(p -> p.drawing(id))
+                                .map(Drawing::name)
+                                .orElse(id + ", which is gone");
+            }
+        };
     }
 
     /** Outlines that a stop reshapes and that have other points by now, so that it does nothing. */
@@ -64,69 +75,9 @@ public record StopChange(double at, String part, Aspect aspect, String says) {
         }
     }
 
-    private static void shown(Character c, Dial dial, double at, String part, List<StopChange> out) {
-        for (Bands bands : dial.bands()) {
-            if (bands.part().equals(part)) {
-                bands.at(at, dial.to())
-                        .ifPresent(d -> out.add(new StopChange(at, part, Aspect.DRAWING, showing(c, part, d))));
-            }
-        }
-    }
-
-    private static void lies(Character c, Dial dial, double at, String part, List<StopChange> out) {
-        for (Bands layers : dial.layers()) {
-            if (layers.part().equals(part)) {
-                layers.at(at, dial.to())
-                        .ifPresent(over -> out.add(new StopChange(at, part, Aspect.ORDER, lying(c, over))));
-            }
-        }
-    }
-
+    /** Where a part lies, in words. */
     public static String lying(Character c, String over) {
-        return over.equals(Dial.BACK)
-                ? "lies behind everything"
-                : "lies over " + c.part(over).map(Part::name).orElse(over);
-    }
-
-    private static String showing(Character c, String part, String drawing) {
-        return Part.NOTHING.equals(drawing)
-                ? "shows nothing"
-                : "shows "
-                        + c.part(part)
-                                .flatMap(p -> p.drawing(drawing))
-                                .map(d -> d.name())
-                                .orElse(drawing + ", which is gone");
-    }
-
-    private static String words(Aspect a, Offset o) {
-        return switch (a) {
-            case PLACE -> {
-                String across = far(o.x(), "to the right", "to the left");
-                String down = far(o.y(), "down", "up");
-                yield "goes " + across + (across.isEmpty() || down.isEmpty() ? "" : " and ") + down;
-            }
-            case TURN -> "turns " + plain(o.rotation()) + "°";
-            case SIZE ->
-                o.scaleX() == o.scaleY()
-                        ? percent(o.scaleX()) + " large"
-                        : o.scaleY() == 1
-                                ? percent(o.scaleX()) + " wide"
-                                : o.scaleX() == 1
-                                        ? percent(o.scaleY()) + " tall"
-                                        : percent(o.scaleX()) + " wide, " + percent(o.scaleY()) + " tall";
-            case SLANT -> "slants " + plain(o.skewX()) + "°";
-            case OPACITY -> percent(o.opacity()) + " opaque";
-            case BEND -> "is bent";
-            case SHAPE, DRAWING, ORDER -> "";
-        };
-    }
-
-    private static String far(double v, String forth, String back) {
-        return Math.abs(v) < 0.005 ? "" : plain(Math.abs(v)) + (v > 0 ? " " + forth : " " + back);
-    }
-
-    private static String percent(double v) {
-        return plain(100 * v) + " %";
+        return LayerEffect.words(over, names(c));
     }
 
     private static String plain(double v) {

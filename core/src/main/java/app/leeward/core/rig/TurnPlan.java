@@ -3,6 +3,7 @@ package app.leeward.core.rig;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Fingerprints;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;

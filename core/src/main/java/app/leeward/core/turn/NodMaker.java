@@ -2,12 +2,12 @@ package app.leeward.core.turn;
 
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Fingerprints;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Fingerprints;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.TurnPlan;

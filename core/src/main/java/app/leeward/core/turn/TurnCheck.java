@@ -67,9 +67,9 @@ public final class TurnCheck {
      * @param hidden ids of pieces that were to be seen at rest and are not here
      * @param bald square units of skull that came round the side and has no hair on it
      * @param share the same as a share of the ball
-     * @param says a sentence about it; empty when nothing is bald
+     * @param message a sentence about it; empty when nothing is bald
      */
-    public record Position(double at, List<String> hidden, double bald, double share, String says) {}
+    public record Position(double at, List<String> hidden, double bald, double share, String message) {}
 
     /** The head at these places; empty for a character without a turn. */
     public static List<Position> of(Character c, List<Double> at) {
@@ -97,10 +97,10 @@ public final class TurnCheck {
                 .toList();
         double bald = bald(frame, at).getArea();
         double share = bald / (Math.PI * ball.rx() * ball.ry());
-        return new Position(at, hidden, bald, share, share > BALD ? says(at, bald) : "");
+        return new Position(at, hidden, bald, share, share > BALD ? message(at, bald) : "");
     }
 
-    private String says(double at, double bald) {
+    private String message(double at, double bald) {
         boolean screenRight = at < dial.rest();
         String side = screenRight ? "right" : "left";
         boolean piece = character.rig().parts().stream().anyMatch(p -> p.role() == PartRole.EXTRA_HAIR);

@@ -44,7 +44,7 @@ public final class ViewCheck {
      * @param to root of the view behind it
      * @param jumps how far each mark goes, units on the canvas; marks that one of the views lacks are left out
      * @param mends root of the view that should move; empty when nothing jumps
-     * @param says in words; empty when nothing jumps
+     * @param message in words; empty when nothing jumps
      */
     public record Edge(
             int after,
@@ -53,7 +53,7 @@ public final class ViewCheck {
             String to,
             Map<Mark, Double> jumps,
             Optional<String> mends,
-            String says) {}
+            String message) {}
 
     /** Every edge from low to high; none without views. */
     public static List<Edge> of(Character c) {
@@ -120,7 +120,7 @@ public final class ViewCheck {
         boolean leftIsMain = left.view().equals(set.main().root());
         boolean outer = Math.abs(right.from() + right.to()) >= Math.abs(left.from() + left.to());
         String moves = leftIsMain || outer && !right.view().equals(set.main().root()) ? right.view() : left.view();
-        String says = told.isEmpty()
+        String message = told.isEmpty()
                 ? ""
                 : "From " + name(set, left) + " to " + name(set, right) + " jump: " + String.join(", ", told) + ".";
         return new Edge(
@@ -130,7 +130,7 @@ public final class ViewCheck {
                 right.view(),
                 jumps,
                 told.isEmpty() ? Optional.empty() : Optional.of(moves),
-                says);
+                message);
     }
 
     private static String name(ViewSet set, ViewBand b) {

@@ -113,7 +113,8 @@ class EaseTest {
         Dial bands = none.withBands("hand", List.of(new Band(0.5, 1, "fist")));
         assertThat(none.travels()).isEqualTo(Travel.GLIDE);
         assertThat(bands.travels()).isEqualTo(Travel.STRAIGHT);
-        assertThat(bands.withTravel(Travel.GLIDE).travels()).isEqualTo(Travel.GLIDE);
+        assertThat(bands.withTravel(java.util.Optional.of(Travel.GLIDE)).travels())
+                .isEqualTo(Travel.GLIDE);
         Dial posing = bands.withStops(List.of(new Stop(1, Map.of("hand", Offset.shift(1, 0)))));
         assertThat(posing.travels()).isEqualTo(Travel.GLIDE);
     }

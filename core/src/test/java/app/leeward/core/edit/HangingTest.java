@@ -178,7 +178,8 @@ class HangingTest {
         Character c = before;
         for (Dial d : before.controls().dials()) {
             c = done(c, new HangDial(d.id(), Optional.of("p" + part)));
-            assertThat(c.dial(d.id()).orElseThrow().hangingOn(Optional.empty())).isEqualTo(d);
+            assertThat(c.dial(d.id()).orElseThrow().withHangsOn(Optional.empty()))
+                    .isEqualTo(d);
         }
         for (int k = 0; k < 4; k++) {
             samePicture(before, c, pose(r));

@@ -91,7 +91,7 @@ class LayersTest {
                 .singleElement()
                 .satisfies(x -> {
                     assertThat(x.at()).isEqualTo(60);
-                    assertThat(x.says())
+                    assertThat(x.message())
                             .isEqualTo("lies over "
                                     + PLAIN.part("brow-left").orElseThrow().name());
                 });
@@ -122,7 +122,7 @@ class LayersTest {
         assertThat(turned.orElseThrow().value()).isEqualTo("lies over nose");
         assertThat(turned.orElseThrow().heard().get(0).by()).isEqualTo("turn");
         assertThat(turned.orElseThrow().overruled()).hasSize(2);
-        assertThat(turned.orElseThrow().overruled().get(0).says()).contains("lies over " + brow);
+        assertThat(turned.orElseThrow().overruled().get(0).message()).contains("lies over " + brow);
         Optional<Reason> rest = order(c, Pose.REST);
         assertThat(rest.orElseThrow().value()).isEqualTo("lies over " + brow);
         assertThat(order(PLAIN, Pose.of(Map.of("turn", 60.0))))

@@ -40,7 +40,7 @@ class PullPointTest {
     }
 
     private static String refused(Character c, Edit e) {
-        return ((Outcome.Refused) Edits.apply(c, e)).says();
+        return ((Outcome.Refused) Edits.apply(c, e)).message();
     }
 
     private static PullPoint pull(double at, int segment, double dx, double dy) {
@@ -93,12 +93,12 @@ class PullPointTest {
                 .singleElement()
                 .satisfies(s -> {
                     assertThat(s.aspect()).isEqualTo(Aspect.SHAPE);
-                    assertThat(s.says()).contains("outline");
+                    assertThat(s.message()).contains("outline");
                 });
         assertThat(new Evaluator(c).why("face-skin", Pose.of(Map.of("puff", 1.0))))
                 .filteredOn(r -> r.channel().equals(Reason.OUTLINE))
                 .singleElement()
-                .satisfies(r -> assertThat(r.heard().get(0).says()).isEqualTo("Puff at 1 pulls its points"));
+                .satisfies(r -> assertThat(r.heard().get(0).message()).isEqualTo("Puff at 1 pulls its points"));
         assertThat(new Evaluator(c).why("face-skin", Pose.REST))
                 .noneMatch(r -> r.channel().equals(Reason.OUTLINE));
         Character without = done(c, new Forget("puff", 1, "face-skin", Aspect.SHAPE));

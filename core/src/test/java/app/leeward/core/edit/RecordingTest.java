@@ -37,7 +37,7 @@ class RecordingTest {
     private static String refused(Character c, Edit e) {
         Outcome outcome = Edits.apply(c, e);
         assertThat(outcome).as("%s", outcome).isInstanceOf(Outcome.Refused.class);
-        return ((Outcome.Refused) outcome).says();
+        return ((Outcome.Refused) outcome).message();
     }
 
     private static Dial dial(Character c) {
@@ -96,7 +96,7 @@ class RecordingTest {
         c = done(c, new Record("sneer", 10, new Show("mouth", Part.NOTHING)));
         List<StopChange> all = StopChange.of(c, dial(c));
         assertThat(all)
-                .extracting(StopChange::says)
+                .extracting(StopChange::message)
                 .containsExactlyInAnyOrder("goes 12 to the right and 3 up", "turns 5°", "110 % large", "shows nothing");
         for (StopChange change : all) {
             c = done(c, new Forget("sneer", 10, change.part(), change.aspect()));
@@ -186,10 +186,10 @@ class RecordingTest {
 
     @ParameterizedTest
     @CsvSource({"5,5,5,needs some way", "5,1,2,needs some way", "0,1,2,Rest lies inside", "NaN,1,0,from a number"})
-    void aRangeThatIsNoneIsRefused(double from, double to, double rest, String says) {
-        assertThat(refused(FACE, new NewDial("Sneer", from, to, rest, ""))).contains(says);
+    void aRangeThatIsNoneIsRefused(double from, double to, double rest, String message) {
+        assertThat(refused(FACE, new NewDial("Sneer", from, to, rest, ""))).contains(message);
         assertThat(refused(DIALLED, new ChangeDial("sneer", "Sneer", from, to, rest, "")))
-                .contains(says);
+                .contains(message);
     }
 
     @Test

@@ -204,7 +204,7 @@ class RefusalsTest {
         Outcome outcome = Edits.apply(c, edit);
         assertThat(outcome).isInstanceOf(Outcome.Refused.class);
         assertThat(((Outcome.Refused) outcome).reason()).isEqualTo(reason);
-        assertThat(((Outcome.Refused) outcome).says()).matches("\\S.*[.]");
+        assertThat(((Outcome.Refused) outcome).message()).matches("\\S.*[.]");
     }
 
     /** Looks through the tests themselves: a reason nobody asserts is a reason nobody knows to work. */

@@ -81,7 +81,7 @@ class RunsTest {
         assertThat(refused(MAN, new KeepRun("hand-left", "W", List.of("a", "b"), List.of(2, 0), Way.ONCE)))
                 .isEqualTo("run-frames");
         Outcome o = Edits.apply(MAN, new KeepRun("hand-left", "W", List.of("a", "b"), List.of(2, 0), Way.ONCE));
-        assertThat(((Outcome.Refused) o).says()).contains("Drawing 2");
+        assertThat(((Outcome.Refused) o).message()).contains("Drawing 2");
         assertThat(refused(MAN, new KeepRun("hand-left", "W", List.of(), List.of(), Way.ONCE)))
                 .isEqualTo("run-empty");
         assertThat(refused(MAN, new KeepRun("hand-left", "W", List.of("a"), List.of(1, 2), Way.ONCE)))

@@ -52,7 +52,7 @@ class ChannelTest {
         Pose half = Pose.of(Map.of("one", 5.0, "two", 10.0));
         assertThat(why(c, half, LEAN).amount()).isCloseTo(4 - 2, within(1e-12));
         assertThat(why(c, half, LEAN).heard())
-                .extracting(Contribution::says)
+                .extracting(Contribution::message)
                 .containsExactly("stands at 0°", "one at 5 + 4°", "two at 10 − 2°");
         assertThat(why(c, half, BLUR).amount()).isCloseTo(0.75 * 0.4, within(1e-12));
         assertThat(why(c, half, BLUR).words()).isEqualTo("blur");
@@ -81,7 +81,7 @@ class ChannelTest {
                         new Corrective("one", 10, "three", 10, Map.of("p", Offset.NONE.with(LEAN, 2))))));
         assertThat(why(c, Pose.of(Map.of("one", 10.0, "two", 10.0, "three", 10.0)), LEAN)
                         .heard())
-                .extracting(Contribution::says)
+                .extracting(Contribution::message)
                 .containsExactly(
                         "stands at 0°",
                         "correction for one at 10 together with two at 10 + 6°",

@@ -159,10 +159,10 @@ class EvaluatorTest {
         assertThat(drawing.overruled())
                 .extracting(Contribution::kind)
                 .containsExactly(Contribution.Kind.DIAL, Contribution.Kind.PICK, Contribution.Kind.REST);
-        assertThat(drawing.overruled().get(0).says()).isEqualTo("Swing at 10 asks for fist");
+        assertThat(drawing.overruled().get(0).message()).isEqualTo("Swing at 10 asks for fist");
         Reason across = reason(e, pose, Channel.X.id());
         assertThat(across.value()).isEqualTo("8");
-        assertThat(across.heard()).extracting(Contribution::says).containsExactly("stands at 0", "Swing at 10 + 8");
+        assertThat(across.heard()).extracting(Contribution::message).containsExactly("stands at 0", "Swing at 10 + 8");
     }
 
     @Test

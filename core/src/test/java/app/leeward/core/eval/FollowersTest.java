@@ -64,7 +64,7 @@ class FollowersTest {
     }
 
     private static String refused(Character c, Edit e) {
-        return ((Outcome.Refused) Edits.apply(c, e)).says();
+        return ((Outcome.Refused) Edits.apply(c, e)).message();
     }
 
     private static double x(Character c, Pose pose) {
@@ -85,7 +85,7 @@ class FollowersTest {
                 .as("its end holds")
                 .isEqualTo(10);
         assertThat(e.why("body", Pose.of(Map.of("turn", 10.0))).get(1).heard())
-                .extracting(Contribution::says)
+                .extracting(Contribution::message)
                 .contains("chin at 4 (with turn) + 4");
         Character free = done(c, new Unfollow("chin", "turn", 0));
         assertThat(free).isEqualTo(PLAIN);
@@ -187,7 +187,7 @@ class FollowersTest {
                 .satisfies(k -> assertThat(k.offsets().get("body").x()).isEqualTo(7));
         Pose corner = Pose.of(Map.of("turn", 10.0, "chin", 10.0));
         assertThat(new Evaluator(c).why("body", corner).get(1).heard())
-                .extracting(Contribution::says)
+                .extracting(Contribution::message)
                 .contains("correction for turn at 10 together with chin at 10 + 7");
         assertThat(done(c, new ForgetCorner("chin", 10, "turn", 10, "body"))).isEqualTo(PLAIN);
         assertThat(refused(PLAIN, new RecordCorner("turn", 0, "chin", 10, new Nudge("body", 1, 0))))

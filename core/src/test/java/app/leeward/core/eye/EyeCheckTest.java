@@ -289,9 +289,9 @@ class EyeCheckTest {
         assertThat(f.eye()).isEqualTo("eye-left");
         assertThat(f.where()).isNotEmpty();
         // the upper lid's edge at 472 + 10, the lower lid's at 508: the widest gap is the height of what is between
-        assertThat(Double.parseDouble(f.says().replaceAll(".*widest gap ([0-9.]+).*", "$1")))
+        assertThat(Double.parseDouble(f.message().replaceAll(".*widest gap ([0-9.]+).*", "$1")))
                 .isCloseTo(508 - 482, within(0.6));
-        assertThat(f.says()).contains("square units of white");
+        assertThat(f.message()).contains("square units of white");
     }
 
     @Test
@@ -337,7 +337,7 @@ class EyeCheckTest {
                 .filter(x -> x.kind() == Kind.NOT_MIRRORED)
                 .findFirst()
                 .orElseThrow();
-        assertThat(f.says()).contains("eye white is up to 3.0 off");
+        assertThat(f.message()).contains("eye white is up to 3.0 off");
         assertThat(kinds(done(unlike, new MirrorSide("eye-left")))).doesNotContain(Kind.NOT_MIRRORED);
     }
 
@@ -361,7 +361,7 @@ class EyeCheckTest {
                         new Segment.Line(new Point(520, 505)),
                         new Segment.Close()));
         assertThat(EyeCheck.of(remade(crossed)))
-                .anyMatch(f -> f.kind() == Kind.BAD_OUTLINE && f.says().contains("crosses itself"));
+                .anyMatch(f -> f.kind() == Kind.BAD_OUTLINE && f.message().contains("crosses itself"));
         Character unfilled = FACE.withPart(
                 "eye-white-left",
                 p -> p.withDrawings(

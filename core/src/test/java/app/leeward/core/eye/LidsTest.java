@@ -221,7 +221,7 @@ class LidsTest {
                     .as(p.part() + " does not look through itself")
                     .doesNotContain(p.part());
         }
-        EyeCheck.of(c).forEach(found -> assertThat(found.says()).isNotBlank());
+        EyeCheck.of(c).forEach(found -> assertThat(found.message()).isNotBlank());
         assertThat(EyeView.of(c, Pose.REST)).isNotEmpty();
     }
 }

@@ -190,7 +190,7 @@ class HandsTest {
                     .times(Matrix.translate(-450, -500));
         }
         Character c = rig(elsewhere);
-        assertThat(only(c).drawings().subList(1, 7)).allMatch(d -> !d.says().isEmpty());
+        assertThat(only(c).drawings().subList(1, 7)).allMatch(d -> !d.message().isEmpty());
         Character on = done(c, new RegisterHand("hand-left", "", false));
         Wrist wanted = only(on).wrist().orElseThrow();
         for (Hands.AtWrist d : only(on).drawings()) {
@@ -208,7 +208,7 @@ class HandsTest {
         assertThat(only(large).drawings().get(1).ratio())
                 .as("as large as drawn, and said so")
                 .isCloseTo(10, within(0.2));
-        assertThat(only(large).drawings().get(1).says()).contains("as wide");
+        assertThat(only(large).drawings().get(1).message()).contains("as wide");
     }
 
     @Test
@@ -232,7 +232,7 @@ class HandsTest {
                 (Part p) -> p.withDrawings(
                         List.of(new Drawing("a", "a", Artwork.of()), new Drawing("b", "b", Artwork.of())), "a"));
         assertThat(refused(bare, new RegisterHand("hand-left", "", false))).isEqualTo("no-wrist");
-        assertThat(only(bare).drawings()).allMatch(d -> d.says().contains("no area"));
+        assertThat(only(bare).drawings()).allMatch(d -> d.message().contains("no area"));
     }
 
     @Test
@@ -250,6 +250,6 @@ class HandsTest {
         Hands.AtWrist flipped = only(done(on, new Flip())).drawings().get(1);
         assertThat(flipped.off()).isCloseTo(before.off(), within(1e-9));
         assertThat(flipped.turned()).isCloseTo(0, within(1e-6));
-        assertThat(flipped.says()).isEqualTo(before.says());
+        assertThat(flipped.message()).isEqualTo(before.message());
     }
 }

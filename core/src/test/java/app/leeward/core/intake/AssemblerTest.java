@@ -96,7 +96,7 @@ class AssemblerTest {
                 .singleElement()
                 .satisfies(n -> {
                     assertThat(n.place()).isEqualTo("open");
-                    assertThat(n.says()).contains("'ah' serves it");
+                    assertThat(n.message()).contains("'ah' serves it");
                 });
         assertThat(part(c, "mouth").drawings()).hasSize(3);
     }
@@ -119,7 +119,7 @@ class AssemblerTest {
     void whatLiesOnTheFaceGoesWithTheHeadWhateverItIs() {
         Character c = Rigs.hung(Rigs.group("", Rigs.face(), Rigs.layer("earring", Rigs.ellipse(606, 515, 4, 4))));
         assertThat(part(c, "earring").parent()).contains("head");
-        assertThat(c.origin().notes()).extracting(Note::says).anySatisfy(s -> assertThat(s)
+        assertThat(c.origin().notes()).extracting(Note::message).anySatisfy(s -> assertThat(s)
                 .endsWith("follows head."));
         assertThat(c.dial("turn").orElseThrow().stops().get(0).offsets()).containsKey("earring");
     }
@@ -190,7 +190,7 @@ class AssemblerTest {
                 "x", new Canvas(9, 9), 24, Rigs.group("", Rigs.layer("roof", Rigs.box(0, 0, 5, 5))), List.of());
         assertThat(house).isInstanceOfSatisfying(IntakeResult.Unusable.class, u -> {
             assertThat(u.code()).isEqualTo("no-face");
-            assertThat(u.says()).contains("name at least one");
+            assertThat(u.message()).contains("name at least one");
         });
         assertThat(Assembler.assemble("x", new Canvas(9, 9), 24, Rigs.group(""), List.of()))
                 .isInstanceOfSatisfying(

@@ -228,7 +228,7 @@ class IntakeReportTest {
                         List.of())
                 .withSheet(sheet -> sheet.withCanvas(new Canvas(1000, 1000)));
         assertThat(Strays.in(c))
-                .extracting(Stray::name, Stray::says)
+                .extracting(Stray::name, Stray::message)
                 .containsExactly(
                         org.assertj.core.groups.Tuple.tuple(
                                 "hidden", "it is fully hidden behind another shape of its drawing"),

@@ -111,7 +111,7 @@ class VersionsTest {
         NewVersion v =
                 Versions.between(READ, "face-2.svg", Rigs.hung(Rigs.face())).report();
         assertThat(v.was()).isEqualTo("face-1.svg");
-        assertThat(v.says()).isEmpty();
+        assertThat(v.message()).isEmpty();
         assertThat(v.changes())
                 .hasSize(READ.rig().parts().stream()
                         .mapToInt(p -> p.drawings().size())
@@ -193,7 +193,7 @@ class VersionsTest {
         assertThat(changes(here, Rigs.face())).as("the file did not change").isEmpty();
         Layer next = with(Rigs.face(), "Nose", l -> transformed(l, Matrix.translate(0, 5)));
         LayerChange change = changes(here, next).get(0);
-        assertThat(change.says()).isEqualTo("moved 5 down");
+        assertThat(change.message()).isEqualTo("moved 5 down");
         assertThat(change.warning()).contains("changed here too");
         assertThat(change.advised()).isFalse();
     }
@@ -247,7 +247,7 @@ class VersionsTest {
         Layer next = with(Rigs.face(), "Nose", l -> new Layer("zzz", false, l.nodes()));
         assertThat(changes(READ, next)).isEmpty();
         List<String> said = Versions.between(READ, "b.svg", Rigs.hung(next)).report().changes().stream()
-                .map(LayerChange::says)
+                .map(LayerChange::message)
                 .filter(s -> !s.isEmpty())
                 .toList();
         assertThat(said).containsExactly("called 'zzz' there");
@@ -261,10 +261,10 @@ class VersionsTest {
         Artwork red = new Artwork(nose.shapes().stream()
                 .map(s -> s.recoloured(Map.of("#884422", "#cc0000")))
                 .collect(Collectors.toList()));
-        assertThat(Difference.says(nose, anew)).isEqualTo("drawn anew");
-        assertThat(Difference.says(nose, more)).isEqualTo("1 shape more");
-        assertThat(Difference.says(nose, red)).isEqualTo("recoloured");
-        assertThat(Difference.says(nose, red.transform(Matrix.translate(-2, 1.5))))
+        assertThat(Difference.message(nose, anew)).isEqualTo("drawn anew");
+        assertThat(Difference.message(nose, more)).isEqualTo("1 shape more");
+        assertThat(Difference.message(nose, red)).isEqualTo("recoloured");
+        assertThat(Difference.message(nose, red.transform(Matrix.translate(-2, 1.5))))
                 .isEqualTo("moved 2 left, 1.5 down, recoloured");
         assertThat(Difference.same(nose, nose.transform(Matrix.translate(0.01, 0))))
                 .isTrue();
@@ -274,6 +274,6 @@ class VersionsTest {
     void anUnknownChangeIsRefused() {
         Outcome o = Edits.apply(READ, new TakeVersion("b.svg", Rigs.hung(Rigs.face()), List.of("moustache/1")));
         assertThat(o).isInstanceOf(Outcome.Refused.class);
-        assertThat(((Outcome.Refused) o).says()).contains("moustache/1");
+        assertThat(((Outcome.Refused) o).message()).contains("moustache/1");
     }
 }

@@ -248,7 +248,7 @@ class PrototypeTest {
         List<Reason> why = new Evaluator(FACE).why("brow-left", Pose.REST.withLooks(Map.of("look-anger", 0.5)));
         assertThat(why)
                 .anyMatch(r -> r.channel().equals(Channel.BEND_LEFT.id())
-                        && r.heard().stream().anyMatch(v -> v.says().contains("with look Anger")));
+                        && r.heard().stream().anyMatch(v -> v.message().contains("with look Anger")));
         assertThat(new Evaluator(FACE).why("brow-left", Pose.REST))
                 .as("what nothing bends is not listed")
                 .noneMatch(r -> r.channel().equals(Channel.BEND_LEFT.id()));

@@ -25,7 +25,7 @@ class TurnCheckTest {
     @Test
     void aHeadWithHairAllRoundIsFine() {
         assertThat(TurnCheck.of(FACE, List.of(-60.0, -30.0, 0.0, 30.0, 60.0))).allSatisfy(p -> {
-            assertThat(p.says()).isEmpty();
+            assertThat(p.message()).isEmpty();
             assertThat(p.bald()).isCloseTo(0, within(1.0));
         });
         assertThat(at(FACE, 0).hidden()).isEmpty();
@@ -50,7 +50,7 @@ class TurnCheckTest {
         assertThat(at(shaved, 60).bald()).isCloseTo(area, within(area * 0.01));
         assertThat(at(shaved, -60).bald()).isCloseTo(area, within(area * 0.01));
         assertThat(at(shaved, 0).bald()).isZero();
-        assertThat(at(shaved, 60).says()).contains("screen's left").contains("Draw an extra piece");
+        assertThat(at(shaved, 60).message()).contains("screen's left").contains("Draw an extra piece");
         assertThat(at(shaved.withoutPart("back-hair"), 60).bald())
                 .as("a head without any hair is not bald on one side")
                 .isZero();

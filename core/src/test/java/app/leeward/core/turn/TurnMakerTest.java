@@ -287,7 +287,7 @@ class TurnMakerTest {
                                         java.util.List.of(Rigs.part("box", null, new Point(0, 0))),
                                         java.util.List.of()),
                                 new MakeHeadDial(HeadDial.HAIR_DRAG)))
-                        .says())
+                        .message())
                 .contains("needs a head turn first");
     }
 

@@ -217,17 +217,17 @@ class ViewsTest {
                 .findFirst()
                 .orElseThrow()
                 .id();
-        Pose says = new Pose(Map.of("turn", 90.0), Map.of(), Map.of(), Map.of(front.id(), ah));
+        Pose message = new Pose(Map.of("turn", 90.0), Map.of(), Map.of(), Map.of(front.id(), ah));
         String shown =
-                new Evaluator(HEAD).frame(says).of(side.id()).orElseThrow().drawing();
+                new Evaluator(HEAD).frame(message).of(side.id()).orElseThrow().drawing();
         assertThat(side.drawing(shown).orElseThrow().name()).isEqualTo("ah");
-        assertThat(new Evaluator(HEAD).why(side.id(), says))
+        assertThat(new Evaluator(HEAD).why(side.id(), message))
                 .filteredOn(r -> r.channel().equals(Reason.DRAWING))
                 .allMatch(r -> r.heard().get(0).kind() == Contribution.Kind.SPEECH);
-        assertThat(new Evaluator(HEAD).why(front.id(), says))
+        assertThat(new Evaluator(HEAD).why(front.id(), message))
                 .filteredOn(r -> r.channel().equals(Reason.DRAWING))
                 .allMatch(r -> r.heard().get(0).kind() == Contribution.Kind.VIEW
-                        && r.heard().get(0).says().contains("side view"));
+                        && r.heard().get(0).message().contains("side view"));
     }
 
     @Test
@@ -246,11 +246,11 @@ class ViewsTest {
         assertThat(jumps.get(ViewCheck.Mark.CHIN)).isCloseTo(40 - 36 + 4, within(1e-6));
         assertThat(edges.get(2).mends())
                 .contains(in(c, "3/4 view", PartRole.EYE, Side.LEFT).parent().orElseThrow());
-        assertThat(edges.get(2).says()).contains("3/4 view").contains("neck by 8.1");
+        assertThat(edges.get(2).message()).contains("3/4 view").contains("neck by 8.1");
 
         Character mended = done(c, new RegisterViews(""));
         assertThat(ViewCheck.of(mended))
-                .allMatch(e -> e.mends().isEmpty() && e.says().isEmpty());
+                .allMatch(e -> e.mends().isEmpty() && e.message().isEmpty());
         assertThat(ViewCheck.of(mended).get(2).jumps().values()).allMatch(by -> by < 1e-6);
         assertThat(mended.rig().parts().stream().map(Part::drawings))
                 .isEqualTo(c.rig().parts().stream().map(Part::drawings).toList());
@@ -378,7 +378,7 @@ class ViewsTest {
         }
         assertThat(stood.rig().parts().stream().map(Part::drawings))
                 .isEqualTo(asked.rig().parts().stream().map(Part::drawings).toList());
-        assertThat(ViewCheck.of(stood)).allMatch(e -> e.says().isEmpty());
+        assertThat(ViewCheck.of(stood)).allMatch(e -> e.message().isEmpty());
         return stood;
     }
 
@@ -442,12 +442,12 @@ class ViewsTest {
                 .isEqualTo(395);
         // the back hair is drawn 20 higher than the faces are: 280 over the neck's end become as many as theirs
         assertThat(ViewCheck.of(c))
-                .filteredOn(e -> !e.says().isEmpty())
+                .filteredOn(e -> !e.message().isEmpty())
                 .hasSize(2)
-                .allMatch(e -> e.says().contains("top of the head by 20.0")
+                .allMatch(e -> e.message().contains("top of the head by 20.0")
                         && e.mends().equals(Optional.of("back-view")));
         Character mended = done(c, new RegisterViews(""));
-        assertThat(ViewCheck.of(mended)).allMatch(e -> e.says().isEmpty());
+        assertThat(ViewCheck.of(mended)).allMatch(e -> e.message().isEmpty());
     }
 
     @Test

@@ -8,10 +8,10 @@ public final class ArtProblem extends RuntimeException {
     /**
      * @param code stable, for programs
      * @param place where in the file, for example {@code line 12}; empty when it is the whole file
-     * @param says one sentence with the reason
+     * @param message one sentence with the reason
      */
-    public ArtProblem(String code, String place, String says) {
-        super(says);
+    public ArtProblem(String code, String place, String message) {
+        super(message);
         this.code = code;
         this.place = place;
     }

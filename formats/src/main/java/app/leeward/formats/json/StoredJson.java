@@ -28,11 +28,11 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 4;
+    public static final int SCHEMA = 5;
 
     /** From 1 to 2, from 2 to 3, and so on. */
     private static final List<Upgrade> UPGRADES =
-            List.of(new SparseOffsets(), new FactsWithTheirOwners(), new GroupedCharacter());
+            List.of(new SparseOffsets(), new FactsWithTheirOwners(), new GroupedCharacter(), new NoteMessages());
 
     /** Kinds of edits that hold another edit, and where. */
     private static final Map<String, String> EDITS_INSIDE = Map.of("record", "pose", "record-corner", "pose");

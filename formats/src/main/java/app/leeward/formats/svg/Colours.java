@@ -234,8 +234,8 @@ final class Colours {
         return Lengths.parse(text, otherwise);
     }
 
-    private void note(String code, String place, String says) {
-        Note note = new Note(code, place, says);
+    private void note(String code, String place, String message) {
+        Note note = new Note(code, place, message);
         if (!notes.contains(note)) {
             notes.add(note);
         }

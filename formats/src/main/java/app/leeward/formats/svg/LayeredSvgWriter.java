@@ -20,17 +20,17 @@ public final class LayeredSvgWriter {
     }
 
     /**
-     * @param says what a person opening the file should know
+     * @param message what a person opening the file should know
      * @param images where pictures made of pixels are; they are embedded
      */
-    public static String write(String title, String says, Canvas canvas, Layer root, ImageShelf images) {
+    public static String write(String title, String message, Canvas canvas, Layer root, ImageShelf images) {
         LayeredSvgWriter w = new LayeredSvgWriter(images);
         root.nodes().forEach(w::node);
         String width = Numbers.text(canvas.width());
         String height = Numbers.text(canvas.height());
         return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg " + NAMESPACES + " width=\"" + width + "\" height=\""
                 + height + "\" viewBox=\"0 0 " + width + " " + height + "\">\n<title>" + ShapeMarkup.escape(title)
-                + "</title>\n<desc>" + ShapeMarkup.escape(says) + "</desc>\n<defs>\n" + w.defs + "</defs>\n" + w.body
+                + "</title>\n<desc>" + ShapeMarkup.escape(message) + "</desc>\n<defs>\n" + w.defs + "</defs>\n" + w.body
                 + "</svg>\n";
     }
 

@@ -143,7 +143,7 @@ class StoredFormTest {
                     .isBlank());
             Outcome outcome = Edits.apply(face, edit);
             if (outcome instanceof Outcome.Refused refused) {
-                assertThat(refused.says()).as("%s", stored).matches("\\S.*[.]");
+                assertThat(refused.message()).as("%s", stored).matches("\\S.*[.]");
             }
         }));
         assertThat(tried).containsAll(Kinds.EDITS.options().values());

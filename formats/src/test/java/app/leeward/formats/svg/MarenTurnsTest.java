@@ -51,7 +51,7 @@ class MarenTurnsTest {
     void nothingIsFoundAtAnyOfTwentyFivePlaces() {
         assertThat(TurnCheck.of(MAREN, places()))
                 .hasSize(25)
-                .allSatisfy(p -> assertThat(p.says()).as("at %s", p.at()).isEmpty());
+                .allSatisfy(p -> assertThat(p.message()).as("at %s", p.at()).isEmpty());
         assertThat(EyeCheck.of(MAREN)).isEmpty();
     }
 

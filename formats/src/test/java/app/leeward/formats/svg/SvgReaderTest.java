@@ -210,7 +210,7 @@ class SvgReaderTest {
                 .extracting(Note::code)
                 .containsOnly("script-removed")
                 .hasSize(4);
-        assertThat(art.notes()).extracting(Note::says).anyMatch(s -> s.contains("'onclick' at line 1"));
+        assertThat(art.notes()).extracting(Note::message).anyMatch(s -> s.contains("'onclick' at line 1"));
     }
 
     @Test

@@ -10,11 +10,11 @@ import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.TurnPlan;
-import app.leeward.server.config.Squeeze;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.Snapshot;
 import app.leeward.server.studio.StoredArt;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -26,6 +26,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,6 +36,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.multipart.MultipartFile;
 
 /** Characters: begun by a file, changed by edits. */
@@ -110,12 +112,12 @@ class CharacterApi {
     }
 
     /** A newer version of the art beside what is here. */
-    public record VersionView(String file, String was, List<String> says, List<ChangeView> changes) {
+    public record VersionView(String file, String was, List<String> message, List<ChangeView> changes) {
         static VersionView of(NewVersion v) {
             return new VersionView(
                     v.file(),
                     v.was(),
-                    v.says(),
+                    v.message(),
                     v.changes().stream().map(ChangeView::of).toList());
         }
     }
@@ -125,7 +127,7 @@ class CharacterApi {
             String key,
             LayerChange.Kind kind,
             String name,
-            String says,
+            String message,
             String warning,
             boolean advised,
             List<Shape> before,
@@ -136,7 +138,7 @@ class CharacterApi {
                     c.key(),
                     c.kind(),
                     c.name(),
-                    c.says(),
+                    c.message(),
                     c.warning(),
                     c.advised(),
                     shapes(c.before(), same),
@@ -216,16 +218,23 @@ class CharacterApi {
         characters.nameRevision(id, body.number(), Bodies.require(body.name(), "name"));
     }
 
-    /** The shapes of all drawings, by the hash of their artwork. */
+    /**
+     * The shapes of all drawings, by the hash of their artwork. A revision's artwork never changes, so a browser that asks for a
+     * revision keeps it; whoever asks for the newest is told whether it is still the same.
+     */
     @GetMapping("/{id}/artwork")
-    Map<String, List<Shape>> artwork(
-            @PathVariable UUID id, @RequestParam(required = false) Integer revision, HttpServletRequest request) {
-        Squeeze.onlyForTheWire(request);
+    ResponseEntity<Map<String, List<Shape>>> artwork(
+            @PathVariable UUID id,
+            @RequestParam(required = false) Integer revision,
+            @Parameter(hidden = true) ServletWebRequest request) {
         Map<String, List<Shape>> out = new TreeMap<>();
         Character c = (revision == null ? characters.snapshot(id) : characters.snapshot(id, revision)).state();
         c.rig().parts().forEach(p -> p.drawings()
                 .forEach(d -> out.put(art.hashOf(d.art()), d.art().shapes())));
-        return out;
+        ArtworkCaching caching = ArtworkCaching.of(out.keySet(), request);
+        return caching.known(request)
+                ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).build()
+                : caching.answer(revision != null, out);
     }
 
     @PostMapping("/{id}/edits")

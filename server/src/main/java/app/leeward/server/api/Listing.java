@@ -52,7 +52,7 @@ class Listing {
      *
      * @param milestone the name somebody gave it; empty for most
      */
-    public record Step(int number, String action, String says, String author, Instant madeAt, String milestone) {}
+    public record Step(int number, String action, String message, String author, Instant madeAt, String milestone) {}
 
     /** A page of items, and how many there are in all. */
     public record Items(List<Item> items, int page, long total) {
@@ -98,7 +98,7 @@ class Listing {
                 found.map(r -> new Step(
                                 r.getNumber(),
                                 r.getAction(),
-                                r.getSays(),
+                                r.getMessage(),
                                 r.getAuthor(),
                                 r.getMadeAt(),
                                 named.getOrDefault(r.getNumber(), "")))

@@ -8,6 +8,7 @@ import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Offset;
 import app.leeward.formats.json.Kinds;
 import app.leeward.formats.json.LeewardJson;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.core.converter.ResolvedSchema;
@@ -50,50 +51,6 @@ class OpenApiForms {
         return offset;
     }
 
-    /** Components that may be left out: something follows nothing, lies above nothing, was not found. */
-    private static final Set<String> OPTIONAL = Set.of(
-            "Character.source",
-            "Placed.outlines",
-            "Placed.outside",
-            "Placed.behind",
-            "EditMovePoint.mirrored",
-            "EditServeSound.mood",
-            "EditMakeMouths.start",
-            "EditMakeMouths.rulers",
-            "EditMakeMouths.own",
-            "EditMakeMouths.again",
-            "MouthChart.recipe",
-            "SayBody.aloud",
-            "ShotEditLayBlinks.shifts",
-            "EyeView.pupil",
-            "Part.parent",
-            "Part.wristBend",
-            "Drawing.wrist",
-            "Drawing.grip",
-            "Drawing.over",
-            "Joint.parent",
-            "EditStackDrawing.over",
-            "EditShowPast.by",
-            "EditHold.hand",
-            "EditSetGrip.at",
-            "Dial.hangsOn",
-            "EditHangDial.part",
-            "TurnView.offModel",
-            "Dial.travel",
-            "EditTravelBy.travel",
-            "EditMakeTurn.ball",
-            "Character.turn",
-            "Character.views",
-            "Edge.mends",
-            "Hand.arm",
-            "Hand.place",
-            "Hand.wrist",
-            "AtWrist.wrist",
-            "EditHang.parent",
-            "EditStack.above",
-            "IntakeReport.axis",
-            "IntakeReport.standing");
-
     @Bean
     OpenAPI leewardApi() {
         return new OpenAPI()
@@ -102,21 +59,27 @@ class OpenApiForms {
     }
 
     @Bean
-    OpenApiCustomizer choices() {
+    OptionalComponents optionalComponents(ObjectMapper json) {
+        return new OptionalComponents(json);
+    }
+
+    @Bean
+    OpenApiCustomizer choices(OptionalComponents optional) {
         return api -> {
-            Kinds.ALL.forEach(k -> choice(api, k));
+            Kinds.ALL.forEach(k -> choice(api, k, optional));
             Kinds.ALL.forEach(k -> useChoices(api, k));
-            required(api);
+            required(api, optional);
         };
     }
 
     /** A sealed interface is one of its records, told apart by {@code kind}. */
-    private static void choice(OpenAPI api, Kinds<?> choice) {
+    private static void choice(OpenAPI api, Kinds<?> choice, OptionalComponents optional) {
         Class<?> sealed = choice.sealed();
         Schema<Object> one = new Schema<>();
         Discriminator kinds = new Discriminator().propertyName("kind");
         choice.options().forEach((kind, option) -> {
             String name = sealed.getSimpleName() + option.getSimpleName();
+            optional.note(name, option);
             ResolvedSchema resolved = ModelConverters.getInstance(true)
                     .resolveAsResolvedSchema(new AnnotatedType(option).resolveAsRef(false));
             resolved.referencedSchemas.forEach((key, schema) -> {
@@ -165,14 +128,13 @@ class OpenApiForms {
     }
 
     /** Records always carry all their components, except in what is sent to us. */
-    private static void required(OpenAPI api) {
+    private static void required(OpenAPI api, OptionalComponents optional) {
         api.getComponents().getSchemas().forEach((name, schema) -> {
             boolean sent = name.endsWith("Body") || name.equals("Moment");
             if (!sent && schema.getProperties() != null) {
                 List<String> all = new ArrayList<>(((Map<String, ?>) schema.getProperties()).keySet());
-                schema.setRequired(all.stream()
-                        .filter(p -> !OPTIONAL.contains(name + "." + p))
-                        .toList());
+                schema.setRequired(
+                        all.stream().filter(p -> !optional.of(name).contains(p)).toList());
             }
         });
     }

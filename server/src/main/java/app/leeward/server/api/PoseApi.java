@@ -259,7 +259,7 @@ class PoseApi {
             throw Problem.refused("picture-size", "A picture is 1 to 4000 pixels wide, not " + width + ".");
         }
         byte[] file = png
-                ? new FramePainter(c.state(), width, images).png(frame)
+                ? FramePainter.of(c.state(), width, images).png(frame)
                 : SvgWriter.write(c.state(), frame, images).getBytes(StandardCharsets.UTF_8);
         return download(
                 file,

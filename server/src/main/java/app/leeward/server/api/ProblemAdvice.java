@@ -88,9 +88,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                     away.get() == DatabaseAway.FULL ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
             LOG.warn(
                     "{} {}",
-                    away.get().says(),
+                    away.get().message(),
                     String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
-            return answer(detail(status, away.get().code(), away.get().says()));
+            return answer(detail(status, away.get().code(), away.get().message()));
         }
         LOG.error("A request failed", e);
         return answer(detail(
@@ -107,15 +107,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return answer.body(detail);
     }
 
-    private static ProblemDetail detail(HttpStatusCode status, String code, String says) {
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, says);
+    private static ProblemDetail detail(HttpStatusCode status, String code, String message) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, message);
         detail.setProperty("code", code);
         return detail;
     }
 
     /** What a status means, where nothing more is known. */
     static ProblemDetail plain(HttpStatusCode status) {
-        String says =
+        String message =
                 switch (status.value()) {
                     case 400 -> "What was sent cannot be read.";
                     case 404 -> "There is nothing at this address.";
@@ -129,7 +129,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                                 ? "Leeward made a mistake; nothing was changed. The server's log says more."
                                 : "This cannot be done.";
                 };
-        return detail(status, status.value() == 404 ? "not-there" : "http-" + status.value(), says);
+        return detail(status, status.value() == 404 ? "not-there" : "http-" + status.value(), message);
     }
 
     @Override

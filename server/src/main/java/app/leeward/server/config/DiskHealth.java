@@ -31,7 +31,7 @@ class DiskHealth implements HealthIndicator {
     @Override
     public Health health() {
         return full.plus(REMEMBERED).isAfter(clock.instant())
-                ? Health.down().withDetail("disk", DatabaseAway.FULL.says()).build()
+                ? Health.down().withDetail("disk", DatabaseAway.FULL.message()).build()
                 : Health.up().build();
     }
 }

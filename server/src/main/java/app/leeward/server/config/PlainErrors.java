@@ -31,11 +31,11 @@ class PlainErrors implements WebServerFactoryCustomizer<TomcatServletWebServerFa
                 return;
             }
             boolean ours = status >= 500;
-            String says = ours
+            String message = ours
                     ? "Leeward made a mistake; nothing was changed. The server's log says more."
                     : "What was sent is no request that can be read.";
             try {
-                byte[] body = Refusals.body(status, ours ? "fault" : "http-" + status, says);
+                byte[] body = Refusals.body(status, ours ? "fault" : "http-" + status, message);
                 response.setContentType("application/problem+json");
                 response.setContentLength(body.length);
                 response.getOutputStream().write(body);

@@ -13,20 +13,20 @@ final class Refusals {
 
     private Refusals() {}
 
-    static byte[] body(int status, String code, String says) throws IOException {
+    static byte[] body(int status, String code, String message) throws IOException {
         Map<String, Object> problem = new LinkedHashMap<>();
         problem.put("type", "about:blank");
         problem.put("status", status);
-        problem.put("detail", says);
+        problem.put("detail", message);
         problem.put("code", code);
         return JSON.writeValueAsString(problem).getBytes(StandardCharsets.UTF_8);
     }
 
-    static void write(HttpServletResponse response, int status, String code, String says) throws IOException {
+    static void write(HttpServletResponse response, int status, String code, String message) throws IOException {
         if (response.isCommitted()) {
             return;
         }
-        byte[] body = body(status, code, says);
+        byte[] body = body(status, code, message);
         response.resetBuffer();
         response.setStatus(status);
         response.setContentType("application/problem+json");

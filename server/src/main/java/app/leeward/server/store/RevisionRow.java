@@ -41,7 +41,9 @@ public class RevisionRow implements Persistable<RevisionKey> {
     @JdbcTypeCode(SqlTypes.JSON)
     private String edit;
 
-    private String says;
+    @Column(name = "says")
+    private String message;
+
     private String author;
 
     @Column(name = "made_at")
@@ -77,7 +79,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
             Action action,
             String edit,
             Collection<Touch> touched,
-            String says,
+            String message,
             String author,
             Instant madeAt,
             int schema,
@@ -91,7 +93,7 @@ public class RevisionRow implements Persistable<RevisionKey> {
         this.touched = touched == null
                 ? null
                 : touched.stream().map(Touch::word).sorted().toArray(String[]::new);
-        this.says = says;
+        this.message = message;
         this.author = author;
         this.madeAt = madeAt;
         this.schema = schema;
@@ -130,8 +132,8 @@ public class RevisionRow implements Persistable<RevisionKey> {
         return edit;
     }
 
-    public String says() {
-        return says;
+    public String message() {
+        return message;
     }
 
     public String author() {

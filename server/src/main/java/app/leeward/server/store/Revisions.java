@@ -16,7 +16,7 @@ public interface Revisions extends JpaRepository<RevisionRow, RevisionKey> {
 
         String getAction();
 
-        String getSays();
+        String getMessage();
 
         String getAuthor();
 
@@ -38,19 +38,19 @@ public interface Revisions extends JpaRepository<RevisionRow, RevisionKey> {
     int standsAt(UUID document, int number);
 
     /** What a revision did, in words. */
-    @Query("select r.says from RevisionRow r where r.key.document = :document and r.key.number = :number")
-    String says(UUID document, int number);
+    @Query("select r.message from RevisionRow r where r.key.document = :document and r.key.number = :number")
+    String message(UUID document, int number);
 
     /** What was done after {@code after}, newest first. */
     @Query(
             """
-            select r.key.number as number, cast(r.action as string) as action, r.says as says, r.author as author,
+            select r.key.number as number, cast(r.action as string) as action, r.message as message, r.author as author,
               r.madeAt as madeAt
             from RevisionRow r where r.key.document = :document and r.key.number > :after order by r.key.number desc""")
     Page<Told> told(UUID document, int after, Pageable page);
 
     /** What was done after {@code after} in words, newest first. */
-    @Query("select r.says from RevisionRow r where r.key.document = :document and r.key.number > :after"
+    @Query("select r.message from RevisionRow r where r.key.document = :document and r.key.number > :after"
             + " order by r.key.number desc")
-    List<String> saysSince(UUID document, int after, Pageable page);
+    List<String> messagesSince(UUID document, int after, Pageable page);
 }

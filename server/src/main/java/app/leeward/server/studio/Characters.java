@@ -137,7 +137,7 @@ public class Characters {
                 .orElse(stem.isBlank() ? "Character" : shortened(stem));
         IntakeResult result = Assembler.assemble(name, art.canvas(), FRAME_RATE, art.root(), art.notes());
         if (result instanceof IntakeResult.Unusable u) {
-            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.says());
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.message());
         }
         Character hung = ((IntakeResult.Hung) result).character();
         images.keep(art.images());
@@ -202,7 +202,7 @@ public class Characters {
     public static Character applied(Character before, Edit edit) {
         Outcome outcome = Edits.apply(before, edit);
         if (outcome instanceof Outcome.Refused r) {
-            throw Problem.refused(r.code(), r.says());
+            throw Problem.refused(r.code(), r.message());
         }
         return ((Outcome.Done) outcome).character();
     }

@@ -20,19 +20,19 @@ public enum DatabaseAway {
     private static final String CLOSED = "Connection is closed";
 
     private final String code;
-    private final String says;
+    private final String message;
 
-    DatabaseAway(String code, String says) {
+    DatabaseAway(String code, String message) {
         this.code = code;
-        this.says = says;
+        this.message = message;
     }
 
     public String code() {
         return code;
     }
 
-    public String says() {
-        return says;
+    public String message() {
+        return message;
     }
 
     /** Which of these a failure comes from; empty when it has another cause. */

@@ -243,11 +243,11 @@ public class LineReadings {
         };
     }
 
-    private void refused(UUID id, String by, String code, String place, String says) {
+    private void refused(UUID id, String by, String code, String place, String message) {
         Map<String, String> problem = new LinkedHashMap<>();
         problem.put("code", code);
         problem.put("place", place);
-        problem.put("detail", says);
+        problem.put("detail", message);
         transaction.execute(t -> readings.end(id, by, ReadingState.REFUSED.name(), JsonText.write(json, problem)));
     }
 }

@@ -11,16 +11,16 @@ public final class Problem extends RuntimeException {
     private final transient List<String> since;
     private final int sinceAll;
 
-    public Problem(HttpStatus status, String code, String place, String says) {
-        this(status, code, place, says, List.of(), 0);
+    public Problem(HttpStatus status, String code, String place, String message) {
+        this(status, code, place, message, List.of(), 0);
     }
 
     /**
      * @param since what others changed in the meantime, the latest of it, oldest first
      * @param sinceAll how many changes there were
      */
-    public Problem(HttpStatus status, String code, String place, String says, List<String> since, int sinceAll) {
-        super(says);
+    public Problem(HttpStatus status, String code, String place, String message, List<String> since, int sinceAll) {
+        super(message);
         this.status = status;
         this.code = code;
         this.place = place;
@@ -32,13 +32,13 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.NOT_FOUND, "not-there", "", "There is no such " + what + ".");
     }
 
-    public static Problem refused(String code, String says) {
-        return new Problem(HttpStatus.UNPROCESSABLE_ENTITY, code, "", says);
+    public static Problem refused(String code, String message) {
+        return new Problem(HttpStatus.UNPROCESSABLE_ENTITY, code, "", message);
     }
 
     /** Not now: ask again in a while. */
-    public static Problem busy(String code, String says) {
-        return new Problem(HttpStatus.SERVICE_UNAVAILABLE, code, "", says);
+    public static Problem busy(String code, String message) {
+        return new Problem(HttpStatus.SERVICE_UNAVAILABLE, code, "", message);
     }
 
     public HttpStatus status() {

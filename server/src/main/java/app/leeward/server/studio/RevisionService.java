@@ -245,7 +245,7 @@ public class RevisionService {
     }
 
     private Problem stale(UUID id, int base, int head) {
-        List<String> latest = new ArrayList<>(revisions.saysSince(id, base, PageRequest.of(0, SINCE_TOLD)));
+        List<String> latest = new ArrayList<>(revisions.messagesSince(id, base, PageRequest.of(0, SINCE_TOLD)));
         Collections.reverse(latest);
         return new Problem(
                 HttpStatus.CONFLICT,
@@ -274,7 +274,7 @@ public class RevisionService {
                 Action.UNDO,
                 null,
                 null,
-                "Undid: " + revisions.says(id, head.standsAt()),
+                "Undid: " + revisions.message(id, head.standsAt()),
                 author,
                 type.read(target.schema(), target.state()),
                 target.standsAt(),
@@ -297,7 +297,7 @@ public class RevisionService {
                 Action.REDO,
                 null,
                 null,
-                "Did again: " + target.says(),
+                "Did again: " + target.message(),
                 author,
                 type.read(target.schema(), target.state()),
                 target.standsAt(),
@@ -324,7 +324,7 @@ public class RevisionService {
                 Action.RETURN,
                 null,
                 null,
-                "Returned to " + named + ": " + target.says(),
+                "Returned to " + named + ": " + target.message(),
                 author,
                 type.read(target.schema(), target.state()),
                 document.head() + 1,
@@ -361,7 +361,7 @@ public class RevisionService {
             Action action,
             String edit,
             Set<Touch> touched,
-            String says,
+            String message,
             String author,
             T state,
             int standsAt,
@@ -374,7 +374,7 @@ public class RevisionService {
                 action,
                 edit,
                 touched,
-                says,
+                message,
                 author,
                 now,
                 StoredJson.SCHEMA,

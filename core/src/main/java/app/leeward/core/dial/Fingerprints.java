@@ -1,12 +1,5 @@
-package app.leeward.core.rig;
+package app.leeward.core.dial;
 
-import app.leeward.core.dial.Band;
-import app.leeward.core.dial.Bands;
-import app.leeward.core.dial.Channel;
-import app.leeward.core.dial.Dial;
-import app.leeward.core.dial.Offset;
-import app.leeward.core.dial.PointDeltas;
-import app.leeward.core.dial.Stop;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -22,11 +15,7 @@ public final class Fingerprints {
     /** A fingerprint of everything a dial does, each under a name of its own. */
     public static Map<String, Integer> of(Dial d) {
         Map<String, Integer> out = new TreeMap<>();
-        for (Stop s : d.stops()) {
-            s.offsets().forEach((part, o) -> out.put(pose(d, s.at(), part), of(o)));
-            s.reshapes().forEach((part, all) -> out.put(outline(d, s.at(), part), of(all)));
-        }
-        d.bands().forEach(b -> out.put(drawings(d, b.part()), of(b)));
+        d.effects().forEach(e -> out.putAll(e.fingerprints(d)));
         return out;
     }
 
@@ -40,6 +29,10 @@ public final class Fingerprints {
 
     public static String drawings(Dial d, String part) {
         return d.id() + " drawings " + part;
+    }
+
+    static String layers(Dial d, String part) {
+        return d.id() + " layers " + part;
     }
 
     /** Fowler, Noll and Vo's hash (FNV-1a) over the bits of the numbers. */

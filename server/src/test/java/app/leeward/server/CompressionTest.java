@@ -14,9 +14,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
-/** Large answers in text come squeezed to whoever can take them, and are the same once they are unpacked. */
+/** Large answers in text come compressed to whoever can take them, and are the same once they are unpacked. */
 @ServerTest
-class SqueezeTest {
+class CompressionTest {
     @LocalServerPort
     int port;
 
@@ -43,7 +43,7 @@ class SqueezeTest {
     }
 
     @Test
-    void aLargeAnswerIsSqueezedAndTheSame() throws Exception {
+    void aLargeAnswerIsCompressedAndTheSame() throws Exception {
         String path = "/api/v1/characters/" + id + "/artwork";
         HttpResponse<byte[]> plain = ask(to(path), "");
         assertThat(ask(to(path), "gzip").headers().firstValue("Content-Encoding"))
@@ -58,11 +58,29 @@ class SqueezeTest {
     }
 
     @Test
-    void smallAnswersProblemsAndPicturesAreSentAsTheyAre() throws Exception {
-        HttpResponse<byte[]> small = ask(to("/api/v1/characters?size=1"), "gzip");
-        assertThat(small.headers().firstValue("Content-Encoding")).isEmpty();
-        assertThat(new String(small.body())).startsWith("{");
-        HttpResponse<byte[]> problem = ask(to("/api/v1/characters/" + java.util.UUID.randomUUID()), "gzip");
+    void artworkOfARevisionIsKeptAndOfTheNewestAskedForAgain() throws Exception {
+        String path = "/api/v1/characters/" + id + "/artwork";
+        HttpResponse<byte[]> newest = ask(to(path), "");
+        String tag = newest.headers().firstValue("ETag").orElseThrow();
+        assertThat(newest.headers().firstValue("Cache-Control").orElseThrow()).contains("no-cache");
+        HttpResponse<byte[]> again = ask(to(path).header("If-None-Match", tag), "");
+        assertThat(again.statusCode()).isEqualTo(304);
+        assertThat(again.body()).isEmpty();
+        assertThat(ask(to(path).header("If-None-Match", "\"other\""), "").body())
+                .isEqualTo(newest.body());
+        HttpResponse<byte[]> first = ask(to(path + "?revision=1"), "");
+        assertThat(first.headers().firstValue("Cache-Control").orElseThrow())
+                .contains("immutable")
+                .contains("private");
+        assertThat(ask(to(path).header("X-Forwarded-For", "192.0.2.7"), "")
+                        .headers()
+                        .firstValue("ETag"))
+                .contains("W/" + tag);
+    }
+
+    @Test
+    void problemsAndPicturesAreSentAsTheyAre() throws Exception {
+        HttpResponse<byte[]> problem = ask(to("/api/v1/characters/" + java.util.UUID.randomUUID()), "");
         assertThat(problem.statusCode()).isEqualTo(404);
         assertThat(new String(problem.body())).contains("detail");
         HttpResponse<byte[]> png = ask(

@@ -1,0 +1,63 @@
+package app.leeward.faces;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Random;
+
+/** Draws a face, names its layers and writes them down. */
+final class FaceMaker {
+    private FaceMaker() {}
+
+    static Face make(long seed) {
+        Random random = new Random(seed * 0x9E3779B97F4A7C15L + 0x5851F42D4C957F2DL);
+        Traits t = Traits.drawn(random);
+        List<Piece> pieces = Drawing.of(t, random);
+        Names names = new Names(t, random);
+        double[] all = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+        double[] skin = all.clone();
+        for (Piece p : pieces) {
+            grow(all, p);
+            if (p.what() == What.SKIN) {
+                grow(skin, p);
+            }
+        }
+        double margin = 20;
+        double across = (all[2] - all[0] + 2 * margin) * t.size();
+        double width = across * (1 + 2 * Math.abs(t.offCentre()));
+        double height = (all[3] - all[1] + 2 * margin) * t.size();
+        double dx = (margin - all[0]) * t.size() + Math.max(0, t.offCentre()) * 2 * across;
+        double dy = (margin - all[1]) * t.size();
+        List<String> called = new ArrayList<>();
+        List<Truth.Layer> layers = new ArrayList<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            Piece p = pieces.get(i);
+            String name = names.of(p);
+            called.add(name);
+            double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+            grow(b, p);
+            layers.add(new Truth.Layer(
+                    i,
+                    name,
+                    p.what(),
+                    p.side(),
+                    p.detail(),
+                    p.hidden(),
+                    p.aside(),
+                    List.of(b[0] * t.size() + dx, b[1] * t.size() + dy, b[2] * t.size() + dx, b[3] * t.size() + dy)));
+        }
+        String svg = new SvgSheet(t, random, width, height, t.size(), dx, dy).write(pieces, called);
+        return new Face(
+                seed, svg, new Truth(t, width, height, OptionalDouble.of(dx), (skin[2] - skin[0]) * t.size(), layers));
+    }
+
+    private static void grow(double[] b, Piece p) {
+        for (Mark m : p.marks()) {
+            double[] o = m.curve().box();
+            b[0] = Math.min(b[0], o[0]);
+            b[1] = Math.min(b[1], o[1]);
+            b[2] = Math.max(b[2], o[2]);
+            b[3] = Math.max(b[3], o[3]);
+        }
+    }
+}

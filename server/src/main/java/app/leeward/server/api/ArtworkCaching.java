@@ -1,0 +1,44 @@
+package app.leeward.server.api;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Collection;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.context.request.ServletWebRequest;
+
+/**
+ * How long an answer with artwork may be kept, and by which tag it is known again (RFC 9110, section 8.8.3).
+ *
+ * @param tag strong for a browser on this machine, because the web server compresses no answer with a strong tag, and
+ *     compressing a large file takes longer than loopback does; weak for what another server hands on over a wire
+ */
+record ArtworkCaching(String tag) {
+    private static final Duration FOR_GOOD = Duration.ofDays(365);
+
+    /** @param hashes of all that is in the answer, in order */
+    static ArtworkCaching of(Collection<String> hashes, ServletWebRequest request) {
+        String name = UUID.nameUUIDFromBytes(String.join(" ", hashes).getBytes(StandardCharsets.US_ASCII))
+                .toString();
+        return new ArtworkCaching((overLoopback(request) ? "" : "W/") + '"' + name + '"');
+    }
+
+    private static boolean overLoopback(ServletWebRequest request) {
+        String from = request.getRequest().getRemoteAddr();
+        return (from.startsWith("127.") || from.equals("::1") || from.equals("0:0:0:0:0:0:0:1"))
+                && request.getHeader("Forwarded") == null
+                && request.getHeader("X-Forwarded-For") == null;
+    }
+
+    /** Whether whoever asks has it already; sets what the answer without a body needs. */
+    boolean known(ServletWebRequest request) {
+        return request.checkNotModified(tag);
+    }
+
+    /** @param forGood whether the same question is always answered alike */
+    <T> ResponseEntity<T> answer(boolean forGood, T body) {
+        CacheControl kept = forGood ? CacheControl.maxAge(FOR_GOOD).immutable() : CacheControl.noCache();
+        return ResponseEntity.ok().eTag(tag).cacheControl(kept.cachePrivate()).body(body);
+    }
+}
