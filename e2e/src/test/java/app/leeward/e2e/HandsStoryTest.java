@@ -202,6 +202,7 @@ class HandsStoryTest extends Story {
                         + ".getAttribute('transform').match(/-?[\\d.]+/g).slice(0, 2).map(Number).reverse()) * 180 / Math.PI + 30) < 0.5");
         Locator palm = near.getByLabel(Pattern.compile("^Shape 1\\b.*before what is held$"));
         assertThat(palm).hasAttribute("aria-pressed", "false");
+        hand.settle();
         palm.click();
         assertThat(palm).hasAttribute("aria-pressed", "true");
         assertThat(seriousFaults()).isEmpty();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.IntStream;
 
 /** Draws a face, names its layers and writes them down. */
 final class FaceMaker {
@@ -34,8 +35,8 @@ final class FaceMaker {
             Piece p = pieces.get(i);
             String name = names.of(p);
             called.add(name);
-            double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-            grow(b, p);
+            Mark first = p.marks().get(0);
+            double[] b = first.curve().box();
             layers.add(new Truth.Layer(
                     i,
                     name,
@@ -44,11 +45,21 @@ final class FaceMaker {
                     p.detail(),
                     p.hidden(),
                     p.aside(),
-                    List.of(b[0] * t.size() + dx, b[1] * t.size() + dy, b[2] * t.size() + dx, b[3] * t.size() + dy)));
+                    List.of(b[0] * t.size() + dx, b[1] * t.size() + dy, b[2] * t.size() + dx, b[3] * t.size() + dy),
+                    first.fill(),
+                    first.line()));
         }
-        String svg = new SvgSheet(t, random, width, height, t.size(), dx, dy).write(pieces, called);
+        long written = random.nextLong();
+        List<Piece> figure = pieces.stream().filter(p -> !p.aside()).toList();
+        List<String> figureCalled = IntStream.range(0, pieces.size())
+                .filter(i -> !pieces.get(i).aside())
+                .mapToObj(called::get)
+                .toList();
         return new Face(
-                seed, svg, new Truth(t, width, height, OptionalDouble.of(dx), (skin[2] - skin[0]) * t.size(), layers));
+                seed,
+                new SvgSheet(t, new Random(written), width, height, t.size(), dx, dy).write(pieces, called),
+                new SvgSheet(t, new Random(written), width, height, t.size(), dx, dy).write(figure, figureCalled),
+                new Truth(t, width, height, OptionalDouble.of(dx), (skin[2] - skin[0]) * t.size(), layers));
     }
 
     private static void grow(double[] b, Piece p) {

@@ -26,7 +26,9 @@ public record Truth(
      * @param name as written; empty for none
      * @param side the character's own
      * @param detail the sound of a mouth, the step of a blink
-     * @param box left, top, right, bottom on the canvas, lines not counted
+     * @param box left, top, right, bottom of its first shape's points and handles, on the canvas
+     * @param fill of its first shape, a colour or {@code none}
+     * @param line of its first shape, a colour or {@code none}
      */
     public record Layer(
             int key,

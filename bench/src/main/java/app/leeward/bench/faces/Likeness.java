@@ -1,0 +1,72 @@
+package app.leeward.bench.faces;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+
+/** How unlike two pictures are, and how another program draws an SVG. */
+final class Likeness {
+    /** A channel apart by more is seen; less is what two ways of smoothing an edge come to. */
+    private static final int SEEN = 48;
+
+    private Likeness() {}
+
+    /** Drawn by librsvg's command, which shares no code with ours. */
+    static BufferedImage foreign(String svg, int width) throws IOException {
+        Process p = new ProcessBuilder("rsvg-convert", "-w", String.valueOf(width), "-u")
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
+        Thread feeding = new Thread(() -> {
+            try (OutputStream in = p.getOutputStream()) {
+                in.write(svg.getBytes(StandardCharsets.UTF_8));
+            } catch (IOException e) {
+                p.destroy();
+            }
+        });
+        feeding.start();
+        try (InputStream out = p.getInputStream()) {
+            return Optional.ofNullable(ImageIO.read(out)).orElseThrow(() -> new IOException("librsvg drew nothing"));
+        }
+    }
+
+    static BufferedImage png(byte[] file) throws IOException {
+        return ImageIO.read(new ByteArrayInputStream(file));
+    }
+
+    /** The share of pixels that look otherwise, on a middling ground; the one picture may be a pixel lower than the other. */
+    static double unlike(BufferedImage a, BufferedImage b) {
+        int width = Math.min(a.getWidth(), b.getWidth());
+        int height = Math.min(a.getHeight(), b.getHeight());
+        if (Math.abs(a.getWidth() - b.getWidth()) > 1 || Math.abs(a.getHeight() - b.getHeight()) > 1) {
+            return 1;
+        }
+        int[] one = onGrey(a, width, height);
+        int[] two = onGrey(b, width, height);
+        int apart = 0;
+        for (int i = 0; i < one.length; i++) {
+            int most = 0;
+            for (int s = 0; s < 24; s += 8) {
+                most = Math.max(most, Math.abs((one[i] >> s & 0xff) - (two[i] >> s & 0xff)));
+            }
+            apart += most > SEEN ? 1 : 0;
+        }
+        return (double) apart / one.length;
+    }
+
+    private static int[] onGrey(BufferedImage image, int width, int height) {
+        BufferedImage flat = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = flat.createGraphics();
+        g.setColor(new Color(0x808080));
+        g.fillRect(0, 0, width, height);
+        g.drawImage(image, 0, 0, null);
+        g.dispose();
+        return flat.getRGB(0, 0, width, height, null, 0, width);
+    }
+}

@@ -1,0 +1,50 @@
+package app.leeward.bench.faces;
+
+import app.leeward.core.art.ImageShelf;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Pose;
+import app.leeward.faces.Face;
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.file.ArtReader;
+import app.leeward.render.FramePainter;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+
+/**
+ * A face as it comes in.
+ *
+ * @param refused why it could not be read; empty when it was
+ */
+record Trial(Face face, Optional<Character> character, String refused) {
+    /** Wide enough to tell an eye's highlight. */
+    static final int WIDTH = 400;
+
+    static Trial of(Face face) {
+        try {
+            LayeredArt art = ArtReader.read(face.svg().getBytes(StandardCharsets.UTF_8));
+            IntakeResult result = Assembler.assemble("Face " + face.seed(), art.canvas(), 24, art.root(), art.notes());
+            return result instanceof IntakeResult.Hung hung
+                    ? new Trial(face, Optional.of(hung.character()), "")
+                    : new Trial(face, Optional.empty(), ((IntakeResult.Unusable) result).message());
+        } catch (ArtProblem e) {
+            return new Trial(face, Optional.empty(), e.getMessage());
+        }
+    }
+
+    static BufferedImage drawn(Character c, Pose pose) throws IOException {
+        return Likeness.png(FramePainter.of(c, WIDTH, ImageShelf.NONE).png(new Evaluator(c).frame(pose)));
+    }
+
+    /** The share of pixels that look otherwise at rest than in the file, as another program draws it. */
+    double lost() throws IOException {
+        return character.isEmpty()
+                ? 1
+                : Likeness.unlike(Likeness.foreign(face.figure(), WIDTH), drawn(character.get(), Pose.REST));
+    }
+}
