@@ -395,9 +395,9 @@ final class Drawing {
                                     eyeX + eyeW * 1.15,
                                     eyeY - eyeH * 0.7,
                                     eyeX + eyeW * 1.15,
-                                    eyeY - eyeH * 2.6,
+                                    eyeY - eyeH * 1.7,
                                     eyeX - eyeW * 1.15,
-                                    eyeY - eyeH * 2.6),
+                                    eyeY - eyeH * 1.7),
                             colour)));
         }
         if (t.lids() == Traits.Lids.BOTH) {

@@ -38,7 +38,9 @@ public record Truth(
             String detail,
             boolean hidden,
             boolean aside,
-            List<Double> box) {
+            List<Double> box,
+            String fill,
+            String line) {
         public Layer {
             box = List.copyOf(box);
         }

@@ -32,7 +32,8 @@ final class Likeness {
         });
         feeding.start();
         try (InputStream out = p.getInputStream()) {
-            return Optional.ofNullable(ImageIO.read(out)).orElseThrow(() -> new IOException("librsvg drew nothing"));
+            return Optional.ofNullable(ImageIO.read(new ByteArrayInputStream(out.readAllBytes())))
+                    .orElseThrow(() -> new IOException("librsvg drew nothing"));
         }
     }
 

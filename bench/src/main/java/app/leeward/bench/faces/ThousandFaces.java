@@ -16,6 +16,7 @@ public final class ThousandFaces {
         int count = args.length > 0 ? Integer.parseInt(args[0]) : 1000;
         long first = args.length > 1 ? Long.parseLong(args[1]) : 0;
         int refused = 0;
+        List<Long> refusedSeeds = new ArrayList<>();
         List<Lost> lost = new ArrayList<>();
         int[] sums = new int[5];
         TreeMap<String, Integer> told = new TreeMap<>();
@@ -24,6 +25,7 @@ public final class ThousandFaces {
             if (trial.character().isEmpty()) {
                 refused++;
                 told.merge("refused: " + trial.refused(), 1, Integer::sum);
+                refusedSeeds.add(seed);
                 continue;
             }
             double share = trial.lost();
@@ -38,7 +40,7 @@ public final class ThousandFaces {
             String naming = trial.face().truth().traits().naming().toString();
             r.told().forEach(t -> told.merge(naming + " " + t.replaceAll("'.*?'", ""), 1, Integer::sum));
         }
-        System.out.printf("%d faces from seed %d: %d refused%n", count, first, refused);
+        System.out.printf("%d faces from seed %d: %d refused %s%n", count, first, refused, refusedSeeds);
         lost.sort(Comparator.comparingDouble(Lost::share).reversed());
         System.out.printf(
                 "more than 0.5 %% of the picture lost: %d%s%n",

@@ -41,10 +41,18 @@ record Trial(Face face, Optional<Character> character, String refused) {
         return Likeness.png(FramePainter.of(c, WIDTH, ImageShelf.NONE).png(new Evaluator(c).frame(pose)));
     }
 
-    /** The share of pixels that look otherwise at rest than in the file, as another program draws it. */
+    /**
+     * The share of pixels that look otherwise at rest than in the file, as another program draws it. What is laid out beside the figure may
+     * be taken for drawings that replace each other, or stay where it is.
+     */
     double lost() throws IOException {
-        return character.isEmpty()
-                ? 1
-                : Likeness.unlike(Likeness.foreign(face.figure(), WIDTH), drawn(character.get(), Pose.REST));
+        if (character.isEmpty()) {
+            return 1;
+        }
+        BufferedImage ours = drawn(character.get(), Pose.REST);
+        double figure = Likeness.unlike(Likeness.foreign(face.figure(), WIDTH), ours);
+        return figure < 0.005 || face.svg().equals(face.figure())
+                ? figure
+                : Math.min(figure, Likeness.unlike(Likeness.foreign(face.svg(), WIDTH), ours));
     }
 }

@@ -28,6 +28,18 @@ public record Artwork(List<Shape> shapes) {
         return new Artwork(moved);
     }
 
+    /** Where its shapes can paint, lines and the points of mitred corners included; rather too large than too small. */
+    public Optional<Box> paintedBounds() {
+        return shapes.stream()
+                .flatMap(s -> s.bounds().map(b -> grown(b, s.stroke())).stream())
+                .reduce(Box::union);
+    }
+
+    private static Box grown(Box b, Stroke line) {
+        double by = !line.visible() ? 0 : line.width() / 2 * (line.join() == Stroke.Join.MITER ? line.miterLimit() : 1);
+        return new Box(b.minX() - by, b.minY() - by, b.maxX() + by, b.maxY() + by);
+    }
+
     /** Bounds of all outlines (line widths left out); empty when nothing is drawn. */
     public Optional<Box> bounds() {
         return shapes.stream().map(Shape::bounds).flatMap(Optional::stream).reduce(Box::union);

@@ -58,8 +58,7 @@ public final class Assembler {
     }
 
     private IntakeResult hang(String name, Canvas canvas, int frameRate) {
-        boolean face = reading.found.stream().anyMatch(f -> isFacial(f.role));
-        if (!face) {
+        if (reading.found.stream().noneMatch(f -> isFacial(f.role)) && !foundWithoutNames()) {
             return new IntakeResult.Unusable(
                     "no-face",
                     "No layer is named as a face: name at least one of head, face, eye or mouth, and drop the file again.");
@@ -84,6 +83,22 @@ public final class Assembler {
                 new Voice(chart(parts), Lexicon.EMPTY),
                 new Origin(Optional.empty(), notes));
         return new IntakeResult.Hung(Roles.withDials(stood(Views.addTo(c))));
+    }
+
+    /** Where no name says anything, the skin is looked for in the art; what the rest may be is offered on Intake. */
+    private boolean foundWithoutNames() {
+        Optional<LayerReading.Found> skin = reading.nameless() ? FaceFinder.find(reading.found) : Optional.empty();
+        skin.ifPresent(f -> {
+            LayerReading.Found face = f.as(PartRole.FACE, "face skin");
+            reading.found.set(reading.found.indexOf(f), face);
+            notes.add(
+                    new Note(
+                            "face-by-place",
+                            f.name,
+                            "No layer has a name that says what it is. '" + f.name
+                                    + "' is taken for the face, because pairs lie inside it as eyes do; what the others may be is offered."));
+        });
+        return skin.isPresent();
     }
 
     /** With the axis found in the art, or the middle of the face, and the model lines read off it. */
@@ -194,6 +209,11 @@ public final class Assembler {
     private Optional<LayerReading.Found> parentOf(LayerReading.Found f) {
         if (f.role == PartRole.OTHER) {
             return f.within.or(() -> onTheHead(f));
+        }
+        Optional<LayerReading.Found> larger =
+                f.whole.or(() -> f.within.filter(w -> w.role == f.role && f.role != PartRole.VIEW));
+        if (larger.isPresent()) {
+            return larger;
         }
         Optional<PartRole> wanted = f.role.follows();
         while (wanted.isPresent()) {

@@ -4,6 +4,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Shape;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A named layer or group of a file, with what it paints, back to front.
@@ -32,6 +33,24 @@ public record Layer(String name, boolean hidden, List<Node> nodes) {
 
     public boolean hasLooseShapes() {
         return nodes.stream().anyMatch(Leaf.class::isInstance);
+    }
+
+    /** The layer without what is hidden inside it. */
+    public Layer seen() {
+        return new Layer(
+                name,
+                hidden,
+                nodes.stream()
+                        .filter(n -> !(n instanceof Group g && g.layer().hidden()))
+                        .map(n -> n instanceof Group g ? new Group(g.layer().seen()) : n)
+                        .toList());
+    }
+
+    /** The outermost hidden layers inside it. */
+    public List<Layer> hiddenWithin() {
+        return layers().stream()
+                .flatMap(l -> l.hidden() ? Stream.of(l) : l.hiddenWithin().stream())
+                .toList();
     }
 
     /** Every shape within, at any depth, each given the name of the nearest named layer when it has none itself. */

@@ -1,6 +1,9 @@
 package app.leeward.core.intake;
 
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Note;
 import app.leeward.core.rig.PartRole;
@@ -27,6 +30,17 @@ final class LayerReading {
         final List<Drawing> drawings = new ArrayList<>();
         boolean allHidden = true;
         String firstVisible;
+        /** What it is a further piece of, when a layer of the same role was there before it. */
+        Optional<Found> whole = Optional.empty();
+
+        /** The same drawings, known for something. */
+        Found as(PartRole known, String called) {
+            Found f = new Found(known, side, called, within, view);
+            f.drawings.addAll(drawings);
+            f.allHidden = allHidden;
+            f.firstVisible = firstVisible;
+            return f;
+        }
 
         /** Itself, when it is a view, or the view it belongs to. */
         private Optional<Found> asView() {
@@ -54,14 +68,31 @@ final class LayerReading {
     /** A single group called "front view" is the whole character, not one of its views. */
     private final boolean views;
 
-    private LayerReading(boolean views) {
+    /** Whether names say nothing, so that groups do not say either what belongs together. */
+    private final boolean nameless;
+
+    private LayerReading(boolean views, boolean nameless) {
         this.views = views;
+        this.nameless = nameless;
     }
 
     static LayerReading of(Layer root) {
-        LayerReading reading = new LayerReading(viewsIn(root) > 1);
+        LayerReading reading = new LayerReading(viewsIn(root) > 1, FaceFinder.nameless(names(root)));
         reading.children(root, Optional.empty());
         return reading;
+    }
+
+    private static List<String> names(Layer layer) {
+        List<String> all = new ArrayList<>();
+        layer.layers().forEach(l -> {
+            all.add(l.name());
+            all.addAll(names(l));
+        });
+        return all;
+    }
+
+    boolean nameless() {
+        return nameless;
     }
 
     /** The view the others are compared with: the front, or the first there is; empty without views. */
@@ -122,6 +153,8 @@ final class LayerReading {
             children(layer, group.or(() -> within));
         } else if (name.isPresent()) {
             part(name.get(), layer, within);
+        } else if (nameless && layer.layers().size() > 1) {
+            children(layer, within);
         } else {
             unrecognised(layer, within);
         }
@@ -147,7 +180,15 @@ final class LayerReading {
         return nested || !(sameRole || shapeOfMouth || numberedHand);
     }
 
+    /** A group that a file closes and opens again, because something else lies between, is one group. */
     private Found group(PartName name, Layer layer, Optional<Found> within) {
+        Optional<Found> there = found.stream()
+                .filter(f -> f.role == name.role() && f.side == name.side() && f.within.equals(within))
+                .filter(f -> f.drawings.isEmpty() && f.role != PartRole.VIEW)
+                .findFirst();
+        if (there.isPresent()) {
+            return there.get();
+        }
         Found f = new Found(name.role(), name.side(), layer.name(), within);
         found.add(f);
         return f;
@@ -157,16 +198,24 @@ final class LayerReading {
         Side side = name.side() != Side.NONE || !ofAnEye(name.role())
                 ? name.side()
                 : within.map(w -> w.side).orElse(Side.NONE);
-        boolean shared = !name.rest().isEmpty() || name.role() == PartRole.MOUTH;
         String view = within.flatMap(Found::asView).map(v -> v.name).orElse("");
         String key = view + " " + name.role() + " " + side;
-        Found f = shared ? sets.get(key) : null;
-        if (f == null) {
+        Found f = sets.get(key);
+        boolean seen = !layer.hidden();
+        if (f != null && seen && f.firstVisible != null && !replaces(name)) {
+            if (!beside(f, layer) && joined(f, layer)) {
+                return;
+            }
+            Found piece = new Found(name.role(), side, partName(name, side), within);
+            piece.whole = beside(f, layer) ? Optional.empty() : Optional.of(f);
+            found.add(piece);
+            f = piece;
+        } else if (f == null) {
             f = new Found(name.role(), side, partName(name, side), within);
             found.add(f);
-            sets.putIfAbsent(key, f);
+            sets.put(key, f);
         }
-        if (isSet(layer)) {
+        if (isSet(layer, name.role())) {
             for (Layer drawing : layer.layers()) {
                 addDrawing(f, drawing.name(), drawing, layer.hidden() || drawing.hidden());
             }
@@ -174,6 +223,48 @@ final class LayerReading {
             String own = name.rest().isEmpty() ? layer.name() : name.rest();
             addDrawing(f, own, layer, layer.hidden());
         }
+    }
+
+    /** Mouths, and hands in poses or by numbers, are drawn one over the other and shown one at a time. */
+    private static boolean replaces(PartName name) {
+        return name.role() == PartRole.MOUTH
+                || name.role() == PartRole.HAND && !name.rest().isEmpty();
+    }
+
+    /** Whether a layer lies to the left or right of a part: the other one of two, rather than a piece of it. */
+    private static boolean beside(Found f, Layer layer) {
+        Optional<Box> one = Assembler.boundsOf(f);
+        Optional<Box> two = layer.art().bounds();
+        return f.side == Side.NONE
+                && one.isPresent()
+                && two.isPresent()
+                && (one.get().maxX() <= two.get().minX()
+                        || two.get().maxX() <= one.get().minX());
+    }
+
+    /** Adds a piece to the drawing that is shown, when nothing that was painted between the two lies where the piece does. */
+    private boolean joined(Found f, Layer piece) {
+        if (piece.layers().stream().anyMatch(Layer::hidden)) {
+            return false;
+        }
+        Optional<Box> box = piece.art().paintedBounds();
+        boolean free = box.isPresent()
+                && found.subList(found.indexOf(f) + 1, found.size()).stream()
+                        .flatMap(o -> o.drawings.stream())
+                        .flatMap(d -> d.art().paintedBounds().stream())
+                        .noneMatch(b -> b.intersection(box.get()).isPresent());
+        if (!free) {
+            return false;
+        }
+        f.drawings.replaceAll(d -> {
+            if (!d.id().equals(f.firstVisible)) {
+                return d;
+            }
+            List<Shape> shapes = new ArrayList<>(d.art().shapes());
+            shapes.addAll(piece.shapes());
+            return d.withArt(new Artwork(shapes));
+        });
+        return true;
     }
 
     private static boolean ofAnEye(PartRole role) {
@@ -184,12 +275,18 @@ final class LayerReading {
         return side.prefix() + name.role().words();
     }
 
-    /** Named groups and nothing loose: drawings that replace each other, unless they are the pieces of one mouth. */
-    private static boolean isSet(Layer layer) {
+    /**
+     * Named groups and nothing loose: drawings that replace each other, when one of them at most is to be seen, or when they are mouths
+     * named by their sounds; else pieces of one drawing.
+     */
+    private static boolean isSet(Layer layer, PartRole role) {
         List<Layer> inner = layer.layers().stream().filter(l -> !l.isEmpty()).toList();
         boolean named = inner.stream().allMatch(l -> !l.name().isBlank());
         boolean pieces = inner.stream().allMatch(l -> ShapeNames.read(l.name()).isPresent());
-        return !layer.hasLooseShapes() && named && !pieces && inner.size() >= 2;
+        boolean oneSeen = inner.stream().filter(l -> !l.hidden()).count() <= 1;
+        boolean sounds = role == PartRole.MOUTH
+                && inner.stream().allMatch(l -> !MouthNames.read(l.name()).isEmpty());
+        return !layer.hasLooseShapes() && named && !pieces && inner.size() >= 2 && (oneSeen || sounds);
     }
 
     private void unrecognised(Layer layer, Optional<Found> within) {
@@ -203,15 +300,24 @@ final class LayerReading {
         if (layer.isEmpty()) {
             return;
         }
+        Layer seen = layer.seen();
+        if (!seen.isEmpty()) {
+            add(f, name, seen, hidden);
+        }
+        // what is hidden inside would show, if it were a shape of the same drawing
+        for (Layer inner : layer.hiddenWithin()) {
+            if (!inner.isEmpty()) {
+                add(f, inner.name(), inner, true);
+            }
+        }
+    }
+
+    private static void add(Found f, String name, Layer layer, boolean hidden) {
         String clean = name.isBlank() ? "drawing " + (f.drawings.size() + 1) : name.strip();
         Set<String> taken = new HashSet<>(f.drawings.stream().map(Drawing::id).toList());
         String id = Ids.unused(clean, taken);
         f.drawings.add(new Drawing(
-                id,
-                clean,
-                f.role == PartRole.MOUTH
-                        ? new app.leeward.core.art.Artwork(ShapeNames.withRoles(layer.shapes()))
-                        : layer.art()));
+                id, clean, f.role == PartRole.MOUTH ? new Artwork(ShapeNames.withRoles(layer.shapes())) : layer.art()));
         if (!hidden && f.firstVisible == null) {
             f.firstVisible = id;
         }

@@ -2,15 +2,16 @@ package app.leeward.core.intake;
 
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
+import java.text.Normalizer;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
  * Reads layer names the way the trade writes them: any case, with spaces, dashes, underscores, dots or CamelCase between
- * words, the side before or behind as left/right or l/r, and a number or a pose at the end.
+ * words, in one of four languages, one letter wrong or two exchanged, the side before or behind, and a number or a pose at the end.
  */
 final class PartNames {
     private record Entry(PartRole role, List<String> words) {}
@@ -18,101 +19,35 @@ final class PartNames {
     /** Longest phrases first, so that "eye white" is not read as an eye. */
     private static final List<Entry> ENTRIES = entries();
 
+    /** Words that say nothing about what a layer is. */
+    static final List<String> IDLE =
+            List.of("layer", "group", "part", "the", "of", "copy", "ebene", "gruppe", "calque", "capa");
+
+    static final List<String> LEFT = List.of(
+            "left", "l", "lt", "lft", "links", "linke", "linkes", "linker", "gauche", "izquierda", "izquierdo", "izq");
+    static final List<String> RIGHT = List.of(
+            "right", "r", "rt", "rgt", "rechts", "rechte", "rechtes", "rechter", "droite", "droit", "derecha",
+            "derecho", "der");
+
     private PartNames() {}
 
     private static List<Entry> entries() {
         List<Entry> all = new ArrayList<>();
-        add(all, PartRole.WHITE, "eye white", "white of the eye", "white", "sclera", "eyeball", "eye ball", "eye fill");
-        add(all, PartRole.EYE_OUTLINE, "eye outline", "eye line", "eye contour", "eye rim", "outline eye");
-        add(
-                all,
-                PartRole.UPPER_LID,
-                "upper lid",
-                "upper eyelid",
-                "top lid",
-                "top eyelid",
-                "lid upper",
-                "lid top",
-                "eyelid upper",
-                "eyelid top",
-                "eyelid",
-                "lid");
-        add(
-                all,
-                PartRole.LOWER_LID,
-                "lower lid",
-                "lower eyelid",
-                "bottom lid",
-                "bottom eyelid",
-                "lid lower",
-                "lid bottom",
-                "eyelid lower",
-                "eyelid bottom");
-        add(all, PartRole.LASHES, "lashes", "eyelashes", "eye lashes", "lash");
-        add(all, PartRole.HIGHLIGHT, "highlight", "eye highlight", "glint", "eye light", "catch light", "sparkle");
-        add(all, PartRole.IRIS, "iris", "eye iris");
-        add(all, PartRole.PUPIL, "pupil", "eye pupil");
-        add(all, PartRole.BROW, "brow", "eyebrow", "eye brow");
-        add(all, PartRole.EYE, "eye");
-        add(all, PartRole.NOSE, "nose", "snout", "beak nose");
-        add(all, PartRole.MOUTH, "mouth", "mouths", "lips", "muzzle mouth", "lip sync");
-        add(all, PartRole.EAR, "ear");
-        add(all, PartRole.CHEEK, "cheek", "blush", "cheek blush");
-        add(all, PartRole.FRECKLES, "freckles", "freckle");
-        add(
-                all,
-                PartRole.FACE,
-                "face",
-                "face skin",
-                "skin",
-                "face shape",
-                "head skin",
-                "head shape",
-                "face base",
-                "head base");
-        add(
-                all,
-                PartRole.VIEW,
-                "three quarter view",
-                "three quarters view",
-                "view three quarter",
-                "3 4 view",
-                "view 3 4",
-                "front view",
-                "view front",
-                "side view",
-                "view side",
-                "profile view",
-                "view profile",
-                "back view",
-                "view back",
-                "rear view",
-                "view rear");
-        add(all, PartRole.HEAD, "head", "head group", "face group");
-        add(all, PartRole.EXTRA_HAIR, "extra hair", "hair extra", "turn hair", "hair turned");
-        add(all, PartRole.BACK_HAIR, "back hair", "hair back", "rear hair", "hair behind", "hair rear");
-        add(all, PartRole.SIDE_HAIR, "side hair", "hair side", "sideburn", "side burn", "temple hair");
-        add(all, PartRole.FRINGE, "fringe", "bangs", "front hair", "hair front", "hair", "forelock");
-        add(all, PartRole.CAP, "cap", "hat", "beanie", "bonnet", "helmet");
-        add(all, PartRole.NECK, "neck");
-        add(all, PartRole.COLLAR, "collar", "scarf", "neckerchief", "coat collar");
-        add(all, PartRole.TORSO, "torso", "body", "chest", "coat", "upper body", "trunk", "shirt", "dress");
-        add(all, PartRole.UPPER_ARM, "upper arm", "arm upper", "arm", "bicep");
-        add(all, PartRole.FOREARM, "forearm", "fore arm", "lower arm", "arm lower");
-        add(all, PartRole.HAND, "hand", "fist hand", "paw", "wing tip");
-        all.sort((a, b) -> Integer.compare(b.words.size(), a.words.size()));
+        Vocabulary.phrases()
+                .forEach((role, phrases) -> phrases.forEach(p -> all.add(new Entry(role, List.of(p.split(" "))))));
+        all.sort(Comparator.comparingInt((Entry e) -> -e.words.size()));
         return List.copyOf(all);
     }
 
-    private static void add(List<Entry> all, PartRole role, String... phrases) {
-        for (String phrase : phrases) {
-            all.add(new Entry(role, List.of(phrase.split(" "))));
-        }
-    }
-
-    /** Words of a name in lower case; digits stand alone. */
+    /** Words of a name in lower case, without accents; digits stand alone. */
     static List<String> words(String name) {
-        String spaced = name.replaceAll("([a-z])([A-Z])", "$1 $2")
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .replace("ß", "ss")
+                .replace("œ", "oe")
+                .replace("Œ", "Oe");
+        String spaced = plain.replaceAll("([a-z])([A-Z])", "$1 $2")
+                .replaceAll("([A-Z])([A-Z][a-z])", "$1 $2")
                 .replaceAll("([A-Za-z])([0-9])", "$1 $2")
                 .replaceAll("[^\\p{L}\\p{N}]+", " ")
                 .strip()
@@ -122,13 +57,12 @@ final class PartNames {
 
     static Optional<PartName> read(String name) {
         List<String> words = new ArrayList<>(words(name));
+        words.replaceAll(Spelling::corrected);
         Side side = takeSide(words);
         for (Entry e : ENTRIES) {
-            int at = find(words, e.words);
-            if (at >= 0) {
-                List<String> rest = new ArrayList<>(words.subList(0, at));
-                rest.addAll(words.subList(at + e.words.size(), words.size()));
-                rest.removeAll(List.of("layer", "group", "part", "the", "of", "copy"));
+            List<String> rest = without(words, e.words);
+            if (rest != null) {
+                rest.removeAll(IDLE);
                 return Optional.of(new PartName(e.role, side, String.join(" ", rest)));
             }
         }
@@ -138,9 +72,7 @@ final class PartNames {
     private static Side takeSide(List<String> words) {
         for (int i = 0; i < words.size(); i++) {
             String w = words.get(i);
-            Side side = Arrays.asList("left", "l", "lt", "lft").contains(w)
-                    ? Side.LEFT
-                    : Arrays.asList("right", "r", "rt", "rgt").contains(w) ? Side.RIGHT : Side.NONE;
+            Side side = LEFT.contains(w) ? Side.LEFT : RIGHT.contains(w) ? Side.RIGHT : Side.NONE;
             // "mouth l n" is a pair of sounds, not a left mouth
             boolean sound = w.length() == 1 && (words.contains("mouth") || words.contains("lips"));
             if (side != Side.NONE && words.size() > 1 && !sound) {
@@ -151,19 +83,17 @@ final class PartNames {
         return Side.NONE;
     }
 
-    /** Where {@code phrase} stands in {@code words}, plurals allowed; -1 when it does not. */
-    private static int find(List<String> words, List<String> phrase) {
-        for (int i = 0; i + phrase.size() <= words.size(); i++) {
-            boolean same = true;
-            for (int k = 0; k < phrase.size() && same; k++) {
-                String word = words.get(i + k);
-                String wanted = phrase.get(k);
-                same = word.equals(wanted) || word.equals(wanted + "s");
+    /** What is left of the words without a phrase, whose words may stand in any order and as plurals; null when one is missing. */
+    private static List<String> without(List<String> words, List<String> phrase) {
+        List<String> left = new ArrayList<>(words);
+        for (String wanted : phrase) {
+            int at = left.indexOf(wanted);
+            at = at >= 0 ? at : left.indexOf(wanted + "s");
+            if (at < 0) {
+                return null;
             }
-            if (same) {
-                return i;
-            }
+            left.remove(at);
         }
-        return -1;
+        return left;
     }
 }

@@ -74,6 +74,7 @@ final class Sides {
                     .filter(f -> f.role == role
                             && f.side == Side.NONE
                             && role != PartRole.OTHER
+                            && f.whole.isEmpty()
                             && Assembler.boundsOf(f).isPresent())
                     .toList());
             boolean sidedToo = found.stream().anyMatch(f -> f.role == role && f.side != Side.NONE);

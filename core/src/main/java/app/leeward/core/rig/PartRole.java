@@ -9,11 +9,19 @@ public enum PartRole {
     /** A whole sub-face: its pieces follow it, and only one view of a head is shown at a time. */
     VIEW("view", HEAD),
     FACE("face skin", HEAD),
+    /** The line round the skin, when it is a layer of its own. */
+    FACE_LINE("head line", HEAD),
     EAR("ear", HEAD),
+    INNER_EAR("inner ear", EAR),
     CHEEK("cheek", HEAD),
     FRECKLES("freckles", HEAD),
+    /** What stands out from the face and bears nose and mouth. */
+    MUZZLE("muzzle", HEAD),
+    WHISKERS("whiskers", HEAD),
     NOSE("nose", HEAD),
     MOUTH("mouth", HEAD),
+    BEARD("beard", HEAD),
+    MOUSTACHE("moustache", HEAD),
     BROW("brow", HEAD),
     EYE("eye", HEAD),
     WHITE("eye white", EYE),
@@ -28,10 +36,23 @@ public enum PartRole {
     SIDE_HAIR("side hair", HEAD),
     BACK_HAIR("back hair", HEAD),
     EXTRA_HAIR("extra hair", HEAD),
+    HORN("horn", HEAD),
+    ANTENNA("antenna", HEAD),
     CAP("cap", HEAD),
+    CAP_BAND("cap band", CAP),
+    CAP_PEAK("cap peak", CAP),
+    CAP_BADGE("cap badge", CAP),
+    GLASSES("glasses", HEAD),
+    LENS("lens", GLASSES),
     UPPER_ARM("upper arm", TORSO),
     FOREARM("forearm", UPPER_ARM),
     HAND("hand", FOREARM),
+    HIPS("hips", TORSO),
+    THIGH("thigh", HIPS),
+    SHIN("shin", THIGH),
+    FOOT("foot", SHIN),
+    TAIL("tail", HIPS),
+    PROP("prop", null),
     OTHER("other", null);
 
     private final String words;
