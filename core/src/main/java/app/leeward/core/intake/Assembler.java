@@ -211,7 +211,7 @@ public final class Assembler {
             return f.within.or(() -> onTheHead(f));
         }
         Optional<LayerReading.Found> larger =
-                f.whole.or(() -> f.within.filter(w -> w.role == f.role && f.role != PartRole.VIEW));
+                f.whole.or(() -> f.within.filter(w -> w.role == f.role && w.side == f.side && f.role != PartRole.VIEW));
         if (larger.isPresent()) {
             return larger;
         }

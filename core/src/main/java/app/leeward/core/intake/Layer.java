@@ -35,6 +35,10 @@ public record Layer(String name, boolean hidden, List<Node> nodes) {
         return nodes.stream().anyMatch(Leaf.class::isInstance);
     }
 
+    public Layer asHidden() {
+        return new Layer(name, true, nodes);
+    }
+
     /** The layer without what is hidden inside it. */
     public Layer seen() {
         return new Layer(

@@ -60,6 +60,45 @@ final class LayerReading {
         }
     }
 
+    private static final Set<String> POSES = Set.of(
+            "front",
+            "back",
+            "side",
+            "profile",
+            "left",
+            "right",
+            "up",
+            "down",
+            "open",
+            "close",
+            "closed",
+            "shut",
+            "half",
+            "wide",
+            "blink",
+            "wink",
+            "squint",
+            "rest",
+            "neutral",
+            "default",
+            "relaxed",
+            "happy",
+            "sad",
+            "angry",
+            "scared",
+            "surprised",
+            "smile",
+            "frown",
+            "fist",
+            "flat",
+            "point",
+            "pointing",
+            "wave",
+            "grip",
+            "thumb",
+            "thumbs",
+            "spread");
+
     /** In the order of the first shape of each; groups stand before what they hold. */
     final List<Found> found = new ArrayList<>();
 
@@ -276,17 +315,23 @@ final class LayerReading {
     }
 
     /**
-     * Named groups and nothing loose: drawings that replace each other, when one of them at most is to be seen, or when they are mouths
-     * named by their sounds; else pieces of one drawing.
+     * Named groups and nothing loose: drawings that replace each other, when one of them at most is to be seen, or when they are hands, or
+     * their names tell them apart by numbers, sounds or poses; else pieces of one drawing.
      */
     private static boolean isSet(Layer layer, PartRole role) {
         List<Layer> inner = layer.layers().stream().filter(l -> !l.isEmpty()).toList();
         boolean named = inner.stream().allMatch(l -> !l.name().isBlank());
         boolean pieces = inner.stream().allMatch(l -> ShapeNames.read(l.name()).isPresent());
         boolean oneSeen = inner.stream().filter(l -> !l.hidden()).count() <= 1;
-        boolean sounds = role == PartRole.MOUTH
-                && inner.stream().allMatch(l -> !MouthNames.read(l.name()).isEmpty());
-        return !layer.hasLooseShapes() && named && !pieces && inner.size() >= 2 && (oneSeen || sounds);
+        boolean poses = role == PartRole.HAND || inner.stream().allMatch(l -> namesPose(role, l.name()));
+        return !layer.hasLooseShapes() && named && !pieces && inner.size() >= 2 && (oneSeen || poses);
+    }
+
+    /** Whether a name tells a drawing from others of the same thing: a number, a sound, a pose. */
+    private static boolean namesPose(PartRole role, String name) {
+        return role == PartRole.MOUTH && !MouthNames.read(name).isEmpty()
+                || PartNames.words(name).stream()
+                        .anyMatch(w -> w.length() == 1 || w.matches("\\d+") || POSES.contains(w));
     }
 
     private void unrecognised(Layer layer, Optional<Found> within) {
