@@ -395,9 +395,9 @@ final class Drawing {
                                     eyeX + eyeW * 1.15,
                                     eyeY - eyeH * 0.7,
                                     eyeX + eyeW * 1.15,
-                                    eyeY - eyeH * 1.7,
+                                    eyeY - eyeH * 1.35,
                                     eyeX - eyeW * 1.15,
-                                    eyeY - eyeH * 1.7),
+                                    eyeY - eyeH * 1.35),
                             colour)));
         }
         if (t.lids() == Traits.Lids.BOTH) {
@@ -414,9 +414,9 @@ final class Drawing {
                                     eyeX + eyeW * 1.12,
                                     eyeY + eyeH * 0.82,
                                     eyeX + eyeW * 1.1,
-                                    eyeY + eyeH * 1.9,
+                                    eyeY + eyeH * 1.3,
                                     eyeX - eyeW * 1.1,
-                                    eyeY + eyeH * 1.9),
+                                    eyeY + eyeH * 1.3),
                             colour)));
         }
         if (t.lids() == Traits.Lids.DRAWN) {

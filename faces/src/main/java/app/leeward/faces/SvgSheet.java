@@ -59,6 +59,9 @@ final class SvgSheet {
         if (t.label() == Traits.Label.LABEL_ATTRIBUTE) {
             file.append(" xmlns:inkscape=\"http://www.inkscape.org/namespaces/inkscape\"");
         }
+        if (t.label() == Traits.Label.SECOND_ID) {
+            file.append(" xmlns:serif=\"http://www.serif.com/\"");
+        }
         file.append(" width=\"").append(n(width)).append("\" height=\"").append(n(height));
         file.append("\" viewBox=\"0 0 ")
                 .append(n(width))
@@ -221,6 +224,7 @@ final class SvgSheet {
             case LABEL_ATTRIBUTE ->
                 " id=\"g" + ids.size() + "\" inkscape:groupmode=\"layer\" inkscape:label=\"" + name + "\"";
             case DATA_NAME -> " id=\"" + id.replaceAll("[^A-Za-z0-9]", "_") + "\" data-name=\"" + name + "\"";
+            case SECOND_ID -> " id=\"n" + ids.size() + "\" serif:id=\"" + name + "\"";
         };
     }
 

@@ -124,7 +124,9 @@ public record Traits(
         ID,
         ESCAPED_ID,
         LABEL_ATTRIBUTE,
-        DATA_NAME
+        DATA_NAME,
+        /** A second id in a vocabulary of its own. */
+        SECOND_ID
     }
 
     static Traits drawn(Random r) {

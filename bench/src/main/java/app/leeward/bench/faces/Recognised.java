@@ -46,6 +46,7 @@ record Recognised(int right, int wrong, int unclaimed, int lost, int wrongSides,
         is(What.LOWER_LID, PartRole.LOWER_LID);
         is(What.EYE_LINE, PartRole.EYE_OUTLINE);
         is(What.LASHES, PartRole.LASHES);
+        is(What.BLINK, PartRole.BLINK);
         is(What.BROW, PartRole.BROW);
         is(What.NOSE, PartRole.NOSE);
         is(What.MUZZLE, PartRole.MUZZLE);

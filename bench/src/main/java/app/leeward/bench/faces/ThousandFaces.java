@@ -4,6 +4,7 @@ import app.leeward.faces.Face;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Random;
 import java.util.TreeMap;
 
 /** Prints what becomes of many faces. Arguments: how many, and the first seed. */
@@ -15,6 +16,8 @@ public final class ThousandFaces {
     public static void main(String[] args) throws Exception {
         int count = args.length > 0 ? Integer.parseInt(args[0]) : 1000;
         long first = args.length > 1 ? Long.parseLong(args[1]) : 0;
+        TreeMap<String, List<Long>> broken = new TreeMap<>();
+        int most = 0;
         int refused = 0;
         List<Long> refusedSeeds = new ArrayList<>();
         List<Lost> lost = new ArrayList<>();
@@ -37,6 +40,15 @@ public final class ThousandFaces {
             for (int i = 0; i < 5; i++) {
                 sums[i] += counts[i];
             }
+            Clicks.Clicked clicked = Clicks.all(trial.character().get(), new Random(seed));
+            for (String b : clicked.broken()) {
+                broken.computeIfAbsent(b.replaceAll("[0-9.]+ %", "some %"), k -> new ArrayList<>())
+                        .add(seed);
+            }
+            for (String b : Clicks.mends(clicked.character())) {
+                broken.computeIfAbsent(b, k -> new ArrayList<>()).add(seed);
+            }
+            most = Math.max(most, clicked.clicks());
             String naming = trial.face().truth().traits().naming().toString();
             r.told().forEach(t -> told.merge(naming + " " + t.replaceAll("'.*?'", ""), 1, Integer::sum));
         }
@@ -55,6 +67,9 @@ public final class ThousandFaces {
         System.out.printf(
                 "precision %.4f, recall %.4f%n",
                 sums[0] / (double) (sums[0] + sums[1]), sums[0] / (double) (sums[0] + sums[1] + sums[2] + sums[3]));
+        System.out.printf("at most %d clicks on Intake; promises broken by clicks: %d kinds%n", most, broken.size());
+        broken.forEach((what, seeds) -> System.out.printf(
+                "%5d  %s %s%n", seeds.size(), what, seeds.stream().limit(8).toList()));
         told.entrySet().stream()
                 .sorted((a, b) -> b.getValue() - a.getValue())
                 .limit(60)

@@ -21,7 +21,7 @@ import org.locationtech.jts.geom.Geometry;
 
 /**
  * Makes the blink dial, 0 open to 1 closed. Lids travel until they cover the white; eyes whose lids are sets of drawings
- * step through them; eyes without lids are squashed shut. What an eye had to do without is noted.
+ * step through them, and so do eyes with drawings of themselves shutting; eyes without lids are squashed shut. What an eye had to do without is noted.
  */
 public final class BlinkMaker {
     public static final String DIAL = "blink";
@@ -70,6 +70,10 @@ public final class BlinkMaker {
     }
 
     private void close(EyePieces eye) {
+        if (eye.blink().isPresent()) {
+            over(eye.blink().get());
+            return;
+        }
         Optional<Part> white =
                 eye.piece(PartRole.WHITE).filter(p -> !p.drawings().isEmpty());
         Optional<Part> upper =
@@ -125,6 +129,17 @@ public final class BlinkMaker {
                             : "The lower lid is too small to meet the upper one: the blink uses the upper lid alone."));
         }
         return down.isPresent();
+    }
+
+    /** Drawings that come over the open eye one after the other, from nearly open to shut; the last is there at the end. */
+    private void over(Part blink) {
+        int n = blink.drawings().size();
+        List<Band> steps = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            double to = i + 1 == n ? 1 : (i + 2.0) / (n + 1);
+            steps.add(new Band((i + 1.0) / (n + 1), to, blink.drawings().get(i).id()));
+        }
+        bands.add(new Bands(blink.id(), steps));
     }
 
     /** Drawn lids, in the order they were drawn from open to closed, over equal bands. */

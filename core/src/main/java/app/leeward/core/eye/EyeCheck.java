@@ -185,7 +185,7 @@ public final class EyeCheck {
 
     private void lids(EyePieces eye) {
         Optional<Part> white = drawn(eye, PartRole.WHITE);
-        if (white.isEmpty() || blinks().isEmpty()) {
+        if (white.isEmpty() || blinks().isEmpty() || eye.blink().isPresent()) {
             return;
         }
         boolean squashed = squashed(eye);

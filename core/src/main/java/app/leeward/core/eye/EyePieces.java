@@ -34,9 +34,14 @@ record EyePieces(Part eye, List<Part> pieces) {
         return piece(PartRole.WHITE).filter(p -> !p.drawings().isEmpty()).or(() -> dot() ? pupil() : Optional.empty());
     }
 
-    /** Whether the eye shuts by a set of lid drawings, which needs no lower lid. */
+    /** Whether the eye shuts by a set of drawings, of its lid or of itself, which needs no lower lid. */
     boolean drawnLids() {
-        return piece(PartRole.UPPER_LID).filter(p -> p.drawings().size() > 1).isPresent();
+        return piece(PartRole.UPPER_LID).filter(p -> p.drawings().size() > 1).isPresent() || blink().isPresent();
+    }
+
+    /** The drawings of the eye as it shuts. */
+    Optional<Part> blink() {
+        return piece(PartRole.BLINK).filter(p -> !p.drawings().isEmpty());
     }
 
     Optional<Part> piece(PartRole role) {

@@ -92,6 +92,7 @@ public record EyeView(
                 kept,
                 WHOLE.stream()
                         .filter(r -> r != PartRole.LOWER_LID || !eye.drawnLids())
+                        .filter(r -> r != PartRole.UPPER_LID || eye.blink().isEmpty())
                         .filter(r -> r == PartRole.PUPIL
                                 ? pupil.isEmpty()
                                 : eye.piece(r)

@@ -31,8 +31,10 @@ final class ShutEye {
     /** Empty for an eye without a white that is drawn. */
     static Optional<ShutEye> of(EyePieces eye, Fills fills) {
         List<Part> lids = eye.pieces().stream()
-                .filter(p ->
-                        p.role() == PartRole.UPPER_LID || p.role() == PartRole.LOWER_LID || p.role() == PartRole.LASHES)
+                .filter(p -> p.role() == PartRole.UPPER_LID
+                        || p.role() == PartRole.LOWER_LID
+                        || p.role() == PartRole.BLINK
+                        || p.role() == PartRole.LASHES)
                 .toList();
         return eye.piece(PartRole.WHITE)
                 .filter(p -> !p.drawings().isEmpty())

@@ -64,6 +64,7 @@ public final class Assembler {
                     "No layer is named as a face: name at least one of head, face, eye or mouth, and drop the file again.");
         }
         Sides.settle(reading.found, notes);
+        drawnHeads();
         addMissingGroups();
         listUnrecognised();
         nameParts();
@@ -118,6 +119,16 @@ public final class Assembler {
             case HEAD, FACE, EYE, WHITE, PUPIL, MOUTH -> true;
             default -> false;
         };
+    }
+
+    /** A view is the head; what is drawn in it under that name is the skin. */
+    private void drawnHeads() {
+        for (LayerReading.Found f : List.copyOf(reading.found)) {
+            boolean skin = f.role == PartRole.HEAD && f.view.isPresent() && !f.drawings.isEmpty();
+            if (skin && find(PartRole.FACE, f.side, f.view).isEmpty()) {
+                reading.found.set(reading.found.indexOf(f), f.as(PartRole.FACE, "face skin"));
+            }
+        }
     }
 
     /** A head for what follows a head, an eye for the pieces of one. */

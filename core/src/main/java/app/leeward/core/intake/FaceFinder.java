@@ -24,6 +24,9 @@ final class FaceFinder {
     /** The smallest layer with so large a share of the most pairs is the skin. */
     private static final double ENOUGH = 0.6;
 
+    /** How near its edge a pair may come that speaks for a skin, as a share of half its width. */
+    private static final double EDGE = 0.82;
+
     private record Seen(LayerReading.Found of, Box box) {}
 
     private record Held(LayerReading.Found of, Box box, long pairs) {}
@@ -54,6 +57,9 @@ final class FaceFinder {
                         new Held(s.of, s.box, pairs(seen.stream().map(Seen::box).toList(), s.box)))
                 .filter(h -> h.pairs > 0)
                 .toList();
+        if (skins.isEmpty()) {
+            return alone(seen);
+        }
         long most = skins.stream().mapToLong(Held::pairs).max().orElse(0);
         // hair behind the head holds the ears too
         return skins.stream()
@@ -62,9 +68,24 @@ final class FaceFinder {
                 .map(Held::of);
     }
 
+    /** A face without pairs, of a single eye say: the smallest layer that has three others in it, on its middle. */
+    private static Optional<LayerReading.Found> alone(List<Seen> seen) {
+        return seen.stream()
+                .filter(s -> filled(s.of))
+                .filter(s -> seen.stream()
+                                .filter(o -> o != s && within(o.box, s.box) && o.box.width() < 0.6 * s.box.width())
+                                .filter(o -> Math.abs(o.box.centre().x()
+                                                - s.box.centre().x())
+                                        < CENTRED * s.box.width())
+                                .count()
+                        > 2)
+                .min(Comparator.comparingDouble(s -> s.box.width() * s.box.height()))
+                .map(Seen::of);
+    }
+
     private static long pairs(List<Box> all, Box skin) {
         List<Box> inside = all.stream()
-                .filter(b -> within(b, skin) && b.width() < 0.6 * skin.width())
+                .filter(b -> within(b, skin) && b.width() < 0.6 * skin.width() && inner(b, skin))
                 .toList();
         long pairs = 0;
         for (int i = 0; i < inside.size(); i++) {
@@ -87,6 +108,13 @@ final class FaceFinder {
                 && small.maxX() <= large.maxX()
                 && small.minY() >= large.minY()
                 && small.maxY() <= large.maxY();
+    }
+
+    /** What hair behind a head holds besides what the skin does, the ears, lies near its edge. */
+    private static boolean inner(Box b, Box skin) {
+        double reach =
+                Math.max(skin.centre().x() - b.minX(), b.maxX() - skin.centre().x());
+        return reach < EDGE * skin.width() / 2;
     }
 
     private static boolean pair(Box a, Box b, Box skin) {

@@ -13,6 +13,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -32,6 +33,8 @@ final class LayerReading {
         String firstVisible;
         /** What it is a further piece of, when a layer of the same role was there before it. */
         Optional<Found> whole = Optional.empty();
+        /** Whether its name says that it is on the side of the head that is turned to us; null when it says neither. */
+        Boolean near;
 
         /** The same drawings, known for something. */
         Found as(PartRole known, String called) {
@@ -110,6 +113,11 @@ final class LayerReading {
     /** Whether names say nothing, so that groups do not say either what belongs together. */
     private final boolean nameless;
 
+    /** The words every name of the view that is being read begins with. */
+    private List<String> prefix = List.of();
+    /** Whether something round the layer that is being read is hidden. */
+    private boolean concealed;
+
     private LayerReading(boolean views, boolean nameless) {
         this.views = views;
         this.nameless = nameless;
@@ -144,15 +152,38 @@ final class LayerReading {
     }
 
     private static int viewsIn(Layer layer) {
-        boolean here = PartNames.read(layer.name())
-                .filter(n -> n.role() == PartRole.VIEW)
-                .isPresent();
-        return (here ? 1 : 0)
+        return (isView(layer) ? 1 : 0)
                 + layer.layers().stream().mapToInt(LayerReading::viewsIn).sum();
     }
 
-    private Optional<PartName> read(String name) {
-        return PartNames.read(name).filter(n -> views || n.role() != PartRole.VIEW);
+    /** Named as a view, and with something of a head in it. */
+    private static boolean isView(Layer layer) {
+        return ViewNames.says(layer.name())
+                && names(layer).stream()
+                                .flatMap(n -> PartNames.read(n).stream())
+                                .map(PartName::role)
+                                .distinct()
+                                .filter(r -> r != PartRole.VIEW && r != PartRole.OTHER)
+                                .count()
+                        > 1;
+    }
+
+    private Optional<PartName> read(Layer layer) {
+        if (views && isView(layer)) {
+            return Optional.of(new PartName(PartRole.VIEW, Side.NONE, ""));
+        }
+        return bare(layer.name()).filter(n -> n.role() != PartRole.VIEW);
+    }
+
+    /** What a name says without the words that every name of its view begins with. */
+    private Optional<PartName> bare(String name) {
+        List<String> words = PartNames.words(name);
+        boolean prefixed = !prefix.isEmpty()
+                && words.size() > prefix.size()
+                && words.subList(0, prefix.size()).equals(prefix);
+        return prefixed
+                ? PartNames.read(String.join(" ", words.subList(prefix.size(), words.size())))
+                : PartNames.read(name);
     }
 
     private void children(Layer layer, Optional<Found> within) {
@@ -185,7 +216,19 @@ final class LayerReading {
             }
             return;
         }
-        Optional<PartName> name = read(layer.name());
+        Optional<PartName> name = read(layer);
+        boolean view = name.filter(n -> n.role() == PartRole.VIEW).isPresent();
+        List<String> prefixBefore = prefix;
+        boolean concealedBefore = concealed;
+        // which view is to be seen is the dial's matter
+        concealed |= layer.hidden() && !view;
+        prefix = view ? ViewNames.prefix(names(layer)) : prefix;
+        named(layer, name, within);
+        prefix = prefixBefore;
+        concealed = concealedBefore;
+    }
+
+    private void named(Layer layer, Optional<PartName> name, Optional<Found> within) {
         boolean holdsParts = layer.layers().stream().anyMatch(l -> isPartIn(l, name)) || isLooseEye(layer, name);
         if (holdsParts) {
             Optional<Found> group = name.map(n -> group(n, layer, within));
@@ -207,30 +250,40 @@ final class LayerReading {
     }
 
     /** Whether a layer inside one named {@code outer} is a part of its own rather than a drawing or a shape of it. */
-    private static boolean isPartIn(Layer layer, Optional<PartName> outer) {
-        Optional<PartName> own = PartNames.read(layer.name());
+    private boolean isPartIn(Layer layer, Optional<PartName> outer) {
+        Optional<PartName> own = bare(layer.name());
         boolean nested = layer.layers().stream().anyMatch(l -> isPartIn(l, own.or(() -> outer)));
         if (own.isEmpty()) {
             return nested;
         }
         boolean sameRole = outer.isPresent() && outer.get().role() == own.get().role();
         boolean shapeOfMouth = outer.isPresent() && outer.get().role() == PartRole.MOUTH;
+        boolean lidShutting = own.get().role() == PartRole.BLINK
+                && outer.filter(o -> o.role() == PartRole.UPPER_LID || o.role() == PartRole.LOWER_LID)
+                        .isPresent();
         boolean numberedHand = outer.isPresent() && outer.get().role() == PartRole.HAND;
-        return nested || !(sameRole || shapeOfMouth || numberedHand);
+        return nested || !(sameRole || shapeOfMouth || lidShutting || numberedHand);
     }
 
     /** A group that a file closes and opens again, because something else lies between, is one group. */
     private Found group(PartName name, Layer layer, Optional<Found> within) {
+        Boolean near = near(name);
         Optional<Found> there = found.stream()
                 .filter(f -> f.role == name.role() && f.side == name.side() && f.within.equals(within))
-                .filter(f -> f.drawings.isEmpty() && f.role != PartRole.VIEW)
+                .filter(f -> f.drawings.isEmpty() && f.role != PartRole.VIEW && Objects.equals(f.near, near))
                 .findFirst();
         if (there.isPresent()) {
             return there.get();
         }
         Found f = new Found(name.role(), name.side(), layer.name(), within);
+        f.near = near;
         found.add(f);
         return f;
+    }
+
+    private static Boolean near(PartName name) {
+        List<String> words = PartNames.words(name.rest());
+        return words.contains("near") ? Boolean.TRUE : words.contains("far") ? Boolean.FALSE : null;
     }
 
     private void part(PartName name, Layer layer, Optional<Found> within) {
@@ -240,7 +293,7 @@ final class LayerReading {
         String view = within.flatMap(Found::asView).map(v -> v.name).orElse("");
         String key = view + " " + name.role() + " " + side;
         Found f = sets.get(key);
-        boolean seen = !layer.hidden();
+        boolean seen = !layer.hidden() && !concealed;
         if (f != null && seen && f.firstVisible != null && !replaces(name)) {
             if (!beside(f, layer) && joined(f, layer)) {
                 return;
@@ -262,9 +315,10 @@ final class LayerReading {
             String own = name.rest().isEmpty() ? layer.name() : name.rest();
             addDrawing(f, own, layer, layer.hidden());
         }
+        f.near = near(name) == null ? f.near : near(name);
     }
 
-    /** Mouths, and hands in poses or by numbers, are drawn one over the other and shown one at a time. */
+    /** Mouths, blinks, and hands in poses or by numbers, are drawn one over the other and shown one at a time. */
     private static boolean replaces(PartName name) {
         return name.role() == PartRole.MOUTH
                 || name.role() == PartRole.HAND && !name.rest().isEmpty();
@@ -347,7 +401,7 @@ final class LayerReading {
         }
         Layer seen = layer.seen();
         if (!seen.isEmpty()) {
-            add(f, name, seen, hidden);
+            add(f, name, seen, hidden || concealed);
         }
         // what is hidden inside would show, if it were a shape of the same drawing
         for (Layer inner : layer.hiddenWithin()) {

@@ -23,6 +23,8 @@ final class PartNames {
     static final List<String> IDLE =
             List.of("layer", "group", "part", "the", "of", "copy", "ebene", "gruppe", "calque", "capa");
 
+    private static final List<String> ON = List.of("on", "auf", "sur", "sobre");
+
     static final List<String> LEFT = List.of(
             "left", "l", "lt", "lft", "links", "linke", "linkes", "linker", "gauche", "izquierda", "izquierdo", "izq");
     static final List<String> RIGHT = List.of(
@@ -58,6 +60,13 @@ final class PartNames {
     static Optional<PartName> read(String name) {
         List<String> words = new ArrayList<>(words(name));
         words.replaceAll(Spelling::corrected);
+        // "spots on head" are spots
+        words.stream()
+                .filter(ON::contains)
+                .mapToInt(words::indexOf)
+                .filter(i -> i > 0)
+                .min()
+                .ifPresent(i -> words.subList(i, words.size()).clear());
         Side side = takeSide(words);
         for (Entry e : ENTRIES) {
             List<String> rest = without(words, e.words);

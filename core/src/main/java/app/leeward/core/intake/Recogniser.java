@@ -267,10 +267,17 @@ public final class Recogniser {
         boolean overEye = whites.stream()
                 .anyMatch(w -> sideOf(w) == s.side()
                         && s.box().maxY() < w.box().minY() + 0.25 * w.box().height()
+                        && Math.abs(s.box().centre().x() - w.box().centre().x())
+                                < 0.8 * w.box().width()
                         && w.box().minY() - s.box().maxY() < 1.5 * w.box().height()
                         && s.box().width() < 2 * w.box().width()
                         && s.box().width() > 0.4 * w.box().width());
-        boolean high = whites.isEmpty() && s.down() > 0.1 && s.down() < 0.5 && s.wide() > 0.12 && s.wide() < 0.5;
+        boolean high = whites.isEmpty()
+                && Math.abs(s.across()) < 0.5
+                && s.down() > 0.1
+                && s.down() < 0.5
+                && s.wide() > 0.12
+                && s.wide() < 0.5;
         if (!overEye && !high) {
             return Optional.empty();
         }

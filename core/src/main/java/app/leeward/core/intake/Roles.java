@@ -41,7 +41,10 @@ public final class Roles {
     static boolean masks(Part window, Part masked) {
         return window != masked
                 && (window.role() == PartRole.WHITE && masked.role().insideEye() && masked.side() == window.side()
-                        || window.role() == PartRole.FACE && masked.role().cutByFace() && !beaked(masked));
+                        || window.role() == PartRole.FACE
+                                && masked.role().cutByFace()
+                                && !beaked(masked)
+                                && !PastEdge.of(window, masked));
     }
 
     /** A beak stands out from the face and opens past its edge. */

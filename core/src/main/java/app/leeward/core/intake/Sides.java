@@ -29,6 +29,33 @@ final class Sides {
                     "left and right",
                     "The file's left is the left of the screen; sides were turned into the character's own."));
         }
+        nearAndFar(found);
+    }
+
+    /** Near and far are the character's sides: of a head that looks to the screen's left, its left side is near. */
+    private static void nearAndFar(List<LayerReading.Found> found) {
+        for (LayerReading.Found f : found) {
+            if (f.near != null) {
+                boolean left = f.near
+                        != looksRight(found.stream()
+                                .filter(o -> o.view.equals(f.view))
+                                .toList());
+                f.side = left ? Side.LEFT : Side.RIGHT;
+            }
+        }
+    }
+
+    /** Whether nose, mouth or eyes lie towards the right of all there is of a head. */
+    private static boolean looksRight(List<LayerReading.Found> head) {
+        Optional<Box> all =
+                head.stream().flatMap(f -> Assembler.boundsOf(f).stream()).reduce(Box::union);
+        Optional<Box> front = List.of(PartRole.NOSE, PartRole.MOUTH, PartRole.WHITE, PartRole.PUPIL).stream()
+                .flatMap(role -> head.stream().filter(f -> f.role == role))
+                .flatMap(f -> Assembler.boundsOf(f).stream())
+                .findFirst();
+        return all.isPresent()
+                && front.isPresent()
+                && front.get().centre().x() >= all.get().centre().x();
     }
 
     /** Seen from behind, the character's left lies on the left of the screen. */
@@ -60,6 +87,30 @@ final class Sides {
         return sum;
     }
 
+    /** Whether a figure has two of it, one on each side. */
+    private static boolean inPairs(PartRole role) {
+        return switch (role) {
+            case EYE,
+                    EAR,
+                    INNER_EAR,
+                    CHEEK,
+                    BROW,
+                    SIDE_HAIR,
+                    EXTRA_HAIR,
+                    WHISKERS,
+                    HORN,
+                    ANTENNA,
+                    LENS,
+                    UPPER_ARM,
+                    FOREARM,
+                    HAND,
+                    THIGH,
+                    SHIN,
+                    FOOT -> true;
+            default -> role.follows().equals(Optional.of(PartRole.EYE));
+        };
+    }
+
     /** A scarf over a collar is no second side of it. */
     private static boolean besideEachOther(List<LayerReading.Found> two) {
         Box a = Assembler.boundsOf(two.get(0)).orElseThrow();
@@ -73,7 +124,7 @@ final class Sides {
             List<LayerReading.Found> sideless = new ArrayList<>(found.stream()
                     .filter(f -> f.role == role
                             && f.side == Side.NONE
-                            && role != PartRole.OTHER
+                            && inPairs(role)
                             && f.whole.isEmpty()
                             && Assembler.boundsOf(f).isPresent())
                     .toList());

@@ -33,6 +33,8 @@ final class Vocabulary {
         call(
                 PartRole.LASHES,
                 "lashes, eyelashes, eye lashes, lash, eyelash, wimpern, wimper, cils, cil, pestanas, pestana");
+        call(PartRole.BLINK, "blink, eye blink, eye closed, closed eye, eye shut, shut eye, closed lid, wink");
+        call(PartRole.BLINK, "blinzeln, auge geschlossen, auge zu, clignement, oeil ferme, parpadeo, ojo cerrado");
         call(PartRole.HIGHLIGHT, "highlight, eye highlight, glint, eye light, catch light, catchlight, sparkle");
         call(PartRole.HIGHLIGHT, "glanzlicht, glanzpunkt, reflet, brillo");
         call(PartRole.IRIS, "iris, eye iris");
@@ -61,9 +63,6 @@ final class Vocabulary {
         call(
                 PartRole.FACE_LINE,
                 "gesicht kontur, gesichtskontur, kopf kontur, kopfkontur, contour visage, contour tete, contorno cara, contorno cabeza");
-        call(
-                PartRole.VIEW,
-                "three quarter view, three quarters view, 3 4 view, front view, side view, profile view, back view, rear view");
         call(PartRole.HEAD, "head, head group, face group, kopf, tete, cabeza");
         call(PartRole.EXTRA_HAIR, "extra hair, turn hair, hair turned");
         call(
@@ -98,7 +97,7 @@ final class Vocabulary {
         call(PartRole.COLLAR, "collar, scarf, neckerchief, coat collar, kragen, schal, col, echarpe, bufanda");
         call(
                 PartRole.TORSO,
-                "torso, body, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, oberkoerper, corps, cuerpo");
+                "torso, body, belly, tummy, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, oberkoerper, bauch, corps, ventre, cuerpo, vientre");
         call(PartRole.UPPER_ARM, "upper arm, arm, bicep, oberarm, bras, brazo");
         call(PartRole.FOREARM, "forearm, fore arm, lower arm, unterarm, avant bras, antebrazo");
         call(PartRole.HAND, "hand, fist, paw, wing tip, faust, pfote, main, mano");

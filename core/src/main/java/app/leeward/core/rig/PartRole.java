@@ -31,6 +31,8 @@ public enum PartRole {
     UPPER_LID("upper lid", EYE),
     LOWER_LID("lower lid", EYE),
     LASHES("lashes", EYE),
+    /** Drawings of the eye as it shuts, shown in its place while it blinks. */
+    BLINK("blink", EYE),
     EYE_OUTLINE("eye outline", EYE),
     FRINGE("fringe", HEAD),
     SIDE_HAIR("side hair", HEAD),

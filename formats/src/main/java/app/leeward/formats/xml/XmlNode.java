@@ -7,6 +7,9 @@ import java.util.Map;
 
 /** One element of the file, before it is understood. */
 public final class XmlNode {
+    /** Where drawing programs keep the name a person gave, when it is no good id. */
+    private static final List<String> NAMES = List.of("label", "data-name", "serif:id");
+
     public final String name;
     public final int line;
     /** What it lies in; null for the outermost. */
@@ -31,9 +34,11 @@ public final class XmlNode {
 
     /** What a person called it: the label a drawing program shows, else its title, else its id made readable. */
     public String label() {
-        String label = get("label");
-        if (label != null && !label.isBlank()) {
-            return label.strip();
+        for (String attribute : NAMES) {
+            String said = get(attribute);
+            if (said != null && !said.isBlank()) {
+                return said.strip();
+            }
         }
         for (XmlNode child : children) {
             if (child.name.equals("title") && !child.text.toString().isBlank()) {

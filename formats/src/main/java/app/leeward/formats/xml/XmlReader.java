@@ -182,7 +182,11 @@ public final class XmlReader {
                         "line " + line,
                         "The event handler '" + attribute + "' at line " + line + " was left out."));
             } else {
-                node.attributes.put(attribute, xml.getAttributeValue(i));
+                // another vocabulary's id is a name beside the real one
+                String prefix = xml.getAttributePrefix(i);
+                boolean foreign =
+                        attribute.equals("id") && prefix != null && !prefix.isEmpty() && !prefix.equals("xml");
+                node.attributes.put(foreign ? prefix + ":id" : attribute, xml.getAttributeValue(i));
             }
         }
         refuseRemote(node);
