@@ -93,12 +93,19 @@ final class Clicks {
             }
             c = now.character();
             offered = offers(c);
-            if (offered.stream().anyMatch(o -> o.name().equals(taken.name()))) {
+            if (offered.stream().anyMatch(o -> o.name().equals(taken.name()) && sameThings(o.edit(), taken.edit()))) {
                 broken.add(taken.name() + " is offered again");
                 break;
             }
         }
         return new Clicked(c, clicks, broken);
+    }
+
+    /** Roles that are known now may tell more about others; what was taken itself must not come back. */
+    private static boolean sameThings(Edit now, Edit then) {
+        return !(now instanceof ReadAs a && then instanceof ReadAs b)
+                || a.offers().stream().anyMatch(o -> b.offers().stream()
+                        .anyMatch(t -> t.part().equals(o.part())));
     }
 
     /** Takes every mend that is offered once; a finding of a check must not grow by it. */

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 
@@ -15,6 +16,8 @@ import javax.imageio.ImageIO;
 final class Likeness {
     /** A channel apart by more is seen; less is what two ways of smoothing an edge come to. */
     private static final int SEEN = 48;
+
+    private static final int TILE = 20;
 
     private Likeness() {}
 
@@ -43,22 +46,35 @@ final class Likeness {
 
     /** The share of pixels that look otherwise, on a middling ground; the one picture may be a pixel lower than the other. */
     static double unlike(BufferedImage a, BufferedImage b) {
+        int[] tiles = tiles(a, b);
+        return tiles.length == 0 ? 1 : Arrays.stream(tiles).sum() / (double) (a.getWidth() * a.getHeight());
+    }
+
+    /** The same of the worst of all tiles, so that nothing small is lost in a large picture. */
+    static double worstTile(BufferedImage a, BufferedImage b) {
+        int[] tiles = tiles(a, b);
+        return tiles.length == 0 ? 1 : Arrays.stream(tiles).max().orElse(0) / (double) (TILE * TILE);
+    }
+
+    /** How many pixels of each tile look otherwise; none where the pictures are of different sizes. */
+    private static int[] tiles(BufferedImage a, BufferedImage b) {
         int width = Math.min(a.getWidth(), b.getWidth());
         int height = Math.min(a.getHeight(), b.getHeight());
         if (Math.abs(a.getWidth() - b.getWidth()) > 1 || Math.abs(a.getHeight() - b.getHeight()) > 1) {
-            return 1;
+            return new int[0];
         }
         int[] one = onGrey(a, width, height);
         int[] two = onGrey(b, width, height);
-        int apart = 0;
+        int across = (width + TILE - 1) / TILE;
+        int[] tiles = new int[across * ((height + TILE - 1) / TILE)];
         for (int i = 0; i < one.length; i++) {
             int most = 0;
             for (int s = 0; s < 24; s += 8) {
                 most = Math.max(most, Math.abs((one[i] >> s & 0xff) - (two[i] >> s & 0xff)));
             }
-            apart += most > SEEN ? 1 : 0;
+            tiles[i / width / TILE * across + i % width / TILE] += most > SEEN ? 1 : 0;
         }
-        return (double) apart / one.length;
+        return tiles;
     }
 
     private static int[] onGrey(BufferedImage image, int width, int height) {

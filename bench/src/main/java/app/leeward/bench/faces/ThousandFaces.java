@@ -18,6 +18,7 @@ public final class ThousandFaces {
         long first = args.length > 1 ? Long.parseLong(args[1]) : 0;
         TreeMap<String, List<Long>> broken = new TreeMap<>();
         int most = 0;
+        double worst = 0;
         int refused = 0;
         List<Long> refusedSeeds = new ArrayList<>();
         List<Lost> lost = new ArrayList<>();
@@ -32,6 +33,7 @@ public final class ThousandFaces {
                 continue;
             }
             double share = trial.lost();
+            worst = Math.max(worst, trial.worst());
             if (share > 0.005) {
                 lost.add(new Lost(seed, share));
             }
@@ -61,6 +63,7 @@ public final class ThousandFaces {
                         .limit(12)
                         .map(l -> String.format(" %d (%.1f %%)", l.seed, 100 * l.share))
                         .reduce("", String::concat));
+        System.out.printf("the worst place of 20 x 20 pixels: %.0f %% of it otherwise%n", 100 * worst);
         System.out.printf(
                 "layers to be seen: %d read rightly, %d wrongly, %d not at all, %d not in the rig; %d on the wrong side%n",
                 sums[0], sums[1], sums[2], sums[3], sums[4]);

@@ -15,6 +15,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import java.util.function.ToDoubleBiFunction;
 
 /**
  * A face as it comes in.
@@ -46,13 +47,22 @@ record Trial(Face face, Optional<Character> character, String refused) {
      * be taken for drawings that replace each other, or stay where it is.
      */
     double lost() throws IOException {
+        return unlike(Likeness::unlike);
+    }
+
+    /** The same of the worst place. */
+    double worst() throws IOException {
+        return unlike(Likeness::worstTile);
+    }
+
+    private double unlike(ToDoubleBiFunction<BufferedImage, BufferedImage> measure) throws IOException {
         if (character.isEmpty()) {
             return 1;
         }
         BufferedImage ours = drawn(character.get(), Pose.REST);
-        double figure = Likeness.unlike(Likeness.foreign(face.figure(), WIDTH), ours);
+        double figure = measure.applyAsDouble(Likeness.foreign(face.figure(), WIDTH), ours);
         return figure < 0.005 || face.svg().equals(face.figure())
                 ? figure
-                : Math.min(figure, Likeness.unlike(Likeness.foreign(face.svg(), WIDTH), ours));
+                : Math.min(figure, measure.applyAsDouble(Likeness.foreign(face.svg(), WIDTH), ours));
     }
 }

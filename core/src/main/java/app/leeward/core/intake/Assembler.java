@@ -83,7 +83,7 @@ public final class Assembler {
                 Library.EMPTY,
                 new Voice(chart(parts), Lexicon.EMPTY),
                 new Origin(Optional.empty(), notes));
-        return new IntakeResult.Hung(Roles.withDials(stood(Views.addTo(c))));
+        return new IntakeResult.Hung(Roles.withDials(stood(LidFolds.addTo(Views.addTo(c)))));
     }
 
     /** Where no name says anything, the skin is looked for in the art; what the rest may be is offered on Intake. */

@@ -32,7 +32,7 @@ public final class Reading {
         }
         List<String> touched = offers.stream().map(Offer::part).toList();
         List<Window> windows = windows(now, touched);
-        return Roles.withDials(chart(now.withRig(rig -> rig.withWindows(windows))));
+        return Roles.withDials(LidFolds.addTo(chart(now.withRig(rig -> rig.withWindows(windows)))));
     }
 
     private static Character named(Character c, Offer o) {

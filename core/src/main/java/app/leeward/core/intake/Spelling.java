@@ -71,8 +71,9 @@ final class Spelling {
         if (known.length() < LONG_ENOUGH) {
             return false;
         }
-        return a.length() == b.length() && a.substring(1).equals(b.substring(1))
+        // a word that another one only goes on from is a word of its own: a bell is no belly
+        return !a.isEmpty() && a.length() == b.length() && a.substring(1).equals(b.substring(1))
                 || a.length() > b.length() && a.substring(1).equals(b)
-                || b.length() > a.length() && b.substring(1).equals(a);
+                || !a.isEmpty() && b.length() > a.length() && b.substring(1).equals(a);
     }
 }
