@@ -12,14 +12,20 @@ public final class SlotBoard {
 
     public record Group(String name, List<Slot> slots) {}
 
-    private record Place(PartRole role, String name, String cost, boolean paired) {}
+    /** @param shown whether there is a place for it while nothing fills it: not for what most heads do without */
+    private record Place(PartRole role, String name, String cost, boolean paired, boolean shown) {}
 
     private static Place one(PartRole role, String name, String cost) {
-        return new Place(role, name, cost, false);
+        return new Place(role, name, cost, false, true);
     }
 
     private static Place pair(PartRole role, String name, String cost) {
-        return new Place(role, name, cost, true);
+        return new Place(role, name, cost, true, true);
+    }
+
+    /** What a head may have besides. */
+    private static Place also(PartRole role, boolean paired) {
+        return new Place(role, role.words(), "", paired, false);
     }
 
     private record Shelf(String name, List<Place> places) {}
@@ -35,6 +41,12 @@ public final class SlotBoard {
                             one(PartRole.NOSE, "nose", "the turn has no nose to lead it"),
                             one(PartRole.MOUTH, "mouth", "the character cannot talk"),
                             pair(PartRole.EAR, "ear", ""),
+                            also(PartRole.INNER_EAR, true),
+                            also(PartRole.FACE_LINE, false),
+                            also(PartRole.MUZZLE, false),
+                            also(PartRole.WHISKERS, true),
+                            also(PartRole.BEARD, false),
+                            also(PartRole.MOUSTACHE, false),
                             pair(PartRole.CHEEK, "cheek", ""),
                             one(PartRole.FRECKLES, "freckles", ""),
                             one(PartRole.VIEW, "views", ""))),
@@ -48,6 +60,8 @@ public final class SlotBoard {
                             pair(PartRole.UPPER_LID, "upper lid", "the blink squashes the eye"),
                             pair(PartRole.LOWER_LID, "lower lid", "the blink uses the upper lid alone"),
                             pair(PartRole.EYE_OUTLINE, "outline", ""),
+                            also(PartRole.LASHES, true),
+                            also(PartRole.BLINK, true),
                             pair(PartRole.BROW, "brow", "no frown and no surprise"))),
             new Shelf(
                     "Hair and hat",
@@ -55,7 +69,15 @@ public final class SlotBoard {
                             one(PartRole.FRINGE, "fringe", ""),
                             one(PartRole.BACK_HAIR, "back hair", ""),
                             one(PartRole.EXTRA_HAIR, "extra hair", "the turned head may look bald on the near side"),
-                            one(PartRole.CAP, "cap", ""))),
+                            also(PartRole.SIDE_HAIR, true),
+                            one(PartRole.CAP, "cap", ""),
+                            also(PartRole.CAP_BAND, false),
+                            also(PartRole.CAP_PEAK, false),
+                            also(PartRole.CAP_BADGE, false),
+                            also(PartRole.GLASSES, false),
+                            also(PartRole.LENS, true),
+                            also(PartRole.HORN, true),
+                            also(PartRole.ANTENNA, false))),
             new Shelf(
                     "Body",
                     List.of(
@@ -64,12 +86,25 @@ public final class SlotBoard {
                             one(PartRole.COLLAR, "collar", ""),
                             pair(PartRole.UPPER_ARM, "upper arm", ""),
                             pair(PartRole.FOREARM, "forearm", ""),
-                            pair(PartRole.HAND, "hand", ""))));
+                            pair(PartRole.HAND, "hand", ""),
+                            also(PartRole.HIPS, false),
+                            also(PartRole.THIGH, true),
+                            also(PartRole.SHIN, true),
+                            also(PartRole.FOOT, true),
+                            also(PartRole.TAIL, false),
+                            also(PartRole.PROP, false))));
 
     public static List<Group> of(Character c) {
         return SHELVES.stream()
-                .map(s ->
-                        new Group(s.name, s.places.stream().map(p -> slot(c, p)).toList()))
+                .map(s -> new Group(
+                        s.name,
+                        s.places.stream()
+                                .filter(p -> p.shown
+                                        || c.mainParts().stream()
+                                                .anyMatch(q -> q.role() == p.role
+                                                        && !q.drawings().isEmpty()))
+                                .map(p -> slot(c, p))
+                                .toList()))
                 .toList();
     }
 
@@ -87,9 +122,11 @@ public final class SlotBoard {
                         .map(Part::id)
                         .toList();
         int wanted = place.paired ? 2 : 1;
-        // a head that is exchanged brings its own hair with every view
-        boolean needless =
-                place.role == PartRole.EXTRA_HAIR && c.controls().views().isPresent();
+        // a head that is exchanged brings its own hair with every view, and one without hair is bald already
+        boolean hairless =
+                c.part(PartRole.BACK_HAIR).isEmpty() && c.part(PartRole.FRINGE).isEmpty();
+        boolean needless = place.role == PartRole.EXTRA_HAIR
+                && (hairless || c.controls().views().isPresent());
         String missing = needless || place.cost.isEmpty() || parts.size() >= wanted
                 ? ""
                 : parts.isEmpty() ? place.cost : "on one side only: " + place.cost + " there";
