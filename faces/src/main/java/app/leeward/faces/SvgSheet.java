@@ -60,7 +60,7 @@ final class SvgSheet {
             file.append(" xmlns:inkscape=\"http://www.inkscape.org/namespaces/inkscape\"");
         }
         if (t.label() == Traits.Label.SECOND_ID) {
-            file.append(" xmlns:serif=\"http://www.serif.com/\"");
+            file.append(" xmlns:serif=\"urn:another-vocabulary\"");
         }
         file.append(" width=\"").append(n(width)).append("\" height=\"").append(n(height));
         file.append("\" viewBox=\"0 0 ")

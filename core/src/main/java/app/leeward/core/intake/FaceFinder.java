@@ -12,8 +12,8 @@ import java.util.regex.Pattern;
 final class FaceFinder {
     /** Names that programs give by themselves. */
     private static final Pattern GENERIC = Pattern.compile(
-            "([a-z]{1,3}|symbol|layer|ebene|calque|capa|group|gruppe|groupe|grupo|g|path|shape|rect|ellipse|circle|polygon|use|svg|unnamed layer|loose"
-                    + " shapes|pfad|objekt|object)?[\\s_-]*\\d*([\\s_-]+\\d+)*( loose shapes)?",
+            "([a-z]{1,3}[\\s_-]*\\d+|(symbol|layer|ebene|calque|capa|group|gruppe|groupe|grupo|path|shape|rect|ellipse|circle|polygon|use"
+                    + "|svg|unnamed layer|loose shapes|pfad|objekt|object)?[\\s_-]*\\d*)([\\s_-]+\\d+)*( loose shapes)?",
             Pattern.CASE_INSENSITIVE);
 
     /** How unlike in size and height two of a pair may be, as a share of their width. */

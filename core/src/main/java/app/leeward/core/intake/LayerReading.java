@@ -321,6 +321,7 @@ final class LayerReading {
     /** Mouths, blinks, and hands in poses or by numbers, are drawn one over the other and shown one at a time. */
     private static boolean replaces(PartName name) {
         return name.role() == PartRole.MOUTH
+                || name.role() == PartRole.BLINK
                 || name.role() == PartRole.HAND && !name.rest().isEmpty();
     }
 

@@ -35,7 +35,6 @@ public final class Recogniser {
     private final List<Sighted> whites = new ArrayList<>();
     private final List<Sighted> ears = new ArrayList<>();
     private Optional<Sighted> hat = Optional.empty();
-    private Optional<Sighted> muzzle = Optional.empty();
     private Optional<Lab> hair = Optional.empty();
 
     private Recogniser(Character character, Part skinPart, Box face) {
@@ -76,7 +75,6 @@ public final class Recogniser {
         of(PartRole.WHITE).forEach(whites::add);
         of(PartRole.EAR).forEach(ears::add);
         hat = of(PartRole.CAP).stream().findFirst();
-        muzzle = of(PartRole.MUZZLE).stream().findFirst();
         hair = of(PartRole.BROW).stream().findFirst().flatMap(Sighted::colour);
         each(this::line);
         each(this::white);
@@ -380,7 +378,6 @@ public final class Recogniser {
         if (!large || held == 0 || !nose) {
             return Optional.empty();
         }
-        muzzle = muzzle.or(() -> Optional.of(s));
         return offer(s, PartRole.MUZZLE, Side.NONE, 0.6, "large, low in the face, with nose and mouth on it");
     }
 

@@ -109,10 +109,6 @@ record Sighted(
         return larger.contains(box.centre()) && box.width() < larger.width() && box.height() < larger.height();
     }
 
-    boolean between(double value, double least, double most) {
-        return value >= least && value <= most;
-    }
-
     /** Its upper and lower edge as shares below the face's top. */
     double top() {
         return down - tall / 2;

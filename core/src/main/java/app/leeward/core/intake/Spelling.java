@@ -12,6 +12,9 @@ final class Spelling {
     /** Words that are meant although they are near others. */
     private static final Set<String> KNOWN = known();
 
+    /** What a figure may wear or hold, and what is no slip of a word of the vocabulary. */
+    private static final Set<String> OTHERS = Set.of("bead", "beads", "bear", "bears");
+
     private Spelling() {}
 
     private static Set<String> known() {
@@ -34,7 +37,7 @@ final class Spelling {
 
     /** The one word of the vocabulary a word is a slip of the fingers away from; itself where there is none, or several. */
     static String corrected(String word) {
-        if (KNOWN.contains(word) || word.length() < 3) {
+        if (KNOWN.contains(word) || OTHERS.contains(word) || word.length() < 3) {
             return word;
         }
         String found = null;

@@ -22,6 +22,8 @@ final class OpenRasterReader {
     private final Archive files;
     private final Pixels pixels = new Pixels();
     private final List<Note> notes = new ArrayList<>();
+    /** What is laid so far, where the file mixes some layer with it. */
+    private Optional<Blending> ground = Optional.empty();
 
     private OpenRasterReader(Archive files) {
         this.files = files;
@@ -43,13 +45,24 @@ final class OpenRasterReader {
             throw new ArtProblem(
                     "ora-size", "stack.xml", "The file says it is " + w + " × " + h + " pixels, which cannot be.");
         }
-        Layer root = stack(stack, "", 0, 0, 1, false);
+        ground = mixes(stack) ? Blending.over(w, h) : Optional.empty();
+        Layer root = stack(stack, "", 0, 0, 1, false, false);
         return new LayeredArt(Optional.empty(), new Canvas(w, h), root, notes, pixels.images(), true);
     }
 
-    private Layer stack(XmlNode stack, String name, double x, double y, double opacity, boolean hidden) {
+    private static boolean mixes(XmlNode node) {
+        return BlendMode.called(node.get("composite-op", "")).isPresent()
+                || node.children.stream().anyMatch(OpenRasterReader::mixes);
+    }
+
+    /** @param concealed whether something round it is hidden */
+    private Layer stack(
+            XmlNode stack, String name, double x, double y, double opacity, boolean hidden, boolean concealed) {
         List<Layer.Node> nodes = new ArrayList<>();
-        for (XmlNode child : stack.children) {
+        // the first one is the topmost
+        List<XmlNode> backFirst = new ArrayList<>(stack.children);
+        Collections.reverse(backFirst);
+        for (XmlNode child : backFirst) {
             if (!child.name.equals("layer") && !child.name.equals("stack")) {
                 notes.add(new Note(
                         "element-not-read",
@@ -61,24 +74,43 @@ final class OpenRasterReader {
             double cy = y + number(child, "y", 0);
             double o = opacity * Math.max(0, Math.min(1, number(child, "opacity", 1)));
             boolean off = "hidden".equals(child.get("visibility", "visible"));
-            noteBlending(child);
             String label = child.get("name", "");
             nodes.add(new Layer.Group(
                     child.name.equals("stack")
-                            ? stack(child, label, cx, cy, o, off)
-                            : layer(child, label, cx, cy, o, off)));
+                            ? stack(child, label, cx, cy, o, off, concealed || hidden)
+                            : layer(child, label, cx, cy, o, off, concealed || hidden || off)));
+            if (child.name.equals("stack")) {
+                noteBlending(child);
+            }
         }
-        Collections.reverse(nodes);
         return new Layer(name, hidden, nodes);
     }
 
-    private Layer layer(XmlNode layer, String name, double x, double y, double opacity, boolean hidden) {
+    private Layer layer(
+            XmlNode layer, String name, double x, double y, double opacity, boolean hidden, boolean unseen) {
         String src = layer.get("src", "");
         if (!files.has(src)) {
             throw new ArtProblem(
                     "ora-missing", src, "The layer '" + name + "' refers to '" + src + "', which is not in the file.");
         }
-        Optional<Shape> shape = pixels.shape(files.read(src), src, "", Matrix.translate(x, y), opacity);
+        byte[] file = files.read(src);
+        Optional<BlendMode> mode = BlendMode.called(layer.get("composite-op", ""));
+        int[] size = pixels.size(file, src);
+        boolean laid = ground.isPresent() && !unseen && (long) size[0] * size[1] <= Blending.MOST_PIXELS;
+        if (mode.isPresent() && laid) {
+            file = ground.get().mixed(file, src, x, y, mode.get());
+            notes.add(new Note(
+                    "blending-flattened",
+                    name,
+                    "'" + name + "' is mixed with what lies beneath it (" + layer.get("composite-op")
+                            + "); it is kept as it looks there."));
+        } else {
+            noteBlending(layer);
+        }
+        Optional<Shape> shape = pixels.shape(file, src, "", Matrix.translate(x, y), opacity);
+        if (laid && shape.isPresent()) {
+            ground.get().lay(file, src, x, y, opacity);
+        }
         return new Layer(
                 name,
                 hidden,

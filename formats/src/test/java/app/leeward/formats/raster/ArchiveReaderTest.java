@@ -29,6 +29,8 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** OpenRaster against the layout published by freedesktop.org; silhouettes against the areas of the shapes drawn by the JDK. */
 class ArchiveReaderTest {
@@ -110,7 +112,53 @@ class ArchiveReaderTest {
         assertThat(picture.place().f()).isEqualTo(60);
         assertThat(picture.average()).isEqualTo("#ff0000");
         assertThat(art.images()).containsKey(picture.image());
-        assertThat(art.notes()).extracting(Note::code).containsExactly("blending-not-kept");
+        assertThat(art.notes()).extracting(Note::code).containsExactly("blending-flattened");
+    }
+
+    /** Blue times pink is a dark blue, where there is pink; over nothing it stays blue. */
+    @Test
+    void aLayerThatIsMixedWithWhatLiesBeneathIsKeptAsItLooksThere() {
+        byte[] file = ora(
+                "<?xml version='1.0'?><image version='0.0.3' w='100' h='100'><stack>"
+                        + "<layer name='hue' src='data/b.png' x='60' y='60' composite-op='svg:color'/>"
+                        + "<layer name='blush' src='data/b.png' x='20' y='20' composite-op='svg:multiply'/>"
+                        + "<layer name='old' src='data/d.png' visibility='hidden'/>"
+                        + "<layer name='face' src='data/c.png'/>"
+                        + "</stack></image>",
+                Map.of(
+                        "data/b.png", ellipse(20, 20, 0, 0, 20, 20, Color.BLUE),
+                        "data/d.png", ellipse(100, 100, 0, 0, 100, 100, Color.BLACK),
+                        "data/c.png", ellipse(100, 100, -100, -100, 300, 300, Color.PINK)));
+        LayeredArt art = ArchiveReader.read(file);
+        Paint.Picture blush =
+                (Paint.Picture) art.root().layers().get(2).shapes().get(0).fill();
+        assertThat(blush.average()).as("#0000ff times #ffafaf, rounded").isIn("#0000ae", "#0000af");
+        Paint.Picture hue =
+                (Paint.Picture) art.root().layers().get(3).shapes().get(0).fill();
+        assertThat(hue.average()).isEqualTo("#0000ff");
+        assertThat(art.notes()).extracting(Note::code).containsExactly("blending-flattened", "blending-not-kept");
+    }
+
+    /** By hand from the formulas of W3C, Compositing and Blending Level 1, 9.1. */
+    @ParameterizedTest
+    @CsvSource({
+        "svg:multiply, 0.5, 0.4, 0.2",
+        "svg:screen, 0.5, 0.4, 0.7",
+        "svg:overlay, 0.25, 0.4, 0.2",
+        "svg:overlay, 0.75, 0.4, 0.7",
+        "svg:darken, 0.5, 0.4, 0.4",
+        "svg:lighten, 0.5, 0.4, 0.5",
+        "svg:color-dodge, 0.3, 0.4, 0.5",
+        "svg:color-dodge, 0.9, 0.4, 1",
+        "svg:color-burn, 0.8, 0.4, 0.5",
+        "svg:color-burn, 0.2, 0.4, 0",
+        "svg:hard-light, 0.25, 0.4, 0.2",
+        "svg:soft-light, 0.25, 0.4, 0.2125",
+        "svg:soft-light, 0.64, 0.75, 0.72",
+        "svg:difference, 0.5, 0.4, 0.1"
+    })
+    void coloursAreMixedByTheStandard(String op, double backdrop, double source, double mixed) {
+        assertThat(BlendMode.called(op).orElseThrow().mixed(backdrop, source)).isCloseTo(mixed, within(1e-12));
     }
 
     /** The outline that masks and hangs a picture covers what the JDK filled, to within a pixel along its edge. */
