@@ -63,6 +63,7 @@ public final class Assembler {
                     "no-face",
                     "No layer is named as a face: name at least one of head, face, eye or mouth, and drop the file again.");
         }
+        LaidOut.bringHome(reading.found, notes);
         Sides.settle(reading.found, notes);
         drawnHeads();
         addMissingGroups();

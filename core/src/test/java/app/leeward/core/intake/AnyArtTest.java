@@ -286,4 +286,23 @@ class AnyArtTest {
         assertThat(of(c, PartRole.NOSE).get(0).parent())
                 .isEqualTo(Optional.of(of(c, PartRole.HEAD).get(0).id()));
     }
+
+    @Test
+    void mouthsLaidOutBesideTheFigureComeOntoTheirPlace() {
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                FACE,
+                Rigs.layer("mouth rest", Rigs.box(480, 559, 40, 2)),
+                Rigs.layer("mouth A", Rigs.box(700, 200, 36, 20)),
+                Rigs.layer("mouth O", Rigs.box(490, 552, 20, 20))));
+        Part mouth = of(c, PartRole.MOUTH).get(0);
+        assertThat(mouth.drawings()).hasSize(3);
+        assertThat(mouth.drawings().get(1).art().bounds().orElseThrow().centre().x())
+                .isEqualTo(500);
+        assertThat(mouth.drawings().get(1).art().bounds().orElseThrow().minY()).isEqualTo(556);
+        assertThat(mouth.drawings().get(2).art().bounds().orElseThrow().minY())
+                .as("where it was drawn")
+                .isEqualTo(552);
+        assertThat(c.origin().notes()).extracting(Note::code).contains("laid-out");
+    }
 }

@@ -1,0 +1,51 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.rig.Note;
+import app.leeward.core.rig.PartRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Brings mouths that were laid out beside the figure, as on a model sheet, onto the mouth that was drawn in its place. */
+final class LaidOut {
+    /** An open mouth hangs from where the lips rest: so far, as a share of its height, its middle lies below theirs. */
+    private static final double HANGS = 0.3;
+
+    private LaidOut() {}
+
+    static void bringHome(List<LayerReading.Found> found, List<Note> notes) {
+        for (LayerReading.Found f : found) {
+            Optional<Box> home = f.drawings.stream()
+                    .filter(d -> d.id().equals(f.firstVisible))
+                    .findFirst()
+                    .flatMap(d -> d.art().bounds());
+            if (f.role == PartRole.MOUTH && home.isPresent()) {
+                List<String> moved = new ArrayList<>();
+                f.drawings.replaceAll(d -> brought(d, home.get(), moved));
+                if (!moved.isEmpty()) {
+                    notes.add(new Note(
+                            "laid-out",
+                            f.name,
+                            moved.size() + " mouths laid out beside the figure were brought onto '" + f.firstVisible
+                                    + "': " + String.join(", ", moved) + ". Look at their height."));
+                }
+            }
+        }
+    }
+
+    /** Further away than the resting mouth is wide, it is no mouth of this face where it stands. */
+    private static Drawing brought(Drawing d, Box home, List<String> moved) {
+        Box b = d.art().bounds().orElse(home);
+        double dx = home.centre().x() - b.centre().x();
+        double dy = home.centre().y() + HANGS * b.height() - b.centre().y();
+        boolean away = Math.abs(dx) > home.width() + b.width() || Math.abs(dy) > home.width() + b.height();
+        if (!away) {
+            return d;
+        }
+        moved.add(d.name());
+        return d.transform(Matrix.translate(dx, dy));
+    }
+}
