@@ -3,8 +3,6 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Lab;
-import app.leeward.core.art.Paint;
-import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
@@ -70,21 +68,15 @@ final class LidFolds {
         Optional<Lab> skin = c.part(PartRole.FACE)
                 .flatMap(f -> f.drawing(f.shown()))
                 .flatMap(d -> d.art().shapes().stream()
-                        .flatMap(s -> colour(s).stream())
+                        .flatMap(s -> Sighted.colour(s).stream())
                         .findFirst());
         return lid.drawing(lid.shown()).stream()
                 .flatMap(d -> d.art().shapes().stream())
                 .anyMatch(s -> s.stroke().visible()
                         || skin.isEmpty()
-                        || colour(s)
+                        || Sighted.colour(s)
                                 .filter(l -> l.difference(skin.get()) > SEEN)
                                 .isPresent());
-    }
-
-    private static Optional<Lab> colour(Shape s) {
-        return s.fill() instanceof Paint.Picture p
-                ? Optional.of(Lab.of(p.average()))
-                : s.fill().colours().findFirst().map(Lab::of);
     }
 
     private static Character with(Character c, Part lid, Part white) {

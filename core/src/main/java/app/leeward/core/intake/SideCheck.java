@@ -3,7 +3,6 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Box;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
-import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -42,31 +41,10 @@ public record SideCheck(int asNamed, int turned, Map<String, Side> right) {
                     turned++;
                     right.put(p.id(), side);
                 }
-            } else if (p.side() == Side.NONE && sided && comesInPairs(p.role())) {
+            } else if (p.side() == Side.NONE && sided && p.role().inPairs()) {
                 right.put(p.id(), side);
             }
         }
         return new SideCheck(asNamed, turned, right);
-    }
-
-    private static boolean comesInPairs(PartRole role) {
-        return switch (role) {
-            case EYE,
-                    WHITE,
-                    IRIS,
-                    PUPIL,
-                    HIGHLIGHT,
-                    UPPER_LID,
-                    LOWER_LID,
-                    LASHES,
-                    EYE_OUTLINE,
-                    BROW,
-                    EAR,
-                    CHEEK,
-                    UPPER_ARM,
-                    FOREARM,
-                    HAND -> true;
-            default -> false;
-        };
     }
 }

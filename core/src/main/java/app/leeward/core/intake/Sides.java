@@ -45,17 +45,11 @@ final class Sides {
         }
     }
 
-    /** Whether nose, mouth or eyes lie towards the right of all there is of a head. */
     private static boolean looksRight(List<LayerReading.Found> head) {
         Optional<Box> all =
                 head.stream().flatMap(f -> Assembler.boundsOf(f).stream()).reduce(Box::union);
-        Optional<Box> front = List.of(PartRole.NOSE, PartRole.MOUTH, PartRole.WHITE, PartRole.PUPIL).stream()
-                .flatMap(role -> head.stream().filter(f -> f.role == role))
-                .flatMap(f -> Assembler.boundsOf(f).stream())
-                .findFirst();
-        return all.isPresent()
-                && front.isPresent()
-                && front.get().centre().x() >= all.get().centre().x();
+        return Views.looksRight(
+                all, role -> head.stream().filter(f -> f.role == role).flatMap(f -> Assembler.boundsOf(f).stream()));
     }
 
     /** Seen from behind, the character's left lies on the left of the screen. */
@@ -87,30 +81,6 @@ final class Sides {
         return sum;
     }
 
-    /** Whether a figure has two of it, one on each side. */
-    private static boolean inPairs(PartRole role) {
-        return switch (role) {
-            case EYE,
-                    EAR,
-                    INNER_EAR,
-                    CHEEK,
-                    BROW,
-                    SIDE_HAIR,
-                    EXTRA_HAIR,
-                    WHISKERS,
-                    HORN,
-                    ANTENNA,
-                    LENS,
-                    UPPER_ARM,
-                    FOREARM,
-                    HAND,
-                    THIGH,
-                    SHIN,
-                    FOOT -> true;
-            default -> role.follows().equals(Optional.of(PartRole.EYE));
-        };
-    }
-
     /** A scarf over a collar is no second side of it. */
     private static boolean besideEachOther(List<LayerReading.Found> two) {
         Box a = Assembler.boundsOf(two.get(0)).orElseThrow();
@@ -124,7 +94,7 @@ final class Sides {
             List<LayerReading.Found> sideless = new ArrayList<>(found.stream()
                     .filter(f -> f.role == role
                             && f.side == Side.NONE
-                            && inPairs(role)
+                            && role.inPairs()
                             && f.whole.isEmpty()
                             && Assembler.boundsOf(f).isPresent())
                     .toList());

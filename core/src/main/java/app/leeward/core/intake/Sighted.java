@@ -66,7 +66,8 @@ record Sighted(
         return found;
     }
 
-    private static Optional<Lab> colour(Shape s) {
+    /** Of what fills a shape; of a picture its average. */
+    static Optional<Lab> colour(Shape s) {
         return s.fill() instanceof Paint.Picture p
                 ? Optional.of(Lab.of(p.average()))
                 : s.fill().colours().findFirst().map(Lab::of);

@@ -16,6 +16,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Makes a view set of the parts that are views: each at the angle its name tells, its mirror image on the other side where only
@@ -111,12 +113,16 @@ public final class Views {
         List<Part> pieces =
                 c.rig().parts().stream().filter(p -> of.containsKey(p.id())).toList();
         Optional<Box> all = pieces.stream().flatMap(p -> p.bounds().stream()).reduce(Box::union);
-        Optional<Box> front = List.of(PartRole.NOSE, PartRole.MOUTH, PartRole.WHITE, PartRole.PUPIL).stream()
-                .flatMap(role -> pieces.stream()
-                        .filter(p -> p.role() == role)
-                        .sorted(Comparator.comparing(Part::id))
-                        .flatMap(p -> p.bounds().stream())
-                        .limit(1))
+        return looksRight(all, role -> pieces.stream()
+                .filter(p -> p.role() == role)
+                .sorted(Comparator.comparing(Part::id))
+                .flatMap(p -> p.bounds().stream()));
+    }
+
+    /** The same of boxes: the first there is of nose, mouth and eyes against all of the head. */
+    static boolean looksRight(Optional<Box> all, Function<PartRole, Stream<Box>> of) {
+        Optional<Box> front = Stream.of(PartRole.NOSE, PartRole.MOUTH, PartRole.WHITE, PartRole.PUPIL)
+                .flatMap(role -> of.apply(role).limit(1))
                 .findFirst();
         return all.isEmpty()
                 || front.isEmpty()

@@ -75,6 +75,30 @@ public enum PartRole {
         return java.util.Optional.ofNullable(follows);
     }
 
+    /** Whether a figure has two of it, one on each side. */
+    public boolean inPairs() {
+        return switch (this) {
+            case EYE,
+                    EAR,
+                    INNER_EAR,
+                    CHEEK,
+                    BROW,
+                    SIDE_HAIR,
+                    EXTRA_HAIR,
+                    WHISKERS,
+                    HORN,
+                    ANTENNA,
+                    LENS,
+                    UPPER_ARM,
+                    FOREARM,
+                    HAND,
+                    THIGH,
+                    SHIN,
+                    FOOT -> true;
+            default -> follows == EYE;
+        };
+    }
+
     /** Pieces that show only inside the white of their eye. */
     public boolean insideEye() {
         return this == IRIS || this == PUPIL || this == HIGHLIGHT || this == UPPER_LID || this == LOWER_LID;
