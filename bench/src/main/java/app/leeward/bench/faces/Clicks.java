@@ -72,7 +72,7 @@ final class Clicks {
         return all;
     }
 
-    static Clicked all(Character begun, Random order) throws IOException {
+    static Clicked all(Character begun, Random order, ImageShelf images) throws IOException {
         List<String> broken = new ArrayList<>();
         Character c = begun;
         int clicks = 0;
@@ -86,7 +86,7 @@ final class Clicks {
                 break;
             }
             if (taken.pictureStays()) {
-                double unlike = Likeness.unlike(picture(c), picture(now.character()));
+                double unlike = Likeness.unlike(picture(c, images), picture(now.character(), images));
                 if (unlike > 0.001) {
                     broken.add(String.format("%s changes %.2f %% of the picture", taken.name(), 100 * unlike));
                 }
@@ -131,7 +131,7 @@ final class Clicks {
         return broken;
     }
 
-    private static BufferedImage picture(Character c) throws IOException {
-        return Likeness.png(FramePainter.of(c, Trial.WIDTH, ImageShelf.NONE).png(new Evaluator(c).frame(Pose.REST)));
+    private static BufferedImage picture(Character c, ImageShelf images) throws IOException {
+        return Likeness.png(FramePainter.of(c, Trial.WIDTH, images).png(new Evaluator(c).frame(Pose.REST)));
     }
 }

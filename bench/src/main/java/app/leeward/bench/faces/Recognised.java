@@ -5,7 +5,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
-import app.leeward.core.intake.Recogniser;
+import app.leeward.core.intake.Recognitions;
 import app.leeward.core.intake.Recognition;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -77,7 +77,7 @@ record Recognised(int right, int wrong, int unclaimed, int lost, int wrongSides,
     }
 
     static Recognised of(Character c, Truth truth) {
-        Map<String, Recognition> offers = Recogniser.in(c).stream()
+        Map<String, Recognition> offers = Recognitions.in(c).stream()
                 .collect(Collectors.toMap(Recognition::part, Function.identity(), (a, b) -> a));
         int[] counts = new int[5];
         List<String> told = new ArrayList<>();

@@ -1,5 +1,6 @@
 package app.leeward.bench.faces;
 
+import app.leeward.core.art.ImageShelf;
 import app.leeward.faces.Face;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -42,7 +43,7 @@ public final class ThousandFaces {
             for (int i = 0; i < 5; i++) {
                 sums[i] += counts[i];
             }
-            Clicks.Clicked clicked = Clicks.all(trial.character().get(), new Random(seed));
+            Clicks.Clicked clicked = Clicks.all(trial.character().get(), new Random(seed), ImageShelf.NONE);
             for (String b : clicked.broken()) {
                 broken.computeIfAbsent(b.replaceAll("[0-9.]+ %", "some %"), k -> new ArrayList<>())
                         .add(seed);

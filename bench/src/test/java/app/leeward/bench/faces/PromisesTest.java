@@ -3,6 +3,8 @@ package app.leeward.bench.faces;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.check.Checks;
+import app.leeward.core.check.Finding;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
@@ -23,11 +25,13 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * The promises of the model over seeded faces nobody has rigged before: their truth is in the maker, the other picture is librsvg's. The
@@ -74,7 +78,7 @@ class PromisesTest {
     void whatIsOfferedSettlesChangesNoPictureAndMendsWhatItSays() throws Exception {
         for (long seed = FIRST; seed < FIRST + 40; seed++) {
             Clicks.Clicked clicked =
-                    Clicks.all(Trial.of(Face.of(seed)).character().orElseThrow(), new Random(seed));
+                    Clicks.all(Trial.of(Face.of(seed)).character().orElseThrow(), new Random(seed), ImageShelf.NONE);
             assertThat(clicked.broken()).as("face %d", seed).isEmpty();
             assertThat(clicked.clicks()).as("face %d", seed).isLessThan(Clicks.MOST);
             assertThat(Clicks.mends(clicked.character())).as("face %d", seed).isEmpty();
@@ -93,6 +97,24 @@ class PromisesTest {
                         Likeness.foreign(new String(file, StandardCharsets.UTF_8), Trial.WIDTH),
                         Trial.drawn(c, Pose.REST)))
                 .isLessThanOrEqualTo(most);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"fox-courier.svg", "skater-views.svg", "tortoise.ora"})
+    void difficultFacesSettleAndShutTheirEyes(String name) throws Exception {
+        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", name)));
+        IntakeResult hung = Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes());
+        ImageShelf images = hash -> art.images().get(hash);
+        Clicks.Clicked clicked = Clicks.all(((IntakeResult.Hung) hung).character(), new Random(7), images);
+        assertThat(clicked.broken()).isEmpty();
+        assertThat(Clicks.mends(clicked.character())).isEmpty();
+        assertThat(Checks.all(clicked.character()))
+                .filteredOn(f -> f.check().equals("eyes") && !Set.of("not-mirrored", "lid-short").contains(f.code()))
+                .extracting(Finding::message)
+                .isEmpty();
+        assertThat(clicked.character().origin().notes())
+                .extracting(Note::code)
+                .doesNotContain("blink-squashed");
     }
 
     /** The picture the file brings with it is its own program's. Its blush is multiplied with the skin. */

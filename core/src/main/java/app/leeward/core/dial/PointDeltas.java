@@ -60,6 +60,24 @@ public record PointDeltas(String drawing, int shape, List<Point> shifts) {
         return new PointDeltas(drawing, shape, sum);
     }
 
+    /** Two lists of words about a part's outlines, added where they are about the same one. */
+    public static List<PointDeltas> both(List<PointDeltas> a, List<PointDeltas> b) {
+        List<PointDeltas> out = new ArrayList<>(a);
+        for (PointDeltas more : b) {
+            int there = -1;
+            for (int i = 0; i < out.size(); i++) {
+                PointDeltas o = out.get(i);
+                there = o.drawing.equals(more.drawing) && o.shape == more.shape ? i : there;
+            }
+            if (there < 0) {
+                out.add(more);
+            } else {
+                out.set(there, out.get(there).and(more));
+            }
+        }
+        return out;
+    }
+
     /** The same on the other side of a vertical axis, for an outline that is reflected too. */
     public PointDeltas mirrored(String otherDrawing) {
         return new PointDeltas(

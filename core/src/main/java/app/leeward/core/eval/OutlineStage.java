@@ -7,8 +7,11 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Channel;
+import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.PointDeltaCurve;
+import app.leeward.core.dial.Purpose;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** The outlines of what is shown where they are not as they were drawn: pulled by dials, bent, or bent at the wrist. */
@@ -17,13 +20,27 @@ final class OutlineStage {
     private static final int MIDDLE = Channel.STANDARD.indexOf(Channel.BEND_MIDDLE);
     private static final int RIGHT = Channel.STANDARD.indexOf(Channel.BEND_RIGHT);
 
+    /** How far from the blink's own way a dial may take points that it shuts an eye with, as a share of the longest. */
+    private static final double ALONG = 0.2;
+
     private final CompiledRig rig;
     private final TransformStage transforms;
     private final WristStage wrists;
     /** For each part the dials that reshape its drawings; null for most. */
     private final List<By>[] pulls;
 
-    private record By(int dial, PointDeltaCurve way) {}
+    /** @param shut where the blink takes the points at its end, for a dial that takes them some of that way; else null */
+    private record By(int dial, PointDeltaCurve way, double[] shut) {
+        double[] at(double value) {
+            double[] shifts = new double[2 * way.points()];
+            way.addTo(shifts, value);
+            return shifts;
+        }
+
+        boolean sameOutline(PointDeltaCurve o) {
+            return way.drawing().equals(o.drawing()) && way.shape() == o.shape() && way.points() == o.points();
+        }
+    }
 
     @SuppressWarnings("unchecked") // an array of lists cannot be made otherwise
     OutlineStage(CompiledRig rig, TransformStage transforms, WristStage wrists) {
@@ -36,10 +53,47 @@ final class OutlineStage {
                 int part = rig.place(r.part());
                 if (part >= 0) {
                     pulls[part] = pulls[part] == null ? new ArrayList<>() : pulls[part];
-                    pulls[part].add(new By(i, r));
+                    pulls[part].add(new By(i, r, null));
                 }
             }
         }
+        for (List<By> all : pulls) {
+            if (all != null) {
+                all.replaceAll(by -> shutting(by, all));
+            }
+        }
+    }
+
+    private By shutting(By by, List<By> all) {
+        for (By blink : all) {
+            Dial dial = rig.dials.get(blink.dial);
+            if (dial.purpose() == Purpose.BLINK && by.sameOutline(blink.way)) {
+                double[] shut = blink.at(dial.to());
+                Dial own = rig.dials.get(by.dial);
+                if (along(by.at(own.from()), shut) && along(by.at(own.to()), shut)) {
+                    return new By(by.dial, by.way, shut);
+                }
+            }
+        }
+        return by;
+    }
+
+    /** Whether every point goes some of the way the blink takes it; handles may lead a little further. */
+    private static boolean along(double[] shifts, double[] shut) {
+        double longest = 0;
+        for (int k = 0; k < shut.length; k += 2) {
+            longest = Math.max(longest, Math.hypot(shut[k], shut[k + 1]));
+        }
+        double slack = ALONG * longest;
+        for (int k = 0; k < shifts.length; k += 2) {
+            double most = Math.hypot(shut[k], shut[k + 1]);
+            double far = Math.hypot(shifts[k], shifts[k + 1]);
+            double across = Math.abs(shifts[k] * shut[k + 1] - shifts[k + 1] * shut[k]);
+            if (far > (1 + ALONG) * most + slack || across > slack * Math.max(most, slack)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** One path for each shape of the drawing; empty for one that is as it was drawn. */
@@ -76,11 +130,20 @@ final class OutlineStage {
         for (int s = 0; pulls[part] != null && s < art.shapes().size(); s++) {
             Shape shape = art.shapes().get(s);
             double[] shifts = null;
+            Shutting shutting = null;
             for (By by : pulls[part]) {
                 if (by.way.shape() == s && pulls(by, drawing, shape, settings)) {
                     shifts = shifts == null ? new double[2 * by.way.points()] : shifts;
-                    by.way.addTo(shifts, settings[by.dial]);
+                    if (by.shut == null) {
+                        by.way.addTo(shifts, settings[by.dial]);
+                    } else {
+                        shutting = shutting == null ? new Shutting(by.shut) : shutting;
+                        shutting.and(by.at(settings[by.dial]));
+                    }
                 }
+            }
+            if (shutting != null) {
+                shutting.addTo(shifts);
             }
             if (shifts != null) {
                 outlines = outlines == null
@@ -90,6 +153,35 @@ final class OutlineStage {
             }
         }
         return outlines == null ? art : art.withOutlines(outlines);
+    }
+
+    /** What several dials leave open of an eye: each leaves its share of what the others leave, so that together they never go past shut. */
+    private static final class Shutting {
+        private final double[] shut;
+        private final double[] open;
+
+        Shutting(double[] shut) {
+            this.shut = shut;
+            open = new double[shut.length / 2];
+            Arrays.fill(open, 1);
+        }
+
+        void and(double[] shifts) {
+            for (int k = 0; k < open.length; k++) {
+                double x = shut[2 * k];
+                double y = shut[2 * k + 1];
+                double most = x * x + y * y;
+                double share = most > 0 ? (shifts[2 * k] * x + shifts[2 * k + 1] * y) / most : 0;
+                open[k] *= 1 - Math.max(-1, Math.min(1, share));
+            }
+        }
+
+        void addTo(double[] shifts) {
+            for (int k = 0; k < open.length; k++) {
+                shifts[2 * k] += (1 - open[k]) * shut[2 * k];
+                shifts[2 * k + 1] += (1 - open[k]) * shut[2 * k + 1];
+            }
+        }
     }
 
     private boolean pulls(By by, String drawing, Shape shape, double[] settings) {

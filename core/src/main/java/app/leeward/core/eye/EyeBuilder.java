@@ -87,6 +87,9 @@ public final class EyeBuilder {
         if (white.isEmpty()) {
             return now;
         }
+        if (pieces.shutsItself()) {
+            return outline.isPresent() ? over(now, outline.get().id(), eye) : now;
+        }
         Evaluator rest = new Evaluator(now);
         Matrix toEye = rest.atRest(Optional.of(eye))
                 .inverse()

@@ -30,7 +30,7 @@ import org.locationtech.jts.geom.Polygon;
 
 /** Measures what eyes are judged by: cover at every gaze and turn, seams, reach of lids and pupils, likeness of the two. */
 public final class EyeCheck {
-    /** Uncovered white smaller than this is rounding, square units. */
+    /** Uncovered white smaller than this is rounding, square units of an eye as wide as is meant. */
     private static final double SPECK = 0.5;
     /** Edges nearer than this, without overlapping, may show a line at output size, units. */
     private static final double SEAM = 0.5;
@@ -165,6 +165,10 @@ public final class EyeCheck {
         return blinks().stream().anyMatch(b -> b.poses(eye.eye().id()));
     }
 
+    private static boolean reshapes(Dial dial, Part part) {
+        return dial.stops().stream().anyMatch(s -> s.reshapes().containsKey(part.id()));
+    }
+
     /** Each pose with nothing else at the lids, and with each end of what else moves them: up to five. */
     private List<Map<String, Double>> lidPositions(List<Map<String, Double>> poses) {
         List<Map<String, Double>> out = new ArrayList<>(poses);
@@ -189,6 +193,9 @@ public final class EyeCheck {
             return;
         }
         boolean squashed = squashed(eye);
+        if (!squashed && blinks().stream().anyMatch(b -> reshapes(b, white.get()))) {
+            return;
+        }
         Optional<Part> upper = drawn(eye, PartRole.UPPER_LID);
         Optional<Part> lower = drawn(eye, PartRole.LOWER_LID);
         Map<String, Double> shut = shut();
@@ -231,6 +238,9 @@ public final class EyeCheck {
         if (white.isEmpty() || blinks().isEmpty() || squashed(eye)) {
             return;
         }
+        double size = size(eye);
+        double speck = SPECK * size * size;
+        boolean byContours = blinks().stream().anyMatch(b -> reshapes(b, white.get()));
         ShutEye eyeShut = ShutEye.of(eye, fills).orElseThrow();
         Map<String, Double> shut = shut();
         Geometry worst = null;
@@ -240,11 +250,15 @@ public final class EyeCheck {
         for (Map<String, Double> at : lidPositions(poses(shut))) {
             Frame frame = evaluator.frame(Pose.of(at));
             Geometry open = eyeShut.open(frame);
-            if (open.getArea() > SPECK && (worst == null || open.getArea() > worst.getArea())) {
+            if (byContours) {
+                // what is thinner lies under the line that both contours have become
+                open = open.buffer(-size * SEAM);
+            }
+            if (open.getArea() > speck && (worst == null || open.getArea() > worst.getArea())) {
                 worst = open;
                 worstAt = at;
             }
-            if (!seam && eyeShut.nearlyOpen(frame, SEAM / 2).getArea() > SPECK) {
+            if (!seam && !byContours && eyeShut.nearlyOpen(frame, size * SEAM / 2).getArea() > speck) {
                 seam = true;
                 seamAt = at;
             }
@@ -270,12 +284,17 @@ public final class EyeCheck {
                     Kind.HAIRLINE,
                     eye,
                     lid,
-                    SPECK,
-                    capital(eye.eye().name()) + " shut: the lids overlap by less than " + SEAM
+                    speck,
+                    capital(eye.eye().name()) + " shut: the lids overlap by less than "
+                            + String.format(Locale.ROOT, "%.1f", size * SEAM)
                             + ", so a hairline of white may show" + when(seamAt) + ".",
                     seamAt,
                     null);
         }
+    }
+
+    private static double size(EyePieces eye) {
+        return eye.measure().map(p -> LidCover.larger(LidCover.fill(p))).orElse(1.0);
     }
 
     private static String capital(String s) {
@@ -404,7 +423,7 @@ public final class EyeCheck {
                 }
             }
         }
-        if (most > ALIKE) {
+        if (most > size(left.get()) * ALIKE) {
             add(
                     Kind.NOT_MIRRORED,
                     left.get(),

@@ -57,7 +57,7 @@ final class EyeMoves {
     }
 
     /** Grown about the pivot and moved so that the middle stays where it was. */
-    private static Offset grown(Point pivot, double middle, double scaleX, double scaleY) {
+    static Offset grown(Point pivot, double middle, double scaleX, double scaleY) {
         return Offset.placed(0, (middle - pivot.y()) * (1 - scaleY), 0, scaleX, scaleY, 0, 1);
     }
 
@@ -91,8 +91,27 @@ final class EyeMoves {
         }
     }
 
-    /** One kind of lid by itself, as far as the blink takes it. */
+    private static boolean shutBy(Character c, Part white) {
+        return c.controls().dials().stream()
+                .filter(d -> d.purpose() == Purpose.BLINK)
+                .flatMap(d -> d.stops().stream())
+                .anyMatch(s -> s.reshapes().containsKey(white.id()));
+    }
+
+    /** One kind of lid by itself, as far as the blink takes it; of an eye whose contours come together, the contour it would follow. */
     static void lids(Character c, PartRole role, Moves moves) {
+        for (EyePieces eye : EyePieces.of(c)) {
+            eye.piece(PartRole.WHITE)
+                    .filter(w -> eye.shutsItself() && shutBy(c, w))
+                    .ifPresent(white -> {
+                        EyeOpening opening = EyeOpening.of(white);
+                        EyeOpening.Moment half = EyeOpening.half(LidCover.MEETING, role == PartRole.UPPER_LID);
+                        eye.about(c, white)
+                                .forEach(p -> opening.moved(p, half).stream()
+                                        .filter(d -> !d.still())
+                                        .forEach(d -> moves.most(p.id(), d)));
+                    });
+        }
         for (Dial blink : c.controls().dials()) {
             if (blink.purpose() == Purpose.BLINK) {
                 for (OffsetCurve way : OffsetCurve.of(blink)) {

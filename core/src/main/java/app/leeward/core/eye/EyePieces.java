@@ -1,10 +1,13 @@
 package app.leeward.core.eye;
 
+import app.leeward.core.art.Paint;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** One eye and the pieces that follow it. */
 record EyePieces(Part eye, List<Part> pieces) {
@@ -37,6 +40,41 @@ record EyePieces(Part eye, List<Part> pieces) {
     /** Whether the eye shuts by a set of drawings, of its lid or of itself, which needs no lower lid. */
     boolean drawnLids() {
         return piece(PartRole.UPPER_LID).filter(p -> p.drawings().size() > 1).isPresent() || blink().isPresent();
+    }
+
+    /** Whether its white has contours that can come together, so that it shuts without lids: a picture has none. */
+    boolean shutsItself() {
+        return piece(PartRole.WHITE)
+                .filter(p -> !p.drawings().isEmpty())
+                .filter(p -> p.drawings().stream()
+                        .flatMap(d -> d.art().shapes().stream())
+                        .noneMatch(s -> s.fill() instanceof Paint.Picture))
+                .filter(p -> LidCover.fill(p).getArea() > 0)
+                .isPresent();
+    }
+
+    /**
+     * What goes with the contours of the white when they come together: the white, lines and lids about it, what is drawn of a lid beyond
+     * it, and what looks out of it where it does not mask that.
+     */
+    List<Part> about(Character c, Part white) {
+        Set<String> behind = c.rig().windows().stream()
+                .filter(w -> w.by().equals(white.id()))
+                .flatMap(w -> w.masked().stream())
+                .collect(Collectors.toSet());
+        return pieces.stream()
+                .filter(p -> !ShutLine.made(p))
+                .filter(p -> looks(p) ? !behind.contains(p.id()) : p.role() != PartRole.OTHER || fold(p, white))
+                .toList();
+    }
+
+    static boolean looks(Part p) {
+        return p.role() == PartRole.IRIS || p.role() == PartRole.PUPIL || p.role() == PartRole.HIGHLIGHT;
+    }
+
+    /** Whether a piece is what is drawn of a lid beyond the white. */
+    static boolean fold(Part p, Part white) {
+        return p.pastEdges().contains(white.id());
     }
 
     /** The drawings of the eye as it shuts. */

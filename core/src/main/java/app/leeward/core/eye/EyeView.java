@@ -91,8 +91,8 @@ public record EyeView(
                 pupil.map(p -> reach(c, evaluator, pose, field, p)).orElse(List.of()),
                 kept,
                 WHOLE.stream()
-                        .filter(r -> r != PartRole.LOWER_LID || !eye.drawnLids())
-                        .filter(r -> r != PartRole.UPPER_LID || eye.blink().isEmpty())
+                        .filter(r -> r != PartRole.LOWER_LID || !eye.drawnLids() && !eye.shutsItself())
+                        .filter(r -> r != PartRole.UPPER_LID || eye.blink().isEmpty() && !eye.shutsItself())
                         .filter(r -> r == PartRole.PUPIL
                                 ? pupil.isEmpty()
                                 : eye.piece(r)

@@ -6,6 +6,7 @@ import app.leeward.core.art.Regions;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,9 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 final class Fills {
     /** A dot's white, were it drawn, as a multiple of the dot; by eye, no source. */
     private static final double SOCKET = 1.6;
+
+    /** Less of an eye than this under its lids is no sleepy look. */
+    private static final double HARDLY = 0.03;
 
     private final Character character;
     private final Map<String, Geometry> own = new HashMap<>();
@@ -61,10 +65,22 @@ final class Fills {
                 .transform(dot);
     }
 
+    /** What the lids of an eye leave of an area; the area itself where they leave it all but a little. */
+    Geometry open(Frame frame, EyePieces eye, Geometry area) {
+        Geometry left = area;
+        for (Part lid : eye.pieces()) {
+            if (lid.role() == PartRole.UPPER_LID || lid.role() == PartRole.LOWER_LID) {
+                Optional<Geometry> over = in(frame, lid.id());
+                left = over.isPresent() ? Regions.without(left, over.get()) : left;
+            }
+        }
+        return left.getArea() > (1 - HARDLY) * area.getArea() || left.isEmpty() ? area : left;
+    }
+
     /** What every window of a part leaves of it to be seen; empty when nothing masks it. */
     Optional<Geometry> window(Frame frame, String part) {
         return frame.of(part)
                 .flatMap(p ->
-                        p.windows().stream().flatMap(w -> in(frame, w).stream()).reduce(Geometry::intersection));
+                        p.windows().stream().flatMap(w -> in(frame, w).stream()).reduce(Regions::both));
     }
 }

@@ -28,6 +28,9 @@ public final class GazeField {
     /** Least share of a pupil's area that stays in its window. */
     public static final double KEPT = 0.6;
 
+    /** Of what a half shut eye shows of its pupil straight ahead, so much stays to be seen. */
+    private static final double SLEEPY = 0.85;
+
     private static final int DIRECTIONS = 72;
     /** How exactly an edge is found, as a share of the throw. */
     private static final double CLOSE = 1.0 / 512;
@@ -99,8 +102,19 @@ public final class GazeField {
             return field(pose, FEWER, KEPT_ELSEWHERE);
         }
 
+        /** A blink hides the pupil wherever it looks. */
+        private Pose awake(Pose pose) {
+            Pose open = pose;
+            for (Dial d : free.character().controls().dials()) {
+                if (d.purpose() == Purpose.BLINK && pose.dials().containsKey(d.id())) {
+                    open = open.withDial(d.id(), d.rest());
+                }
+            }
+            return open;
+        }
+
         private List<Sight> sights(Pose pose) {
-            Pose ahead = pose.withDial(across.id(), across.rest()).withDial(down.id(), down.rest());
+            Pose ahead = awake(pose).withDial(across.id(), across.rest()).withDial(down.id(), down.rest());
             Frame frame = free.frame(ahead);
             Frame right = free.frame(ahead.withDial(across.id(), across.to()));
             Frame left = free.frame(ahead.withDial(across.id(), across.from()));
@@ -111,8 +125,9 @@ public final class GazeField {
                 Optional<Part> pupil = eye.pupil();
                 Optional<Geometry> seen = pupil.flatMap(p -> fills.in(frame, p.id()));
                 // a dot's face is no window to look out of: its edge comes near only in a turn
-                Optional<Geometry> window =
-                        eye.dot() ? seen.map(Fills::socket) : pupil.flatMap(p -> fills.window(frame, p.id()));
+                Optional<Geometry> window = eye.dot()
+                        ? seen.map(Fills::socket)
+                        : pupil.flatMap(p -> fills.window(frame, p.id())).map(w -> fills.open(frame, eye, w));
                 if (seen.isPresent() && window.isPresent() && seen.get().getArea() > 0) {
                     String id = pupil.get().id();
                     out.add(new Sight(
@@ -137,7 +152,13 @@ public final class GazeField {
         return new Point(b.e() - a.e(), b.f() - a.f());
     }
 
-    private static List<Point> edge(List<Sight> sights, Dial across, Dial down, int directions, double least) {
+    /** What is to be kept of pupils that half hide behind their lids while they look ahead. */
+    static double least(double wanted, double ahead) {
+        return Math.min(wanted, SLEEPY * ahead);
+    }
+
+    private static List<Point> edge(List<Sight> sights, Dial across, Dial down, int directions, double wanted) {
+        double least = least(wanted, kept(sights, 0, 0));
         double right = across.to() - across.rest();
         double left = across.rest() - across.from();
         double below = down.to() - down.rest();

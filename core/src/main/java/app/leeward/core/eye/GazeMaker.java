@@ -48,7 +48,8 @@ public final class GazeMaker {
             }
             Frame rest = evaluator.frame(c.showing(pupil.get().id()));
             Optional<Geometry> round = fills.in(rest, pupil.get().id());
-            Optional<Geometry> seen = fills.in(rest, measure.get().id()).map(g -> eye.dot() ? Fills.socket(g) : g);
+            Optional<Geometry> seen = fills.in(rest, measure.get().id())
+                    .map(g -> eye.dot() ? Fills.socket(g) : fills.open(rest, eye, g));
             if (round.isEmpty() || seen.isEmpty()) {
                 continue;
             }
@@ -100,11 +101,12 @@ public final class GazeMaker {
     }
 
     private static double furthest(Overlap overlap, double most, double dx, double dy) {
+        double least = GazeField.least(GazeField.KEPT, overlap.kept(0, 0));
         double near = 0;
         double far = most;
         for (int i = 0; i < 30; i++) {
             double m = (near + far) / 2;
-            if (overlap.kept(dx * m, dy * m) >= GazeField.KEPT) {
+            if (overlap.kept(dx * m, dy * m) >= least) {
                 near = m;
             } else {
                 far = m;

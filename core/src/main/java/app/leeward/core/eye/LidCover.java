@@ -2,6 +2,7 @@ package app.leeward.core.eye;
 
 import app.leeward.core.art.Regions;
 import java.util.Optional;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
@@ -12,8 +13,14 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 final class LidCover {
     /** Where the lids meet, as a share of the white's height from its top. */
     static final double MEETING = 0.72;
-    /** User units by which each lid reaches past what it must cover, so that no hairline shows. */
+    /** User units by which each lid of an eye {@link #MEANT} wide reaches past what it must cover, so that no hairline shows. */
     static final double OVERLAP = 1.5;
+
+    /** Width of an eye for which lengths in this room are meant, units: drawings ten times as large are not seen any closer. */
+    static final double MEANT = 60;
+
+    /** The most a lid is drawn out. */
+    private static final double GROWN = 2.5;
 
     private LidCover() {}
 
@@ -34,13 +41,58 @@ final class LidCover {
         for (int i = 0; i <= 200; i++) {
             if (Regions.without(target, moved(lid, direction * i * step)).getArea() <= slack) {
                 double exact = bisect(target, lid, direction, Math.max(0, (i - 1) * step), i * step, slack);
-                double further = exact + OVERLAP;
+                double further = exact + OVERLAP * larger(target);
                 boolean stillCovers =
                         Regions.without(target, moved(lid, direction * further)).getArea() <= slack;
                 return Optional.of(stillCovers ? further : exact);
             }
         }
         return Optional.empty();
+    }
+
+    /**
+     * How many times as tall a lid must grow about its far edge to cover {@code target}; 1 for one that covers it already.
+     *
+     * @param direction 1 for a lid that grows downwards, -1 for one that grows upwards
+     * @return empty when it does not cover it at {@link #GROWN} times its height
+     */
+    static Optional<Double> growth(Geometry target, Geometry lid, int direction) {
+        double slack = target.getArea() * 1e-3;
+        for (double times = 1; times <= GROWN; times += 0.02) {
+            // a lid grown too tall is narrower than the eye at its top
+            if (Regions.without(target, grown(lid, times, direction)).getArea() <= slack) {
+                return Optional.of(times);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A lid so many times as tall, its far edge where it was. */
+    static Geometry grown(Geometry lid, double times, int direction) {
+        Envelope e = lid.getEnvelopeInternal();
+        return AffineTransformation.scaleInstance(1, times, 0, direction > 0 ? e.getMinY() : e.getMaxY())
+                .transform(lid);
+    }
+
+    /** The travel that covers the most of {@code target}, and of several the least. */
+    static double best(Geometry target, Geometry lid, int direction) {
+        double far = target.getEnvelopeInternal().getHeight();
+        double best = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i <= 40; i++) {
+            double way = far * i / 40;
+            double left = Regions.without(target, moved(lid, direction * way)).getArea();
+            if (left < least - 1e-3 * target.getArea()) {
+                least = left;
+                best = way;
+            }
+        }
+        return best;
+    }
+
+    /** How many times as large as meant an eye is drawn; 1 for one that is smaller. */
+    static double larger(Geometry eye) {
+        return Math.max(1, eye.getEnvelopeInternal().getWidth() / MEANT);
     }
 
     private static double bisect(Geometry target, Geometry lid, int direction, double open, double shut, double slack) {
@@ -61,14 +113,13 @@ final class LidCover {
         return AffineTransformation.translationInstance(0, down).transform(g);
     }
 
-    /** The part of the white above (or below) the line on which the lids meet. */
-    static Geometry beyondMeeting(Geometry white, boolean above) {
-        org.locationtech.jts.geom.Envelope e = white.getEnvelopeInternal();
-        double line = e.getMinY() + MEETING * e.getHeight();
-        org.locationtech.jts.geom.Envelope half = above
-                ? new org.locationtech.jts.geom.Envelope(e.getMinX() - 1, e.getMaxX() + 1, e.getMinY() - 1, line)
-                : new org.locationtech.jts.geom.Envelope(e.getMinX() - 1, e.getMaxX() + 1, line, e.getMaxY() + 1);
-        return Regions.both(white, white.getFactory().toGeometry(half));
+    /** The part of the white below the line on which the lids meet, {@code share} of the way down. */
+    static Geometry beyond(Geometry white, double share) {
+        Envelope e = white.getEnvelopeInternal();
+        double line = e.getMinY() + share * e.getHeight();
+        return Regions.both(
+                white,
+                white.getFactory().toGeometry(new Envelope(e.getMinX() - 1, e.getMaxX() + 1, line, e.getMaxY() + 1)));
     }
 
     static Geometry fill(app.leeward.core.rig.Part part) {

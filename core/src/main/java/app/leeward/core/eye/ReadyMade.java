@@ -3,6 +3,7 @@ package app.leeward.core.eye;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
@@ -123,6 +124,14 @@ public enum ReadyMade {
         return at;
     }
 
+    /** How it reshapes the outlines of each part at a value. */
+    public Map<String, List<PointDeltas>> outlines(Character c, double value) {
+        double share = Math.max(0, (value - rest) / (to - rest));
+        Map<String, List<PointDeltas>> at = new TreeMap<>();
+        on(c).mostOutlines().forEach((part, all) -> at.put(part, all.stream().map(d -> d.times(share)).toList()));
+        return at;
+    }
+
     /** The drawings it exchanges on its way. */
     public List<Bands> bands(Character c) {
         return on(c).bands();
@@ -138,7 +147,7 @@ public enum ReadyMade {
         if (from < rest) {
             stops.add(new Stop(from, moves.least()));
         }
-        stops.add(new Stop(to, moves.most()));
+        stops.add(new Stop(to, moves.most()).withReshapes(moves.mostOutlines()));
         List<Dial> dials = new ArrayList<>(c.controls().dials());
         dials.removeIf(d -> d.id().equals(id));
         dials.add(new Dial(id, words, Purpose.OWN, from, to, rest, "", stops, moves.bands()));

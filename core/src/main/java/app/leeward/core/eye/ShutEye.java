@@ -64,7 +64,8 @@ final class ShutEye {
     private Geometry without(Frame frame, double by) {
         Optional<Geometry> window = fills.window(frame, white.id());
         Geometry seen = fills.in(frame, white.id())
-                .map(w -> window.map(w::intersection).orElse(w))
+                .filter(w -> frame.of(white.id()).orElseThrow().opacity() > 0)
+                .map(w -> window.map(o -> Regions.both(w, o)).orElse(w))
                 .orElseGet(() -> new org.locationtech.jts.geom.GeometryFactory().createPolygon());
         for (Part lid : lids) {
             Optional<Geometry> fill = seen.isEmpty() ? Optional.empty() : fills.in(frame, lid.id());

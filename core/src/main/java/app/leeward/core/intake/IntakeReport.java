@@ -17,7 +17,7 @@ public record IntakeReport(
         Optional<Axis> axis = AxisFinder.find(c);
         return new IntakeReport(
                 SlotBoard.of(c),
-                Recogniser.in(c),
+                Recognitions.in(c),
                 SideCheck.of(c),
                 axis,
                 CanvasFit.of(c, axis),

@@ -10,6 +10,8 @@ import app.leeward.core.rig.Side;
 import app.leeward.core.rig.Window;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** Hangs parts anew after somebody said what they are. The picture at rest does not change. */
@@ -97,6 +99,7 @@ public final class Reading {
     /** Windows of parts nobody spoke of stay; those of the others follow from the roles. */
     private static List<Window> windows(Character c, List<String> touched) {
         List<Window> out = new ArrayList<>();
+        Map<String, String> views = c.rig().views();
         for (Part by : c.rig().parts()) {
             List<String> before = c.rig().windows().stream()
                     .filter(w -> w.by().equals(by.id()))
@@ -104,7 +107,9 @@ public final class Reading {
                     .toList();
             List<String> masked = c.rig().parts().stream()
                     .filter(p -> touched.contains(by.id()) || touched.contains(p.id())
-                            ? !by.drawings().isEmpty() && Roles.masks(by, p)
+                            ? !by.drawings().isEmpty()
+                                    && Roles.masks(by, p)
+                                    && Objects.equals(views.get(by.id()), views.get(p.id()))
                             : before.contains(p.id()))
                     .map(Part::id)
                     .toList();

@@ -26,6 +26,7 @@ public final class Recogniser {
     private static final double LIKE_SKIN = 25;
 
     private final Character character;
+    private final List<Part> parts;
     private final Box face;
     private final int facePlace;
     private final Optional<Lab> skin;
@@ -37,13 +38,14 @@ public final class Recogniser {
     private Optional<Sighted> hat = Optional.empty();
     private Optional<Lab> hair = Optional.empty();
 
-    private Recogniser(Character character, Part skinPart, Box face) {
+    Recogniser(Character character, List<Part> parts, Part skinPart, Box face) {
         this.character = character;
+        this.parts = parts;
         this.face = face;
         double axis = character.sheet().model().axis();
         List<String> order = character.rig().order();
         facePlace = order.indexOf(skinPart.id());
-        List<Part> drawn = character.rig().parts().stream()
+        List<Part> drawn = parts.stream()
                 .filter(p -> !p.drawings().isEmpty() && p.bounds().isPresent())
                 .toList();
         for (Part p : drawn) {
@@ -51,14 +53,6 @@ public final class Recogniser {
             all.add(Sighted.of(p, b, face, axis, twin(drawn, p, b, axis), order.indexOf(p.id())));
         }
         skin = all.stream().filter(s -> s.part() == skinPart).findFirst().flatMap(Sighted::colour);
-    }
-
-    /** The surest first; nothing when there is no face to compare with. */
-    public static List<Recognition> in(Character c) {
-        Optional<Part> skin =
-                c.part(PartRole.FACE).filter(p -> !p.drawings().isEmpty()).or(() -> c.part(PartRole.HEAD));
-        Optional<Box> face = skin.flatMap(Part::bounds).filter(b -> b.width() > 0 && b.height() > 0);
-        return face.isEmpty() ? List.of() : new Recogniser(c, skin.get(), face.get()).offers();
     }
 
     private boolean twin(List<Part> drawn, Part p, Box b, double axis) {
@@ -71,7 +65,7 @@ public final class Recogniser {
                 .isPresent());
     }
 
-    private List<Recognition> offers() {
+    List<Recognition> offers() {
         of(PartRole.WHITE).forEach(whites::add);
         of(PartRole.EAR).forEach(ears::add);
         hat = of(PartRole.CAP).stream().findFirst();
@@ -91,9 +85,7 @@ public final class Recogniser {
         each(this::sides);
         each(this::body);
         arms();
-        List<Recognition> sorted = new ArrayList<>(offers);
-        sorted.sort(Comparator.comparingDouble((Recognition o) -> -o.sure()));
-        return sorted;
+        return offers;
     }
 
     private List<Sighted> of(PartRole role) {
@@ -117,7 +109,7 @@ public final class Recogniser {
 
     private boolean free(Recognition g) {
         boolean pieces = g.role() == PartRole.CAP_BADGE || g.role() == PartRole.HIGHLIGHT;
-        boolean filled = character.rig().parts().stream()
+        boolean filled = parts.stream()
                 .anyMatch(p -> p.role() == g.role()
                         && p.side() == g.side()
                         && !p.drawings().isEmpty());

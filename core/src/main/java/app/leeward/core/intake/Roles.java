@@ -15,26 +15,38 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** What follows from a part's role: what it follows, what masks it, and the ready-made dials of the whole head. */
 public final class Roles {
     private Roles() {}
 
-    /** What a part of this role and side hangs on: the nearest role up the body that is there. */
+    /** What a part of this role and side hangs on: the nearest role up the body that is there; what belongs to a view stays in it. */
     public static Optional<Part> parentFor(Character c, PartRole role, Side side, String self) {
+        Map<String, String> views = c.rig().views();
+        Optional<String> view = Optional.ofNullable(views.get(self));
         Optional<PartRole> wanted = role.follows();
         while (wanted.isPresent()) {
-            Optional<Part> parent = c.part(wanted.get(), side);
-            if (parent.isEmpty()) {
-                parent = c.part(wanted.get(), Side.NONE);
-            }
-            if (parent.isPresent() && !parent.get().id().equals(self)) {
+            PartRole now = wanted.get();
+            Optional<Part> parent = of(c, views, view, now, side)
+                    .or(() -> of(c, views, view, now, Side.NONE))
+                    .filter(p -> !p.id().equals(self));
+            if (parent.isPresent()) {
                 return parent;
             }
-            wanted = wanted.get().follows();
+            if (now == PartRole.HEAD && view.isPresent()) {
+                return view.flatMap(c::part).filter(v -> !v.id().equals(self));
+            }
+            wanted = now.follows();
         }
         return Optional.empty();
+    }
+
+    private static Optional<Part> of(
+            Character c, Map<String, String> views, Optional<String> view, PartRole role, Side side) {
+        return c.rig().parts().stream()
+                .filter(p -> p.role() == role && p.side() == side)
+                .filter(p -> view.isEmpty() || view.get().equals(views.get(p.id())))
+                .findFirst();
     }
 
     /** Whether a window between these two follows from their roles. */
@@ -57,12 +69,7 @@ public final class Roles {
     /** The windows that follow from the roles of all parts. */
     static List<Window> windows(List<Part> parts) {
         List<Window> windows = new ArrayList<>();
-        Map<String, String> views = ViewSet.membership(
-                parts,
-                parts.stream()
-                        .filter(p -> p.role() == PartRole.VIEW)
-                        .map(Part::id)
-                        .collect(Collectors.toSet()));
+        Map<String, String> views = ViewSet.membershipOf(parts);
         for (Part p : parts) {
             List<String> masked = parts.stream()
                     .filter(o -> masks(p, o) && Objects.equals(views.get(p.id()), views.get(o.id())))

@@ -5,6 +5,7 @@ import static java.util.Map.entry;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.PointDeltas;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.eye.ReadyMade;
@@ -78,18 +79,20 @@ public enum ActionUnit {
     /** Its dial, 0 to 1, for a character as it stands; empty when there is no piece for it to move. */
     public Optional<Dial> dial(Character c) {
         Map<String, Offset> all = new TreeMap<>();
+        Map<String, List<PointDeltas>> outlines = new TreeMap<>();
         List<Bands> bands = new ArrayList<>();
         for (Map.Entry<ReadyMade, Double> one : mix) {
             one.getKey().offsets(c, one.getValue()).forEach((part, o) -> all.merge(part, o, Offset::and));
+            one.getKey().outlines(c, one.getValue()).forEach((part, more) -> outlines.merge(part, more, PointDeltas::both));
             // a lid half shut by a drawing of its own would jump; only the jaw has drawings to exchange
             if (one.getKey() == ReadyMade.JAW) {
                 bands.addAll(one.getKey().bands(c));
             }
         }
-        if (all.isEmpty() && bands.isEmpty()) {
+        if (all.isEmpty() && outlines.isEmpty() && bands.isEmpty()) {
             return Optional.empty();
         }
         String name = "AU " + number + " " + words;
-        return Optional.of(new Dial(id(), name, Purpose.ACTION_UNIT, 0, 1, 0, "", List.of(new Stop(1, all)), bands));
+        return Optional.of(new Dial(id(), name, Purpose.ACTION_UNIT, 0, 1, 0, "", List.of(new Stop(1, all).withReshapes(outlines)), bands));
     }
 }

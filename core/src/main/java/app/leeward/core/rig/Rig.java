@@ -71,6 +71,11 @@ public record Rig(List<Part> parts, List<String> order, List<Window> windows, Li
         return parts.stream().filter(p -> p.role() == role).findFirst();
     }
 
+    /** The id of the view each part belongs to, by the part's id; parts of the whole body are left out. */
+    public Map<String, String> views() {
+        return ViewSet.membershipOf(parts);
+    }
+
     public List<Part> childrenOf(String id) {
         return parts.stream().filter(p -> p.parent().equals(Optional.of(id))).toList();
     }

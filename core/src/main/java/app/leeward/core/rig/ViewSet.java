@@ -114,6 +114,16 @@ public record ViewSet(String dial, List<HeadView> views, List<ViewBand> bands) {
         return out;
     }
 
+    /** The same, whatever stands in the role of a view. */
+    public static Map<String, String> membershipOf(List<Part> parts) {
+        return membership(
+                parts,
+                parts.stream()
+                        .filter(p -> p.role() == PartRole.VIEW)
+                        .map(Part::id)
+                        .collect(Collectors.toSet()));
+    }
+
     /** Which of its views each part belongs to; parts of the whole body belong to none. */
     public Map<String, String> membership(List<Part> parts) {
         return membership(parts, views.stream().map(HeadView::root).collect(Collectors.toSet()));

@@ -16,13 +16,13 @@ class LidCoverTest {
     void aBoxOverABoxTravelsTheGapAndTheOverlap() {
         Geometry lid = Regions.of(Rigs.box(-10, -60, 120, 50));
         // its lower edge stands at -10 and must reach 40
-        assertThat(LidCover.travel(WHITE, lid, 1).orElseThrow()).isCloseTo(50 + LidCover.OVERLAP, within(0.05));
+        assertThat(LidCover.travel(WHITE, lid, 1).orElseThrow()).isCloseTo(50 + LidCover.OVERLAP * LidCover.larger(WHITE), within(0.05));
     }
 
     @Test
     void aLidComesUpAsOneGoesDown() {
         Geometry lid = Regions.of(Rigs.box(-10, 55, 120, 60));
-        assertThat(LidCover.travel(WHITE, lid, -1).orElseThrow()).isCloseTo(55 + LidCover.OVERLAP, within(0.05));
+        assertThat(LidCover.travel(WHITE, lid, -1).orElseThrow()).isCloseTo(55 + LidCover.OVERLAP * LidCover.larger(WHITE), within(0.05));
     }
 
     @Test
@@ -46,12 +46,13 @@ class LidCoverTest {
     }
 
     @Test
-    void theMeetingLinePartsTheWhiteWithoutLossOrOverlap() {
+    void whatLiesBelowTheMeetingLineIsTheRestOfTheWhite() {
         Geometry eye = Regions.of(Rigs.ellipse(50, 50, 40, 30));
-        Geometry above = LidCover.beyondMeeting(eye, true);
-        Geometry below = LidCover.beyondMeeting(eye, false);
-        assertThat(above.getArea() + below.getArea()).isCloseTo(eye.getArea(), within(1e-6));
-        assertThat(above.intersection(below).getArea()).isZero();
-        assertThat(above.getEnvelopeInternal().getMaxY()).isCloseTo(20 + 60 * LidCover.MEETING, within(0.1));
+        Geometry below = LidCover.beyond(eye, LidCover.MEETING);
+        assertThat(below.getEnvelopeInternal().getMinY()).isCloseTo(20 + 60 * LidCover.MEETING, within(0.1));
+        assertThat(below.getEnvelopeInternal().getMaxY()).isCloseTo(80, within(0.1));
+        // a segment of an ellipse: half its axes times the angle less its sine, at the cosine of how far it lies from the middle
+        double angle = 2 * Math.acos((60 * LidCover.MEETING - 30) / 30);
+        assertThat(below.getArea()).isCloseTo(40 * 30 / 2.0 * (angle - Math.sin(angle)), within(2.0));
     }
 }

@@ -7,8 +7,6 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Purpose;
-import app.leeward.core.edit.BuildEyes;
-import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Character;
@@ -97,10 +95,7 @@ class OddEyesTest {
     @Test
     void eyesThatTouchLookAndShutWithoutAFinding() {
         List<Layer> eyes = List.of(touching("left", 522), touching("right", 478));
-        Character drawn = faceWith(eyes.toArray(Layer[]::new));
-        Outcome built = new BuildEyes().on(drawn);
-        assertThat(built).isInstanceOf(Outcome.Done.class);
-        Character c = ((Outcome.Done) built).character();
+        Character c = faceWith(eyes.toArray(Layer[]::new));
         assertThat(EyeCheck.of(c)).isEmpty();
         assertThat(c.controls().dials()).anyMatch(d -> d.purpose() == Purpose.GAZE_ACROSS);
         Point ahead = middle(c, "pupil-left", Pose.REST);

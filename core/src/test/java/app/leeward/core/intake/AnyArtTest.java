@@ -163,10 +163,8 @@ class AnyArtTest {
                 .contains(blink.drawings().get(0).id());
         assertThat(e.frame(Pose.of(Map.of("blink", 1.0))).of(blink.id()).map(Frame.Placed::drawing))
                 .contains(blink.drawings().get(1).id());
-        assertThat(c.origin().notes())
-                .filteredOn(n -> n.code().equals("blink-squashed"))
-                .extracting(Note::place)
-                .containsExactly("right eye");
+        // the eye without drawings of its own shuts by its contours
+        assertThat(c.origin().notes()).noneMatch(n -> n.code().startsWith("blink-"));
     }
 
     @Test

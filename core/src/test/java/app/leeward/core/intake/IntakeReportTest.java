@@ -266,7 +266,7 @@ class IntakeReportTest {
                 Rigs.layer("Path 9", Rigs.ellipse(602, 500, 12, 20)),
                 Rigs.layer("Path 10", Rigs.ellipse(398, 500, 12, 20)));
         Character c = Rigs.hung(art);
-        List<Recognition> guesses = Recogniser.in(c);
+        List<Recognition> guesses = Recognitions.in(c);
         assertThat(guesses)
                 .extracting(g -> g.role() + " " + g.side())
                 .containsExactlyInAnyOrder(
@@ -291,7 +291,7 @@ class IntakeReportTest {
         assertThat(read.voice().mouths().part()).isPresent();
         assertThat(new Evaluator(read).frame(Pose.REST).placed())
                 .hasSameSizeAs(new Evaluator(c).frame(Pose.REST).placed());
-        assertThat(Recogniser.in(read)).isEmpty();
+        assertThat(Recognitions.in(read)).isEmpty();
     }
 
     private static Layer pale(String name, Path path) {
