@@ -12,6 +12,7 @@ import app.leeward.core.edit.MakeMouths;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.BlinkMaker;
 import app.leeward.core.intake.Assembler;
@@ -69,6 +70,7 @@ public final class FilmStrips {
             List<Edit> path = List.of(
                     new BuildEyes(),
                     new MakeViews(),
+                    new RegisterViews(""),
                     new MakeTurn(Optional.empty()),
                     new MakeMouths("", null, null, true, List.of()),
                     new MakeLooks());

@@ -1,15 +1,22 @@
 package app.leeward.bench.faces;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Note;
+import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.faces.Face;
 import app.leeward.faces.Truth;
@@ -24,6 +31,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.zip.ZipEntry;
@@ -115,6 +123,35 @@ class PromisesTest {
         assertThat(clicked.character().origin().notes())
                 .extracting(Note::code)
                 .doesNotContain("blink-squashed");
+    }
+
+    /** The truth beside the file: by how much each view is to be scaled about its neck, and where that lies as drawn. */
+    @ParameterizedTest
+    @CsvSource({
+        "3-4-left, -45, 0.892857, 356.5, 656",
+        "side-left, -90, 1.075269, 340.75, 663",
+        "back, 180, 0.952381, 352.5, 667",
+        "3-4-right-mirrored, 45, 1.136364, 345, 662.75"
+    })
+    void theSkatersViewsAreRegisteredToHalfAUnit(String view, double turn, double scale, double x, double y)
+            throws Exception {
+        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "skater-views.svg")));
+        IntakeResult hung = Assembler.assemble("Skater", art.canvas(), 24, art.root(), art.notes());
+        Outcome done = Edits.apply(((IntakeResult.Hung) hung).character(), new RegisterViews(""));
+        Character c = ((Outcome.Done) done).character();
+        String neck = c.rig().parts().stream()
+                .filter(p -> p.role() == PartRole.NECK && c.rig().follows(p.id(), view))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Matrix m = new Evaluator(c)
+                .frame(Pose.of(Map.of("turn", turn)))
+                .of(neck)
+                .orElseThrow()
+                .matrix();
+        // half a unit of the 480 from chin to helmet
+        assertThat(Math.abs(m.a())).isCloseTo(scale, within(0.001));
+        assertThat(m.apply(new Point(x, y)).distance(new Point(350, 660))).isLessThan(0.5);
     }
 
     /** The picture the file brings with it is its own program's. Its blush is multiplied with the skin. */

@@ -18,9 +18,15 @@ import java.util.Optional;
  * of its head are; caps are no part of the head.
  *
  * @param neck the neck's lower end, or where the view hangs when it has no neck of its own
+ * @param cap the top of what it wears
  */
 record ViewMarks(
-        Point neck, Optional<Double> eyes, Optional<Double> mouth, Optional<Double> chin, Optional<Double> top) {
+        Point neck,
+        Optional<Double> eyes,
+        Optional<Double> mouth,
+        Optional<Double> chin,
+        Optional<Double> top,
+        Optional<Double> cap) {
     /** What the top of a head is made of, as its model line is read off. */
     private static final List<PartRole> TOP = List.of(PartRole.FACE, PartRole.FRINGE, PartRole.BACK_HAIR);
 
@@ -52,7 +58,8 @@ record ViewMarks(
                 TOP.stream()
                         .flatMap(role -> box(frame, pieces, role).stream())
                         .map(Box::minY)
-                        .reduce(Math::min));
+                        .reduce(Math::min),
+                box(frame, pieces, PartRole.CAP).map(Box::minY));
     }
 
     /** The middle of a neck's lower end: necks lean, so their boxes' middles say nothing. */

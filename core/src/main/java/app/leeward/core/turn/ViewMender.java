@@ -14,9 +14,10 @@ import app.leeward.core.rig.ViewSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
- * Registers a view to the main one: scaled about its neck until its eyes (else its chin, else its top) are as far over the neck's end as the
+ * Registers a view to the main one: scaled about its neck until its hat (else its eyes, its chin, its top) is as far over the neck's end as the
  * main view's, and moved until the necks end in the same place. The main view itself is grown and lifted until its chin and the
  * top of its head are on the model's lines, so that every view stands to them; with one of the lines alone it is grown about its
  * neck. Only the view's placement changes; its art stays.
@@ -121,16 +122,15 @@ public final class ViewMender {
     }
 
     private static double grown(ViewMarks wanted, ViewMarks is) {
-        Optional<Double> a = over(wanted, wanted.eyes(), is.eyes());
-        Optional<Double> b = over(is, is.eyes(), wanted.eyes());
-        if (a.isEmpty() || b.isEmpty()) {
-            a = over(wanted, wanted.chin(), is.chin());
-            b = over(is, is.chin(), wanted.chin());
-        }
-        if (a.isEmpty() || b.isEmpty()) {
-            // from behind there is neither
-            a = over(wanted, wanted.top(), is.top());
-            b = over(is, is.top(), wanted.top());
+        List<Function<ViewMarks, Optional<Double>>> marks =
+                List.of(ViewMarks::cap, ViewMarks::eyes, ViewMarks::chin, ViewMarks::top);
+        Optional<Double> a = Optional.empty();
+        Optional<Double> b = Optional.empty();
+        for (Function<ViewMarks, Optional<Double>> mark : marks) {
+            if (a.isEmpty() || b.isEmpty()) {
+                a = over(wanted, mark.apply(wanted), mark.apply(is));
+                b = over(is, mark.apply(is), mark.apply(wanted));
+            }
         }
         if (a.isEmpty() || b.isEmpty()) {
             return 1;
