@@ -114,6 +114,14 @@ public final class Rigs {
                         .toList());
     }
 
+    /** A fill with a line round it. */
+    public static Layer lined(String name, Path path) {
+        return new Layer(
+                name,
+                false,
+                List.of(new Layer.Leaf(Shape.filled("", path, "#884422").painted("#884422", "#2a2f38", 5))));
+    }
+
     public static Layer group(String name, Layer... layers) {
         List<Layer.Node> nodes = new ArrayList<>();
         for (Layer l : layers) {

@@ -80,13 +80,14 @@ public final class FilmStrips {
                     clicks++;
                     c = done.character();
                 } else {
-                    System.out.println("  " + edit.getClass().getSimpleName() + ": "
-                            + ((Outcome.Refused) outcome).message());
+                    System.out.println(
+                            "  " + edit.getClass().getSimpleName() + ": " + ((Outcome.Refused) outcome).message());
                 }
             }
-            System.out.println("  " + clicks + " clicks; " + c.origin().notes().stream()
-                    .map(n -> n.code() + ": " + n.message())
-                    .toList());
+            System.out.println("  " + clicks + " clicks; "
+                    + c.origin().notes().stream()
+                            .map(n -> n.code() + ": " + n.message())
+                            .toList());
             ImageIO.write(sheet(c, images), "png", new File(args[0], name + ".png"));
         }
     }
@@ -117,7 +118,10 @@ public final class FilmStrips {
         for (int i = 0; i < mouths.size(); i += 7) {
             rows.add(mouths.subList(i, Math.min(mouths.size(), i + 7)));
         }
-        rows.add(c.library().looks().stream().limit(7).map(l -> Pose.of(l.dials())).toList());
+        rows.add(c.library().looks().stream()
+                .limit(7)
+                .map(l -> Pose.of(l.dials()))
+                .toList());
         rows.removeIf(List::isEmpty);
         BufferedImage sheet = new BufferedImage(7 * CELL, rows.size() * CELL, BufferedImage.TYPE_INT_RGB);
         Graphics2D g = sheet.createGraphics();
@@ -130,8 +134,7 @@ public final class FilmStrips {
             for (int i = 0; i < rows.get(row).size(); i++) {
                 BufferedImage frame =
                         Likeness.png(painter.png(evaluator.frame(rows.get(row).get(i))));
-                Rectangle in = crop.intersection(
-                        new Rectangle(0, 0, frame.getWidth(), frame.getHeight()));
+                Rectangle in = crop.intersection(new Rectangle(0, 0, frame.getWidth(), frame.getHeight()));
                 double k = (CELL - 6) / (double) Math.max(in.width, in.height);
                 g.drawImage(
                         frame.getSubimage(in.x, in.y, in.width, in.height),

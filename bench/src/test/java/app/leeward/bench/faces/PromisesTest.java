@@ -3,17 +3,24 @@ package app.leeward.bench.faces;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.art.Drawing;
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
+import app.leeward.core.edit.BuildEyes;
+import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.lips.MouthSet;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Note;
 import app.leeward.core.rig.PartRole;
@@ -32,6 +39,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.zip.ZipEntry;
@@ -93,6 +101,42 @@ class PromisesTest {
         }
     }
 
+    /** Eyes, mouths, turn and looks made of what is there: the picture at rest and every drawing of a person stay as they are. */
+    @Test
+    void whatIsMadeChangesNothingThatWasDrawn() throws Exception {
+        for (long face = FIRST; face < FIRST + 60; face++) {
+            long seed = face;
+            Character read = Trial.of(Face.of(seed)).character().orElseThrow();
+            Character c = Clicks.all(read, new Random(seed), ImageShelf.NONE).character();
+            BufferedImage before = Trial.drawn(c, Pose.REST);
+            for (Edit edit : List.of(
+                    new BuildEyes(),
+                    new MakeTurn(Optional.empty()),
+                    new MakeMouths("", null, null, true, List.of()),
+                    new MakeLooks())) {
+                Character then = c;
+                if (Edits.apply(c, edit) instanceof Outcome.Done done) {
+                    Character now = done.character();
+                    assertThat(Likeness.unlike(before, Trial.drawn(now, Pose.REST)))
+                            .as("face %d after %s", seed, edit)
+                            .isLessThanOrEqualTo(0.001);
+                    String start = MouthSet.start(then).map(Drawing::id).orElse("");
+                    then.rig().parts().forEach(p -> p.drawings().stream()
+                            .filter(d -> p.role() != PartRole.EYE_OUTLINE && !d.id().equals(start))
+                            .forEach(d -> assertThat(now.part(p.id()).flatMap(q -> q.drawing(d.id())))
+                                    .as("face %d: %s of %s after %s", seed, d.name(), p.name(), edit)
+                                    .contains(d)));
+                    c = now;
+                }
+            }
+            assertThat(MouthSet.part(c)).as("face %d talks", seed).isPresent();
+            assertThat(Checks.all(c))
+                    .as("face %d", seed)
+                    .filteredOn(f -> f.code().equals("white-shows") && f.at().getOrDefault("turn", 0.0) == 0)
+                    .isEmpty();
+        }
+    }
+
     /** Three faces the program had trouble with: a fox, a tortoise of pixels, a skater in five views laid over each other. */
     @ParameterizedTest
     @CsvSource({"fox-courier.svg, 0.005", "skater-views.svg, 0.005"})
@@ -117,12 +161,11 @@ class PromisesTest {
         assertThat(clicked.broken()).isEmpty();
         assertThat(Clicks.mends(clicked.character())).isEmpty();
         assertThat(Checks.all(clicked.character()))
-                .filteredOn(f -> f.check().equals("eyes") && !Set.of("not-mirrored", "lid-short").contains(f.code()))
+                .filteredOn(f -> f.check().equals("eyes")
+                        && !Set.of("not-mirrored", "lid-short").contains(f.code()))
                 .extracting(Finding::message)
                 .isEmpty();
-        assertThat(clicked.character().origin().notes())
-                .extracting(Note::code)
-                .doesNotContain("blink-squashed");
+        assertThat(clicked.character().origin().notes()).extracting(Note::code).doesNotContain("blink-squashed");
     }
 
     /** The truth beside the file: by how much each view is to be scaled about its neck, and where that lies as drawn. */
@@ -135,7 +178,8 @@ class PromisesTest {
     })
     void theSkatersViewsAreRegisteredToHalfAUnit(String view, double turn, double scale, double x, double y)
             throws Exception {
-        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "skater-views.svg")));
+        LayeredArt art =
+                ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "skater-views.svg")));
         IntakeResult hung = Assembler.assemble("Skater", art.canvas(), 24, art.root(), art.notes());
         Outcome done = Edits.apply(((IntakeResult.Hung) hung).character(), new RegisterViews(""));
         Character c = ((Outcome.Done) done).character();

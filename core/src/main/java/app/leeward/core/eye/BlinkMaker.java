@@ -67,8 +67,7 @@ public final class BlinkMaker {
         BlinkMaker maker = new BlinkMaker(before);
         EyePieces.of(maker.character).forEach(maker::close);
         maker.change(1, s -> s);
-        Dial dial = new Dial(
-                DIAL, "Blink", Purpose.BLINK, 0, 1, 0, "", List.copyOf(maker.stops.values()), maker.bands);
+        Dial dial = new Dial(DIAL, "Blink", Purpose.BLINK, 0, 1, 0, "", List.copyOf(maker.stops.values()), maker.bands);
         Character c = ShutLine.without(maker.character, maker.bands);
         List<Dial> dials = new ArrayList<>(c.controls().dials());
         boolean apart = dials.stream().filter(d -> d.purpose() == Purpose.BLINK).count() > 1;
@@ -145,9 +144,8 @@ public final class BlinkMaker {
                 }
             }
         }
-        Optional<Double> down = lower.isPresent() && eye.shutsItself()
-                ? Optional.empty()
-                : LidCover.travel(fill, upperFill, 1);
+        Optional<Double> down =
+                lower.isPresent() && eye.shutsItself() ? Optional.empty() : LidCover.travel(fill, upperFill, 1);
         down.ifPresent(d -> {
             closed(upper.id(), Offset.shift(0, d));
             follow(eye, white, upper, d, fill.getFactory().createPolygon(), 0);

@@ -258,7 +258,9 @@ public final class EyeCheck {
                 worst = open;
                 worstAt = at;
             }
-            if (!seam && !byContours && eyeShut.nearlyOpen(frame, size * SEAM / 2).getArea() > speck) {
+            if (!seam
+                    && !byContours
+                    && eyeShut.nearlyOpen(frame, size * SEAM / 2).getArea() > speck) {
                 seam = true;
                 seamAt = at;
             }

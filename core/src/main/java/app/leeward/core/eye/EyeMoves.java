@@ -106,10 +106,9 @@ final class EyeMoves {
                     .ifPresent(white -> {
                         EyeOpening opening = EyeOpening.of(white);
                         EyeOpening.Moment half = EyeOpening.half(LidCover.MEETING, role == PartRole.UPPER_LID);
-                        eye.about(c, white)
-                                .forEach(p -> opening.moved(p, half).stream()
-                                        .filter(d -> !d.still())
-                                        .forEach(d -> moves.most(p.id(), d)));
+                        eye.about(c, white).forEach(p -> opening.moved(p, half).stream()
+                                .filter(d -> !d.still())
+                                .forEach(d -> moves.most(p.id(), d)));
                     });
         }
         for (Dial blink : c.controls().dials()) {

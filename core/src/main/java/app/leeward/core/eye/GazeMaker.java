@@ -48,8 +48,8 @@ public final class GazeMaker {
             }
             Frame rest = evaluator.frame(c.showing(pupil.get().id()));
             Optional<Geometry> round = fills.in(rest, pupil.get().id());
-            Optional<Geometry> seen = fills.in(rest, measure.get().id())
-                    .map(g -> eye.dot() ? Fills.socket(g) : fills.open(rest, eye, g));
+            Optional<Geometry> seen =
+                    fills.in(rest, measure.get().id()).map(g -> eye.dot() ? Fills.socket(g) : fills.open(rest, eye, g));
             if (round.isEmpty() || seen.isEmpty()) {
                 continue;
             }

@@ -128,7 +128,9 @@ public enum ReadyMade {
     public Map<String, List<PointDeltas>> outlines(Character c, double value) {
         double share = Math.max(0, (value - rest) / (to - rest));
         Map<String, List<PointDeltas>> at = new TreeMap<>();
-        on(c).mostOutlines().forEach((part, all) -> at.put(part, all.stream().map(d -> d.times(share)).toList()));
+        on(c).mostOutlines()
+                .forEach((part, all) ->
+                        at.put(part, all.stream().map(d -> d.times(share)).toList()));
         return at;
     }
 

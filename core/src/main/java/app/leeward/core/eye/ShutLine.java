@@ -132,7 +132,9 @@ record ShutLine(Character character, Bands bands) {
                 .flatMap(p -> p.drawings().stream())
                 .flatMap(d -> d.art().shapes().stream())
                 .flatMap(s -> List.of(s.fill(), s.stroke().paint()).stream())
-                .flatMap(p -> p instanceof Paint.Flat f ? Optional.of(f.colour()).stream() : Optional.<String>empty().stream())
+                .flatMap(p -> p instanceof Paint.Flat f
+                        ? Optional.of(f.colour()).stream()
+                        : Optional.<String>empty().stream())
                 .min(Comparator.comparingInt(h -> Integer.parseInt(h.substring(1, 3), 16)
                         + 2 * Integer.parseInt(h.substring(3, 5), 16)
                         + Integer.parseInt(h.substring(5, 7), 16)))

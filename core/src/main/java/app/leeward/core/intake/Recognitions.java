@@ -28,7 +28,9 @@ public final class Recognitions {
             Optional<Part> skin = parts.stream()
                     .filter(p -> p.role() == PartRole.FACE && !p.drawings().isEmpty())
                     .findFirst()
-                    .or(() -> parts.stream().filter(p -> p.role() == PartRole.HEAD).findFirst());
+                    .or(() -> parts.stream()
+                            .filter(p -> p.role() == PartRole.HEAD)
+                            .findFirst());
             skin.flatMap(Part::bounds)
                     .filter(b -> b.width() > 0 && b.height() > 0)
                     .ifPresent(b -> all.addAll(new Recogniser(c, parts, skin.get(), b).offers()));

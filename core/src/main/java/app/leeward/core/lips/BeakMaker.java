@@ -149,6 +149,11 @@ final class BeakMaker implements SetMaker {
     }
 
     @Override
+    public boolean unseen() {
+        return true;
+    }
+
+    @Override
     public Artwork starting() {
         return new Artwork(shapes);
     }

@@ -2,6 +2,7 @@ package app.leeward.core.lips;
 
 import app.leeward.core.art.Point;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
@@ -34,7 +35,12 @@ final class LipProfile {
                 lips.upper(),
                 under,
                 off(lips.upper()),
-                off(under));
+                lips.line() ? still(under) : off(under));
+    }
+
+    /** The bow of a line is the upper lip's: an opening mouth parts under it, and the lower lip is round. */
+    private static List<Point> still(Arc arc) {
+        return Collections.nCopies(arc.points().size(), new Point(0, 0));
     }
 
     private static List<Point> off(Arc arc) {

@@ -18,15 +18,19 @@ record Lips(Arc upper, Arc lower) {
     /** More points than this are a traced outline and not a drawn one; every made mouth would carry them along. */
     static final int MOST_POINTS = 200;
 
+    /** An open outline whose ends are further apart than this share of its width is a line, and not a mouth with a gap. */
+    private static final double GAP = 0.25;
+
     private static final int COLUMNS = 48;
     /** How far the lips may cross, as a share of the width: closed lips are drawn one on the other. */
     private static final double CROSSING = 0.05;
 
     /**
      * The lips of a drawn outline. Neither corner points nor points are moved; where a corner of the mouth or the middle of
-     * a lip has no point, the curve is cut there.
+     * a lip has no point, the curve is cut there. An outline that is nearly closed is closed; any other open line is a shut mouth of one
+     * stroke, in which either lip is the whole line.
      *
-     * @throws MouthProblem when it is open, crosses itself, has no width or too many points
+     * @throws MouthProblem when it crosses itself, has no width or too many points
      */
     static Lips of(Path outline) {
         List<Point> round = closedRound(outline);
@@ -42,7 +46,7 @@ record Lips(Arc upper, Arc lower) {
             throw new MouthProblem(RefusalCode.MOUTH_THIN, "The outline of the starting mouth has no width.");
         }
         lips = new Lips(halved(lips.upper), halved(lips.lower));
-        if (lips.crossing() > CROSSING * lips.width()) {
+        if (!lips.line() && lips.crossing() > CROSSING * lips.width()) {
             throw new MouthProblem(
                     RefusalCode.MOUTH_CROSSED,
                     "The outline of the starting mouth crosses itself; draw it once round without a loop.");
@@ -81,11 +85,11 @@ record Lips(Arc upper, Arc lower) {
         }
         Point first = out.get(0);
         boolean meets = first.distance(out.get(out.size() - 1)) < 1e-6;
-        if (!closed && !meets) {
-            throw new MouthProblem(
-                    RefusalCode.MOUTH_OPEN, "The outline of the starting mouth is open; close it and try again.");
-        }
-        if (!meets) {
+        if (!closed && !meets && first.distance(out.get(out.size() - 1)) > GAP * spread(out)) {
+            List<Point> back = new ArrayList<>(out);
+            Collections.reverse(back);
+            out.addAll(back.subList(1, back.size()));
+        } else if (!meets) {
             line(out, first);
         }
         out.set(out.size() - 1, first);
@@ -200,6 +204,21 @@ record Lips(Arc upper, Arc lower) {
             }
         }
         return y;
+    }
+
+    /** Whether both lips are one and the same line. */
+    boolean line() {
+        double near = 1e-6 * width();
+        Arc back = lower.reversed();
+        if (back.curves() != upper.curves()) {
+            return false;
+        }
+        for (int i = 0; i < upper.points().size(); i++) {
+            if (upper.points().get(i).distance(back.points().get(i)) > near) {
+                return false;
+            }
+        }
+        return true;
     }
 
     double width() {

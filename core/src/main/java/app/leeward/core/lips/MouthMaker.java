@@ -50,6 +50,7 @@ final class MouthMaker implements SetMaker {
     /** Window, inside, both rows of teeth, tongue and outline. */
     private static final int PIECES = 6;
 
+    private final Artwork drawn;
     private final MouthStart start;
     private final double w;
     private final double length;
@@ -57,7 +58,12 @@ final class MouthMaker implements SetMaker {
 
     /** @throws MouthProblem when the drawing has no outline a mouth can be made from */
     public MouthMaker(Artwork startingMouth) {
-        start = MouthStart.of(startingMouth);
+        this(startingMouth, MouthColours.USUAL);
+    }
+
+    MouthMaker(Artwork startingMouth, MouthColours colours) {
+        drawn = startingMouth;
+        start = MouthStart.of(startingMouth, colours);
         w = start.width();
         length = start.lips().length();
         style = LipProfile.of(start);
@@ -71,6 +77,12 @@ final class MouthMaker implements SetMaker {
     @Override
     public Artwork starting() {
         return inOrder(start.lips(), LipPose.Front.LIPS, start.opening(), 0, 0, 0);
+    }
+
+    @Override
+    public boolean unseen() {
+        boolean whole = drawn.shapes().stream().anyMatch(s -> s.role().behindWindow());
+        return start.lined() && !start.lips().line() && (start.closed() || whole);
     }
 
     /** The drawing all of it was made from, taken to pieces. */

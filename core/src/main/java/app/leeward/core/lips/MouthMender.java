@@ -42,6 +42,12 @@ public final class MouthMender {
         return new Artwork(art.shapes().stream().map(change).toList());
     }
 
+    private static Shape line(Artwork art) {
+        return OnModel.line(art)
+                .orElseThrow(() -> new MouthProblem(
+                        RefusalCode.MOUTH_NO_OUTLINE, "There is no line round one of the two mouths to go by."));
+    }
+
     private static Artwork teethBack(Artwork mouth, Artwork start) {
         Optional<Shape> model = shape(start, ShapeRole.UPPER_TEETH);
         return each(
@@ -52,8 +58,8 @@ public final class MouthMender {
     }
 
     private static Artwork lowerTeethBack(Artwork mouth, Artwork start) {
-        MouthStart s = MouthStart.of(start);
-        Shape line = OnModel.line(mouth).orElseThrow();
+        MouthStart s = MouthStart.of(start, MouthColours.USUAL);
+        Shape line = line(mouth);
         double jaw = Math.max(0, Lips.of(line.path()).lower().middlePoint().y() - s.lipLine());
         return each(
                 mouth,
@@ -63,15 +69,13 @@ public final class MouthMender {
     }
 
     private static Artwork snapped(Artwork mouth) {
-        Path edge = OnModel.line(mouth).orElseThrow().path();
+        Path edge = line(mouth).path();
         return each(mouth, s -> s.role() == ShapeRole.WINDOW ? s.withPath(edge) : s);
     }
 
     private static Artwork weighed(Artwork mouth, Artwork start) {
-        double width = OnModel.line(start).orElseThrow().stroke().width();
-        return each(
-                mouth,
-                s -> s.role() == ShapeRole.OUTLINE && s == OnModel.line(mouth).orElseThrow() ? wide(s, width) : s);
+        double width = line(start).stroke().width();
+        return each(mouth, s -> s.role() == ShapeRole.OUTLINE && s == line(mouth) ? wide(s, width) : s);
     }
 
     private static Shape wide(Shape s, double width) {
@@ -96,8 +100,8 @@ public final class MouthMender {
 
     /** Cut where the longest curves are until both lips have as many as the starting mouth's; the outline stays. */
     private static Artwork matched(Artwork mouth, Artwork start) {
-        Shape line = OnModel.line(mouth).orElseThrow();
-        Lips model = Lips.of(OnModel.line(start).orElseThrow().path());
+        Shape line = line(mouth);
+        Lips model = Lips.of(line(start).path());
         Lips lips = Lips.of(line.path());
         Lips cut = new Lips(
                 cut(lips.upper(), model.upper().curves()),

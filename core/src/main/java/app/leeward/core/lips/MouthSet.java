@@ -95,7 +95,19 @@ public final class MouthSet {
      */
     public static List<Made> preview(Character c, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
         Drawing start = start(c).orElseThrow(MouthSet::none);
-        return preview(SetMaker.of(start.art()), c.voice().mouths(), rulers, own);
+        return preview(maker(c, start), start.art(), c.voice().mouths(), rulers, own);
+    }
+
+    private static SetMaker maker(Character c, Drawing start) {
+        return SetMaker.of(start.art(), drawnBeside(c, start.id()));
+    }
+
+    private static List<Artwork> drawnBeside(Character c, String start) {
+        return part(c).stream()
+                .flatMap(p -> p.drawings().stream())
+                .filter(d -> !d.id().equals(start) && origin(c, d.id()) == Origin.DRAWN)
+                .map(Drawing::art)
+                .toList();
     }
 
     private static MouthProblem none() {
@@ -105,11 +117,12 @@ public final class MouthSet {
     }
 
     private static List<Made> preview(
-            SetMaker maker, MouthChart chart, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
+            SetMaker maker, Artwork start, MouthChart chart, MouthRulers rulers, Map<Viseme, MouthRulers> own) {
         List<Made> out = new ArrayList<>();
         for (Viseme v : Viseme.values()) {
             boolean itself = v == Viseme.REST && maker.closed();
-            out.add(new Made("", v, itself ? maker.starting() : made(maker, v, rulers, own, 0, 0)));
+            Artwork rest = maker.unseen() ? maker.starting() : start;
+            out.add(new Made("", v, itself ? rest : made(maker, v, rulers, own, 0, 0)));
         }
         for (Mood m : chart.moods()) {
             for (Viseme v : Viseme.values()) {
@@ -148,14 +161,14 @@ public final class MouthSet {
             Set<Viseme> again) {
         Part mouth = part(c).orElseThrow(MouthSet::none);
         Drawing from = (start.isEmpty() ? start(c) : mouth.drawing(start)).orElseThrow(() -> gone(start));
-        SetMaker maker = SetMaker.of(from.art());
-        Work work = new Work(c, mouth, from.id());
+        SetMaker maker = maker(c, from);
+        Work work = new Work(c, mouth, from.id(), maker);
         // once it has all its pieces, making again leaves it as it is to the last digit
         boolean whole = Fingerprint.of(maker.starting()).equals(Fingerprint.of(from.art()));
-        if (!whole) {
+        if (!whole && maker.unseen()) {
             work.replace(from.id(), maker.starting());
         }
-        for (Made m : preview(maker, c.voice().mouths(), rulers, own)) {
+        for (Made m : preview(maker, from.art(), c.voice().mouths(), rulers, own)) {
             work.take(m, fill, again, maker.closed());
         }
         work.blendWays();
@@ -167,13 +180,15 @@ public final class MouthSet {
         private final Character c;
         private final Part mouth;
         private final String start;
+        private final SetMaker maker;
         private final List<Drawing> drawings;
         private final Map<String, String> made = new TreeMap<>();
         private final Set<String> taken = new HashSet<>();
         private MouthChart chart;
 
-        Work(Character c, Part mouth, String start) {
+        Work(Character c, Part mouth, String start, SetMaker maker) {
             this.c = c;
+            this.maker = maker;
             this.mouth = mouth;
             this.start = start;
             drawings = new ArrayList<>(mouth.drawings());
@@ -245,6 +260,10 @@ public final class MouthSet {
         }
 
         private Optional<Artwork> art(String id) {
+            if (id.equals(start)) {
+                // the drawing may lack the pieces the others blend with
+                return Optional.of(maker.starting());
+            }
             return drawings.stream().filter(d -> d.id().equals(id)).findFirst().map(Drawing::art);
         }
 
@@ -278,7 +297,7 @@ public final class MouthSet {
             throw new MouthProblem(RefusalCode.MOUTH_SAME, "Nothing lies between a mouth and itself.");
         }
         MouthChart chart = c.voice().mouths();
-        Artwork between = Halfway.between(a.art(), b.art());
+        Artwork between = Halfway.between(blending(c, a), blending(c, b));
         MouthChart.Between before = chart.betweens().get(into);
         Set<String> taken = mouth.drawings().stream().map(Drawing::id).collect(Collectors.toSet());
         String id = before == null ? Ids.unused("into " + into, taken) : before.drawing();
@@ -292,6 +311,14 @@ public final class MouthSet {
                 .withVoice(voice -> voice.withMouths(led.recipe()
                         .map(r -> led.with(r.with(id, Fingerprint.of(between))))
                         .orElse(led)));
+    }
+
+    /** A drawing with the pieces others of the set blend with: the starting mouth may have been left as it was drawn. */
+    private static Artwork blending(Character c, Drawing d) {
+        return start(c).filter(s ->
+                        s.id().equals(d.id()) && c.voice().mouths().recipe().isPresent())
+                .map(s -> maker(c, s).starting())
+                .orElse(d.art());
     }
 
     private static MouthProblem gone(String drawing) {

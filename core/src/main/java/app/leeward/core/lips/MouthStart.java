@@ -22,6 +22,7 @@ import java.util.Optional;
  *
  * @param lowerTeeth as they lie while the jaw is shut; the tongue too
  * @param outline the line round it; its path is the lips'
+ * @param lined whether the outline was drawn as a line, and not made of the edge of a fill
  * @param colour of the lips, behind everything
  * @param details lines and folds round the mouth, which go with the lip or the corner they are nearest to
  */
@@ -33,19 +34,16 @@ record MouthStart(
         Shape tongue,
         Shape upperTeeth,
         Shape outline,
+        boolean lined,
         List<Shape> colour,
         List<Shape> details) {
     /** Below this share of its width an opening counts as closed lips. */
     private static final double CLOSED = 0.1;
 
-    private static final String DARK = "#6b1f2e";
-    private static final String WHITE = "#fffaf0";
-    private static final String PINK = "#df7078";
-
     /**
      * @throws MouthProblem when there is no outline, or none that a mouth can be made from
      */
-    static MouthStart of(Artwork art) {
+    static MouthStart of(Artwork art, MouthColours colours) {
         Shape drawn = outlineOf(art);
         Shape line = asLine(drawn);
         Lips lips = Lips.of(line.path());
@@ -53,7 +51,8 @@ record MouthStart(
         double w = lips.width();
         double cx = (lips.upper().start().x() + lips.upper().end().x()) / 2;
         double lip = lipLine(lips);
-        String dark = drawn.fill().colours().findFirst().orElse(DARK);
+        String dark = (drawn.fill() instanceof Paint.Flat f ? Optional.of(f.colour()) : Optional.<String>empty())
+                .orElse(colours.inside());
         Shape window = first(art, ShapeRole.WINDOW)
                 .orElse(filled("window", ShapeRole.WINDOW, edge, dark, false))
                 .withPath(edge);
@@ -63,16 +62,24 @@ record MouthStart(
         double edges = lip - 0.03 * w;
         Shape upper = masked(first(art, ShapeRole.UPPER_TEETH)
                 .orElse(filled(
-                        "upper teeth", ShapeRole.UPPER_TEETH, teeth(cx, edges, 0.45 * w, -0.3 * w), WHITE, true)));
+                        "upper teeth",
+                        ShapeRole.UPPER_TEETH,
+                        teeth(cx, edges, 0.45 * w, -0.3 * w),
+                        colours.teeth(),
+                        true)));
         // what an open mouth shows of jaw and tongue has been taken down by its opening
         Matrix shut = Matrix.translate(0, -opening(lips));
         Shape lower = masked(first(art, ShapeRole.LOWER_TEETH)
                 .map(s -> s.transform(shut))
                 .orElse(filled(
-                        "lower teeth", ShapeRole.LOWER_TEETH, teeth(cx, edges, 0.36 * w, 0.3 * w), WHITE, true)));
+                        "lower teeth",
+                        ShapeRole.LOWER_TEETH,
+                        teeth(cx, edges, 0.36 * w, 0.3 * w),
+                        colours.teeth(),
+                        true)));
         Shape tongue = masked(first(art, ShapeRole.TONGUE)
                 .map(s -> s.transform(shut))
-                .orElse(filled("tongue", ShapeRole.TONGUE, tongue(cx, lip, w), PINK, true)));
+                .orElse(filled("tongue", ShapeRole.TONGUE, tongue(cx, lip, w), colours.tongue(), true)));
         List<Shape> colour = new ArrayList<>();
         List<Shape> rest = new ArrayList<>();
         for (Shape s : art.shapes()) {
@@ -82,7 +89,17 @@ record MouthStart(
                 (s.role() == ShapeRole.LIPS ? colour : rest).add(s);
             }
         }
-        return new MouthStart(lips, window, inside, lower, tongue, upper, line.withPath(edge), colour, rest);
+        return new MouthStart(
+                lips,
+                window,
+                inside,
+                lower,
+                tongue,
+                upper,
+                line.withPath(edge),
+                drawn.stroke().visible(),
+                colour,
+                rest);
     }
 
     /** The longest line round the mouth, or else the window's edge, or else the largest filled shape. */
@@ -114,6 +131,9 @@ record MouthStart(
                     shape.clips());
         }
         double width = shape.path().bounds().map(Box::width).orElse(0.0);
+        if (shape.fill() instanceof Paint.Picture picture) {
+            return shape.withRole(ShapeRole.OUTLINE, false).painted("", picture.average(), Math.max(1, 0.05 * width));
+        }
         return shape.withRole(ShapeRole.OUTLINE, false).painted("", "#2a2f38", Math.max(1, 0.05 * width));
     }
 

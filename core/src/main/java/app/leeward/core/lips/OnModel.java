@@ -66,7 +66,10 @@ public final class OnModel {
     private static List<MouthFinding> of(Drawing d, Viseme v, Artwork start, MouthMaker maker, MouthRulers rulers) {
         List<MouthFinding> out = new ArrayList<>();
         teeth(d, start, out);
-        colours(d, start, out);
+        if (start.shapes().stream().anyMatch(s -> s.role().behindWindow())) {
+            // a mouth drawn shut has nothing inside that another's colours could be held against
+            colours(d, start, out);
+        }
         Shape line = line(d.art()).orElse(null);
         Shape model = line(start).orElse(null);
         if (line == null || model == null) {
@@ -82,6 +85,10 @@ public final class OnModel {
                     true));
         }
         window(d, line, out);
+        if (maker != null && maker.start().lips().line()) {
+            // a stroke has neither the points nor the length of an opening
+            return out;
+        }
         points(d, line, model, out);
         if (maker == null) {
             return out;

@@ -3,6 +3,7 @@ package app.leeward.core.lips;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
+import java.util.List;
 
 /** Makes the mouth of any class, in any mood, from one starting drawing. */
 public sealed interface SetMaker permits MouthMaker, BeakMaker {
@@ -12,7 +13,12 @@ public sealed interface SetMaker permits MouthMaker, BeakMaker {
      * @throws MouthProblem when the drawing has nothing a mouth can be made from
      */
     static SetMaker of(Artwork start) {
-        return BeakMaker.isBeak(start) ? new BeakMaker(start) : new MouthMaker(start);
+        return of(start, List.of());
+    }
+
+    /** @param drawn the other mouths a person drew, which say what the inside of a mouth looks like */
+    static SetMaker of(Artwork start, List<Artwork> drawn) {
+        return BeakMaker.isBeak(start) ? new BeakMaker(start) : new MouthMaker(start, MouthColours.of(drawn));
     }
 
     /** Whether the starting mouth is closed, so that it can stand for rest itself. */
@@ -20,6 +26,9 @@ public sealed interface SetMaker permits MouthMaker, BeakMaker {
 
     /** The starting mouth with the pieces it lacked laid behind it, in the points of all mouths made from it. */
     Artwork starting();
+
+    /** Whether nobody sees the pieces it lacked, so that the starting mouth itself may have them: it is shut, and was drawn as a line. */
+    boolean unseen();
 
     /**
      * @param corners a mood's, −1 down to 1 up

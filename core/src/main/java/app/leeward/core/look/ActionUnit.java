@@ -83,7 +83,9 @@ public enum ActionUnit {
         List<Bands> bands = new ArrayList<>();
         for (Map.Entry<ReadyMade, Double> one : mix) {
             one.getKey().offsets(c, one.getValue()).forEach((part, o) -> all.merge(part, o, Offset::and));
-            one.getKey().outlines(c, one.getValue()).forEach((part, more) -> outlines.merge(part, more, PointDeltas::both));
+            one.getKey()
+                    .outlines(c, one.getValue())
+                    .forEach((part, more) -> outlines.merge(part, more, PointDeltas::both));
             // a lid half shut by a drawing of its own would jump; only the jaw has drawings to exchange
             if (one.getKey() == ReadyMade.JAW) {
                 bands.addAll(one.getKey().bands(c));
@@ -93,6 +95,7 @@ public enum ActionUnit {
             return Optional.empty();
         }
         String name = "AU " + number + " " + words;
-        return Optional.of(new Dial(id(), name, Purpose.ACTION_UNIT, 0, 1, 0, "", List.of(new Stop(1, all).withReshapes(outlines)), bands));
+        return Optional.of(new Dial(
+                id(), name, Purpose.ACTION_UNIT, 0, 1, 0, "", List.of(new Stop(1, all).withReshapes(outlines)), bands));
     }
 }

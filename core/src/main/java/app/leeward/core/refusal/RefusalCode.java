@@ -40,7 +40,6 @@ public enum RefusalCode {
     MOUTH_CROSSED,
     MOUTH_MANY_POINTS,
     MOUTH_NO_OUTLINE,
-    MOUTH_OPEN,
     MOUTH_SAME,
     MOUTH_THIN,
     NAME_TAKEN,

@@ -86,7 +86,7 @@ class RefusalsTest {
         return Rigs.hung(Rigs.group(
                 "",
                 Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
-                Rigs.layer("mouth", Rigs.path(outline))));
+                Rigs.lined("mouth", Rigs.path(outline))));
     }
 
     private static Character manyMoods() {
@@ -126,7 +126,6 @@ class RefusalsTest {
                 of(RefusalCode.MOUTH_CROSSED, mouth("M450 540 L550 560 L550 540 L450 560 Z"), make),
                 of(RefusalCode.MOUTH_MANY_POINTS, mouth(many.toString()), make),
                 of(RefusalCode.MOUTH_NO_OUTLINE, mouth("M450 540 Z"), make),
-                of(RefusalCode.MOUTH_OPEN, mouth("M450 540 L500 530 L550 540 L500 560"), make),
                 of(RefusalCode.MOUTH_THIN, mouth("M500 540 L500 550 L500 560 L500 545 Z"), make),
                 of(RefusalCode.MOUTHS_UNLIKE, unlike, new LeadInto(ah, rest)),
                 of(RefusalCode.TOO_MANY_POINTS, unlike, new MendMouth(ah, MouthFinding.Kind.POINTS)),

@@ -44,7 +44,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
-import org.locationtech.jts.geom.Geometry;
 
 /** Gaze field, findings and mends; circles against closed forms, polygons against the areas of the Java library. */
 class EyeCheckTest {
@@ -441,7 +440,8 @@ class EyeCheckTest {
         // shut, nothing is left of the white, and the outline is a line as wide as the eye
         Fills fills = new Fills(c);
         var shut = new Evaluator(c).frame(Pose.of(Map.of(BlinkMaker.DIAL, 1.0)));
-        assertThat(fills.in(shut, left(c, PartRole.WHITE)).orElseThrow().getArea()).isLessThan(0.5);
+        assertThat(fills.in(shut, left(c, PartRole.WHITE)).orElseThrow().getArea())
+                .isLessThan(0.5);
         assertThat(Edits.apply(c, new BuildEyes())).isInstanceOf(Outcome.Refused.class);
     }
 

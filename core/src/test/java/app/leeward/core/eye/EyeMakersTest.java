@@ -127,7 +127,8 @@ class EyeMakersTest {
         for (Character c : new Character[] {without, small}) {
             assertThat(c.origin().notes()).extracting(Note::code).noneMatch(n -> n.startsWith("blink-"));
             Frame shut = new Evaluator(c).frame(Pose.of(Map.of("blink", 1.0)));
-            assertThat(new Fills(c).in(shut, "eye-white").orElseThrow().getArea()).isLessThan(0.5);
+            assertThat(new Fills(c).in(shut, "eye-white").orElseThrow().getArea())
+                    .isLessThan(0.5);
             assertThat(EyeCheck.of(c)).isEmpty();
         }
     }

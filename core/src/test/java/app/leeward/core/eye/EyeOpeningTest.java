@@ -34,8 +34,8 @@ class EyeOpeningTest {
         pieces[0] = Rigs.layer("white", white);
         pieces[1] = Rigs.layer("pupil", Rigs.ellipse(540, 490, 5, 5));
         System.arraycopy(more, 0, pieces, 2, more.length);
-        return Rigs.hung(Rigs.group(
-                "", Rigs.layer("face", Rigs.ellipse(500, 500, 100, 120)), Rigs.group("eye", pieces)));
+        return Rigs.hung(
+                Rigs.group("", Rigs.layer("face", Rigs.ellipse(500, 500, 100, 120)), Rigs.group("eye", pieces)));
     }
 
     private static Layer line(String name, Path path) {
@@ -49,9 +49,7 @@ class EyeOpeningTest {
 
     private static Geometry white(Character c, Map<String, Double> dials) {
         Frame f = new Evaluator(c).frame(Pose.of(dials));
-        return new Fills(c)
-                .in(f, c.part(PartRole.WHITE).orElseThrow().id())
-                .orElseThrow();
+        return new Fills(c).in(f, c.part(PartRole.WHITE).orElseThrow().id()).orElseThrow();
     }
 
     /** At a share of the blink either contour of an ellipse has gone that share of its way to the line, at every x. */
@@ -131,13 +129,17 @@ class EyeOpeningTest {
     void aLineOverTravellingLidsFollowsTheirEdges() {
         Layer upper = Rigs.layer("upper lid", Rigs.box(510, 420, 60, 52));
         Layer lower = Rigs.layer("lower lid", Rigs.box(510, 509, 60, 40));
-        Character c = eye(
-                Rigs.ellipse(540, 490, 24, 20), upper, lower, line("eye outline", Rigs.ellipse(540, 490, 26, 22)));
+        Character c =
+                eye(Rigs.ellipse(540, 490, 24, 20), upper, lower, line("eye outline", Rigs.ellipse(540, 490, 26, 22)));
         Part lid = c.part(PartRole.UPPER_LID).orElseThrow();
         Part outline = c.part(PartRole.EYE_OUTLINE).orElseThrow();
         for (double t : new double[] {0.5, 0.75, 1}) {
             Frame f = new Evaluator(c).frame(Pose.of(Map.of("blink", t)));
-            double edge = new Fills(c).in(f, lid.id()).orElseThrow().getEnvelopeInternal().getMaxY();
+            double edge = new Fills(c)
+                    .in(f, lid.id())
+                    .orElseThrow()
+                    .getEnvelopeInternal()
+                    .getMaxY();
             double top = f.of(outline.id()).orElseThrow().outlines().get(0).sampled(16).stream()
                     .filter(p -> Math.abs(p.x() - 540) < 3)
                     .mapToDouble(Point::y)

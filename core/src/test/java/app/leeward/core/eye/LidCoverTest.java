@@ -16,13 +16,15 @@ class LidCoverTest {
     void aBoxOverABoxTravelsTheGapAndTheOverlap() {
         Geometry lid = Regions.of(Rigs.box(-10, -60, 120, 50));
         // its lower edge stands at -10 and must reach 40
-        assertThat(LidCover.travel(WHITE, lid, 1).orElseThrow()).isCloseTo(50 + LidCover.OVERLAP * LidCover.larger(WHITE), within(0.05));
+        assertThat(LidCover.travel(WHITE, lid, 1).orElseThrow())
+                .isCloseTo(50 + LidCover.OVERLAP * LidCover.larger(WHITE), within(0.05));
     }
 
     @Test
     void aLidComesUpAsOneGoesDown() {
         Geometry lid = Regions.of(Rigs.box(-10, 55, 120, 60));
-        assertThat(LidCover.travel(WHITE, lid, -1).orElseThrow()).isCloseTo(55 + LidCover.OVERLAP * LidCover.larger(WHITE), within(0.05));
+        assertThat(LidCover.travel(WHITE, lid, -1).orElseThrow())
+                .isCloseTo(55 + LidCover.OVERLAP * LidCover.larger(WHITE), within(0.05));
     }
 
     @Test
@@ -51,7 +53,8 @@ class LidCoverTest {
         Geometry below = LidCover.beyond(eye, LidCover.MEETING);
         assertThat(below.getEnvelopeInternal().getMinY()).isCloseTo(20 + 60 * LidCover.MEETING, within(0.1));
         assertThat(below.getEnvelopeInternal().getMaxY()).isCloseTo(80, within(0.1));
-        // a segment of an ellipse: half its axes times the angle less its sine, at the cosine of how far it lies from the middle
+        // a segment of an ellipse: half its axes times the angle less its sine, at the cosine of how far it lies from
+        // the middle
         double angle = 2 * Math.acos((60 * LidCover.MEETING - 30) / 30);
         assertThat(below.getArea()).isCloseTo(40 * 30 / 2.0 * (angle - Math.sin(angle)), within(2.0));
     }

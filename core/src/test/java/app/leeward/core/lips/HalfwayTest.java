@@ -40,7 +40,7 @@ class HalfwayTest {
             Rigs.hung(Rigs.group(
                     "",
                     Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
-                    Rigs.layer(
+                    Rigs.lined(
                             "mouth",
                             MouthMakerTest.path("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z")))),
             new MakeMouths("", null, null, true, null));

@@ -45,7 +45,7 @@ class MouthSetTest {
     private static final Character PLAIN = Rigs.hung(Rigs.group(
             "",
             Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
-            Rigs.layer("mouth", MouthMakerTest.path("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z"))));
+            Rigs.lined("mouth", MouthMakerTest.path("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z"))));
 
     private static final Character MADE = done(PLAIN, new MakeMouths("", null, null, true, null));
 
