@@ -94,6 +94,11 @@ public final class Pixels {
         if (whole == null) {
             throw new ArtProblem("image-not", place, "'" + place + "' is not a PNG or JPEG picture.");
         }
+        return shape(whole, name, at, opacity);
+    }
+
+    /** A picture that was painted here. */
+    public Optional<Shape> shape(BufferedImage whole, String name, Matrix at, double opacity) {
         Rectangle seen = seen(whole);
         return seen.isEmpty() ? Optional.empty() : Optional.of(kept(whole, seen, name, at, opacity));
     }

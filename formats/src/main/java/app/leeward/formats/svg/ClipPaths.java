@@ -11,6 +11,8 @@ import app.leeward.formats.xml.XmlNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,6 +20,9 @@ import java.util.regex.Pattern;
 /** Clip paths of a file (SVG 1.1, 14.3.5) as outlines: the shapes of one together, in the coordinates of what it cuts. */
 final class ClipPaths {
     private static final Pattern URL = Pattern.compile("url\\(\\s*['\"]?#([^)'\"]+)['\"]?\\s*\\)");
+
+    private static final Set<String> WHITE = Set.of("white", "#fff", "#ffffff", "rgb(255,255,255)");
+    private static final Set<String> NOT_PLAIN = Set.of("opacity", "fill-opacity", "mask", "filter", "clip-path");
 
     private final Map<String, XmlNode> byId;
     private final StyleSheet sheet;
@@ -27,6 +32,25 @@ final class ClipPaths {
         this.byId = byId;
         this.sheet = sheet;
         this.notes = notes;
+    }
+
+    /** Whether a mask does no more than a clip path does: plain white shapes, nothing half clear. */
+    static boolean cuts(XmlNode mask, StyleSheet sheet) {
+        return mask != null
+                && mask.name.equals("mask")
+                && !mask.children.isEmpty()
+                && mask.children.stream()
+                        .filter(c -> !c.name.equals("title") && !c.name.equals("desc"))
+                        .allMatch(c -> {
+                            Map<String, String> css = sheet.of(c);
+                            String fill = css.getOrDefault("fill", sheet.of(mask).getOrDefault("fill", "black"))
+                                    .strip()
+                                    .toLowerCase(Locale.ROOT);
+                            return BasicShapes.data(c).isPresent()
+                                    && WHITE.contains(fill)
+                                    && css.getOrDefault("stroke", "none").strip().equals("none")
+                                    && NOT_PLAIN.stream().noneMatch(css::containsKey);
+                        });
     }
 
     /**
@@ -40,12 +64,13 @@ final class ClipPaths {
         }
         Matcher url = URL.matcher(value);
         XmlNode clip = url.find() ? byId.get(url.group(1)) : null;
-        if (clip == null || !clip.name.equals("clipPath")) {
+        if (clip == null || !clip.name.equals("clipPath") && !cuts(clip, sheet)) {
             note(cut, "names no clip path of the file");
             return Optional.empty();
         }
         Matrix units = Matrix.IDENTITY;
-        if ("objectBoundingBox".equals(clip.get("clipPathUnits", "").strip())) {
+        String unit = clip.name.equals("mask") ? "maskContentUnits" : "clipPathUnits";
+        if ("objectBoundingBox".equals(clip.get(unit, "").strip())) {
             Optional<Box> box =
                     BasicShapes.data(cut).flatMap(d -> PathReader.read(d).path().bounds());
             if (box.isEmpty()) {

@@ -1,6 +1,7 @@
 package app.leeward.formats.svg;
 
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Clip;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Shape;
@@ -57,6 +58,9 @@ public final class SvgReader {
     private final Map<XmlNode, PathReader.Result> outlines = new IdentityHashMap<>();
     private Colours colours;
     private ClipPaths clipPaths;
+    private Flattening flattening;
+    /** As large as the file says; a file that says nothing is measured once it is read, too late to paint on it. */
+    private Optional<Canvas> sized = Optional.empty();
     private int shapes;
 
     private SvgReader() {}
@@ -83,7 +87,9 @@ public final class SvgReader {
         collectStyles(root);
         readOutlines(root);
         clipPaths = new ClipPaths(nodes.byId(), sheet, notes);
+        flattening = new Flattening(nodes.byId(), sheet, pixels, notes);
         double[] box = viewBox(root);
+        sized = box == null ? Optional.empty() : Optional.of(canvas(box));
         Matrix place = box == null ? Matrix.IDENTITY : Matrix.translate(-box[0], -box[1]);
         Layer layer = layer(root, Style.START, place, 0);
         Optional<String> title = root.children.stream()
@@ -145,13 +151,17 @@ public final class SvgReader {
         return w > 0 && h > 0 ? new double[] {0, 0, w, h} : null;
     }
 
+    private static Canvas canvas(double[] box) {
+        if (box[2] > 100_000 || box[3] > 100_000) {
+            throw new ArtProblem(
+                    "svg-size", "viewBox", "The drawing is over 100000 units wide or tall; scale it down.");
+        }
+        return new Canvas(box[2], box[3]);
+    }
+
     private static Canvas canvas(double[] box, Layer layer) {
         if (box != null) {
-            if (box[2] > 100_000 || box[3] > 100_000) {
-                throw new ArtProblem(
-                        "svg-size", "viewBox", "The drawing is over 100000 units wide or tall; scale it down.");
-            }
-            return new Canvas(box[2], box[3]);
+            return canvas(box);
         }
         Optional<Box> bounds = layer.art().bounds();
         return bounds.map(b -> new Canvas(Math.max(1, Math.min(1e5, b.maxX())), Math.max(1, Math.min(1e5, b.maxY()))))
@@ -173,6 +183,16 @@ public final class SvgReader {
         if (SILENT.contains(child.name)) {
             return;
         }
+        if (flattened(child, style, outer, uses, out)) {
+            return;
+        }
+        String blend = sheet.of(child).getOrDefault("mix-blend-mode", "normal").strip();
+        if (!blend.equals("normal") && !blend.isEmpty()) {
+            notes.add(new Note(
+                    "blending-not-kept",
+                    child.label(),
+                    "'" + child.label() + "' is mixed with what lies beneath it (" + blend + "); it is drawn over it instead."));
+        }
         Matrix m = outer.times(transform(child));
         if (GROUPS.contains(child.name)) {
             out.add(new Layer.Group(layer(child, style, m, uses)));
@@ -191,16 +211,46 @@ public final class SvgReader {
         }
     }
 
-    /** With the clip path an element names; a mask is noted, since windows do its work in a rig. */
+    /** Whether an element was taken care of, because a rig has no word for how it is drawn. */
+    private boolean flattened(XmlNode child, Style style, Matrix outer, int uses, List<Layer.Node> out) {
+        Optional<String> why = flattening.why(child);
+        if (why.isEmpty() || sized.isEmpty()) {
+            return false;
+        }
+        Map<String, String> css = sheet.of(child);
+        boolean hidden = "none".equals(css.getOrDefault("display", "").strip());
+        if (GROUPS.contains(child.name) && Flattening.layers(child)) {
+            if (why.get().equals("a mask")) {
+                child(Flattening.apart(child, css.get("mask")), style, outer, uses, out);
+                return true;
+            }
+            notes.add(new Note(
+                    "filter-not-kept",
+                    child.label(),
+                    "The filter on '" + child.label() + "' is left out: it would make one picture of all its layers."));
+            return false;
+        }
+        if (!style.visible() || "hidden".equals(css.get("visibility"))) {
+            return true;
+        }
+        Style own = cut(child, css, style.with(css), outer.times(transform(child)));
+        Optional<Shape> picture = flattening.picture(child, why.get(), outer, own, sized.get());
+        boolean layer = GROUPS.contains(child.name) || child.name.equals("use");
+        picture.ifPresent(p -> out.add(
+                layer || hidden
+                        ? new Layer.Group(new Layer(child.label(), hidden, List.of(new Layer.Leaf(p))))
+                        : new Layer.Leaf(p)));
+        return true;
+    }
+
+    /** With the clip path an element names, or the mask that does no more than one. */
     private Style cut(XmlNode node, Map<String, String> css, Style style, Matrix m) {
         String mask = css.getOrDefault("mask", "none").strip();
-        if (!mask.equals("none") && !mask.isEmpty()) {
-            notes.add(new Note(
-                    "mask-not-kept",
-                    node.label(),
-                    "The mask on '" + node.label() + "' is not kept; windows do this work in a rig."));
-        }
-        return clipPaths.of(css.get("clip-path"), node, m).map(style::cutBy).orElse(style);
+        Optional<Clip> masked = mask.equals("none") || mask.isEmpty() || flattening.why(node).isPresent()
+                ? Optional.empty()
+                : clipPaths.of(mask, node, m);
+        Style within = masked.map(style::cutBy).orElse(style);
+        return clipPaths.of(css.get("clip-path"), node, m).map(within::cutBy).orElse(within);
     }
 
     /** A picture embedded in the file. */

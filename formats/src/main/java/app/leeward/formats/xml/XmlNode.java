@@ -10,6 +10,9 @@ public final class XmlNode {
     /** Where drawing programs keep the name a person gave, when it is no good id. */
     private static final List<String> NAMES = List.of("label", "data-name", "serif:id");
 
+    /** Name of a node that stands for letters between the elements of a text. */
+    public static final String TEXT = "#text";
+
     public final String name;
     public final int line;
     /** What it lies in; null for the outermost. */

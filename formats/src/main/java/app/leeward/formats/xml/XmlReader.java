@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -20,6 +21,9 @@ import javax.xml.stream.XMLStreamReader;
  * sizes beyond reason. Nothing outside the file is ever opened.
  */
 public final class XmlReader {
+    /** Elements whose letters are kept where they stand among others. */
+    private static final Set<String> LETTERS = Set.of("text", "tspan", "textPath");
+
     static final int DEEPEST = 200;
     static final int MOST_ELEMENTS = 50_000;
     private static final int LONGEST_TEXT = 1_000_000;
@@ -156,6 +160,12 @@ public final class XmlReader {
         XmlNode at = open.peek();
         if (at != null && (at.name.equals("title") || at.name.equals("style")) && at.text.length() < LONGEST_TEXT) {
             at.text.append(xml.getText());
+        }
+        if (at != null && LETTERS.contains(at.name) && xml.getTextLength() < LONGEST_TEXT) {
+            XmlNode letters = new XmlNode(XmlNode.TEXT, xml.getLocation().getLineNumber());
+            letters.text.append(xml.getText());
+            letters.parent = at;
+            at.children.add(letters);
         }
     }
 

@@ -127,7 +127,7 @@ class SvgReaderTest {
                 "<linearGradient id='g'><stop stop-color='red'/><stop stop-color='lime'/></linearGradient><rect fill='url(#g)' width='4' height='4'/><text>hi</text><image href='data:image/png;base64,AA'/><path d='M0 0L5 5L oops'/><rect fill='glitter' width='4' height='4'/>");
         assertThat(art.notes())
                 .extracting(Note::code)
-                .containsExactlyInAnyOrder("element-not-read", "element-not-read", "path-broken", "colour-unknown");
+                .containsExactlyInAnyOrder("flattened", "element-not-read", "path-broken", "colour-unknown");
         assertThat(art.root().shapes()).hasSize(3);
     }
 
