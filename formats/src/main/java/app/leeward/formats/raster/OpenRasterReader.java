@@ -89,6 +89,12 @@ final class OpenRasterReader {
     private Layer layer(
             XmlNode layer, String name, double x, double y, double opacity, boolean hidden, boolean unseen) {
         String src = layer.get("src", "");
+        if (src.startsWith("/") || src.contains("..")) {
+            throw new ArtProblem(
+                    "ora-outside",
+                    src,
+                    "The layer '" + name + "' refers to '" + src + "', which leads out of the archive.");
+        }
         if (!files.has(src)) {
             throw new ArtProblem(
                     "ora-missing", src, "The layer '" + name + "' refers to '" + src + "', which is not in the file.");
@@ -133,17 +139,20 @@ final class OpenRasterReader {
         if (text == null) {
             return otherwise;
         }
+        String fault = "is not a number";
         try {
             double v = Double.parseDouble(text.strip());
             if (Double.isFinite(v) && Math.abs(v) < 1e7) {
                 return v;
             }
+            fault = Double.isNaN(v) ? fault : "is out of all bounds";
         } catch (NumberFormatException e) {
             // told below
         }
+        String whose = node.get("name", "").isBlank() ? "" : " of '" + node.get("name") + "'";
         throw new ArtProblem(
                 "ora-broken",
                 "stack.xml line " + node.line,
-                "The " + name + " '" + text + "' at line " + node.line + " of stack.xml is not a number.");
+                "The " + name + whose + " at line " + node.line + " of stack.xml " + fault + ": '" + text + "'.");
     }
 }

@@ -4,6 +4,7 @@ import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Path;
 import app.leeward.formats.xml.XmlNode;
 import java.util.Optional;
+import java.util.Set;
 
 /** SVG's ready-made shapes as paths. */
 final class BasicShapes {
@@ -21,6 +22,14 @@ final class BasicShapes {
             case "polyline", "polygon" -> poly(n);
             default -> Optional.empty();
         };
+    }
+
+    private static final Set<String> KINDS =
+            Set.of("path", "rect", "circle", "ellipse", "line", "polygon", "polyline");
+
+    /** Whether an element is a shape, whatever it says. */
+    static boolean kind(XmlNode n) {
+        return KINDS.contains(n.name);
     }
 
     private static double length(XmlNode n, String name) {

@@ -141,7 +141,7 @@ final class Colours {
                 .findFirst()
                 .orElse(List.of());
         if (stops.isEmpty()) {
-            note("paint-missing", id, "The paint '" + id + "' is not in the file or is a pattern; it is left out.");
+            note("paint-missing", id, "The paint '" + id + "' is not in the file, or has no colours; it is left out.");
             return fallback.isEmpty() ? Paint.NONE : paint(fallback, opacity, "black", boxOf);
         }
         // most paints are one colour, and measuring a large outline takes long

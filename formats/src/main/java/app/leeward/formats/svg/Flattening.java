@@ -28,6 +28,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -67,6 +69,13 @@ final class Flattening {
             "viewBox",
             "d",
             "groupmode");
+
+    /** What it cannot paint is told to the rigger; the log of the machine has no use for it. Held, so that it stays silent. */
+    private static final Logger LIBRARY = Logger.getLogger("com.github.weisj.jsvg");
+
+    static {
+        LIBRARY.setLevel(Level.OFF);
+    }
 
     private final Map<String, XmlNode> byId;
     private final StyleSheet sheet;
@@ -154,12 +163,12 @@ final class Flattening {
      * @param style what it inherits
      */
     Optional<Shape> picture(XmlNode node, String why, Matrix outer, Style style, Canvas canvas) {
-        String label = node.label().isBlank() ? "line " + node.line : node.label();
+        String label = node.place();
         if (++pictures > MOST_PICTURES) {
             notes.add(new Note(
                     "not-flattened",
                     label,
-                    "'" + label + "' has " + why + " and is left out: more than " + MOST_PICTURES
+                    label + " has " + why + " and is left out: more than " + MOST_PICTURES
                             + " layers would have to be kept as pictures."));
             return Optional.empty();
         }
@@ -168,16 +177,16 @@ final class Flattening {
                 Math.max(2, LEAST / longest), Math.sqrt(MOST_PIXELS / (canvas.width() * canvas.height())));
         Optional<BufferedImage> painted = painted(svg(node, outer, canvas), canvas, scale);
         if (painted.isEmpty()) {
-            notes.add(new Note("not-flattened", label, "'" + label + "' has " + why + " and could not be painted."));
+            notes.add(new Note("not-flattened", label, label + " has " + why + " and could not be painted."));
             return Optional.empty();
         }
         notes.add(new Note(
                 "flattened",
                 label,
-                "'" + label + "' has " + why + ": it is kept as a picture, as it looks."
+                label + " has " + why + ": it is kept as a picture, as it looks."
                         + (why.equals("text") ? " Turn text into outlines to be sure of its letters." : "")));
         double opacity = Math.max(0, Math.min(1, style.opacity()));
-        return pixels.shape(painted.get(), label, Matrix.scale(1 / scale, 1 / scale), opacity)
+        return pixels.shape(painted.get(), node.label(), Matrix.scale(1 / scale, 1 / scale), opacity)
                 .map(s -> s.cutBy(style.clips()));
     }
 

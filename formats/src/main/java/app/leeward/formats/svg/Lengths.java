@@ -2,6 +2,8 @@ package app.leeward.formats.svg;
 
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /** CSS lengths in user units, at the 96 units an inch that SVG fixes. */
 final class Lengths {
@@ -27,6 +29,21 @@ final class Lengths {
             throw new NumberFormatException("out of range: " + s);
         }
         return v;
+    }
+
+    /** What is wrong with a length, as in "is no number"; empty for a sound one, a share, or one that is handed down. */
+    static Optional<String> fault(String text) {
+        String s = text == null ? "" : text.strip();
+        if (s.isEmpty() || s.endsWith("%") || Set.of("auto", "inherit", "none").contains(s)) {
+            return Optional.empty();
+        }
+        try {
+            parse(s);
+            return Optional.empty();
+        } catch (NumberFormatException e) {
+            boolean far = s.matches("[-+]?[0-9.]+([eE][-+]?[0-9]+)?[a-z]*");
+            return Optional.of(far ? "is out of all bounds" : "is no number");
+        }
     }
 
     static double parse(String text, double otherwise) {

@@ -189,7 +189,7 @@ public final class PathReader {
 
         private void add(Segment s) {
             if (segments.size() >= MOST_SEGMENTS) {
-                throw new IllegalArgumentException("a path has more than " + MOST_SEGMENTS + " segments");
+                throw new IllegalArgumentException("after " + MOST_SEGMENTS + " segments, the most one path may have");
             }
             if (segments.isEmpty() && !(s instanceof Segment.Move)) {
                 throw new IllegalArgumentException("at character 0: a path begins with a move");

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -47,6 +48,10 @@ public final class SvgReader {
             "filter",
             "sodipodi:namedview",
             "RDF");
+    private static final List<String> NUMBERS = List.of(
+            "x", "y", "width", "height", "cx", "cy", "r", "rx", "ry", "x1", "y1", "x2", "y2", "stroke-width", "opacity",
+            "fill-opacity", "stroke-opacity");
+    private static final int MOST_SHAPES = 20_000;
     private static final int DEEPEST_USE = 12;
     /** Path data worth handing to another processor, letters. */
     private static final int LONG = 500;
@@ -85,6 +90,7 @@ public final class SvgReader {
         notes.addAll(nodes.notes());
         colours = new Colours(nodes.byId(), notes);
         collectStyles(root);
+        refuseMany(root);
         readOutlines(root);
         clipPaths = new ClipPaths(nodes.byId(), sheet, notes);
         flattening = new Flattening(nodes.byId(), sheet, pixels, notes);
@@ -123,6 +129,38 @@ public final class SvgReader {
         return read != null ? read : PathReader.read(BasicShapes.data(node).orElse(""));
     }
 
+    /** A file of a few lines can ask for billions of shapes by using what uses others. */
+    private void refuseMany(XmlNode root) {
+        double all = drawn(root, new IdentityHashMap<>());
+        if (all > MOST_SHAPES) {
+            throw new ArtProblem(
+                    "svg-large",
+                    "the whole file",
+                    String.format(
+                            Locale.ROOT,
+                            "The SVG would draw %.0f shapes, counting what is used again; at most %d can be read.",
+                            all,
+                            MOST_SHAPES));
+        }
+    }
+
+    private double drawn(XmlNode node, Map<XmlNode, Double> known) {
+        Double there = known.get(node);
+        if (there != null) {
+            return there;
+        }
+        // what uses itself is told where it is read
+        known.put(node, 0.0);
+        double sum = BasicShapes.kind(node) ? 1 : 0;
+        for (XmlNode child : node.children) {
+            sum += SILENT.contains(child.name) ? 0 : drawn(child, known);
+        }
+        XmlNode used = node.name.equals("use") ? nodes.byId().get(node.get("href", "").replaceFirst("^#", "")) : null;
+        sum += used == null ? 0 : drawn(used, known);
+        known.put(node, sum);
+        return sum;
+    }
+
     private void collectStyles(XmlNode node) {
         if (node.name.equals("style")) {
             sheet.add(node);
@@ -131,7 +169,7 @@ public final class SvgReader {
     }
 
     /** min-x, min-y, width, height; null when the file does not say how large it is. */
-    private static double[] viewBox(XmlNode root) {
+    private double[] viewBox(XmlNode root) {
         String[] parts = root.get("viewBox", "").strip().split("[\\s,]+");
         if (parts.length == 4) {
             try {
@@ -145,6 +183,13 @@ public final class SvgReader {
             } catch (NumberFormatException e) {
                 // fall through to width and height, as viewers do
             }
+        }
+        if (!root.get("viewBox", "").isBlank()) {
+            notes.add(new Note(
+                    "viewbox-unreadable",
+                    "viewBox",
+                    "The viewBox '" + root.get("viewBox") + "' is not four numbers with a width and a height; the drawing"
+                            + " is measured in its place."));
         }
         double w = Lengths.parse(root.get("width"), 0);
         double h = Lengths.parse(root.get("height"), 0);
@@ -183,6 +228,14 @@ public final class SvgReader {
         if (SILENT.contains(child.name)) {
             return;
         }
+        if (transform(child).isEmpty()) {
+            notes.add(new Note(
+                    "transform-unreadable",
+                    child.place(),
+                    "The transform '" + child.get("transform") + "' of " + child.place()
+                            + " cannot be read; what it moves is left out."));
+            return;
+        }
         if (flattened(child, style, outer, uses, out)) {
             return;
         }
@@ -193,7 +246,7 @@ public final class SvgReader {
                     child.label(),
                     "'" + child.label() + "' is mixed with what lies beneath it (" + blend + "); it is drawn over it instead."));
         }
-        Matrix m = outer.times(transform(child));
+        Matrix m = outer.times(transform(child).orElseThrow());
         if (GROUPS.contains(child.name)) {
             out.add(new Layer.Group(layer(child, style, m, uses)));
         } else if (child.name.equals("use")) {
@@ -202,12 +255,12 @@ public final class SvgReader {
             image(child, style, m).ifPresent(s -> out.add(new Layer.Leaf(s)));
         } else if (BasicShapes.data(child).isPresent()) {
             shape(child, style, m).ifPresent(s -> out.add(new Layer.Leaf(s)));
-        } else if (!Set.of("path", "rect", "circle", "ellipse", "polygon", "polyline")
-                .contains(child.name)) {
-            String what = child.name.equals("text")
-                    ? "Text at line " + child.line + " is left out; turn it into outlines."
-                    : "<" + child.name + "> at line " + child.line + " is not read.";
-            notes.add(new Note("element-not-read", child.label(), what));
+        } else if (BasicShapes.kind(child)) {
+            // one without a size, which is not drawn
+            numbers(child, sheet.of(child));
+        } else {
+            notes.add(new Note(
+                    "element-not-read", child.label(), "<" + child.name + "> of " + child.place() + " is not read."));
         }
     }
 
@@ -233,7 +286,7 @@ public final class SvgReader {
         if (!style.visible() || "hidden".equals(css.get("visibility"))) {
             return true;
         }
-        Style own = cut(child, css, style.with(css), outer.times(transform(child)));
+        Style own = cut(child, css, style.with(css), outer.times(transform(child).orElseThrow()));
         Optional<Shape> picture = flattening.picture(child, why.get(), outer, own, sized.get());
         boolean layer = GROUPS.contains(child.name) || child.name.equals("use");
         picture.ifPresent(p -> out.add(
@@ -308,8 +361,8 @@ public final class SvgReader {
                     "use-missing",
                     use.label(),
                     target == null
-                            ? "What is used at line " + use.line + " is not in the file."
-                            : "What is used at line " + use.line + " uses itself."));
+                            ? "What " + use.place() + " uses, " + use.get("href", "nothing") + ", is not in the file."
+                            : "What " + use.place() + " uses, " + use.get("href") + ", uses itself."));
             return;
         }
         Matrix place = m.times(Matrix.translate(Lengths.parse(use.get("x"), 0), Lengths.parse(use.get("y"), 0)));
@@ -317,38 +370,46 @@ public final class SvgReader {
         Style own = cut(use, css, style.with(css), m);
         String name = use.label().isBlank() ? target.label() : use.label();
         if (GROUPS.contains(target.name) || target.name.equals("symbol")) {
-            Layer inner = layer(target, own, place.times(transform(target)), uses + 1);
+            Layer inner = layer(target, own, place.times(transform(target).orElse(Matrix.IDENTITY)), uses + 1);
             out.add(new Layer.Group(new Layer(name, inner.hidden(), inner.nodes())));
         } else {
-            shape(target, own, place.times(transform(target)))
+            shape(target, own, place.times(transform(target).orElse(Matrix.IDENTITY)))
                     .ifPresent(s -> out.add(new Layer.Group(new Layer(name, false, List.of(new Layer.Leaf(s))))));
         }
     }
 
-    private static Matrix transform(XmlNode node) {
+    /** Empty for one that cannot be read. */
+    private static Optional<Matrix> transform(XmlNode node) {
         String text = node.get("transform");
-        if (text == null || text.isBlank()) {
-            return Matrix.IDENTITY;
+        return text == null || text.isBlank() ? Optional.of(Matrix.IDENTITY) : Transforms.parse(text);
+    }
+
+    private void numbers(XmlNode node, Map<String, String> css) {
+        for (String name : NUMBERS) {
+            Lengths.fault(css.get(name))
+                    .ifPresent(fault -> notes.add(new Note(
+                            "number-unreadable",
+                            node.place(),
+                            "The " + name + " of " + node.place() + " " + fault + ": '" + css.get(name) + "'.")));
         }
-        return Transforms.parse(text)
-                .orElseThrow(() -> new ArtProblem(
-                        "svg-transform",
-                        "line " + node.line,
-                        "The transform '" + text + "' at line " + node.line + " cannot be read."));
     }
 
     private Optional<Shape> shape(XmlNode node, Style inherited, Matrix m) {
-        if (++shapes > 20_000) {
-            throw new ArtProblem("svg-large", "line " + node.line, "The SVG has more than 20000 shapes; simplify it.");
+        if (++shapes > MOST_SHAPES) {
+            throw new ArtProblem(
+                    "svg-large",
+                    "line " + node.line,
+                    "The SVG has more than " + MOST_SHAPES + " shapes; simplify it.");
         }
         Map<String, String> css = sheet.of(node);
+        numbers(node, css);
         Style style = cut(node, css, inherited.with(css), m);
         PathReader.Result read = outline(node);
         if (read.error() != null) {
             notes.add(new Note(
                     "path-broken",
                     node.label().isBlank() ? "line " + node.line : node.label(),
-                    "The path at line " + node.line + " is broken " + read.error() + "; it is drawn up to there."));
+                    "The path of " + node.place() + " is broken " + read.error() + "; it is drawn up to there."));
         }
         boolean hidden = "none".equals(css.getOrDefault("display", "").strip()) || !style.visible();
         if (hidden || !BasicShapes.drawable(read.path())) {

@@ -51,6 +51,16 @@ public final class XmlNode {
         return readable(get("id", ""));
     }
 
+    /** Where it is, for a person: its own name or that of the layer it lies in, and its line. */
+    public String place() {
+        for (XmlNode n = this; n != null && n.parent != null; n = n.parent) {
+            if (!n.label().isBlank()) {
+                return "'" + n.label() + "' (line " + line + ")";
+            }
+        }
+        return "line " + line;
+    }
+
     /** Some programs write a space as _x20_ and put _1_ behind a name used twice. */
     private static String readable(String id) {
         StringBuilder out = new StringBuilder();

@@ -10,6 +10,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.Set;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
@@ -86,10 +88,22 @@ public final class XmlReader {
         if (!start.contains("<")) {
             return new ArtProblem(code + "-not", "the whole file", "This is not an " + what + ": it holds no XML.");
         }
+        int column = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getColumnNumber());
         String why =
                 String.valueOf(e.getMessage()).replaceAll("(?s).*Message: ", "").replaceAll("\\s+", " ");
         return new ArtProblem(
-                code + "-broken", "line " + line, "The " + what + " is broken at line " + line + ": " + why);
+                code + "-broken",
+                "line " + line + ", column " + column,
+                "The " + what + " is broken at line " + line + ", column " + column + ": " + plainly(why));
+    }
+
+    /** What the library says, where it says it in its own terms. */
+    private static String plainly(String why) {
+        if (why.contains("must start and end within the same entity") || why.contains("Premature end of file")) {
+            return "it ends in the middle. The file was cut off.";
+        }
+        Matcher twice = Pattern.compile("AttributeNotUnique\\?([^&]*)&(.*)").matcher(why);
+        return twice.find() ? "<" + twice.group(1) + "> has '" + twice.group(2) + "' twice." : why;
     }
 
     private XmlNode tree(XMLStreamReader xml) throws XMLStreamException {
@@ -200,6 +214,13 @@ public final class XmlReader {
             }
         }
         refuseRemote(node);
+        if (node.get("href", "").strip().toLowerCase(Locale.ROOT).startsWith("javascript:")) {
+            notes.add(new Note(
+                    "script-removed",
+                    "line " + line,
+                    "The link on '" + node.label() + "' at line " + line + " runs a program and was left out."));
+            node.attributes.remove("href");
+        }
         if (node.get("id") != null) {
             byId.putIfAbsent(node.get("id"), node);
         }

@@ -78,7 +78,7 @@ class PathReaderTest {
     @Test
     void aPathBeyondReasonIsCutShort() {
         PathReader.Result r = PathReader.read("M0 0" + "l1 1".repeat(30_000));
-        assertThat(r.error()).contains("more than 20000");
+        assertThat(r.error()).contains("after 20000 segments");
         assertThat(r.path().segments()).hasSize(PathReader.MOST_SEGMENTS);
         assertThat(r.path().segments().get(0)).isInstanceOf(Segment.Move.class);
     }
