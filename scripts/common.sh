@@ -48,7 +48,7 @@ need_chromium() {
 build() {
   [ -z "${LEEWARD_BUILT:-}" ] || return 0
   local jar=server/target/server-0.1.0-app.jar
-  if [ -f "$jar" ] && [ -z "$(find pom.xml ./*/pom.xml ./*/src web/package-lock.json web/openapi.json web/index.html -newer "$jar" -not -path '*/src/test/*' -not -name schema.d.ts 2>/dev/null | head -1)" ]; then
+  if [ -f "$jar" ] && [ -z "$(find pom.xml ./*/pom.xml ./*/src web/package-lock.json web/openapi.json web/index.html -newermc "$jar" -not -path '*/src/test/*' -not -name schema.d.ts 2>/dev/null | head -1)" ]; then
     return
   fi
   say "Building (a first build fetches its packages and takes some minutes) …"
@@ -101,7 +101,8 @@ answers() { curl -sf -m "${2:-2}" -o /dev/null "http://127.0.0.1:$1/actuator/hea
 # Runs the server: unpacked, with the archive of loaded classes that an earlier run left behind when it ended.
 server_command() {
   local jar=server/target/server-0.1.0-app.jar app=$HOME_DIR/app
-  if [ ! -f "$app/server-0.1.0-app.jar" ] || [ "$jar" -nt "$app/unpacked" ]; then
+  # the archive itself always bears the same date, so that two builds of one source are alike
+  if [ ! -f "$app/unpacked" ] || [ "$(stat -c %Z "$jar")" -ge "$(stat -c %Y "$app/unpacked")" ]; then
     rm -rf "$app"
     java -Djarmode=tools -jar "$jar" extract --destination "$app" >/dev/null
     touch "$app/unpacked"

@@ -260,9 +260,22 @@ class MouthsStoryTest extends Story {
         hand.bench("Mouths").click();
         button("Make the whole set").click();
         assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
-        drop(face.formatted("M430 560 C460 540 540 540 570 560").replace("Jo", "Open"), "Plain Open");
+        // one stroke is a shut mouth
+        drop(
+                face.formatted("M430 560 C460 585 540 585 570 560")
+                        .replace("Jo", "Line")
+                        .replace("fill=\"#7a2233\"", "fill=\"none\""),
+                "Plain Line");
         hand.bench("Mouths").click();
-        assertThat(page.getByText("The outline of the starting mouth is open; close it and try again."))
+        button("Make the whole set").click();
+        assertThat(page.getByText("17 of 17 mouths")).isVisible();
+        drop(
+                face.formatted("M450 540 C480 500 520 500 500 540 C480 580 540 580 550 540 C520 500 480 500 500 540"
+                                + " C520 580 480 580 450 540 Z")
+                        .replace("Jo", "Loop"),
+                "Plain Loop");
+        hand.bench("Mouths").click();
+        assertThat(page.getByText("crosses itself; draw it once round without a loop."))
                 .isVisible();
     }
 

@@ -46,8 +46,7 @@ class FlattenedTest {
     }
 
     private static double unlike(String body, LayeredArt art) throws IOException {
-        Character c = ((IntakeResult.Hung)
-                        Assembler.assemble("Flattened", art.canvas(), 24, art.root(), art.notes()))
+        Character c = ((IntakeResult.Hung) Assembler.assemble("Flattened", art.canvas(), 24, art.root(), art.notes()))
                 .character();
         ImageShelf images = hash -> art.images().get(hash);
         return Likeness.unlike(
@@ -56,7 +55,11 @@ class FlattenedTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '"', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            textBlock =
+                    """
             a mask    | <g id='shade' mask='url(#soft)'><rect x='60' y='60' width='280' height='280' fill='#334455'/></g>
             a pattern | <g id='spots'><rect x='120' y='120' width='160' height='120' fill='url(#dots)'/></g>
             a filter  | <g id='blush' filter='url(#blur)' transform='translate(20 10)'><circle cx='140' cy='240' r='30' fill='#d04040'/></g>
@@ -80,17 +83,21 @@ class FlattenedTest {
 
     @Test
     void layersMaskedTogetherStayApart() throws IOException {
-        String body = "<g id='eye' mask='url(#soft)'><g id='eye white'><ellipse cx='200' cy='200' rx='60' ry='40' fill='#fff'/></g>"
-                + "<g id='pupil'><circle cx='210' cy='200' r='18' fill='#101018'/></g></g>";
+        String body =
+                "<g id='eye' mask='url(#soft)'><g id='eye white'><ellipse cx='200' cy='200' rx='60' ry='40' fill='#fff'/></g>"
+                        + "<g id='pupil'><circle cx='210' cy='200' r='18' fill='#101018'/></g></g>";
         LayeredArt art = read(body);
-        assertThat(art.root().art().shapes()).filteredOn(s -> s.fill() instanceof Paint.Picture).hasSize(2);
+        assertThat(art.root().art().shapes())
+                .filteredOn(s -> s.fill() instanceof Paint.Picture)
+                .hasSize(2);
         assertThat(unlike(body, art)).isLessThanOrEqualTo(0.005);
     }
 
     /** Letters differ from one painter to the next; that there are some is what matters. */
     @Test
     void textIsSeen() throws IOException {
-        String body = "<g id='badge'><text x='150' y='330' font-family='sans-serif' font-size='48' fill='#202020'>No <tspan>7</tspan></text></g>";
+        String body =
+                "<g id='badge'><text x='150' y='330' font-family='sans-serif' font-size='48' fill='#202020'>No <tspan>7</tspan></text></g>";
         LayeredArt art = read(body);
         assertThat(art.notes().get(0).message()).contains("Turn text into outlines");
         assertThat(unlike(body, art)).isLessThan(unlike(body, read("")));

@@ -24,8 +24,7 @@ final class BasicShapes {
         };
     }
 
-    private static final Set<String> KINDS =
-            Set.of("path", "rect", "circle", "ellipse", "line", "polygon", "polyline");
+    private static final Set<String> KINDS = Set.of("path", "rect", "circle", "ellipse", "line", "polygon", "polyline");
 
     /** Whether an element is a shape, whatever it says. */
     static boolean kind(XmlNode n) {

@@ -10,10 +10,10 @@ import app.leeward.core.rig.Note;
 import app.leeward.formats.xml.XmlNode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -43,12 +43,15 @@ final class ClipPaths {
                         .filter(c -> !c.name.equals("title") && !c.name.equals("desc"))
                         .allMatch(c -> {
                             Map<String, String> css = sheet.of(c);
-                            String fill = css.getOrDefault("fill", sheet.of(mask).getOrDefault("fill", "black"))
+                            String fill = css.getOrDefault(
+                                            "fill", sheet.of(mask).getOrDefault("fill", "black"))
                                     .strip()
                                     .toLowerCase(Locale.ROOT);
                             return BasicShapes.data(c).isPresent()
                                     && WHITE.contains(fill)
-                                    && css.getOrDefault("stroke", "none").strip().equals("none")
+                                    && css.getOrDefault("stroke", "none")
+                                            .strip()
+                                            .equals("none")
                                     && NOT_PLAIN.stream().noneMatch(css::containsKey);
                         });
     }

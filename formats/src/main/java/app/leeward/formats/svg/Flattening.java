@@ -173,8 +173,8 @@ final class Flattening {
             return Optional.empty();
         }
         double longest = Math.max(canvas.width(), canvas.height());
-        double scale = Math.min(
-                Math.max(2, LEAST / longest), Math.sqrt(MOST_PIXELS / (canvas.width() * canvas.height())));
+        double scale =
+                Math.min(Math.max(2, LEAST / longest), Math.sqrt(MOST_PIXELS / (canvas.width() * canvas.height())));
         Optional<BufferedImage> painted = painted(svg(node, outer, canvas), canvas, scale);
         if (painted.isEmpty()) {
             notes.add(new Note("not-flattened", label, label + " has " + why + " and could not be painted."));

@@ -49,8 +49,23 @@ public final class SvgReader {
             "sodipodi:namedview",
             "RDF");
     private static final List<String> NUMBERS = List.of(
-            "x", "y", "width", "height", "cx", "cy", "r", "rx", "ry", "x1", "y1", "x2", "y2", "stroke-width", "opacity",
-            "fill-opacity", "stroke-opacity");
+            "x",
+            "y",
+            "width",
+            "height",
+            "cx",
+            "cy",
+            "r",
+            "rx",
+            "ry",
+            "x1",
+            "y1",
+            "x2",
+            "y2",
+            "stroke-width",
+            "opacity",
+            "fill-opacity",
+            "stroke-opacity");
     private static final int MOST_SHAPES = 20_000;
     private static final int DEEPEST_USE = 12;
     /** Path data worth handing to another processor, letters. */
@@ -66,6 +81,7 @@ public final class SvgReader {
     private Flattening flattening;
     /** As large as the file says; a file that says nothing is measured once it is read, too late to paint on it. */
     private Optional<Canvas> sized = Optional.empty();
+
     private int shapes;
 
     private SvgReader() {}
@@ -155,7 +171,8 @@ public final class SvgReader {
         for (XmlNode child : node.children) {
             sum += SILENT.contains(child.name) ? 0 : drawn(child, known);
         }
-        XmlNode used = node.name.equals("use") ? nodes.byId().get(node.get("href", "").replaceFirst("^#", "")) : null;
+        XmlNode used =
+                node.name.equals("use") ? nodes.byId().get(node.get("href", "").replaceFirst("^#", "")) : null;
         sum += used == null ? 0 : drawn(used, known);
         known.put(node, sum);
         return sum;
@@ -188,7 +205,8 @@ public final class SvgReader {
             notes.add(new Note(
                     "viewbox-unreadable",
                     "viewBox",
-                    "The viewBox '" + root.get("viewBox") + "' is not four numbers with a width and a height; the drawing"
+                    "The viewBox '" + root.get("viewBox")
+                            + "' is not four numbers with a width and a height; the drawing"
                             + " is measured in its place."));
         }
         double w = Lengths.parse(root.get("width"), 0);
@@ -244,7 +262,8 @@ public final class SvgReader {
             notes.add(new Note(
                     "blending-not-kept",
                     child.label(),
-                    "'" + child.label() + "' is mixed with what lies beneath it (" + blend + "); it is drawn over it instead."));
+                    "'" + child.label() + "' is mixed with what lies beneath it (" + blend
+                            + "); it is drawn over it instead."));
         }
         Matrix m = outer.times(transform(child).orElseThrow());
         if (GROUPS.contains(child.name)) {
@@ -286,7 +305,8 @@ public final class SvgReader {
         if (!style.visible() || "hidden".equals(css.get("visibility"))) {
             return true;
         }
-        Style own = cut(child, css, style.with(css), outer.times(transform(child).orElseThrow()));
+        Style own =
+                cut(child, css, style.with(css), outer.times(transform(child).orElseThrow()));
         Optional<Shape> picture = flattening.picture(child, why.get(), outer, own, sized.get());
         boolean layer = GROUPS.contains(child.name) || child.name.equals("use");
         picture.ifPresent(p -> out.add(
@@ -299,9 +319,10 @@ public final class SvgReader {
     /** With the clip path an element names, or the mask that does no more than one. */
     private Style cut(XmlNode node, Map<String, String> css, Style style, Matrix m) {
         String mask = css.getOrDefault("mask", "none").strip();
-        Optional<Clip> masked = mask.equals("none") || mask.isEmpty() || flattening.why(node).isPresent()
-                ? Optional.empty()
-                : clipPaths.of(mask, node, m);
+        Optional<Clip> masked =
+                mask.equals("none") || mask.isEmpty() || flattening.why(node).isPresent()
+                        ? Optional.empty()
+                        : clipPaths.of(mask, node, m);
         Style within = masked.map(style::cutBy).orElse(style);
         return clipPaths.of(css.get("clip-path"), node, m).map(within::cutBy).orElse(within);
     }
@@ -397,9 +418,7 @@ public final class SvgReader {
     private Optional<Shape> shape(XmlNode node, Style inherited, Matrix m) {
         if (++shapes > MOST_SHAPES) {
             throw new ArtProblem(
-                    "svg-large",
-                    "line " + node.line,
-                    "The SVG has more than " + MOST_SHAPES + " shapes; simplify it.");
+                    "svg-large", "line " + node.line, "The SVG has more than " + MOST_SHAPES + " shapes; simplify it.");
         }
         Map<String, String> css = sheet.of(node);
         numbers(node, css);
