@@ -35,6 +35,11 @@ final class FaceMoves {
         void move(Part part, Box at);
     }
 
+    /** What is wider than this, as a share of the face, or nearer to its edge, is no cheek that rises. */
+    private static final double PATCH = 0.4;
+
+    private static final double PATCH_EDGE = 0.01;
+
     private static void each(Character c, PartRole role, One one) {
         for (Part p : c.rig().parts()) {
             if (p.role() == role) {
@@ -91,7 +96,21 @@ final class FaceMoves {
     }
 
     static void cheeks(Character c, Moves moves) {
-        each(c, PartRole.CHEEK, (cheek, at) -> moves.most(cheek.id(), Offset.shift(0, -CHEEK_UP * at.height())));
+        each(c, PartRole.CHEEK, (cheek, at) -> {
+            if (!patch(c, at)) {
+                moves.most(cheek.id(), Offset.shift(0, -CHEEK_UP * at.height()));
+            }
+        });
+    }
+
+    /** A large patch of the face, or one that runs to its edge, is fur or a muzzle: raised, it would slide like a mask. */
+    private static boolean patch(Character c, Box cheek) {
+        Optional<Box> face = c.part(PartRole.FACE).flatMap(Part::bounds);
+        double edge = face.map(f -> PATCH_EDGE * f.width()).orElse(0.0);
+        return face.filter(f -> cheek.width() > PATCH * f.width()
+                        || cheek.minX() < f.minX() + edge
+                        || cheek.maxX() > f.maxX() - edge)
+                .isPresent();
     }
 
     static void nose(Character c, Moves moves) {

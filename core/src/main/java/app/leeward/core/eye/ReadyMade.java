@@ -54,7 +54,7 @@ public enum ReadyMade {
     /** −1 apart to 1 drawn together. */
     BROW_TOGETHER("brow-together", "Brows close", "brow", -1, 1, 0, FaceMoves::together),
     /** 0 to 1 raised. */
-    CHEEKS("cheeks", "Cheeks", "cheek", 0, 1, 0, FaceMoves::cheeks),
+    CHEEKS("cheeks", "Cheeks", "cheek that can rise", 0, 1, 0, FaceMoves::cheeks),
     /** 0 to 1 wrinkled up. */
     NOSE("nose", "Nose wrinkle", "nose", 0, 1, 0, FaceMoves::nose),
     /** −1 corners down to 1 corners up. */
