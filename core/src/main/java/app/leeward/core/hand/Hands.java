@@ -97,7 +97,7 @@ public final class Hands {
         Optional<Joint> joint = wanted.flatMap(w -> arm.map(a -> Joint.of(w, a.fills)));
         Optional<WristBend> bends = c.wristBend(hand.id());
         List<AtWrist> drawings = hand.drawings().parallelStream()
-                .map(d -> measured(d, wrist(d, side), arm, joint, wanted, bends))
+                .map(d -> measured(d, own(hand, d, side, wanted), arm, joint, wanted, bends))
                 .toList();
         return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
@@ -119,6 +119,28 @@ public final class Hands {
     /** Where a drawing's wrist is: where somebody put it, or where it is found. */
     private static Optional<Wrist> wrist(Drawing d, Point side) {
         return d.wrist().or(() -> WristFinder.of(d.art(), side, true).map(WristFinder.End::wrist));
+    }
+
+    /**
+     * A drawing that lies elsewhere than on its arm, as on a sheet, points any way: its wrist is where the whole outline says it was cut,
+     * with what the wrist all should have is to the cut end of the drawing on the arm. One on its arm is never turned round.
+     */
+    private static Optional<Wrist> own(Part hand, Drawing d, Point side, Optional<Wrist> wanted) {
+        Optional<Wrist> there = wrist(d, side);
+        if (d.wrist().isPresent() || there.isEmpty() || wanted.isEmpty() || onArm(there.get(), wanted.get())) {
+            return there;
+        }
+        Optional<Wrist> cut = WristSearch.sure(d.art());
+        Optional<Wrist> model = hand.drawing(hand.shown())
+                .or(() -> hand.drawings().stream().findFirst())
+                .flatMap(m -> WristSearch.sure(m.art()));
+        return cut.isPresent() && model.isPresent()
+                ? Optional.of(wanted.get().transform(model.get().onto(cut.get(), false)))
+                : there;
+    }
+
+    private static boolean onArm(Wrist own, Wrist wanted) {
+        return own.middle().distance(wanted.middle()) < wanted.width() && Math.abs(turned(wanted, own)) < 60;
     }
 
     /** Which way the arm lies: its middle, or up the body when it draws nothing. */
@@ -271,8 +293,8 @@ public final class Hands {
             return Optional.empty();
         }
         Point side = armSide(hand.get(), arm(c, hand.get()));
-        Optional<Wrist> own = wrist(d.get(), side);
         Optional<Wrist> to = wanted(hand.get(), side);
+        Optional<Wrist> own = own(hand.get(), d.get(), side, to);
         if (own.isEmpty() || to.isEmpty()) {
             return Optional.empty();
         }
