@@ -154,7 +154,7 @@ class PrototypeTest {
     @Test
     void whatIsMissingIsSaid() {
         assertThat(Prototype.HAPPINESS.lacks(FACE))
-                .containsExactly("AU 6 cheek up is only a part of itself: no cheek.");
+                .containsExactly("AU 6 cheek up is only a part of itself: no cheek that can rise.");
         Character bare = Rigs.hung(Rigs.group(
                 "",
                 Rigs.layer("face skin", Rigs.ellipse(50, 50, 40, 40)),
