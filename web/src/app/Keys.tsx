@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
 import { usePlayer } from '../line/player';
 import { useDesk } from '../state/desk';
+import { heldKeys } from '../state/held';
 import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
 import { useRuns } from '../state/useRuns';
@@ -37,6 +38,7 @@ export function Keys() {
   const { toggle, stepTo } = usePlayer();
   const { toggle: toggleRun } = useRuns();
   const [help, setHelp] = useState(false);
+  const [held] = useState(heldKeys);
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       const desk = useDesk.getState();
@@ -67,12 +69,15 @@ export function Keys() {
       } else if (e.key === '?') {
         setHelp(true);
       } else if (!desk.shaping && !e.altKey && keys.some((k) => k.key === e.key)) {
+        if (e.repeat) return;
         const { part, drawing } = keys.find((k) => k.key === e.key)!;
-        desk.pin(part, desk.pins[part] === drawing ? null : drawing);
+        const shows = desk.pins[part] === drawing;
+        desk.pin(part, shows ? null : drawing);
+        if (!shows) held.press(e.key, part, e.timeStamp);
       } else if (!desk.shaping && !e.altKey && kits.some((k) => k.key === e.key)) {
         desk.wear(kits.find((k) => k.key === e.key)!.choices);
       } else if (!desk.shaping && !e.altKey && runs.some((r) => r.key === e.key)) {
-        void toggleRun(runs.find((r) => r.key === e.key)!);
+        if (!e.repeat) void toggleRun(runs.find((r) => r.key === e.key)!);
       } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
@@ -81,9 +86,20 @@ export function Keys() {
         void edit(recorded({ kind: 'nudge', part: desk.part, dx, dy }, dials));
       }
     };
+    const release = (e: KeyboardEvent) => {
+      const part = held.release(e.key, e.timeStamp);
+      if (part !== null) useDesk.getState().pin(part, null);
+    };
+    const away = () => held.releaseAll().forEach((part) => useDesk.getState().pin(part, null));
     window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials]);
+    window.addEventListener('keyup', release);
+    window.addEventListener('blur', away);
+    return () => {
+      window.removeEventListener('keydown', press);
+      window.removeEventListener('keyup', release);
+      window.removeEventListener('blur', away);
+    };
+  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials, held]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>
@@ -100,6 +116,12 @@ export function Keys() {
                 <dd>{does}</dd>
               </div>
             ))}
+            {keys.length > 0 && (
+              <div className="contents">
+                <dt className="font-bold">A drawing’s key</dt>
+                <dd>shows it while held; pressed shortly, until it is pressed again</dd>
+              </div>
+            )}
             {keys.map((k) => {
               const part = parts.find((p) => p.id === k.part);
               return (

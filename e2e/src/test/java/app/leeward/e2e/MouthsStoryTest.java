@@ -223,6 +223,16 @@ class MouthsStoryTest extends Story {
         String ah = stageMouth();
         page.keyboard().press("a");
         untilStageMouthIsNot(ah);
+        // held down it pops up, and goes when it is let go of
+        oo = stageMouth();
+        Object began = page.evaluate("() => performance.now()");
+        page.keyboard().down("a");
+        untilStageMouthIsNot(oo);
+        page.waitForFunction("t => performance.now() - t > 400", began);
+        assertThat(page.getByTestId("stage")).isVisible();
+        org.assertj.core.api.Assertions.assertThat(stageMouth()).isEqualTo(ah);
+        page.keyboard().up("a");
+        untilStageMouthIsNot(ah);
 
         button("Aloud").click();
         page.evaluate("() => { window.heard = 0; const play = HTMLMediaElement.prototype.play;"
