@@ -6,7 +6,12 @@ public sealed interface Segment {
 
     record Line(Point to) implements Segment {}
 
-    record Cubic(Point c1, Point c2, Point to) implements Segment {}
+    record Cubic(Point c1, Point c2, Point to) implements Segment {
+        /** @param t 0 at {@code from}, where the pen stands, to 1 at the end */
+        public Point at(Point from, double t) {
+            return Cubics.at(from, c1, c2, to, t);
+        }
+    }
 
     record Close() implements Segment {}
 }

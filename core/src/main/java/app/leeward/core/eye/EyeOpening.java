@@ -214,8 +214,8 @@ final class EyeOpening {
             } else if (s instanceof Segment.Cubic c) {
                 out.add(through(
                         moved(pen, moment),
-                        moved(at(pen, c, 1 / 3.0), moment),
-                        moved(at(pen, c, 2 / 3.0), moment),
+                        moved(c.at(pen, 1 / 3.0), moment),
+                        moved(c.at(pen, 2 / 3.0), moment),
                         moved(c.to(), moment)));
                 pen = c.to();
             } else {
@@ -223,13 +223,6 @@ final class EyeOpening {
             }
         }
         return new Path(out).transform(back);
-    }
-
-    private static Point at(Point from, Segment.Cubic c, double t) {
-        Point a = from.towards(c.c1(), t);
-        Point b = c.c1().towards(c.c2(), t);
-        Point d = c.c2().towards(c.to(), t);
-        return a.towards(b, t).towards(b.towards(d, t), t);
     }
 
     /** The cubic from a to d that is at b after a third and at c after two thirds: Bernstein's polynomials solved for both handles. */

@@ -155,7 +155,7 @@ final class WristSearch {
                     : s instanceof Segment.Line l ? l.to() : s instanceof Segment.Cubic c ? c.to() : first;
             closed |= s instanceof Segment.Close;
             for (int i = 1; i <= steps; i++) {
-                Point p = s instanceof Segment.Cubic c ? cubic(pen, c, i / (double) steps) : to;
+                Point p = s instanceof Segment.Cubic c ? c.at(pen, i / (double) steps) : to;
                 if (!dense.isEmpty()) {
                     length += dense.get(dense.size() - 1).distance(p);
                 }
@@ -212,13 +212,6 @@ final class WristSearch {
             best = Math.abs(along.get(i) - wanted) < Math.abs(along.get(best) - wanted) ? i : best;
         }
         return best;
-    }
-
-    private static Point cubic(Point p0, Segment.Cubic c, double t) {
-        Point a = p0.towards(c.c1(), t);
-        Point b = c.c1().towards(c.c2(), t);
-        Point d = c.c2().towards(c.to(), t);
-        return a.towards(b, t).towards(b.towards(d, t), t);
     }
 
     private void look(Ring ring) {
