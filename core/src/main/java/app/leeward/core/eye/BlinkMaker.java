@@ -164,7 +164,8 @@ public final class BlinkMaker {
         EyeOpening opening = EyeOpening.of(white);
         List<String> order = character.rig().order();
         for (Part line : eye.pieces()) {
-            boolean about = line.role() == PartRole.EYE_OUTLINE || line.role() == PartRole.LASHES;
+            boolean about =
+                    (line.role() == PartRole.EYE_OUTLINE || line.role() == PartRole.LASHES) && !ShutLine.made(line);
             if (about && !opening.isEmpty() && order.indexOf(line.id()) > order.indexOf(upper.id())) {
                 for (double t : STEPS) {
                     reshape(line, opening, EyeOpening.under(standing(upper), t * down, lower, t * up), t);

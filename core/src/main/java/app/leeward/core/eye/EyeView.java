@@ -107,7 +107,7 @@ public record EyeView(
 
     private static List<Point> lidLine(Character c, Fills fills, Frame now, EyePieces eye, Geometry white) {
         Optional<Geometry> lid = eye.piece(PartRole.UPPER_LID)
-                .filter(p -> p.drawings().size() == 1)
+                .filter(p -> p.drawings().size() == 1 && LidLine.wayOf(c, p.id()) != 0)
                 .flatMap(p -> fills.in(now, p.id()));
         Envelope e = white.getEnvelopeInternal();
         List<Point> out = new ArrayList<>();

@@ -186,7 +186,7 @@ public final class LidLine {
     }
 
     /** How far down the blink takes a lid. */
-    private static double wayOf(Character c, String lid) {
+    static double wayOf(Character c, String lid) {
         double way = 0;
         for (Dial d : c.controls().dials()) {
             if (d.purpose() == Purpose.BLINK) {
