@@ -208,9 +208,9 @@ public final class RudeClients {
     /** A character with many revisions, written beside the server: making them one by one would take minutes. */
     private String aged(String character) throws Exception {
         try (PreparedStatement copy = database.prepareStatement(
-                        "insert into revision (document, number, action, edit, touched, says, author, made_at, state, stands_at, came_from, ahead)"
+                        "insert into revision (document, number, action, edit, touched, says, author, made_at, schema, state, stands_at, came_from, ahead)"
                                 + " select document, n, action, '{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1.0,\"dy\":0.0}',"
-                                + " array['nose.x'], says, author, made_at, state, n, n - 1, ahead"
+                                + " array['nose.x'], says, author, made_at, schema, state, n, n - 1, ahead"
                                 + " from revision, generate_series(2, ?) n where document = ? and number = 1");
                 PreparedStatement head = database.prepareStatement("update document set head = ? where id = ?")) {
             copy.setInt(1, OLD_REVISIONS);
