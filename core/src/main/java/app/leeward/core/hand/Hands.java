@@ -139,15 +139,6 @@ public final class Hands {
                 : there;
     }
 
-    /** Whether a drawing's wrist is found about where all should meet, looking about the same way. */
-    static boolean liesOnArm(Character c, String part, Drawing d) {
-        Part hand = c.part(part).orElseThrow();
-        Point side = armSide(hand, arm(c, hand));
-        Optional<Wrist> wanted = wanted(hand, side);
-        Optional<Wrist> there = wrist(d, side);
-        return there.isEmpty() || wanted.isEmpty() || onArm(there.get(), wanted.get());
-    }
-
     private static boolean onArm(Wrist own, Wrist wanted) {
         return own.middle().distance(wanted.middle()) < wanted.width() && Math.abs(turned(wanted, own)) < 60;
     }

@@ -3,7 +3,6 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
-import app.leeward.core.hand.Gathering;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
@@ -85,18 +84,7 @@ public final class Assembler {
                 Library.EMPTY,
                 new Voice(chart(parts), Lexicon.EMPTY),
                 new Origin(Optional.empty(), notes));
-        return new IntakeResult.Hung(Roles.withDials(stood(LidFolds.addTo(Views.addTo(gathered(c))))));
-    }
-
-    /** With hands that were laid out on a sheet on their arm, and turning about the wrist of the one that is there now. */
-    private static Character gathered(Character c) {
-        Character now = Gathering.of(c);
-        List<Part> parts = now.rig().parts();
-        return now.withRig(rig -> rig.withParts(parts.stream()
-                .map(p -> c.part(p.id()).filter(p::equals).isPresent()
-                        ? p
-                        : p.withPivot(Pivots.placeFor(p, parts), List.of()))
-                .toList()));
+        return new IntakeResult.Hung(Roles.withDials(stood(LidFolds.addTo(Views.addTo(c)))));
     }
 
     /** Where no name says anything, the skin is looked for in the art; what the rest may be is offered on Intake. */

@@ -3,10 +3,7 @@ package app.leeward.core.intake;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
-import app.leeward.core.art.Drawing;
-import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
-import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Canvas;
@@ -286,42 +283,6 @@ class AnyArtTest {
         assertThat(of(c, PartRole.HEAD)).hasSize(1);
         assertThat(of(c, PartRole.NOSE).get(0).parent())
                 .isEqualTo(Optional.of(of(c, PartRole.HEAD).get(0).id()));
-    }
-
-    private static final String OPEN_HAND =
-            "M640 700 L634 620 C610 610 600 590 586 570 C580 558 594 550 604 560 L630 592 L630 540"
-                    + " C630 526 646 526 646 540 L648 586 L652 528 C652 514 668 514 668 528 L668 586 L676 534 C676 520 692 522 692 536"
-                    + " L688 590 L700 554 C704 542 716 546 714 560 L704 630 L700 700 Z";
-
-    private static final String FIST =
-            "M640 700 L634 620 C610 610 600 596 608 584 C614 570 626 560 644 558 C662 552 692 554 706 566"
-                    + " C718 578 716 604 706 624 L700 700 Z";
-
-    /** The sheet comes first in the file, as layers do that were drawn first; the arm has its hand further up. */
-    @Test
-    void handsLaidOutBesideTheFigureComeOntoTheirArm() {
-        Matrix sheet = Matrix.translate(1500, -200).times(Matrix.rotate(140)).times(Matrix.scale(0.6, 0.6));
-        Character c = Rigs.hung(Rigs.group(
-                "",
-                Rigs.layer("hand L fist", Rigs.path(FIST).transform(sheet)),
-                FACE,
-                white("L", 540),
-                white("R", 460),
-                Rigs.layer("forearm L", Rigs.box(642, 696, 56, 240)),
-                Rigs.layer("hand L open", Rigs.path(OPEN_HAND))));
-        Part hand = of(c, PartRole.HAND).get(0);
-        assertThat(hand.drawing(hand.shown()).orElseThrow().name()).contains("open");
-        assertThat(c.origin().notes()).extracting(Note::code).contains("laid-out");
-        Drawing fist = hand.drawings().stream()
-                .filter(d -> !d.id().equals(hand.shown()))
-                .findFirst()
-                .orElseThrow();
-        List<Point> wanted = Rigs.path(FIST).points();
-        List<Point> points = fist.art().shapes().get(0).path().points();
-        for (int i = 0; i < wanted.size(); i++) {
-            assertThat(points.get(i).distance(wanted.get(i))).as("point %d", i).isLessThan(2);
-        }
-        assertThat(hand.pivot().distance(new Point(670, 690))).isLessThan(30);
     }
 
     @Test
