@@ -41,7 +41,7 @@ import java.util.Random;
 import javax.imageio.ImageIO;
 
 /**
- * Draws what a face does after what is offered was taken: rest and what the file shows, the blink, the gaze, the turn, the mouths and the
+ * Draws what a face does after what is offered was taken: the blink, the gaze, the turn, the mouths and the
  * looks, a row each. Arguments: a folder to write to, then files or seeds.
  */
 public final class FilmStrips {

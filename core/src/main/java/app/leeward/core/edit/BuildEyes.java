@@ -27,8 +27,8 @@ public record BuildEyes() implements EyeEdit {
         if (built.made().isEmpty()) {
             return new Outcome.Refused(
                     RefusalCode.EYES_WHOLE,
-                    "There is nothing to make: every eye has its white and both lids, or there is no outline or white"
-                            + " to make them from.");
+                    "There is nothing to make: every eye has a white and shuts, or there is no outline or white to make"
+                            + " them from.");
         }
         List<Offer> offers = built.made().stream()
                 .map(id -> built.character().part(id).orElseThrow())

@@ -187,10 +187,10 @@ public final class BlinkMaker {
         Geometry upperFill = standing(upper);
         for (double meeting : MEETINGS) {
             Geometry above = Regions.without(fill, LidCover.beyond(fill, meeting));
-            Optional<Double> times = LidCover.growth(above, upperFill, 1);
+            Optional<Double> times = LidCover.growth(above, upperFill);
             if (times.isPresent()) {
-                Geometry left = Regions.without(fill, LidCover.grown(upperFill, times.get(), 1));
-                double up = lower.map(l -> LidCover.best(left, standing(l), -1)).orElse(0.0);
+                Geometry left = Regions.without(fill, LidCover.grown(upperFill, times.get()));
+                double up = lower.map(l -> LidCover.best(left, standing(l))).orElse(0.0);
                 Geometry open = lower.map(l -> Regions.without(left, LidCover.moved(standing(l), -up)))
                         .orElse(left);
                 if (open.getArea() < UNCOVERED * fill.getArea()) {

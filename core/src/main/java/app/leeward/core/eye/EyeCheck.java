@@ -165,10 +165,6 @@ public final class EyeCheck {
         return blinks().stream().anyMatch(b -> b.poses(eye.eye().id()));
     }
 
-    private static boolean reshapes(Dial dial, Part part) {
-        return dial.stops().stream().anyMatch(s -> s.reshapes().containsKey(part.id()));
-    }
-
     /** Each pose with nothing else at the lids, and with each end of what else moves them: up to five. */
     private List<Map<String, Double>> lidPositions(List<Map<String, Double>> poses) {
         List<Map<String, Double>> out = new ArrayList<>(poses);
@@ -193,7 +189,7 @@ public final class EyeCheck {
             return;
         }
         boolean squashed = squashed(eye);
-        if (!squashed && blinks().stream().anyMatch(b -> reshapes(b, white.get()))) {
+        if (!squashed && eye.shutByContours(character)) {
             return;
         }
         Optional<Part> upper = drawn(eye, PartRole.UPPER_LID);
@@ -240,7 +236,7 @@ public final class EyeCheck {
         }
         double size = size(eye);
         double speck = SPECK * size * size;
-        boolean byContours = blinks().stream().anyMatch(b -> reshapes(b, white.get()));
+        boolean byContours = eye.shutByContours(character);
         ShutEye eyeShut = ShutEye.of(eye, fills).orElseThrow();
         Map<String, Double> shut = shut();
         Geometry worst = null;

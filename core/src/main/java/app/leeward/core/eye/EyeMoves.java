@@ -91,18 +91,11 @@ final class EyeMoves {
         }
     }
 
-    private static boolean shutBy(Character c, Part white) {
-        return c.controls().dials().stream()
-                .filter(d -> d.purpose() == Purpose.BLINK)
-                .flatMap(d -> d.stops().stream())
-                .anyMatch(s -> s.reshapes().containsKey(white.id()));
-    }
-
     /** One kind of lid by itself, as far as the blink takes it; of an eye whose contours come together, the contour it would follow. */
     static void lids(Character c, PartRole role, Moves moves) {
         for (EyePieces eye : EyePieces.of(c)) {
             eye.piece(PartRole.WHITE)
-                    .filter(w -> eye.shutsItself() && shutBy(c, w))
+                    .filter(w -> eye.shutsItself() && eye.shutByContours(c))
                     .ifPresent(white -> {
                         EyeOpening opening = EyeOpening.of(white);
                         EyeOpening.Moment half = EyeOpening.half(LidCover.MEETING, role == PartRole.UPPER_LID);

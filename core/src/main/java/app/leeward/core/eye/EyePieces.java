@@ -1,6 +1,7 @@
 package app.leeward.core.eye;
 
 import app.leeward.core.art.Paint;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -51,6 +52,16 @@ record EyePieces(Part eye, List<Part> pieces) {
                         .noneMatch(s -> s.fill() instanceof Paint.Picture))
                 .filter(p -> LidCover.fill(p).getArea() > 0)
                 .isPresent();
+    }
+
+    /** Whether a blink that was made brings its contours together. */
+    boolean shutByContours(Character c) {
+        Optional<Part> white = piece(PartRole.WHITE);
+        return white.isPresent()
+                && c.controls().dials().stream()
+                        .filter(d -> d.purpose() == Purpose.BLINK)
+                        .flatMap(d -> d.stops().stream())
+                        .anyMatch(s -> s.reshapes().containsKey(white.get().id()));
     }
 
     /**

@@ -51,37 +51,36 @@ final class LidCover {
     }
 
     /**
-     * How many times as tall a lid must grow about its far edge to cover {@code target}; 1 for one that covers it already.
+     * How many times as tall an upper lid must grow downwards to cover {@code target}; 1 for one that covers it already.
      *
-     * @param direction 1 for a lid that grows downwards, -1 for one that grows upwards
      * @return empty when it does not cover it at {@link #GROWN} times its height
      */
-    static Optional<Double> growth(Geometry target, Geometry lid, int direction) {
+    static Optional<Double> growth(Geometry target, Geometry lid) {
         double slack = target.getArea() * 1e-3;
         for (double times = 1; times <= GROWN; times += 0.02) {
             // a lid grown too tall is narrower than the eye at its top
-            if (Regions.without(target, grown(lid, times, direction)).getArea() <= slack) {
+            if (Regions.without(target, grown(lid, times)).getArea() <= slack) {
                 return Optional.of(times);
             }
         }
         return Optional.empty();
     }
 
-    /** A lid so many times as tall, its far edge where it was. */
-    static Geometry grown(Geometry lid, double times, int direction) {
-        Envelope e = lid.getEnvelopeInternal();
-        return AffineTransformation.scaleInstance(1, times, 0, direction > 0 ? e.getMinY() : e.getMaxY())
+    /** A lid so many times as tall, its top where it was. */
+    static Geometry grown(Geometry lid, double times) {
+        return AffineTransformation.scaleInstance(
+                        1, times, 0, lid.getEnvelopeInternal().getMinY())
                 .transform(lid);
     }
 
-    /** The travel that covers the most of {@code target}, and of several the least. */
-    static double best(Geometry target, Geometry lid, int direction) {
+    /** How far a lower lid goes up to cover the most of {@code target}; of several ways the shortest. */
+    static double best(Geometry target, Geometry lid) {
         double far = target.getEnvelopeInternal().getHeight();
         double best = 0;
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i <= 40; i++) {
             double way = far * i / 40;
-            double left = Regions.without(target, moved(lid, direction * way)).getArea();
+            double left = Regions.without(target, moved(lid, -way)).getArea();
             if (left < least - 1e-3 * target.getArea()) {
                 least = left;
                 best = way;

@@ -96,8 +96,9 @@ public final class Hands {
         Optional<Wrist> wanted = wanted(hand, side);
         Optional<Joint> joint = wanted.flatMap(w -> arm.map(a -> Joint.of(w, a.fills)));
         Optional<WristBend> bends = c.wristBend(hand.id());
+        CutEnd model = new CutEnd(hand);
         List<AtWrist> drawings = hand.drawings().parallelStream()
-                .map(d -> measured(d, own(hand, d, side, wanted), arm, joint, wanted, bends))
+                .map(d -> measured(d, own(model, d, side, wanted), arm, joint, wanted, bends))
                 .toList();
         return new Hand(hand.id(), hand.name(), arm.map(a -> a.part), arm.map(a -> a.place), wanted, drawings);
     }
@@ -125,18 +126,35 @@ public final class Hands {
      * A drawing that lies elsewhere than on its arm, as on a sheet, points any way: its wrist is where the whole outline says it was cut,
      * with what the wrist all should have is to the cut end of the drawing on the arm. One on its arm is never turned round.
      */
-    private static Optional<Wrist> own(Part hand, Drawing d, Point side, Optional<Wrist> wanted) {
+    private static Optional<Wrist> own(CutEnd model, Drawing d, Point side, Optional<Wrist> wanted) {
         Optional<Wrist> there = wrist(d, side);
         if (d.wrist().isPresent() || there.isEmpty() || wanted.isEmpty() || onArm(there.get(), wanted.get())) {
             return there;
         }
         Optional<Wrist> cut = WristSearch.sure(d.art());
-        Optional<Wrist> model = hand.drawing(hand.shown())
-                .or(() -> hand.drawings().stream().findFirst())
-                .flatMap(m -> WristSearch.sure(m.art()));
-        return cut.isPresent() && model.isPresent()
-                ? Optional.of(wanted.get().transform(model.get().onto(cut.get(), false)))
-                : there;
+        return cut.flatMap(c -> model.get().map(m -> wanted.get().transform(m.onto(c, false))))
+                .or(() -> there);
+    }
+
+    /** Where the drawing on the arm was cut: only looked for when another lies elsewhere, and once for all of them. */
+    private static final class CutEnd {
+        private final Part hand;
+        private Optional<Wrist> found;
+
+        CutEnd(Part hand) {
+            this.hand = hand;
+        }
+
+        synchronized Optional<Wrist> get() {
+            if (found == null) {
+                found = onTheArm(hand).flatMap(d -> WristSearch.sure(d.art()));
+            }
+            return found;
+        }
+    }
+
+    private static Optional<Drawing> onTheArm(Part hand) {
+        return hand.drawing(hand.shown()).or(() -> hand.drawings().stream().findFirst());
     }
 
     private static boolean onArm(Wrist own, Wrist wanted) {
@@ -150,9 +168,7 @@ public final class Hands {
     }
 
     private static Optional<Wrist> wanted(Part hand, Point side) {
-        return hand.drawing(hand.shown())
-                .or(() -> hand.drawings().stream().findFirst())
-                .flatMap(d -> wrist(d, side));
+        return onTheArm(hand).flatMap(d -> wrist(d, side));
     }
 
     private static AtWrist measured(
@@ -294,7 +310,7 @@ public final class Hands {
         }
         Point side = armSide(hand.get(), arm(c, hand.get()));
         Optional<Wrist> to = wanted(hand.get(), side);
-        Optional<Wrist> own = own(hand.get(), d.get(), side, to);
+        Optional<Wrist> own = own(new CutEnd(hand.get()), d.get(), side, to);
         if (own.isEmpty() || to.isEmpty()) {
             return Optional.empty();
         }

@@ -20,8 +20,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -91,8 +89,7 @@ final class Flattening {
     }
 
     /** What of an element a rig has no word for, as a rigger says it; empty when there is nothing. */
-    Optional<String> why(XmlNode node) {
-        Map<String, String> css = sheet.of(node);
+    Optional<String> why(XmlNode node, Map<String, String> css) {
         if (node.name.equals("text")) {
             return Optional.of("text");
         }
@@ -289,7 +286,7 @@ final class Flattening {
             return;
         }
         out.append('<').append(node.name);
-        Map<String, String> all = new LinkedHashMap<>(new HashMap<>(sheet.of(node)));
+        Map<String, String> all = new TreeMap<>(sheet.of(node));
         all.keySet().removeAll(Set.of("style", "class", "label"));
         all.keySet().removeAll(without);
         all.forEach((k, v) -> {

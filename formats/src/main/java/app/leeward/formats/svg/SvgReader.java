@@ -246,7 +246,8 @@ public final class SvgReader {
         if (SILENT.contains(child.name)) {
             return;
         }
-        if (transform(child).isEmpty()) {
+        Optional<Matrix> own = transform(child);
+        if (own.isEmpty()) {
             notes.add(new Note(
                     "transform-unreadable",
                     child.place(),
@@ -254,10 +255,11 @@ public final class SvgReader {
                             + " cannot be read; what it moves is left out."));
             return;
         }
-        if (flattened(child, style, outer, uses, out)) {
+        Map<String, String> css = sheet.of(child);
+        if (flattened(child, css, style, outer, uses, out)) {
             return;
         }
-        String blend = sheet.of(child).getOrDefault("mix-blend-mode", "normal").strip();
+        String blend = css.getOrDefault("mix-blend-mode", "normal").strip();
         if (!blend.equals("normal") && !blend.isEmpty()) {
             notes.add(new Note(
                     "blending-not-kept",
@@ -265,7 +267,7 @@ public final class SvgReader {
                     "'" + child.label() + "' is mixed with what lies beneath it (" + blend
                             + "); it is drawn over it instead."));
         }
-        Matrix m = outer.times(transform(child).orElseThrow());
+        Matrix m = outer.times(own.get());
         if (GROUPS.contains(child.name)) {
             out.add(new Layer.Group(layer(child, style, m, uses)));
         } else if (child.name.equals("use")) {
@@ -284,12 +286,12 @@ public final class SvgReader {
     }
 
     /** Whether an element was taken care of, because a rig has no word for how it is drawn. */
-    private boolean flattened(XmlNode child, Style style, Matrix outer, int uses, List<Layer.Node> out) {
-        Optional<String> why = flattening.why(child);
+    private boolean flattened(
+            XmlNode child, Map<String, String> css, Style style, Matrix outer, int uses, List<Layer.Node> out) {
+        Optional<String> why = flattening.why(child, css);
         if (why.isEmpty() || sized.isEmpty()) {
             return false;
         }
-        Map<String, String> css = sheet.of(child);
         boolean hidden = "none".equals(css.getOrDefault("display", "").strip());
         if (GROUPS.contains(child.name) && Flattening.layers(child)) {
             if (why.get().equals("a mask")) {
@@ -319,10 +321,11 @@ public final class SvgReader {
     /** With the clip path an element names, or the mask that does no more than one. */
     private Style cut(XmlNode node, Map<String, String> css, Style style, Matrix m) {
         String mask = css.getOrDefault("mask", "none").strip();
-        Optional<Clip> masked =
-                mask.equals("none") || mask.isEmpty() || flattening.why(node).isPresent()
-                        ? Optional.empty()
-                        : clipPaths.of(mask, node, m);
+        Optional<Clip> masked = mask.equals("none")
+                        || mask.isEmpty()
+                        || flattening.why(node, css).isPresent()
+                ? Optional.empty()
+                : clipPaths.of(mask, node, m);
         Style within = masked.map(style::cutBy).orElse(style);
         return clipPaths.of(css.get("clip-path"), node, m).map(within::cutBy).orElse(within);
     }
