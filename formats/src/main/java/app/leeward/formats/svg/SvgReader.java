@@ -289,7 +289,16 @@ public final class SvgReader {
     private boolean flattened(
             XmlNode child, Map<String, String> css, Style style, Matrix outer, int uses, List<Layer.Node> out) {
         Optional<String> why = flattening.why(child, css);
-        if (why.isEmpty() || sized.isEmpty()) {
+        if (why.isEmpty()) {
+            return false;
+        }
+        if (sized.isEmpty()) {
+            notes.add(new Note(
+                    "not-flattened",
+                    child.place(),
+                    child.place() + " has " + why.get()
+                            + ", which is left out: the file does not say how large it is. Give it a"
+                            + " viewBox and drop it again."));
             return false;
         }
         boolean hidden = "none".equals(css.getOrDefault("display", "").strip());

@@ -148,6 +148,11 @@ class BadFilesTest {
                         "a viewBox of two milliards",
                         OPEN.replace("0 0 100 100", "0 0 2000000000 2000000000") + FACE + "</svg>",
                         "The viewBox '0 0 2000000000 2000000000' is not"),
+                row(
+                        "a pattern and no size",
+                        OPEN.replace(" viewBox='0 0 100 100'", "") + FACE + "<pattern id='m' width='9' height='9'/>"
+                                + nose("<circle r='9' fill='url(#m)'/>", "") + "</svg>",
+                        "'nose' (line 1) has a pattern, which is left out: the file does not say how large it is."),
                 svg("what uses itself", "<g id='x'><use href='#x'/></g>", "What 'x' (line 1) uses, #x, uses itself."),
                 svg(
                         "two that use each other",
