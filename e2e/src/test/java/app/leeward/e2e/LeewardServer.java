@@ -127,7 +127,11 @@ final class LeewardServer implements AutoCloseable {
 
     private static void make(String url, String database, String how) {
         try (Connection c = DriverManager.getConnection(url, user(), password())) {
-            c.createStatement().execute("drop database if exists " + database + " with (force)");
+            // Not by force: that would end a cleaning process of the database's own as well, which only its superuser may.
+            c.createStatement()
+                    .execute("select pg_terminate_backend(pid) from pg_stat_activity"
+                            + " where usename = current_user and datname = '" + database + "'");
+            c.createStatement().execute("drop database if exists " + database);
             c.createStatement().execute("create database " + database + " " + how);
         } catch (SQLException e) {
             throw new IllegalStateException("the tests' database does not answer at " + url, e);
