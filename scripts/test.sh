@@ -13,6 +13,7 @@ connect test fresh
 bash scripts/cluster.sh test admin -c 'alter role leeward createdb'
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
 
+# (No head here: it ends before what writes to it, which then ends the whole script.)
 # What a stage took, and which classes of tests took longest in it: took STAGE SINCE MODULE...
 took() {
   local stage=$1 since=$2 module
@@ -20,8 +21,8 @@ took() {
   printf '%s took %d s; the slowest classes:\n' "$stage" $((SECONDS - since))
   for module in "$@"; do
     find "$module/target/surefire-reports" -name 'TEST-*.xml' -newer "$HOME_DIR/began" -exec cat {} + 2>/dev/null || true
-  done | sed -n 's/^<testsuite .* name="\([^"]*\)" time="\([0-9.,]*\)".*/\2 \1/p' | tr -d , | sort -rn | head -10 |
-    awk '{printf "  %6.1f s  %s\n", $1, $2}'
+  done | sed -n 's/^<testsuite .* name="\([^"]*\)" time="\([0-9.,]*\)".*/\2 \1/p' | tr -d , | sort -rn |
+    awk 'NR <= 10 {printf "  %6.1f s  %s\n", $1, $2}'
 }
 
 touch "$HOME_DIR/began"
