@@ -61,7 +61,8 @@ export type TurnView = Schemas['TurnView'];
 export type DialView = Schemas['DialView'];
 export type Ease = Schemas['Ease'];
 export type Stop = Schemas['Stop'];
-export type BallSetting = Schemas['BallSetting'];
+export type HeadShape = Schemas['HeadShape'];
+export type SolidPiece = Schemas['SolidPiece'];
 export type Artwork = Record<string, Shape[]>;
 
 async function refusal(response: Response): Promise<Refusal> {

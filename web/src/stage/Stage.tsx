@@ -7,7 +7,7 @@ import { useDesk } from '../state/desk';
 import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { Painter } from './painter';
-import { BallHandles } from './overlay/BallHandles';
+import { SolidHandles } from './overlay/SolidHandles';
 import { ModelSheet } from './overlay/ModelSheet';
 import { Rigging } from './overlay/Rigging';
 import { ShapePoints } from './overlay/ShapePoints';
@@ -36,7 +36,7 @@ export function Stage() {
   const locked = useDesk((s) => s.locked);
   const [unit, setUnit] = useState(1);
   const recording = useDesk((s) => s.recording) && bench === 'turn';
-  const ball = useDesk((s) => s.ball) && bench === 'turn';
+  const solids = useDesk((s) => s.solids) && bench === 'turn';
   const shaping = useDesk((s) => s.shaping);
   const shapeAt = useDesk((s) => s.shapeAt);
   const shaped = useMemo(() => {
@@ -160,7 +160,7 @@ export function Stage() {
         {(bench === 'parts' || recording) && !whyMode && !shaped && (
           <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} posingOnly={recording} />
         )}
-        {ball && !whyMode && <BallHandles svg={getSvg} unit={unit} />}
+        {solids && !whyMode && <SolidHandles svg={getSvg} painter={getPainter} unit={unit} />}
         {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
       <div className="absolute top-2.5 left-3 flex gap-1.5">

@@ -50,8 +50,8 @@ export interface Desk {
   recording: boolean;
   /** Another dial away from rest that what is recorded is a correction for, together with the first. */
   together: string | null;
-  /** Whether the ball under the face is shown and can be taken hold of. */
-  ball: boolean;
+  /** Whether the pieces of the head can be pulled forward and back on the stage. */
+  solids: boolean;
 }
 
 interface Actions {
@@ -103,7 +103,7 @@ const START: Desk = {
   dial: null,
   recording: false,
   together: null,
-  ball: false,
+  solids: false,
 };
 
 function put(map: Record<string, string>, key: string, value: string | null): Record<string, string> {
@@ -170,7 +170,7 @@ export const useDesk = create<Desk & Actions>((set) => ({
   ...START,
   ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
   open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
-  go: (bench) => set({ bench, shaping: null, recording: false, together: null, ball: false }),
+  go: (bench) => set({ bench, shaping: null, recording: false, together: null, solids: false }),
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   turnAll: (values) => set((s) => ({ dials: { ...s.dials, ...values } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
@@ -194,8 +194,8 @@ export const useDesk = create<Desk & Actions>((set) => ({
   play: (playing) => set({ playing }),
   select: (part) => set({ part, also: [], shaping: null }),
   shape: (shaping) => set({ shaping, shapeAt: 0 }),
-  openDial: (dial) => set({ dial, recording: false, together: null, shaping: null, ball: false }),
-  record: (recording, together = null) => set({ recording, together, shaping: null, ball: false }),
+  openDial: (dial) => set({ dial, recording: false, together: null, shaping: null, solids: false }),
+  record: (recording, together = null) => set({ recording, together, shaping: null, solids: false }),
   addTo: (part) =>
     set((s) => {
       if (s.part === null) return { part };

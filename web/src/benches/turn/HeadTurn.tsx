@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { CircleCheck, Plus, Rotate3d, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../../api/client';
@@ -6,7 +6,7 @@ import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
 import { useSettled } from '../../state/settled';
 import { asMessage, useStudio } from '../../state/studio';
-import { BallCard } from './BallCard';
+import { SolidCard } from './SolidCard';
 import { PlayRow } from './PlayRow';
 import { Strip } from './Strip';
 import { TwoHalves } from './TwoHalves';
@@ -29,15 +29,20 @@ export function HeadTurn() {
     const { dials, looks } = JSON.parse(held);
     return { dials, looks };
   }, [held]);
+  const client = useQueryClient();
   const turn = useQuery({
     queryKey: ['turn', view.id, view.revision, held, pictures],
-    queryFn: () => api.turn(view.id, pose, pictures),
+    queryFn: async () => {
+      const answer = await api.turn(view.id, pose, pictures);
+      // for what takes hold of the pieces on the stage
+      client.setQueryData(['turn-pieces', view.id, view.revision], answer);
+      return answer;
+    },
     placeholderData: keepPreviousData,
   });
   if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).message}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
-  const { made, ball, yaw, byHand, strip, measured, uneven, offered, edges, offModel, nosePieces } =
-    turn.data;
+  const { made, shape, strip, measured, uneven, offered, edges, offModel } = turn.data;
   const { views } = character.controls;
   const several = character.rig.parts.filter((p) => p.role === 'VIEW').length > 1;
   if (!views && several)
@@ -52,7 +57,7 @@ export function HeadTurn() {
         </button>
       </div>
     );
-  if (ball.length === 0 && !views)
+  if (shape.length === 0 && !views)
     return (
       <p className="mt-2 text-faint">
         There is no head with a face on it yet. Name a layer “face skin”, or drag it onto its slot on the
@@ -63,8 +68,8 @@ export function HeadTurn() {
     return (
       <div className="mt-3 rounded-xl border border-dashed border-line bg-paper p-4">
         <p className="text-[13.5px]">
-          The face is laid on a ball, and the ball is turned: features move to the side, thin out, and go out
-          of sight behind the cheek. What comes of it are ordinary stops, which are then shaped by hand.
+          The head is taken for a solid and turned: each piece goes as what it is, a muzzle before the face,
+          hair behind it, a hat round it. What comes of it are ordinary stops, which are then shaped by hand.
         </p>
         <button className="btn-do mt-2" onClick={() => void edit({ kind: 'make-turn' })}>
           <Rotate3d size={15} aria-hidden /> Make the head turn
@@ -112,7 +117,7 @@ export function HeadTurn() {
         <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} offModel={offModel} />
       )}
       {!views && strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
-      {!views && <BallCard ball={ball[0]!} yaw={yaw} byHand={byHand} nosePieces={nosePieces} />}
+      {!views && <SolidCard shape={shape[0]!} turn={turn.data} />}
       {!views && (
         <section className="mt-3" aria-label="Hidden and uncovered">
           <h2 className="text-[15px] font-semibold">Hidden and uncovered</h2>

@@ -6,8 +6,8 @@ import app.leeward.core.eval.Asymmetry;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.TurnPlan.BallSetting;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
@@ -26,7 +26,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Maren's head turn made from the ball, its film strip of 25 pictures as frames, and what it hides and uncovers. */
+/** Maren's head turn made from its solids, its film strip of 25 pictures as frames, and what it hides and uncovers. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -38,11 +38,11 @@ public class TurnBench {
 
     private final Character maren = Faces.after(Faces.maren(), List.of(new MakeHeadDial(HeadDial.NOD)));
     private final Dial turn = maren.dial(TurnMaker.DIAL).orElseThrow();
-    private final BallSetting ball = maren.controls().turn().orElseThrow().ball();
+    private final HeadShape shape = maren.controls().turn().orElseThrow().shape();
 
     @Benchmark
-    public Character ballFittedAndTurnMade() {
-        return TurnMaker.make(maren, ball);
+    public Character turnMade() {
+        return TurnMaker.make(maren, shape);
     }
 
     @Benchmark

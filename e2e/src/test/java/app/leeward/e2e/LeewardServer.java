@@ -127,7 +127,8 @@ final class LeewardServer implements AutoCloseable {
 
     private static void make(String url, String database, String how) {
         try (Connection c = DriverManager.getConnection(url, user(), password())) {
-            // Not by force: that would end a cleaning process of the database's own as well, which only its superuser may.
+            // Not by force: that would end a cleaning process of the database's own as well, which only its superuser
+            // may.
             c.createStatement()
                     .execute("select pg_terminate_backend(pid) from pg_stat_activity"
                             + " where usename = current_user and datname = '" + database + "'");

@@ -152,7 +152,7 @@ class CharacterApiTest {
 
     @Test
     void posesSweepsAndReasonsTellTheSameStory() {
-        JsonNode frame = client.post(at("/pose"), "{\"pose\":{\"dials\":{\"turn\":60}}}")
+        JsonNode frame = client.post(at("/pose"), "{\"pose\":{\"dials\":{\"turn\":45}}}")
                 .json()
                 .at("/frame/placed");
         JsonNode sweep = client.post(at("/sweep"), "{\"pose\":{},\"dial\":\"turn\",\"samples\":121}")
@@ -166,10 +166,10 @@ class CharacterApiTest {
                 }
             }
         }
-        JsonNode why = client.post(at("/why"), "{\"pose\":{\"dials\":{\"turn\":60}},\"part\":\"nose\"}")
+        JsonNode why = client.post(at("/why"), "{\"pose\":{\"dials\":{\"turn\":45}},\"part\":\"nose\"}")
                 .json();
         assertThat(why.at("/reasons/0/heard/0/message").asText())
-                .isEqualTo("Turn at 60° asks for profile to screen right");
+                .isEqualTo("Turn at 45° asks for profile to screen right");
         assertThat(why.at("/reasons/0/overruled/0/kind").asText()).isEqualTo("REST");
     }
 

@@ -101,7 +101,7 @@ class TurnApiTest {
                         .get("id")
                         .asText();
         JsonNode t = turn(7);
-        assertThat(t.get("ball")).isEmpty();
+        assertThat(t.get("shape")).isEmpty();
         assertThat(t.get("edges")).hasSize(4);
         assertThat(t.at("/edges/3/jumps/NECK").asDouble()).isBetween(10.5, 11.0);
         assertThat(t.at("/edges/3/mends").asText()).isEqualTo("side-view");
@@ -121,26 +121,26 @@ class TurnApiTest {
     @Test
     void whatIsRecordedIsToldForgottenAndKeptWhenTheTurnIsMadeAnew() {
         assertThat(
-                        edit("{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60,\"pose\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":5,\"dy\":0}}")
+                        edit("{\"kind\":\"record\",\"dial\":\"turn\",\"at\":45,\"pose\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":5,\"dy\":0}}")
                                 .status())
                 .isEqualTo(200);
         assertThat(turn(7).get("byHand").asInt()).isEqualTo(1);
         assertThat(turn(7).at("/uneven/0/part").asText()).isEqualTo("nose");
         assertThat(turn(7).at("/uneven/0/by").asDouble()).isBetween(4.9, 5.1);
-        Client.Answer again = edit("{\"kind\":\"make-turn\",\"ball\":{\"centre\":[500,390],\"rx\":150,\"ry\":170,"
-                + "\"depth\":0.9,\"noseLift\":0.4,\"earLift\":0,\"farEye\":0.7}}");
+        Client.Answer again = edit("{\"kind\":\"make-turn\",\"shape\":{\"front\":0.9,\"back\":1,\"chin\":0.5,"
+                + "\"nape\":0,\"roundness\":2.5,\"muzzle\":0.5,\"pivot\":0.1}}");
         assertThat(again.status()).isEqualTo(200);
         assertThat(client.get(at + "/history").json().at("/steps/0/message").asText())
                 .isEqualTo("Made the head turn anew, keeping 1 thing shaped by hand");
         assertThat(dial("turn").get("changes"))
                 .filteredOn(c -> c.get("part").asText().equals("nose")
-                        && c.get("at").asDouble() == 60
+                        && c.get("at").asDouble() == 45
                         && c.get("aspect").asText().equals("PLACE"))
                 .hasSize(1);
-        edit("{\"kind\":\"forget\",\"dial\":\"turn\",\"at\":60,\"part\":\"nose\",\"aspect\":\"PLACE\"}");
+        edit("{\"kind\":\"forget\",\"dial\":\"turn\",\"at\":45,\"part\":\"nose\",\"aspect\":\"PLACE\"}");
         assertThat(dial("turn").get("changes"))
                 .noneMatch(c -> c.get("part").asText().equals("nose")
-                        && c.get("at").asDouble() == 60
+                        && c.get("at").asDouble() == 45
                         && c.get("aspect").asText().equals("PLACE"));
     }
 
@@ -192,17 +192,22 @@ class TurnApiTest {
             "{\"kind\":\"new-dial\",\"name\":\"X\",\"from\":1,\"to\":1,\"rest\":1,\"unit\":\"\"}",
             "{\"kind\":\"new-dial\",\"name\":\"X\",\"from\":0,\"to\":1,\"rest\":5,\"unit\":\"\"}",
             "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":11,\"ease\":{\"kind\":\"smooth\"}}",
-            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":60,\"ease\":{\"kind\":\"curve\",\"x1\":7,\"y1\":0,\"x2\":0,\"y2\":0}}",
-            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":60}",
+            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":45,\"ease\":{\"kind\":\"curve\",\"x1\":7,\"y1\":0,\"x2\":0,\"y2\":0}}",
+            "{\"kind\":\"ease-stop\",\"dial\":\"turn\",\"at\":45}",
             "{\"kind\":\"follow-dial\",\"dial\":\"turn\",\"follow\":{\"leader\":\"turn\",\"below\":0,\"above\":1,\"later\":0}}",
             "{\"kind\":\"follow-dial\",\"dial\":\"turn\",\"follow\":{\"leader\":\"blink\",\"below\":0,\"above\":1,\"later\":99}}",
             "{\"kind\":\"follow-dial\",\"dial\":\"turn\"}",
-            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60,\"pose\":{\"kind\":\"rename\",\"name\":\"A\"}}",
-            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60,\"pose\":{\"kind\":\"nudge\",\"part\":\"gone\",\"dx\":1,\"dy\":1}}",
-            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":60}",
-            "{\"kind\":\"record-corner\",\"a\":\"turn\",\"atA\":60,\"b\":\"gone\",\"atB\":1,\"pose\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1,\"dy\":1}}",
-            "{\"kind\":\"pull-point\",\"dial\":\"turn\",\"at\":60,\"part\":\"nose\",\"drawing\":\"gone\",\"shape\":0,\"segment\":0,\"hold\":\"POINT\",\"dx\":1,\"dy\":1,\"mirrored\":false}",
-            "{\"kind\":\"make-turn\",\"ball\":{\"centre\":[0,0],\"rx\":-5,\"ry\":1,\"depth\":1,\"noseLift\":0,\"earLift\":0,\"farEye\":0.78}}",
+            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":45,\"pose\":{\"kind\":\"rename\",\"name\":\"A\"}}",
+            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":45,\"pose\":{\"kind\":\"nudge\",\"part\":\"gone\",\"dx\":1,\"dy\":1}}",
+            "{\"kind\":\"record\",\"dial\":\"turn\",\"at\":45}",
+            "{\"kind\":\"record-corner\",\"a\":\"turn\",\"atA\":45,\"b\":\"gone\",\"atB\":1,\"pose\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1,\"dy\":1}}",
+            "{\"kind\":\"pull-point\",\"dial\":\"turn\",\"at\":45,\"part\":\"nose\",\"drawing\":\"gone\",\"shape\":0,\"segment\":0,\"hold\":\"POINT\",\"dx\":1,\"dy\":1,\"mirrored\":false}",
+            "{\"kind\":\"make-turn\",\"shape\":{\"front\":9,\"back\":1,\"chin\":0.5,\"nape\":0,\"roundness\":2,\"muzzle\":0,\"pivot\":0}}",
+            "{\"kind\":\"make-turn\",\"shape\":{\"front\":1,\"back\":1,\"chin\":-0.4,\"nape\":0,\"roundness\":2,\"muzzle\":0,\"pivot\":0}}",
+            "{\"kind\":\"set-solid\",\"part\":\"gone\",\"solid\":\"MASS\",\"forward\":0}",
+            "{\"kind\":\"set-solid\",\"part\":\"hand-left\",\"solid\":\"MASS\",\"forward\":0}",
+            "{\"kind\":\"set-solid\",\"part\":\"nose\",\"solid\":\"BLOB\",\"forward\":0}",
+            "{\"kind\":\"set-solid\",\"part\":\"nose\",\"solid\":\"MASS\",\"forward\":7}",
             "{\"kind\":\"make-head-dial\"}"
         }) {
             Client.Answer answer = edit(bad);

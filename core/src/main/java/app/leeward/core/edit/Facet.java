@@ -38,6 +38,8 @@ public enum Facet {
     PLACE("", "place of "),
     RULES("rules", ""),
     RUN("runs", "run "),
+    /** What a piece of the head is in the round. */
+    SOLID("", "depth of "),
     /** Which mouth serves a sound. */
     SERVED("", "mouth for "),
     /** Which drawing a part shows by default. */

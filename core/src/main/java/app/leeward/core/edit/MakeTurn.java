@@ -2,19 +2,19 @@ package app.leeward.core.edit;
 
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.rig.HeadShape;
 import app.leeward.core.turn.TurnMaker;
 import java.util.Optional;
 import java.util.Set;
 
 /**
- * Makes the head turn from a ball, and the nod where there is one. What was shaped by hand since it was last made is kept.
+ * Makes the head turn from the shape of the head, and the nod where there is one. What was shaped by hand since it was last made is kept.
  *
- * @param ball empty for the one it was made from before, or else the one that fills the face
+ * @param shape empty for the one it was made from before, or else the one it most likely has
  */
-public record MakeTurn(Optional<BallSetting> ball) implements TurnEdit {
+public record MakeTurn(Optional<HeadShape> shape) implements TurnEdit {
     public MakeTurn {
-        ball = ball == null ? Optional.empty() : ball;
+        shape = shape == null ? Optional.empty() : shape;
     }
 
     @Override
@@ -32,8 +32,8 @@ public record MakeTurn(Optional<BallSetting> ball) implements TurnEdit {
                 + (kept == 0 ? "" : ", keeping " + kept + (kept == 1 ? " thing" : " things") + " shaped by hand");
     }
 
-    private Optional<BallSetting> wanted(Character c) {
-        return ball.or(() -> c.controls().turn().map(t -> t.ball())).or(() -> TurnMaker.fitted(c));
+    private Optional<HeadShape> wanted(Character c) {
+        return shape.or(() -> c.controls().turn().map(t -> t.shape())).or(() -> TurnMaker.fitted(c));
     }
 
     @Override

@@ -370,8 +370,6 @@ public final class Mirror {
                 .toList();
         return c.withRig(rig -> rig.withParts(parts))
                 .withDials(dials, c.controls().pads())
-                .withControls(controls -> controls.withTurn(
-                        c.controls().turn().map(t -> t.withBall(t.ball().moved(-1, 1, 2 * axis, 0)))))
                 .withControls(controls -> controls.withCorrectives(c.controls().correctives().stream()
                         .map(k -> k.withOffsets(mirrored(k.offsets())))
                         .toList()))

@@ -26,6 +26,7 @@ import java.util.stream.Collectors;
  *     over what, and their lines never take part. The line of a nose's profile on a turned face is one
  * @param wristBend how a hand's wrist bends; empty for one that turns as one piece
  * @param runs its drawings that play one after the other
+ * @param solid what a rigger said it is in the round, for a piece of a head; empty while that is guessed
  * @param earlierPivots where the pivot was before it was moved, oldest first, as far as something recorded still turns
  *     about it: moving a pivot changes what is recorded from then on and no picture that was there before
  */
@@ -44,7 +45,8 @@ public record Part(
         Attachment attachment,
         List<String> pastEdges,
         Optional<WristBend> wristBend,
-        List<DrawnRun> runs)
+        List<DrawnRun> runs,
+        Optional<Solid> solid)
         implements PartBuilder.With {
     /** The choice to show no drawing at all. */
     public static final String NOTHING = "nothing";
@@ -58,6 +60,7 @@ public record Part(
         attachment = attachment == null ? Attachment.PARENT : attachment;
         pastEdges = pastEdges == null ? List.of() : List.copyOf(pastEdges);
         wristBend = wristBend == null ? Optional.empty() : wristBend;
+        solid = solid == null ? Optional.empty() : solid;
         earlierPivots = earlierPivots == null ? List.of() : List.copyOf(earlierPivots);
         if (id.isBlank() || name.isBlank()) {
             throw new IllegalArgumentException("a part needs an id and a name");
@@ -121,7 +124,8 @@ public record Part(
                 Attachment.PARENT,
                 List.of(),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     public Optional<Drawing> drawing(String drawingId) {

@@ -26,8 +26,6 @@ public final class Scaling {
                         .map(l -> new ModelLine(l.name(), scale * l.y() + dy))
                         .toList());
         return c.withRig(rig -> rig.withParts(parts))
-                .withControls(controls -> controls.withTurn(
-                        c.controls().turn().map(t -> t.withBall(t.ball().moved(scale, scale, dx, dy)))))
                 .withControls(controls -> controls.withCorrectives(c.controls().correctives().stream()
                         .map(k -> k.withOffsets(scaled(k.offsets(), scale)))
                         .toList()))

@@ -1,5 +1,6 @@
 package app.leeward.core.turn;
 
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
@@ -12,7 +13,6 @@ import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
-import app.leeward.core.rig.TurnPlan.BallSetting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -60,13 +60,13 @@ public enum HeadDial {
     JAW("Jaw drop") {
         @Override
         Optional<Dial> made(Character c) {
-            Optional<BallSetting> setting = TurnMaker.fitted(c);
             Optional<Part> face = c.part(PartRole.FACE);
-            if (setting.isEmpty() || face.isEmpty()) {
+            Optional<Box> box = face.flatMap(Part::bounds).filter(b -> b.width() > 0 && b.height() > 0);
+            if (box.isEmpty()) {
                 return Optional.empty();
             }
-            Ball ball = Ball.of(setting.get());
-            double drop = 0.16 * ball.ry();
+            double half = box.get().height() / 2;
+            double drop = 0.16 * half;
             Stop open = new Stop(1, Map.of());
             var drawing = face.get().drawing(face.get().shown());
             for (int i = 0;
@@ -74,7 +74,7 @@ public enum HeadDial {
                     i++) {
                 Shape s = drawing.get().art().shapes().get(i);
                 Path down = s.path().map(p -> {
-                    double v = (p.y() - ball.centre().y()) / ball.ry();
+                    double v = (p.y() - box.get().centre().y()) / half;
                     double t = Math.max(0, Math.min(1, (v - 0.3) / 0.7));
                     return new Point(p.x(), p.y() + drop * t * t * (3 - 2 * t));
                 });

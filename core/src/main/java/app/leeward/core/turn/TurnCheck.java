@@ -8,10 +8,13 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.rig.TurnPlan;
+import app.leeward.core.solid.HeadSolids;
+import app.leeward.core.solid.View;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,7 +22,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
@@ -34,10 +36,10 @@ public final class TurnCheck {
     private static final double GONE = 0.03;
     /** Less of the ball than this share is no bald patch. */
     private static final double BALD = 0.004;
-    /** Detail that does not matter for what can be seen, as a share of the ball. */
+    /** Detail that does not matter for what can be seen, as a share of the head. */
     private static final double COARSE = 0.004;
-    /** From which height on, as a share of half the ball's height below its middle, a head needs no hair at its sides. */
-    private static final double HAIRLINE = 0.2;
+    /** From which height on, as a share of its height from the top, a head needs no hair at its sides. */
+    private static final double HAIRLINE = 0.6;
 
     private static final Set<PartRole> HAIR =
             Set.of(PartRole.BACK_HAIR, PartRole.FRINGE, PartRole.SIDE_HAIR, PartRole.EXTRA_HAIR);
@@ -49,16 +51,16 @@ public final class TurnCheck {
     private final Character character;
     private final Evaluator evaluator;
     private final Dial dial;
-    private final Ball ball;
+    private final HeadSolids head;
     private final double yawAtFull;
     private final Map<String, Geometry> fills = new HashMap<>();
 
-    private TurnCheck(Character c, Dial dial, BallSetting setting, double yawAtFull) {
+    private TurnCheck(Character c, Dial dial, HeadSolids head) {
         character = c;
         evaluator = new Evaluator(c);
         this.dial = dial;
-        ball = Ball.of(setting);
-        this.yawAtFull = yawAtFull;
+        this.head = head;
+        yawAtFull = TurnMaker.yawAtFull(dial);
     }
 
     /**
@@ -66,7 +68,7 @@ public final class TurnCheck {
      *
      * @param hidden ids of pieces that were to be seen at rest and are not here
      * @param bald square units of skull that came round the side and has no hair on it
-     * @param share the same as a share of the ball
+     * @param share the same as a share of the head
      * @param message a sentence about it; empty when nothing is bald
      */
     public record Position(double at, List<String> hidden, double bald, double share, String message) {}
@@ -74,11 +76,12 @@ public final class TurnCheck {
     /** The head at these places; empty for a character without a turn. */
     public static List<Position> of(Character c, List<Double> at) {
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
-        Optional<BallSetting> ball = c.controls().turn().map(t -> t.ball()).or(() -> TurnMaker.fitted(c));
-        if (dial.isEmpty() || ball.isEmpty()) {
+        Optional<HeadShape> shape = c.controls().turn().map(TurnPlan::shape).or(() -> TurnMaker.fitted(c));
+        Optional<HeadSolids> head = shape.flatMap(s -> HeadSolids.of(c, s));
+        if (dial.isEmpty() || head.isEmpty()) {
             return List.of();
         }
-        TurnCheck check = new TurnCheck(c, dial.get(), ball.get(), TurnMaker.yawAtFull(c, ball.get()));
+        TurnCheck check = new TurnCheck(c, dial.get(), head.get());
         Map<String, Double> rest = check.seen(check.frame(dial.get().rest()));
         return at.stream().map(v -> check.position(v, rest)).toList();
     }
@@ -96,7 +99,7 @@ public final class TurnCheck {
                 .sorted()
                 .toList();
         double bald = bald(frame, at).getArea();
-        double share = bald / (Math.PI * ball.rx() * ball.ry());
+        double share = bald / head.area();
         return new Position(at, hidden, bald, share, share > BALD ? message(at, bald) : "");
     }
 
@@ -180,15 +183,13 @@ public final class TurnCheck {
                 .filter(s -> !(s.fill() instanceof Paint.None))
                 .toList();
         Geometry area = Regions.ofFills(filled);
-        return area.isEmpty() ? area : DouglasPeuckerSimplifier.simplify(area, COARSE * ball.rx());
+        return area.isEmpty() ? area : DouglasPeuckerSimplifier.simplify(area, COARSE * head.halfWidth());
     }
 
-    /**
-     * Skull that was out of sight from the front, now is not, and shows no hair. On the ball the rim u = ±√(1-v²) comes in to
-     * ±√(1-v²)·cos θ on the near side; between the two lies what came round.
-     */
+    /** Skull that was out of sight from the front, now is not, and shows no hair. */
     private Geometry bald(Frame frame, double at) {
-        Geometry area = cameRound((at - dial.rest()) / Math.max(dial.to() - dial.rest(), 1e-9) * yawAtFull);
+        double yaw = (at - dial.rest()) / Math.max(dial.to() - dial.rest(), 1e-9) * yawAtFull;
+        Geometry area = head.cameRound(View.yaw(yaw), HAIRLINE);
         // a head without any hair, such as a gull's, is not bald on one side
         boolean hairless = character.rig().parts().stream().noneMatch(p -> HAIR.contains(p.role()));
         if (area.isEmpty() || hairless) {
@@ -206,30 +207,5 @@ public final class TurnCheck {
             }
         }
         return hair.isEmpty() ? area : Regions.without(area, Regions.all(hair));
-    }
-
-    private Geometry cameRound(double yaw) {
-        double near = -Math.signum(yaw);
-        double cos = Math.cos(Math.toRadians(yaw));
-        if (near == 0) {
-            return FACTORY.createPolygon();
-        }
-        int steps = 48;
-        List<Coordinate> ring = new ArrayList<>();
-        for (int i = 0; i <= steps; i++) {
-            ring.add(rim(i / (double) steps, near));
-        }
-        for (int i = steps; i >= 0; i--) {
-            ring.add(rim(i / (double) steps, near * cos));
-        }
-        ring.add(ring.get(0));
-        return FACTORY.createPolygon(ring.toArray(new Coordinate[0])).buffer(0);
-    }
-
-    private Coordinate rim(double t, double times) {
-        double v = -1 + t * (1 + HAIRLINE);
-        return new Coordinate(
-                ball.centre().x() + ball.rx() * times * Math.sqrt(Math.max(0, 1 - v * v)),
-                ball.centre().y() + ball.ry() * v);
     }
 }

@@ -26,7 +26,7 @@ class LayersTest {
     private static final Character PLAIN = Rigs.hung(Rigs.face());
 
     private static Edit stack(String over, String... parts) {
-        return new Record("turn", 60, new Stack(List.of(parts), Optional.of(over)));
+        return new Record("turn", 45, new Stack(List.of(parts), Optional.of(over)));
     }
 
     private static List<String> order(Character c, Map<String, Double> dials) {
@@ -42,29 +42,29 @@ class LayersTest {
     void aPartLiesElsewhereWhereTheDialSaysSoAndAtRestWhereItDid() {
         Character c = done(PLAIN, stack("nose", "ear-left"));
         assertThat(order(c, 0)).isEqualTo(order(PLAIN, 0));
-        List<String> turned = order(c, 60);
+        List<String> turned = order(c, 45);
         assertThat(turned.indexOf("ear-left")).isEqualTo(turned.indexOf("nose") + 1);
-        assertThat(turned).containsExactlyInAnyOrderElementsOf(order(PLAIN, 60));
-        // the made turn has stops at 30 and 60: the stretch begins half way between them
+        assertThat(turned).containsExactlyInAnyOrderElementsOf(order(PLAIN, 45));
+        // the made turn has stops at 30 and 45: the stretch begins half way between them
         Dial dial = c.dial("turn").orElseThrow();
-        assertThat(dial.layersOf("ear-left")).containsExactly(new Band(45, 60, "nose"));
-        assertThat(dial.edges()).contains(45.0);
-        assertThat(order(c, 44.9)).isEqualTo(order(PLAIN, 44.9));
-        assertThat(order(c, 45)).isEqualTo(turned);
+        assertThat(dial.layersOf("ear-left")).containsExactly(new Band(37.5, 45, "nose"));
+        assertThat(dial.edges()).contains(37.5);
+        assertThat(order(c, 37.4)).isEqualTo(order(PLAIN, 37.4));
+        assertThat(order(c, 37.5)).isEqualTo(turned);
         assertThat(c.rig().order())
                 .as("the stacking order itself")
                 .isEqualTo(PLAIN.rig().order());
     }
 
     @Seeded(tries = 60)
-    void outsideItsStretchNothingChangesAndInsideOnlyWhereTheyLie(@Between(min = -60, max = 60) double turn) {
+    void outsideItsStretchNothingChangesAndInsideOnlyWhereTheyLie(@Between(min = -45, max = 45) double turn) {
         Character c = done(PLAIN, stack("nose", "ear-left", "brow-left"));
         List<Frame.Placed> was =
                 new Evaluator(PLAIN).frame(Pose.of(Map.of("turn", turn))).placed();
         List<Frame.Placed> is =
                 new Evaluator(c).frame(Pose.of(Map.of("turn", turn))).placed();
         assertThat(is).containsExactlyInAnyOrderElementsOf(was);
-        if (turn < 45) {
+        if (turn < 37.5) {
             assertThat(is).isEqualTo(was);
         }
     }
@@ -72,14 +72,14 @@ class LayersTest {
     @Test
     void severalPartsKeepTheirOrderAndOneGoesBehindEverything() {
         Character c = done(PLAIN, stack("nose", "ear-left", "brow-left"));
-        List<String> turned = order(c, 60);
+        List<String> turned = order(c, 45);
         boolean earFirst =
                 PLAIN.rig().order().indexOf("ear-left") < PLAIN.rig().order().indexOf("brow-left");
         int nose = turned.indexOf("nose");
         assertThat(turned.subList(nose + 1, nose + 3))
                 .isEqualTo(earFirst ? List.of("ear-left", "brow-left") : List.of("brow-left", "ear-left"));
-        Character back = done(PLAIN, new Record("turn", 60, new Stack(List.of("nose"), Optional.empty())));
-        assertThat(order(back, 60).get(0)).isEqualTo("nose");
+        Character back = done(PLAIN, new Record("turn", 45, new Stack(List.of("nose"), Optional.empty())));
+        assertThat(order(back, 45).get(0)).isEqualTo("nose");
     }
 
     @Test
@@ -90,23 +90,23 @@ class LayersTest {
                 .filteredOn(x -> x.aspect() == Aspect.ORDER)
                 .singleElement()
                 .satisfies(x -> {
-                    assertThat(x.at()).isEqualTo(60);
+                    assertThat(x.at()).isEqualTo(45);
                     assertThat(x.message())
                             .isEqualTo("lies over "
                                     + PLAIN.part("brow-left").orElseThrow().name());
                 });
-        Character both = done(c, new MirrorStop("turn", 60));
+        Character both = done(c, new MirrorStop("turn", 45));
         assertThat(both.dial("turn").orElseThrow().layersOf("ear-right"))
-                .containsExactly(new Band(-60, -45, "brow-right"));
-        List<String> left = order(both, -60);
+                .containsExactly(new Band(-45, -37.5, "brow-right"));
+        List<String> left = order(both, -45);
         assertThat(left.indexOf("ear-right")).isEqualTo(left.indexOf("brow-right") + 1);
 
-        Character later = done(c, new MoveBandEdge("turn", "ear-left", 45, 50, true));
+        Character later = done(c, new MoveBandEdge("turn", "ear-left", 37.5, 40, true));
         assertThat(later.dial("turn").orElseThrow().layersOf("ear-left"))
-                .containsExactly(new Band(50, 60, "brow-left"));
-        assertThat(refused(c, new MoveBandEdge("turn", "ear-left", 45, 50, false)))
+                .containsExactly(new Band(40, 45, "brow-left"));
+        assertThat(refused(c, new MoveBandEdge("turn", "ear-left", 37.5, 40, false)))
                 .isNotBlank();
-        Character gone = done(c, new Forget("turn", 60, "ear-left", Aspect.ORDER));
+        Character gone = done(c, new Forget("turn", 45, "ear-left", Aspect.ORDER));
         assertThat(gone.dial("turn").orElseThrow().layers()).isEmpty();
         assertThat(refused(PLAIN, new Record("turn", 0, new Stack(List.of("nose"), Optional.empty()))))
                 .isNotBlank();
@@ -118,14 +118,14 @@ class LayersTest {
         String ear = c.part("ear-left").orElseThrow().shown();
         c = c.withPart("ear-left", p -> p.withDrawing(ear, d -> d.withOver(Optional.of("brow-left"))));
         String brow = c.part("brow-left").orElseThrow().name();
-        Optional<Reason> turned = order(c, Pose.of(Map.of("turn", 60.0)));
+        Optional<Reason> turned = order(c, Pose.of(Map.of("turn", 45.0)));
         assertThat(turned.orElseThrow().value()).isEqualTo("lies over nose");
         assertThat(turned.orElseThrow().heard().get(0).by()).isEqualTo("turn");
         assertThat(turned.orElseThrow().overruled()).hasSize(2);
         assertThat(turned.orElseThrow().overruled().get(0).message()).contains("lies over " + brow);
         Optional<Reason> rest = order(c, Pose.REST);
         assertThat(rest.orElseThrow().value()).isEqualTo("lies over " + brow);
-        assertThat(order(PLAIN, Pose.of(Map.of("turn", 60.0))))
+        assertThat(order(PLAIN, Pose.of(Map.of("turn", 45.0))))
                 .as("nobody but the order itself")
                 .isEmpty();
     }
@@ -150,7 +150,7 @@ class LayersTest {
                         .orElseThrow()
                         .layers())
                 .isEmpty();
-        Character again = done(c, new MakeTurn(c.controls().turn().map(t -> t.ball())));
-        assertThat(order(again, 60)).isEqualTo(order(c, 60));
+        Character again = done(c, new MakeTurn(c.controls().turn().map(t -> t.shape())));
+        assertThat(order(again, 45)).isEqualTo(order(c, 45));
     }
 }

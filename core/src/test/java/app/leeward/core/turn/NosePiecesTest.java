@@ -116,15 +116,19 @@ class NosePiecesTest {
     @Test
     void takenApartBeforeOrAfterTheTurnIsMadeItIsTheSame() {
         Character after = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
+        assertThat(TurnMaker.keptByHand(
+                        after, after.controls().turn().orElseThrow().shape()))
+                .as("nobody's hand has been there")
+                .isZero();
         Character before = done(done(FACE, new SplitNose()), new MakeTurn(Optional.empty()));
-        for (double turn = -60; turn <= 60; turn += 7.5) {
+        for (double turn = -45; turn <= 45; turn += 7.5) {
             assertThat(at(before, turn).placed())
                     .as("at %s", turn)
                     .containsExactlyElementsOf(at(after, turn).placed());
         }
         Character again = done(
                 after,
-                new MakeTurn(Optional.of(after.controls().turn().orElseThrow().ball())));
+                new MakeTurn(Optional.of(after.controls().turn().orElseThrow().shape())));
         assertThat(at(again, 45)).isEqualTo(at(after, 45));
     }
 

@@ -36,10 +36,10 @@ import app.leeward.core.eval.Evaluator;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
-import app.leeward.core.rig.TurnPlan.BallSetting;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -60,13 +60,16 @@ class TurnMakerTest {
         assertThat(at(0).placed()).allSatisfy(p -> assertThat(p.matrix()).isEqualTo(Matrix.IDENTITY));
     }
 
-    /** Common practice, no source: about 0.78. */
+    /** Common practice, no source: about 0.78 where the head turned 20 degrees. */
     @Test
     void theFarEyeNarrowsAsIsCommonPractice() {
-        assertThat(of(60, "eye-white-left").a())
+        assertThat(of(20, "eye-white-left").a())
                 .as("its left eye is far when it turns to screen right")
-                .isCloseTo(0.78, within(1e-6));
-        assertThat(of(-60, "eye-white-right").a()).isCloseTo(0.78, within(1e-6));
+                .isCloseTo(0.78, within(0.08));
+        assertThat(of(-20, "eye-white-right").a())
+                .isCloseTo(of(20, "eye-white-left").a(), within(1e-6));
+        assertThat(of(45, "eye-white-left").a())
+                .isLessThan(of(30, "eye-white-left").a());
     }
 
     /** Common practice, no source: the same shift on both sides. */
@@ -80,8 +83,8 @@ class TurnMakerTest {
                     .orElseThrow()
                     .id();
             for (double x : new double[] {430, 500, 560}) {
-                Point one = of(60, left).apply(new Point(x, 480));
-                Point other = of(-60, name + "-right").apply(new Point(2 * axis - x, 480));
+                Point one = of(45, left).apply(new Point(x, 480));
+                Point other = of(-45, name + "-right").apply(new Point(2 * axis - x, 480));
                 assertThat(one.x() - axis).as("%s at %s", name, x).isCloseTo(axis - other.x(), within(1e-6));
                 assertThat(one.y()).isCloseTo(other.y(), within(1e-6));
             }
@@ -97,8 +100,8 @@ class TurnMakerTest {
 
     @Test
     void anEndOfTheDialHoldsAndNothingVanishes() {
-        assertThat(at(60)).isEqualTo(at(1e9));
-        assertThat(at(60).placed()).hasSameSizeAs(at(0).placed());
+        assertThat(at(45)).isEqualTo(at(1e9));
+        assertThat(at(45).placed()).hasSameSizeAs(at(0).placed());
     }
 
     @Test
@@ -113,11 +116,11 @@ class TurnMakerTest {
         return ((Outcome.Done) outcome).character();
     }
 
-    private static final BallSetting FITTED = TurnMaker.fitted(PLAIN).orElseThrow();
+    private static final HeadShape FITTED = TurnMaker.fitted(PLAIN).orElseThrow();
 
-    private static BallSetting farEye(double share) {
-        return new BallSetting(
-                FITTED.centre(), FITTED.rx(), FITTED.ry(), FITTED.depth(), FITTED.noseLift(), FITTED.earLift(), share);
+    private static HeadShape deeper() {
+        return new HeadShape(
+                0.95, FITTED.back(), FITTED.chin(), FITTED.nape(), FITTED.roundness(), FITTED.muzzle(), FITTED.pivot());
     }
 
     private static Offset offset(Character c, double at, String part) {
@@ -130,7 +133,7 @@ class TurnMakerTest {
     }
 
     @Test
-    void madeAgainFromTheSameBallItIsTheSame() {
+    void madeAgainFromTheSameShapeItIsTheSame() {
         assertThat(done(PLAIN, new MakeTurn(java.util.Optional.empty()))
                         .controls()
                         .dials())
@@ -139,57 +142,68 @@ class TurnMakerTest {
     }
 
     @Test
-    void anotherBallTurnsMoreAndWhatWasShapedByHandIsKept() {
-        Character shaped = done(PLAIN, new Record("turn", 60, new Nudge("nose", 7, 0)));
-        shaped = done(shaped, new Forget("turn", 30, "mouth", Aspect.PLACE));
-        shaped = done(shaped, new EaseStop("turn", 60, Ease.SMOOTH));
-        assertThat(TurnMaker.keptByHand(shaped, farEye(0.7))).isEqualTo(2);
-        Character again = done(shaped, new MakeTurn(java.util.Optional.of(farEye(0.7))));
-        assertThat(offset(again, 60, "nose")).isEqualTo(offset(shaped, 60, "nose"));
-        assertThat(offset(again, 30, "mouth")).isEqualTo(offset(shaped, 30, "mouth"));
-        assertThat(again.dial("turn").orElseThrow().stop(60).orElseThrow().ease())
+    void anotherShapeTurnsMoreAndWhatWasShapedByHandIsKept() {
+        Character shaped = done(PLAIN, new Record("turn", 45, new Nudge("nose", 7, 0)));
+        shaped = done(shaped, new Forget("turn", 15, "mouth", Aspect.PLACE));
+        shaped = done(shaped, new EaseStop("turn", 45, Ease.SMOOTH));
+        assertThat(TurnMaker.keptByHand(shaped, deeper())).isEqualTo(2);
+        Character again = done(shaped, new MakeTurn(java.util.Optional.of(deeper())));
+        assertThat(offset(again, 45, "nose")).isEqualTo(offset(shaped, 45, "nose"));
+        assertThat(offset(again, 15, "mouth")).isEqualTo(offset(shaped, 15, "mouth"));
+        assertThat(again.dial("turn").orElseThrow().stop(45).orElseThrow().ease())
                 .isEqualTo(Ease.SMOOTH);
-        assertThat(offset(again, -60, "nose")).as("nobody touched that").isNotEqualTo(offset(shaped, -60, "nose"));
-        assertThat(new Evaluator(again)
-                        .frame(Pose.of(Map.of("turn", 60.0)))
-                        .of("eye-white-left")
-                        .orElseThrow()
-                        .matrix()
-                        .a())
-                .isCloseTo(0.7, within(1e-6));
-        assertThat(new MakeTurn(java.util.Optional.of(farEye(0.7))).describe(shaped))
+        assertThat(offset(again, -45, "nose")).as("nobody touched that").isNotEqualTo(offset(shaped, -45, "nose"));
+        assertThat(offset(again, 45, "eye-left").x())
+                .as("a deeper head carries its features further")
+                .isGreaterThan(offset(shaped, 45, "eye-left").x() + 5);
+        assertThat(new MakeTurn(java.util.Optional.of(deeper())).describe(shaped))
                 .contains("keeping 2 things shaped by hand");
     }
 
     @Test
     void aStopOfOnesOwnAndARangeOfOnesOwnAreKept() {
-        Character own = done(PLAIN, new Record("turn", 45, new Nudge("nose", 3, 1)));
-        Character again = done(own, new MakeTurn(java.util.Optional.of(farEye(0.7))));
-        assertThat(again.dial("turn").orElseThrow().stop(45))
-                .isEqualTo(own.dial("turn").orElseThrow().stop(45));
+        Character own = done(PLAIN, new Record("turn", 40, new Nudge("nose", 3, 1)));
+        Character again = done(own, new MakeTurn(java.util.Optional.of(deeper())));
+        assertThat(again.dial("turn").orElseThrow().stop(40))
+                .isEqualTo(own.dial("turn").orElseThrow().stop(40));
         Character named = done(PLAIN, new ChangeDial("turn", "Head", -70, 70, 0, "°"));
-        Character wide = done(named, new MakeTurn(java.util.Optional.of(farEye(0.7))));
+        Character wide = done(named, new MakeTurn(java.util.Optional.of(deeper())));
         assertThat(wide.dial("turn").orElseThrow().name()).isEqualTo("Head");
         assertThat(wide.dial("turn").orElseThrow().to()).isEqualTo(70);
     }
 
+    /** A dial as wide as drawings from the front bear tells the angle of the head; a wider one ends at the usual angle. */
     @Test
-    void balls() {
-        assertThatThrownBy(() -> new BallSetting(new Point(0, 0), 0, 1, 1, 0, 0, 0.78))
-                .hasMessageContaining("width");
-        assertThatThrownBy(() -> new BallSetting(new Point(0, 0), 1, 1, 9, 0, 0, 0.78))
-                .hasMessageContaining("deep");
-        assertThatThrownBy(() -> new BallSetting(new Point(0, 0), 1, 1, 1, 0, 0, Double.NaN))
-                .hasMessageContaining("ball");
-        assertThatThrownBy(() -> farEye(0.2)).hasMessageContaining("50 to 95 %");
+    void theDialTellsTrueDegrees() {
+        assertThat(TurnMaker.yawAtFull(PLAIN.dial("turn").orElseThrow())).isEqualTo(45);
+        Dial turn = PLAIN.dial("turn").orElseThrow();
+        Character narrow = PLAIN.withDials(
+                java.util.List.of(turn.withStops(java.util.List.of()).ranged("Turn", -30, 30, 0, "°")),
+                java.util.List.of());
+        assertThat(TurnMaker.yawAtFull(narrow.dial("turn").orElseThrow())).isEqualTo(30);
+        Character again = TurnMaker.make(narrow.withControls(k -> k.withTurn(java.util.Optional.empty())), FITTED);
+        assertThat(offset(again, 30, "eye-left").x())
+                .as("thirty degrees are thirty degrees on any dial")
+                .isCloseTo(offset(PLAIN, 30, "eye-left").x(), within(1e-6));
+        Character wide = done(PLAIN, new ChangeDial("turn", "Turn", -70, 70, 0, "°"));
+        assertThat(TurnMaker.yawAtFull(wide.dial("turn").orElseThrow())).isEqualTo(45);
+        assertThat(TurnMaker.yawAtFull(turn.ranged("Turn", -45, 45, 0, ""))).isEqualTo(45);
+    }
+
+    @Test
+    void shapes() {
+        assertThatThrownBy(() -> new HeadShape(9, 1, 0.4, 0, 2, 0.5, 0)).hasMessageContaining("0.2 to 1.6, not 9");
+        assertThatThrownBy(() -> new HeadShape(1, Double.NaN, 0.4, 0, 2, 0.5, 0))
+                .hasMessageContaining("head");
+        assertThatThrownBy(() -> new HeadShape(1, 1, -0.3, 0.3, 2, 0.5, 0)).hasMessageContaining("apart");
     }
 
     /** ±θ are mirror images, of the outline of the face too. */
     @Test
     void theFaceItselfTurnsAndBothHalvesAreAlike() {
         assertThat(Asymmetry.of(PLAIN, PLAIN.dial("turn").orElseThrow())).isEmpty();
-        Path right = outline(PLAIN, 60);
-        Path left = outline(PLAIN, -60);
+        Path right = outline(PLAIN, 45);
+        Path left = outline(PLAIN, -45);
         assertThat(Regions.of(right)
                         .symDifference(Regions.of(left.transform(Matrix.mirror(500))))
                         .getArea())
@@ -236,8 +250,8 @@ class TurnMakerTest {
                             + 10);
         }
         Character nudged = done(c, new Record("nod", 20, new Nudge("nose", 0, 2)));
-        assertThat(TurnMaker.keptByHand(nudged, farEye(0.7))).isEqualTo(1);
-        assertThat(done(nudged, new MakeTurn(java.util.Optional.of(farEye(0.7))))
+        assertThat(TurnMaker.keptByHand(nudged, deeper())).isEqualTo(1);
+        assertThat(done(nudged, new MakeTurn(java.util.Optional.of(deeper())))
                         .dial("nod")
                         .orElseThrow()
                         .stop(20)
@@ -279,7 +293,7 @@ class TurnMakerTest {
                         .matrix()
                         .b())
                 .isCloseTo(Math.sin(Math.toRadians(15)), within(1e-9));
-        assertThat(e.setting("hair-drag", Pose.of(Map.of("turn", 60.0))))
+        assertThat(e.setting("hair-drag", Pose.of(Map.of("turn", 45.0))))
                 .as("still")
                 .isZero();
         assertThat(((Outcome.Refused) Edits.apply(
@@ -297,7 +311,7 @@ class TurnMakerTest {
         java.util.List<Double> ones = TurnPlay.of(EVALUATOR, turn, Pose.REST, 24, 1, false).stream()
                 .map(p -> p.dials().get("turn"))
                 .toList();
-        assertThat(ones).hasSize(2 * (24 + 8)).startsWith(-60.0).endsWith(-60.0).contains(60.0);
+        assertThat(ones).hasSize(2 * (24 + 8)).startsWith(-45.0).endsWith(-45.0).contains(45.0);
         java.util.List<Double> twos = TurnPlay.of(EVALUATOR, turn, Pose.REST, 24, 2, true).stream()
                 .map(p -> p.dials().get("turn"))
                 .toList();
@@ -310,32 +324,28 @@ class TurnMakerTest {
     /** What shapes no dial by hand counts as nobody's hand, though it changes every number. */
     @Test
     void scalingFlippingAndHangingLeaveNoTraceOfAHand() {
-        Character shaped = done(PLAIN, new Record("turn", 60, new Nudge("nose", 7, 0)));
+        Character shaped = done(PLAIN, new Record("turn", 45, new Nudge("nose", 7, 0)));
         for (Edit e : java.util.List.<Edit>of(
                 new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)),
                 new Flip(),
                 new Hang(java.util.List.of("nose"), java.util.Optional.of("torso")))) {
             Character after = done(shaped, e);
-            BallSetting ball = after.controls().turn().orElseThrow().ball();
-            assertThat(TurnMaker.keptByHand(after, ball)).as("%s", e).isLessThanOrEqualTo(1);
+            HeadShape shape = after.controls().turn().orElseThrow().shape();
+            assertThat(TurnMaker.keptByHand(after, shape)).as("%s", e).isLessThanOrEqualTo(1);
         }
         Character fitted = done(shaped, new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)));
-        BallSetting ball = fitted.controls().turn().orElseThrow().ball();
-        Box face = fitted.part("face-skin").orElseThrow().bounds().orElseThrow();
-        assertThat(ball.rx()).isCloseTo(face.width() / 2, within(1e-6));
-        assertThat(ball.centre().distance(face.centre())).isLessThan(1e-6);
         Character again = done(fitted, new MakeTurn(java.util.Optional.empty()));
-        assertThat(offset(again, 60, "nose")).isEqualTo(offset(fitted, 60, "nose"));
+        assertThat(offset(again, 45, "nose")).isEqualTo(offset(fitted, 45, "nose"));
     }
 
     /** A correction of one eye at a turn to one side is, mirrored, one of the other eye at the turn to the other side. */
     @Test
     void correctionsAreMirroredWithTheirSide() {
-        Character c = done(PLAIN, new RecordCorner("turn", 60, "gaze-down", 1, new Nudge("brow-left", 3, -2)));
+        Character c = done(PLAIN, new RecordCorner("turn", 45, "gaze-down", 1, new Nudge("brow-left", 3, -2)));
         c = done(c, new MirrorSide("brow-left"));
         assertThat(c.controls().correctives()).hasSize(2);
         assertThat(c.controls().correctives()).anySatisfy(k -> {
-            assertThat(k.at("turn", -60, "gaze-down", 1)).isTrue();
+            assertThat(k.at("turn", -45, "gaze-down", 1)).isTrue();
             assertThat(k.offsets()).containsOnlyKeys("brow-right");
             assertThat(k.offsets().get("brow-right")).isEqualTo(Offset.shift(-3, -2));
         });

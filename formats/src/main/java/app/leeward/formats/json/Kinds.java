@@ -95,6 +95,7 @@ import app.leeward.core.edit.SetGrip;
 import app.leeward.core.edit.SetKey;
 import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.SetSides;
+import app.leeward.core.edit.SetSolid;
 import app.leeward.core.edit.SetWrist;
 import app.leeward.core.edit.Show;
 import app.leeward.core.edit.ShowKit;
@@ -233,6 +234,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("mend-mouth", MendMouth.class),
                     entry("lead-into", LeadInto.class),
                     entry("make-turn", MakeTurn.class),
+                    entry("set-solid", SetSolid.class),
                     entry("make-head-dial", MakeHeadDial.class),
                     entry("ease-stop", EaseStop.class),
                     entry("travel-by", TravelBy.class),

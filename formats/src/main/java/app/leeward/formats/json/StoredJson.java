@@ -28,11 +28,15 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 5;
+    public static final int SCHEMA = 6;
 
     /** From 1 to 2, from 2 to 3, and so on. */
-    private static final List<Upgrade> UPGRADES =
-            List.of(new SparseOffsets(), new FactsWithTheirOwners(), new GroupedCharacter(), new NoteMessages());
+    private static final List<Upgrade> UPGRADES = List.of(
+            new SparseOffsets(),
+            new FactsWithTheirOwners(),
+            new GroupedCharacter(),
+            new NoteMessages(),
+            new HeadShapes());
 
     /** Kinds of edits that hold another edit, and where. */
     private static final Map<String, String> EDITS_INSIDE = Map.of("record", "pose", "record-corner", "pose");

@@ -84,8 +84,10 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class LeewardJsonTest {
@@ -158,10 +160,10 @@ class LeewardJsonTest {
                 new Nudge("nose", 1.0 / 3, -2e-7),
                 new MakeHeadDial(HeadDial.NOD),
                 new MakeHeadDial(HeadDial.HAIR_DRAG),
-                new Record("turn", 60, new Nudge("nose", 0.1, 1e-9)),
-                new PullPoint("turn", 60, "face-skin", drawing(c), 0, 1, PathPoints.Hold.POINT, 1.0 / 7, 2, false),
-                new EaseStop("turn", 60, new Ease.Curve(1.0 / 3, 0, 0.4, 1.5)),
-                new RecordCorner("turn", 60, "nod", 20, new Nudge("nose", 1.0 / 9, 2)),
+                new Record("turn", 45, new Nudge("nose", 0.1, 1e-9)),
+                new PullPoint("turn", 45, "face-skin", drawing(c), 0, 1, PathPoints.Hold.POINT, 1.0 / 7, 2, false),
+                new EaseStop("turn", 45, new Ease.Curve(1.0 / 3, 0, 0.4, 1.5)),
+                new RecordCorner("turn", 45, "nod", 20, new Nudge("nose", 1.0 / 9, 2)),
                 new MakeLooks(),
                 new MakeBrows(),
                 new MakeCues(),
@@ -228,16 +230,16 @@ class LeewardJsonTest {
                 new MakeTurn(java.util.Optional.empty()),
                 new MakeTurn(TurnMaker.fitted(maren())),
                 new MakeHeadDial(HeadDial.NOD),
-                new EaseStop("turn", 60, new Ease.Curve(0.2, 0, 0.4, 1.5)),
-                new EaseStop("turn", 60, Ease.SMOOTH),
+                new EaseStop("turn", 45, new Ease.Curve(0.2, 0, 0.4, 1.5)),
+                new EaseStop("turn", 45, Ease.SMOOTH),
                 new TravelBy("turn", java.util.Optional.of(Travel.STRAIGHT)),
                 new TravelBy("turn", java.util.Optional.empty()),
                 new FollowDial("blink", new Driver("turn", 0, 0.25, 3)),
                 new Unfollow("blink", "turn", 3),
-                new RecordCorner("turn", 60, "gaze-across", 1, new Nudge("nose", 1, 2)),
-                new ForgetCorner("turn", 60, "gaze-across", 1, "nose"),
-                new PullPoint("turn", 60, "face-skin", "front", 0, 3, PathPoints.Hold.FIRST_HANDLE, 1.5, -2, true),
-                new Record("turn", 60, new Nudge("nose", 1, 2)));
+                new RecordCorner("turn", 45, "gaze-across", 1, new Nudge("nose", 1, 2)),
+                new ForgetCorner("turn", 45, "gaze-across", 1, "nose"),
+                new PullPoint("turn", 45, "face-skin", "front", 0, 3, PathPoints.Hold.FIRST_HANDLE, 1.5, -2, true),
+                new Record("turn", 45, new Nudge("nose", 1, 2)));
         for (Edit e : edits) {
             String text = json.writerFor(Edit.class).writeValueAsString(e);
             assertThat(text).contains("\"kind\":\"" + Kinds.EDITS.of(e.getClass()) + "\"");
@@ -278,9 +280,10 @@ class LeewardJsonTest {
         assertThat(c.controls().dials())
                 .extracting(d -> d.id())
                 .containsExactly("turn", "blink", "gaze-across", "gaze-down");
-        assertThat(c.controls().dials().get(0).stops().get(0).offsets())
-                .as("parts that take part in the turn")
-                .hasSizeGreaterThanOrEqualTo(12);
+        Stop end = c.controls().dials().get(0).stops().get(0);
+        Set<String> turned = new HashSet<>(end.offsets().keySet());
+        turned.addAll(end.reshapes().keySet());
+        assertThat(turned).as("parts that take part in the turn").hasSizeGreaterThanOrEqualTo(18);
         assertThat(c.controls().dials().get(0).bands())
                 .extracting(b -> b.part())
                 .containsExactlyInAnyOrder("nose", "extra-hair-left", "extra-hair-right");

@@ -76,7 +76,7 @@ class CharacterApi {
     /** Without what only the keeper needs: the file that newer ones are held against, and how the turn was when it was made. */
     private static Character sent(Character c) {
         return c.withOrigin(origin -> origin.withSource(Optional.empty()))
-                .withControls(controls -> controls.withTurn(controls.turn().map(TurnPlan::ballOnly)));
+                .withControls(controls -> controls.withTurn(controls.turn().map(TurnPlan::shapeOnly)));
     }
 
     /** Which mouth a class of sounds gets, and why. */

@@ -1,13 +1,15 @@
 package app.leeward.server.api;
 
+import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.eval.Asymmetry;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.TurnPlan;
-import app.leeward.core.rig.TurnPlan.BallSetting;
+import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.NosePieces;
 import app.leeward.core.turn.TurnCheck;
@@ -52,9 +54,12 @@ class TurnApi {
      * The turn of a head.
      *
      * @param made whether there is a turn dial
-     * @param ball what it was made from, or would be; none without a head with a face on it
-     * @param yaw degrees the ball turns at the dial's end
+     * @param shape what it was made from, or would be; none without a head with a face on it
+     * @param yaw degrees the head turns at the dial's end
      * @param byHand how many poses, outlines and bands were shaped by hand since it was made
+     * @param pieces what each piece of the head is in the round
+     * @param side the head seen from its side, facing left, in half widths across and heights down
+     * @param halfWidth half the head's width, canvas units; 0 without a head
      * @param strip the head from end to end in the pose asked for; none without a turn dial
      * @param measured what is hidden and bald at places along the dial
      * @param uneven where the halves differ most; none when they are alike
@@ -66,9 +71,12 @@ class TurnApi {
     public record TurnView(
             int revision,
             boolean made,
-            List<BallSetting> ball,
+            List<HeadShape> shape,
             double yaw,
             int byHand,
+            List<HeadSolids.SolidPiece> pieces,
+            List<Point> side,
+            double halfWidth,
             List<FrameSeries> strip,
             List<TurnCheck.Position> measured,
             List<Asymmetry> uneven,
@@ -86,18 +94,22 @@ class TurnApi {
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
         boolean slides = c.controls().views().isEmpty();
-        Optional<BallSetting> ball = !slides
+        Optional<HeadShape> shape = !slides
                 ? Optional.empty()
-                : c.controls().turn().map(TurnPlan::ball).or(() -> TurnMaker.fitted(c));
+                : c.controls().turn().map(TurnPlan::shape).or(() -> TurnMaker.fitted(c));
+        Optional<HeadSolids> solids = shape.flatMap(s -> HeadSolids.of(c, s));
         Evaluator evaluator = characters.evaluator(standing);
         Pose pose = PoseBody.of(body.pose());
         int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
         return new TurnView(
                 standing.revision(),
                 dial.isPresent(),
-                ball.stream().toList(),
-                ball.map(b -> TurnMaker.yawAtFull(c, b)).orElse(0.0),
-                dial.isPresent() ? ball.map(b -> TurnMaker.keptByHand(c, b)).orElse(0) : 0,
+                shape.stream().toList(),
+                dial.map(TurnMaker::yawAtFull).orElse(TurnMaker.FULL),
+                dial.isPresent() ? shape.map(b -> TurnMaker.keptByHand(c, b)).orElse(0) : 0,
+                solids.map(HeadSolids::entries).orElse(List.of()),
+                solids.map(HeadSolids::sideView).orElse(List.of()),
+                solids.map(HeadSolids::halfWidth).orElse(0.0),
                 dial.stream().map(d -> strip(evaluator, d, pose, n)).toList(),
                 dial.filter(d -> slides)
                         .map(d -> characters.turnMeasured(standing, places(d, MEASURED)))

@@ -1,0 +1,93 @@
+package app.leeward.core.solid;
+
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
+import app.leeward.core.art.Shape;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Solid;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Location;
+
+/**
+ * A part of the head with what it shows at rest, in canvas coordinates.
+ *
+ * @param rest from its drawings' coordinates to the canvas
+ * @param order its place in the stacking order, 0 for the back
+ */
+record HeadPiece(Part part, Matrix rest, int order) {
+    /** What it shows at rest; its first drawing where that is nothing, as with a profile that comes out later. */
+    Optional<Drawing> drawing() {
+        return part.drawing(part.shown()).or(() -> part.drawings().stream().findFirst());
+    }
+
+    /** How much further towards the viewer it was set, in half widths of the head. */
+    double forward() {
+        return part.solid().map(Solid::forward).orElse(0.0);
+    }
+
+    private List<Shape> shapes() {
+        return drawing().map(d -> d.art().shapes()).orElse(List.of());
+    }
+
+    /** The area its fills cover. */
+    Geometry fills() {
+        return Regions.ofFills(shapes().stream()
+                .filter(s -> !(s.fill() instanceof Paint.None))
+                .map(s -> s.withPath(s.path().transform(rest)))
+                .toList());
+    }
+
+    /** Points along all its outlines; lines without a fill take part. */
+    List<Point> outlines() {
+        List<Point> all = new ArrayList<>();
+        for (Shape s : shapes()) {
+            Path path = s.path().transform(rest);
+            all.addAll(path.sampled(4));
+            if (all.isEmpty()) {
+                all.addAll(path.points());
+            }
+        }
+        return all;
+    }
+
+    /** What it covers, or where it has no fill the box round its lines. */
+    Geometry area() {
+        Geometry fills = fills();
+        if (fills.getArea() > 0) {
+            return fills;
+        }
+        GeometryFactory factory = new GeometryFactory();
+        return factory.createMultiPointFromCoords(outlines().stream()
+                        .map(p -> new Coordinate(p.x(), p.y()))
+                        .toArray(Coordinate[]::new))
+                .convexHull();
+    }
+
+    /** Whether an area covers all it shows, lines included. */
+    boolean liesWithin(Geometry area) {
+        return shapes().stream().allMatch(s -> {
+            double line = s.stroke().visible() ? s.stroke().width() * rest.strokeScale() / 2 : 0;
+            Geometry inner = line > 0 ? area.buffer(-line) : area;
+            IndexedPointInAreaLocator within = new IndexedPointInAreaLocator(inner);
+            return s.path().transform(rest).sampled(4).stream()
+                    .allMatch(p -> within.locate(new Coordinate(p.x(), p.y())) != Location.EXTERIOR);
+        });
+    }
+
+    /** Whether it has a picture made of pixels, whose outline cannot be reshaped. */
+    boolean pixels() {
+        return part.drawings().stream()
+                .flatMap(d -> d.art().shapes().stream())
+                .anyMatch(s -> s.fill() instanceof Paint.Picture);
+    }
+}

@@ -1,0 +1,97 @@
+package app.leeward.core.solid;
+
+import app.leeward.core.art.Regions;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.SolidKind;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+
+/** Guesses what a piece of a head is in the round: by its role where that says it, else by place, size and order. */
+final class SolidGuess {
+    /** From which share of the head's width on a piece goes round it. By eye, as all the others here. */
+    private static final double WIDE = 0.8;
+    /** How near the axis a piece stands on it, in half widths. */
+    private static final double ON_AXIS = 0.3;
+    /** How far above the head a hat reaches, in half widths. */
+    private static final double HAT = 0.3;
+    /** How much of a piece lies within the face for it to lie on it. */
+    private static final double WITHIN = 0.6;
+
+    private final Geometry skin;
+    private final double axis;
+    private final double half;
+    private final int skinOrder;
+
+    SolidGuess(Geometry skin, double axis, double half, int skinOrder) {
+        this.skin = skin;
+        this.axis = axis;
+        this.half = half;
+        this.skinOrder = skinOrder;
+    }
+
+    SolidKind of(HeadPiece piece) {
+        PartRole role = piece.part().role();
+        return switch (role) {
+            case FACE, FACE_LINE, HEAD, CHEEK, FRECKLES -> SolidKind.SKULL;
+            case MUZZLE, NOSE -> SolidKind.MASS;
+            case MOUTH, MOUSTACHE -> SolidKind.MOUTH;
+            case EYE, BROW, CAP_BADGE -> SolidKind.DECAL;
+            case EAR, INNER_EAR, HORN -> SolidKind.PLATE;
+            case CAP, CAP_BAND, CAP_PEAK -> SolidKind.RING;
+            case GLASSES, LENS -> SolidKind.FRAME;
+            case FRINGE, SIDE_HAIR, EXTRA_HAIR, BEARD -> SolidKind.COVER;
+            case BACK_HAIR -> SolidKind.SHELL;
+            case ANTENNA -> onAxis(piece.area()) ? SolidKind.AXIS : SolidKind.PLATE;
+            case WHISKERS -> within(piece.area()) ? SolidKind.SKULL : SolidKind.PLATE;
+            default -> piece.part().drawings().isEmpty() ? SolidKind.FLAT : placed(piece);
+        };
+    }
+
+    private SolidKind placed(HeadPiece piece) {
+        Geometry area = piece.area();
+        Envelope box = area.getEnvelopeInternal();
+        Envelope face = skin.getEnvelopeInternal();
+        if (box.isNull()) {
+            return SolidKind.FLAT;
+        }
+        boolean wide = box.getWidth() > WIDE * 2 * half;
+        if (piece.order() < skinOrder) {
+            if (wide) {
+                return SolidKind.SHELL;
+            }
+            return onAxis(area) && box.getMinY() < face.getMinY() ? SolidKind.AXIS : SolidKind.PLATE;
+        }
+        if (wide && box.getMinY() < face.getMinY() - HAT * half) {
+            return SolidKind.RING;
+        }
+        if (wide && box.getMaxY() < face.centre().y) {
+            return SolidKind.COVER;
+        }
+        if (within(area)) {
+            return SolidKind.SKULL;
+        }
+        if (box.getMaxY() < face.getMinY() + 0.1 * face.getHeight() && onAxis(area)) {
+            return SolidKind.AXIS;
+        }
+        // an ear drawn before the face is for the most part beside it, a strand of hair is not
+        boolean out = share(area) < 0.35;
+        boolean beside = out && (box.getMinX() > axis + 0.6 * half || box.getMaxX() < axis - 0.6 * half);
+        return beside ? SolidKind.PLATE : SolidKind.COVER;
+    }
+
+    private boolean onAxis(Geometry area) {
+        return Math.abs(area.getCentroid().getX() - axis) < ON_AXIS * half;
+    }
+
+    private boolean within(Geometry area) {
+        return share(area) > WITHIN;
+    }
+
+    private double share(Geometry area) {
+        double all = area.getArea();
+        if (all > 0) {
+            return Regions.both(area, skin).getArea() / all;
+        }
+        return skin.contains(area.getCentroid()) ? 1 : 0;
+    }
+}

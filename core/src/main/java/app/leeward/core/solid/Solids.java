@@ -1,0 +1,529 @@
+package app.leeward.core.solid;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
+import app.leeward.core.rig.HeadShape;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.SolidKind;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.distance.DistanceOp;
+
+/** The solids of one head and the motions that follow from them. Lengths without another word are shares of half its width. */
+final class Solids {
+    /** Where the head turns when it nods, as a share of its height from the top. */
+    private static final double NOD_AT = 0.55;
+    /** How far muzzles without a line of their own push the outline: the softness of the maximum of both. */
+    private static final double SOFT = 0.04;
+    /** How softly what lies on a face is kept within its limb. */
+    private static final double CUT = 0.09;
+
+    private static final double MOUTH_ROWS = 0.35;
+    private static final double MOUTH_LIFT = 0.06;
+    /** Down to which share of the head's height hair has a width of its own, and over which share more that fades. */
+    private static final double CROWN = 0.12;
+
+    private static final double CROWN_FADES = 0.2;
+    private static final double SHELL_BACK = 0.28;
+    private static final double SHELL_DEPTH = 0.9;
+    private static final double NOSE_ON_FACE = 0.3;
+    private static final double NOSE_ON_MUZZLE = 0.75;
+    private static final double GLASSES_LIFT = 0.06;
+    private static final double GLASSES_BEND = 0.22;
+    private static final double PLATE_BACK = -0.12;
+    /** Plates lean outwards so many degrees. */
+    private static final double PLATE_LEAN = 14;
+
+    private static final double EAR_SWEEP = 1.1;
+    private static final double PLATE_THINNEST = 0.3;
+    private static final double PLATE_WIDEST = 1.35;
+    /** From which share of a hat's width at its rows on a shape goes round it. */
+    private static final double ROUND = 0.6;
+
+    private final HeadArt art;
+    private final HeadShape shape;
+    private final double half;
+    private final double axis;
+    private final Stack skull;
+    private final double top;
+    private final double bottom;
+    private final OutlineWeld weld;
+    private final Optional<HeadPiece> muzzlePiece;
+    private final Optional<Stack> muzzle;
+    private final boolean muzzleHasLine;
+    private final Map<String, Stack> hats = new HashMap<>();
+
+    Solids(HeadArt art, HeadShape shape) {
+        this.art = art;
+        this.shape = shape;
+        half = art.half();
+        axis = art.axis();
+        Geometry behind = union(SolidKind.SHELL);
+        skull = Skull.of(
+                art.skin(), axis, half, shape, behind.isEmpty() ? Optional.empty() : Optional.of(Extents.of(behind)));
+        top = skull.top();
+        bottom = skull.bottom();
+        weld = new OutlineWeld(art.skin(), half);
+        muzzlePiece = art.pieces().values().stream()
+                .filter(p -> art.kinds().get(p.part().id()) == SolidKind.MASS
+                        && p.part().role() != PartRole.NOSE
+                        && p.fills().getArea() > 0)
+                .max((a, b) -> Double.compare(a.fills().getArea(), b.fills().getArea()));
+        muzzle = muzzlePiece.map(p -> muzzle(p.fills()));
+        muzzleHasLine = muzzlePiece
+                .flatMap(HeadPiece::drawing)
+                .flatMap(d -> d.art().shapes().stream()
+                        .filter(s -> !(s.fill() instanceof Paint.None))
+                        .max((a, b) -> Double.compare(
+                                Regions.of(a.path()).getArea(),
+                                Regions.of(b.path()).getArea())))
+                .filter(s -> s.stroke().visible())
+                .isPresent();
+    }
+
+    private Geometry union(SolidKind kind) {
+        return Regions.all(art.pieces().values().stream()
+                .filter(p -> art.kinds().get(p.part().id()) == kind)
+                .map(HeadPiece::fills)
+                .toList());
+    }
+
+    // ---- solids
+
+    /** Stuck on the skull: from the skull's surface at its rim, deepest a little above its middle. */
+    private Stack muzzle(Geometry area) {
+        Extents rows = Extents.of(area);
+        Envelope box = area.getEnvelopeInternal();
+        double middle = box.getMinY() + 0.45 * box.getHeight();
+        double out = shape.muzzle() * box.getWidth() / 2;
+        List<Slice> slices = new ArrayList<>();
+        for (int i = 0; i < rows.heights().length; i++) {
+            double y = rows.heights()[i];
+            double left = Math.max(0, axis - rows.left()[i]);
+            double right = Math.max(0, rows.right()[i] - axis);
+            Slice under = skull.at(y);
+            double a = (under.left() + under.right()) / 2;
+            double rim = a > 0 ? Math.min(1, (left + right) / 2 / a) : 1;
+            double base = under.middle() + under.depth() * under.profile().height(rim);
+            double v = (y - middle) / (0.78 * box.getHeight());
+            double depth = under.middle() + under.depth() - base + out * Math.sqrt(Math.max(0, 1 - v * v));
+            slices.add(new Slice(left, right, depth, base, new Profile.Bump(), 1, 0));
+        }
+        return new Stack(axis, rows.heights(), slices);
+    }
+
+    /**
+     * Lies over the skull and goes with it, so that what it covers at rest it covers from every side; above, where hair has a shape
+     * of its own, it is as wide as it is drawn.
+     */
+    private Stack cover(Geometry area) {
+        Extents rows = Extents.of(Regions.either(area, art.skin()));
+        List<Slice> slices = new ArrayList<>();
+        for (double y : rows.heights()) {
+            int i = slices.size();
+            Slice under = skull.at(Math.max(top, Math.min(bottom, y)));
+            double own = 1 - Skull.smooth((y - top - CROWN * (bottom - top)) / (CROWN_FADES * (bottom - top)));
+            double left = under.left() + own * Math.max(0, axis - rows.left()[i] - under.left());
+            double right = under.right() + own * Math.max(0, rows.right()[i] - axis - under.right());
+            double depth = Math.max(under.depth(), Skull.held(half * shape.front(), (left + right) / 2) / 2);
+            slices.add(new Slice(left, right, depth, under.middle(), under.profile(), 0, under.sweep()));
+        }
+        return new Stack(axis, rows.heights(), slices);
+    }
+
+    private Stack shell(Geometry area) {
+        Extents rows = Extents.of(area);
+        List<Slice> slices = new ArrayList<>();
+        for (int i = 0; i < rows.heights().length; i++) {
+            double left = Math.max(0, axis - rows.left()[i]);
+            double right = Math.max(0, rows.right()[i] - axis);
+            double depth = SHELL_DEPTH * (left + right) / 2;
+            slices.add(new Slice(left, right, depth, -SHELL_BACK * half, new Profile.Superellipse(2), 0, 0));
+        }
+        return new Stack(axis, rows.heights(), slices);
+    }
+
+    /** A hat of several pieces is one solid of revolution. */
+    private Stack hat(String piece) {
+        String hat = piece;
+        for (Optional<String> at = Optional.of(piece);
+                at.isPresent() && art.pieces().containsKey(at.get());
+                at = art.pieces().get(at.get()).part().parent()) {
+            hat = art.kinds().get(at.get()) == SolidKind.RING ? at.get() : hat;
+        }
+        String root = hat;
+        return hats.computeIfAbsent(root, k -> {
+            Geometry area = Regions.all(art.pieces().values().stream()
+                    .filter(p -> hasAbove(p.part().id(), root)
+                            && art.kinds().get(p.part().id()) == SolidKind.RING)
+                    .map(HeadPiece::fills)
+                    .toList());
+            Extents rows = Extents.of(area.isEmpty() ? art.skin() : area);
+            double widest = 0;
+            List<Slice> slices = new ArrayList<>();
+            for (int i = rows.heights().length - 1; i >= 0; i--) {
+                double left = Math.max(0, axis - rows.left()[i]);
+                double right = Math.max(0, rows.right()[i] - axis);
+                widest = Math.max(widest, (left + right) / 2);
+                slices.add(
+                        0,
+                        new Slice(
+                                left,
+                                right,
+                                (left + right) / 2,
+                                half * (shape.front() - shape.back()) / 2,
+                                new Profile.Superellipse(2),
+                                0,
+                                0));
+            }
+            return new Stack(axis, rows.heights(), slices);
+        });
+    }
+
+    private boolean hasAbove(String piece, String above) {
+        Optional<String> at = Optional.of(piece);
+        while (at.isPresent() && art.pieces().containsKey(at.get())) {
+            if (at.get().equals(above)) {
+                return true;
+            }
+            at = art.pieces().get(at.get()).part().parent();
+        }
+        return false;
+    }
+
+    List<Point> sideView() {
+        List<Point> front = new ArrayList<>();
+        List<Point> back = new ArrayList<>();
+        for (int i = 0; i < skull.heights().length; i += 5) {
+            Slice s = skull.slices().get(i);
+            double y = (skull.heights()[i] - top) / (bottom - top);
+            front.add(new Point(-(s.middle() + s.depth()) / half, y));
+            back.add(0, new Point((s.depth() - s.middle()) / half, y));
+        }
+        front.addAll(back);
+        return front;
+    }
+
+    /** Between where the drawn edge of the near side comes to lie on the surface and the limb. */
+    Geometry cameRound(View view, double down) {
+        List<Coordinate> ring = new ArrayList<>();
+        List<Coordinate> back = new ArrayList<>();
+        double lowest = top + down * (bottom - top);
+        for (double height : skull.heights()) {
+            double y = Math.min(height, lowest);
+            Slice s = skull.at(y);
+            double a = view.way() > 0 ? s.left() : s.right();
+            double middle = s.middle() * view.sin() + shape.pivot() * half * view.sin();
+            double limb = s.limb(-view.way(), view);
+            ring.add(new Coordinate(axis + view.way() * (middle - limb), y));
+            back.add(0, new Coordinate(axis + view.way() * (middle - Math.min(limb, a * view.cos())), y));
+            if (height >= lowest) {
+                break;
+            }
+        }
+        ring.addAll(back);
+        if (ring.size() < 4 || view.yaw() == 0) {
+            return art.skin().getFactory().createPolygon();
+        }
+        ring.add(ring.get(0));
+        return art.skin()
+                .getFactory()
+                .createPolygon(ring.toArray(new Coordinate[0]))
+                .buffer(0);
+    }
+
+    // ---- motions
+
+    /** How the points of a piece go with the head. */
+    Motion motion(String piece) {
+        return motion(piece, Path.of());
+    }
+
+    /** @param outline the outline that is asked for, which on a hat may go round it */
+    Motion motion(String piece, Path outline) {
+        HeadPiece p = art.pieces().get(piece);
+        double forward = p.forward() * half;
+        return switch (art.kinds().get(piece)) {
+            case SKULL -> forward == 0 ? weld.over(on(carrier(p), 0), outline()) : lifted(on(carrier(p), 0), forward);
+            case MASS ->
+                p.part().role() == PartRole.NOSE
+                        ? lifted(nose(p), forward)
+                        : weld.over(lifted(onMuzzle(p), forward), outline());
+            case DECAL -> lifted(cut(carrier(p)), forward);
+            case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
+            case COVER -> weld.over(on(cover(p.area()), forward), outline());
+            case SHELL -> outlineOf(shell(p.area()), forward);
+            case RING -> ring(piece, outline, forward);
+            case FRAME -> frame(p, forward);
+            case AXIS -> axis(p, forward);
+            case PLATE -> on(carrier(p), 0);
+            case FLAT -> rest -> view -> rest;
+        };
+    }
+
+    private Point place(double y, Spot s, View view) {
+        double middle = top + NOD_AT * (bottom - top);
+        double x = axis + s.x() + view.way() * shape.pivot() * half * view.sin();
+        double down = view.pitch() == 0 ? y : middle + (y - middle) * view.cosPitch() + s.z() * view.sinPitch();
+        return new Point(x, down);
+    }
+
+    private Motion on(Stack solid, double forward) {
+        return lifted(rest -> view -> place(rest.y(), solid.surface(rest, view), view), forward);
+    }
+
+    /** Further towards the viewer than the surface. */
+    private static Motion lifted(Motion motion, double forward) {
+        return forward == 0
+                ? motion
+                : rest -> {
+                    Motion.Follow f = motion.of(rest);
+                    return view -> f.at(view)
+                            .plus(new Point(view.way() * forward * view.sin(), forward * view.cos() * view.sinPitch()));
+                };
+    }
+
+    /** The outline of a stack; from below and above as the outline of an ellipsoid of its depth. */
+    private Motion outlineOf(Stack solid, double forward) {
+        return rest -> view -> place(rest.y(), solid.outline(rest, view).shifted(0, forward), view)
+                .plus(new Point(view.way() * forward * view.sin(), 0));
+    }
+
+    /** The outline of the head, pushed out by a muzzle that has no line of its own. */
+    private Motion outline() {
+        double middle = top + NOD_AT * (bottom - top);
+        double deep = (shape.front() + shape.back()) / 2 * half / ((bottom - top) / 2);
+        return rest -> view -> {
+            Spot s = skull.outline(rest, view);
+            double x = axis + s.x() + view.way() * (push(rest, view) + shape.pivot() * half * view.sin());
+            if (view.pitch() == 0) {
+                return new Point(x, rest.y());
+            }
+            double tall = Math.hypot(view.cosPitch(), deep * view.sinPitch());
+            return new Point(x, middle + (rest.y() - middle) * tall + s.z() * view.sinPitch());
+        };
+    }
+
+    private double push(Point rest, View view) {
+        boolean far = (rest.x() - axis) * view.way() > 0;
+        if (muzzle.isEmpty() || muzzleHasLine || !far || view.yaw() == 0) {
+            return 0;
+        }
+        Stack m = muzzle.get();
+        double fade = 0.2 * (m.bottom() - m.top());
+        double within = Skull.smooth((rest.y() - m.top()) / fade) * Skull.smooth((m.bottom() - rest.y()) / fade);
+        if (within == 0) {
+            return 0;
+        }
+        double x = rest.x() - axis;
+        double r = SOFT * half;
+        double now = reach(m.at(rest.y()), x, view) - reach(skull.at(rest.y()), x, view);
+        View front = View.yaw(0);
+        double then = reach(m.at(rest.y()), x, front) - reach(skull.at(rest.y()), x, front);
+        return within * r * (softplus(now / r) - softplus(then / r));
+    }
+
+    /** How far out the far limb of a slice lies. */
+    private static double reach(Slice slice, double x, View view) {
+        return slice.middle() * view.sin() + slice.limb(x, view);
+    }
+
+    private static double softplus(double t) {
+        return t > 30 ? t : Math.log1p(Math.exp(t));
+    }
+
+    /** What lies under the piece: a hat it hangs on, the muzzle, else the skull. */
+    private Stack carrier(HeadPiece p) {
+        Optional<String> parent = p.part().parent();
+        boolean onHat = parent.filter(art.kinds()::containsKey)
+                .filter(id -> art.kinds().get(id) == SolidKind.RING)
+                .isPresent();
+        return onHat ? hat(parent.get()) : muzzleUnder(p) ? muzzle.get() : skull;
+    }
+
+    private boolean muzzleUnder(HeadPiece p) {
+        if (muzzlePiece.isEmpty()
+                || muzzlePiece.get() == p
+                || p.order() < muzzlePiece.get().order()) {
+            return false;
+        }
+        Coordinate middle = p.area().getEnvelopeInternal().centre();
+        return middle != null
+                && muzzlePiece.get().fills().contains(p.area().getFactory().createPoint(middle));
+    }
+
+    private Motion onMuzzle(HeadPiece p) {
+        return muzzlePiece.filter(m -> m == p).isPresent() ? on(muzzle.get(), 0) : on(muzzle(p.area()), 0);
+    }
+
+    /** Kept within the limb, softly, and where it is at rest. */
+    private Motion cut(Stack carrier) {
+        double r = CUT * half;
+        Motion motion = on(carrier, 0);
+        return rest -> {
+            Motion.Follow f = motion.of(rest);
+            Slice level = (carrier == muzzle.orElse(null) ? skull : carrier).at(rest.y());
+            double x = rest.x() - axis;
+            return view -> {
+                boolean far = x * view.way() > 0;
+                if (!far || view.yaw() == 0) {
+                    return f.at(view);
+                }
+                Point at = f.at(view);
+                double out = (at.x() - axis) * view.way() - shape.pivot() * half * view.sin();
+                double over = softplus((out - reach(level, x, view)) / r)
+                        - softplus((Math.abs(x) - level.limb(x, View.yaw(0))) / r);
+                return at.plus(new Point(-view.way() * r * over, 0));
+            };
+        };
+    }
+
+    /** All drawings of a mouth go by the rows around the middle of the one at rest, so that open ones do not tear. */
+    private Motion mouth(HeadPiece p) {
+        Stack under = muzzleUnder(p) ? muzzle.get() : skull;
+        double middle = p.area().getEnvelopeInternal().centre().y;
+        return rest -> {
+            Point row = new Point(rest.x(), middle + MOUTH_ROWS * (rest.y() - middle));
+            return view -> {
+                Point at = place(row.y(), under.surface(row, view), view);
+                return new Point(at.x(), at.y() + (rest.y() - row.y()) * view.cosPitch());
+            };
+        };
+    }
+
+    /** A small solid of its own that goes with the surface under its middle. */
+    private Motion nose(HeadPiece p) {
+        boolean onMuzzle = muzzleUnder(p);
+        Stack under = onMuzzle ? muzzle.get() : skull;
+        Envelope box = p.area().getEnvelopeInternal();
+        Point root = new Point(box.centre().x, box.centre().y);
+        if (box.getHeight() < 1e-6 || box.getWidth() < 1e-6) {
+            return on(under, NOSE_ON_FACE * half);
+        }
+        double deep = onMuzzle ? NOSE_ON_MUZZLE * box.getWidth() / 2 : NOSE_ON_FACE * half;
+        Stack own = nose(p.area(), root.x(), deep, onMuzzle);
+        return rest -> view -> {
+            Spot at = under.surface(root, view);
+            Spot on = own.surface(rest, view);
+            return place(rest.y(), at.shifted(on.x(), on.z()), view);
+        };
+    }
+
+    /** On a muzzle deepest in its middle; on a face the bridge lies flat and the tip stands out. */
+    private static Stack nose(Geometry area, double axis, double deep, boolean round) {
+        Extents rows = Extents.of(area);
+        Envelope box = area.getEnvelopeInternal();
+        List<Slice> slices = new ArrayList<>();
+        for (int i = 0; i < rows.heights().length; i++) {
+            double down = (rows.heights()[i] - box.getMinY()) / box.getHeight();
+            double out = round ? Math.sqrt(Math.max(0, 1 - Math.pow((2 * down - 1) / 1.1, 2))) : 0.25 + 0.75 * down;
+            double half =
+                    rows.reaches(i) ? Math.max(axis - rows.left()[i], rows.right()[i] - axis) : box.getWidth() / 2;
+            slices.add(new Slice(
+                    half, half, round ? Math.min(deep, half) * out : deep * out, 0, new Profile.Bump(), 1, 0));
+        }
+        return new Stack(axis, rows.heights(), slices);
+    }
+
+    /** A hat keeps its outline; what is drawn on it goes round with it. */
+    private Motion ring(String piece, Path outline, double forward) {
+        Stack hat = hat(piece);
+        boolean round = outline.bounds()
+                .filter(b -> b.width() <= ROUND * widest(hat, b))
+                .isEmpty();
+        if (!round) {
+            return on(hat, forward);
+        }
+        return rest -> {
+            Slice s = hat.at(rest.y());
+            double a = rest.x() < axis ? s.left() : s.right();
+            double t = a > 0 ? Math.min(1, Math.abs(rest.x() - axis) / a) : 1;
+            double z = s.middle() + s.depth() * s.profile().height(t) + forward;
+            return view -> place(
+                    rest.y(), new Spot(rest.x() - axis + view.way() * (s.middle() + forward) * view.sin(), z), view);
+        };
+    }
+
+    /** How wide a hat is halfway up a shape: what fills it there is its outline, such as a bobble on top. */
+    private static double widest(Stack hat, Box shape) {
+        Slice s = hat.at(shape.centre().y());
+        return s.left() + s.right();
+    }
+
+    /** Glasses are stiff: every point has its own depth before the face. */
+    private Motion frame(HeadPiece p, double forward) {
+        Envelope box = frameBox(p);
+        Slice level = skull.at(box.centre().y);
+        double front = level.middle() + level.depth() + GLASSES_LIFT * half + forward;
+        return rest -> {
+            double x = rest.x() - axis;
+            double z = front - GLASSES_BEND * x * x / half;
+            return view -> place(rest.y(), new Spot(x * view.cos() + view.way() * z * view.sin(), z), view);
+        };
+    }
+
+    private Envelope frameBox(HeadPiece p) {
+        Envelope box = new Envelope();
+        art.pieces().values().stream()
+                .filter(o -> art.kinds().get(o.part().id()) == SolidKind.FRAME)
+                .forEach(o -> box.expandToInclude(o.area().getEnvelopeInternal()));
+        return box.isNull() ? p.area().getEnvelopeInternal() : box;
+    }
+
+    private Motion axis(HeadPiece p, double forward) {
+        double z = skull.at(top).middle() + forward;
+        Coordinate foot = root(p.area());
+        return rest -> view -> place(
+                rest.y(),
+                new Spot(rest.x() - foot.x + (foot.x - axis) * view.cos() + view.way() * z * view.sin(), z),
+                view);
+    }
+
+    private Coordinate root(Geometry area) {
+        Geometry under = Regions.both(area, art.skin());
+        if (under.getArea() > 0) {
+            return under.getCentroid().getCoordinate();
+        }
+        return DistanceOp.nearestPoints(art.skin(), area)[0];
+    }
+
+    /** An ear or a horn about where it grows. */
+    Matrix plate(String piece, View view) {
+        List<HeadPiece> carried = art.carried(piece);
+        Geometry area = Regions.all(carried.stream().map(HeadPiece::area).toList());
+        if (area.isEmpty()) {
+            area = art.pieces().get(piece).area();
+        }
+        double forward = art.pieces().get(piece).forward() * half;
+        Coordinate root = root(area);
+        Coordinate tip = area.getEnvelopeInternal().centre();
+        boolean upright = Math.abs(tip.y - root.y) > Math.abs(tip.x - root.x) && root.y < (top + bottom) / 2;
+        boolean far = (root.x - axis) * view.way() >= 0;
+        double c = view.cos();
+        double s = view.sin();
+        Spot hinge;
+        double k;
+        if (upright) {
+            double z = PLATE_BACK * half + forward;
+            hinge = new Spot((root.x - axis) * c + view.way() * z * s, z);
+            double lean = Math.toRadians(PLATE_LEAN);
+            k = (c * Math.cos(lean) + (far ? -1 : 1) * s * Math.sin(lean)) / Math.cos(lean);
+        } else {
+            hinge = skull.outline(new Point(root.x, root.y), view).shifted(view.way() * forward * s, forward);
+            k = c + (far ? -1 : 1) * EAR_SWEEP * s;
+        }
+        k = Math.max(PLATE_THINNEST, Math.min(PLATE_WIDEST, k));
+        Point at = place(root.y, hinge, view);
+        return new Matrix(k, 0, 0, 1, at.x() - k * root.x, at.y() - root.y);
+    }
+}

@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import type { Edit, SolidPiece, TurnView } from '../../api/client';
+import { useDesk } from '../../state/desk';
+import { useStudio } from '../../state/studio';
+import type { Painter } from '../painter';
+import { round, type XY } from './geometry';
+import { drag } from './pointer';
+
+/** Below this angle a pull would need no depth at all to go anywhere, or any. */
+const LEAST = 8;
+
+/** The middle of what a piece shows now, on the canvas. */
+function middleOf(painter: Painter | null, part: string): XY | null {
+  const g = painter?.groupOf(part);
+  if (!g) return null;
+  const b = g.getBBox();
+  if (b.width === 0 && b.height === 0) return null;
+  const m = new DOMMatrix(
+    (g.getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').replace(/ /g, ',').replace('matrix,', 'matrix'),
+  );
+  const p = new DOMPoint(b.x + b.width / 2, b.y + b.height / 2).matrixTransform(m);
+  return [p.x, p.y];
+}
+
+/**
+ * The pieces of a turned head, taken hold of: pulled along, a piece tells how far before or behind the head it stands. What comes
+ * of it is shown at once.
+ */
+export function SolidHandles({
+  svg,
+  painter,
+  unit,
+}: {
+  svg: () => SVGSVGElement | null;
+  painter: () => Painter | null;
+  unit: number;
+}) {
+  const { view, director, edit } = useStudio();
+  const dial = view.character.controls.dials.find((d) => d.purpose === 'TURN');
+  const at = useDesk((s) => s.dials[dial?.id ?? ''] ?? dial?.rest ?? 0);
+  const chosen = useDesk((s) => s.part);
+  const [, redraw] = useState(0);
+  useEffect(() => {
+    let frame = 0;
+    const off = director.watchJoints(() => {
+      frame = requestAnimationFrame(() => redraw((n) => n + 1));
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      off();
+    };
+  }, [director]);
+  // what the bench asked for, whose answer is there already
+  const turn = useQuery<TurnView>({ queryKey: ['turn-pieces', view.id, view.revision], enabled: false });
+  if (!dial || !turn.data) return null;
+  const { pieces, yaw, halfWidth } = turn.data;
+  const angle = ((at - dial.rest) / Math.max(1e-9, dial.to - dial.rest)) * yaw;
+  const pulls = Math.abs(angle) >= LEAST;
+  const pull = (e: React.PointerEvent, piece: SolidPiece) => {
+    const sheet = svg();
+    if (!sheet || !pulls) return;
+    e.stopPropagation();
+    e.preventDefault();
+    useDesk.setState({ part: piece.part });
+    const part = view.character.rig.parts.find((p) => p.id === piece.part);
+    let last: Edit | null = null;
+    drag(
+      sheet,
+      e,
+      (to, from) => {
+        const by = (to[0] - from[0]) / (Math.sin((angle * Math.PI) / 180) * halfWidth);
+        const forward = round(Math.max(-1.5, Math.min(1.5, piece.forward + by)));
+        last = { kind: 'set-solid', part: piece.part, solid: part?.solid?.kind ?? null, forward } as Edit;
+        director.drafting(last);
+      },
+      (kept) => {
+        const final = last;
+        const done = () => director.drafting(null);
+        if (kept && final) void edit(final).then(done);
+        else done();
+      },
+    );
+  };
+  return (
+    <g data-testid="solids">
+      {pieces
+        .filter((p) => !p.alongWith && p.kind !== 'FLAT')
+        .map((p) => {
+          const where = middleOf(painter(), p.part);
+          const name = view.character.rig.parts.find((q) => q.id === p.part)?.name ?? p.part;
+          return (
+            where && (
+              <circle
+                key={p.part}
+                data-testid={`solid-${p.part}`}
+                cx={where[0]}
+                cy={where[1]}
+                r={(p.part === chosen ? 7 : 5) * unit}
+                fill={p.part === chosen ? 'var(--doing)' : 'var(--color-stage)'}
+                stroke="var(--doing)"
+                strokeWidth={2}
+                strokeDasharray={p.kind === p.guessed ? undefined : '3 2'}
+                vectorEffect="non-scaling-stroke"
+                className={pulls ? 'cursor-ew-resize' : undefined}
+                opacity={pulls ? 1 : 0.55}
+                onPointerDown={(e) => pull(e, p)}
+                onClick={(e) => {
+                  e.stopPropagation();
+                  useDesk.setState({ part: p.part });
+                }}
+              >
+                <title>
+                  {pulls ? `${name}: pull it forward or back` : `${name}: turn the head to pull it`}
+                </title>
+              </circle>
+            )
+          );
+        })}
+    </g>
+  );
+}
