@@ -43,14 +43,24 @@ class TurnApiTest {
     }
 
     @Test
-    void theStripTheBallAndWhatIsOfferedComeInOneAnswer() {
+    void theStripTheSolidsAndWhatIsOfferedComeInOneAnswer() {
         JsonNode t = turn(7);
         assertThat(t.get("made").asBoolean()).isTrue();
-        assertThat(t.at("/ball/0/farEye").asDouble()).isEqualTo(0.78);
-        assertThat(t.get("yaw").asDouble()).isBetween(15.0, 30.0);
+        assertThat(t.at("/shape/0/roundness").asDouble()).isEqualTo(2.5);
+        assertThat(t.get("yaw").asDouble()).isEqualTo(45);
+        assertThat(t.get("side")).hasSizeGreaterThan(20);
+        assertThat(t.get("pieces")).anySatisfy(p -> {
+            assertThat(p.get("part").asText()).isEqualTo("back-hair");
+            assertThat(p.get("kind").asText()).isEqualTo("SHELL");
+            assertThat(p.get("guessed").asText()).isEqualTo("SHELL");
+        });
+        assertThat(t.get("pieces"))
+                .filteredOn(p -> p.get("part").asText().equals("pupil-left"))
+                .extracting(p -> p.get("alongWith").asText())
+                .containsExactly("eye-left");
         assertThat(t.at("/strip/0/at")).hasSize(7);
-        assertThat(t.at("/strip/0/at/0").asDouble()).isEqualTo(-60);
-        assertThat(t.at("/strip/0/at/6").asDouble()).isEqualTo(60);
+        assertThat(t.at("/strip/0/at/0").asDouble()).isEqualTo(-45);
+        assertThat(t.at("/strip/0/at/6").asDouble()).isEqualTo(45);
         assertThat(t.get("measured")).hasSize(9).allSatisfy(m -> assertThat(
                         m.get("message").asText())
                 .as("Maren has hair all round")

@@ -22,6 +22,8 @@ import java.util.Set;
 public record SetSolid(String part, Optional<SolidKind> solid, double forward) implements TurnEdit {
     public SetSolid {
         solid = solid == null ? Optional.empty() : solid;
+        // refuses a depth no head has
+        new Solid(solid, forward);
     }
 
     @Override

@@ -15,7 +15,8 @@ final class Affine {
      * @param leastWide and {@code mostWide}: between what its width is held, as a share of the width at rest
      * @param slant how much of the shear is kept
      */
-    static Matrix of(List<Point> rest, Motion motion, View view, double leastWide, double mostWide, double slant) {
+    static Matrix of(HeadSolids.Sampled points, View view, double leastWide, double mostWide, double slant) {
+        List<Point> rest = points.rest();
         int n = rest.size();
         if (n == 0) {
             return Matrix.IDENTITY;
@@ -26,7 +27,7 @@ final class Affine {
         double ty = 0;
         Point[] moved = new Point[n];
         for (int i = 0; i < n; i++) {
-            moved[i] = motion.of(rest.get(i)).at(view);
+            moved[i] = points.follows().get(i).at(view);
             mx += rest.get(i).x() / n;
             my += rest.get(i).y() / n;
             tx += moved[i].x() / n;

@@ -10,6 +10,7 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Solid;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
@@ -18,13 +19,34 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Location;
 
-/**
- * A part of the head with what it shows at rest, in canvas coordinates.
- *
- * @param rest from its drawings' coordinates to the canvas
- * @param order its place in the stacking order, 0 for the back
- */
-record HeadPiece(Part part, Matrix rest, int order) {
+/** A part of the head with what it shows at rest, in canvas coordinates. Areas are worked out once. */
+final class HeadPiece {
+    private final Part part;
+    private final Matrix rest;
+    private final int order;
+    private Geometry fills;
+    private Geometry area;
+
+    HeadPiece(Part part, Matrix rest, int order) {
+        this.part = part;
+        this.rest = rest;
+        this.order = order;
+    }
+
+    Part part() {
+        return part;
+    }
+
+    /** From its drawings' coordinates to the canvas. */
+    Matrix rest() {
+        return rest;
+    }
+
+    /** Its place in the stacking order, 0 for the back. */
+    int order() {
+        return order;
+    }
+
     /** What it shows at rest; its first drawing where that is nothing, as with a profile that comes out later. */
     Optional<Drawing> drawing() {
         return part.drawing(part.shown()).or(() -> part.drawings().stream().findFirst());
@@ -39,12 +61,23 @@ record HeadPiece(Part part, Matrix rest, int order) {
         return drawing().map(d -> d.art().shapes()).orElse(List.of());
     }
 
+    /** The outline that takes in most, canvas coordinates; an empty one when it shows none. */
+    Path silhouette() {
+        return shapes().stream()
+                .map(s -> s.path().transform(rest))
+                .max(Comparator.comparingDouble(p -> Regions.of(p).getArea()))
+                .orElse(Path.of());
+    }
+
     /** The area its fills cover. */
     Geometry fills() {
-        return Regions.ofFills(shapes().stream()
-                .filter(s -> !(s.fill() instanceof Paint.None))
-                .map(s -> s.withPath(s.path().transform(rest)))
-                .toList());
+        if (fills == null) {
+            fills = Regions.ofFills(shapes().stream()
+                    .filter(s -> !(s.fill() instanceof Paint.None))
+                    .map(s -> s.withPath(s.path().transform(rest)))
+                    .toList());
+        }
+        return fills;
     }
 
     /** Points along all its outlines; lines without a fill take part. */
@@ -62,15 +95,14 @@ record HeadPiece(Part part, Matrix rest, int order) {
 
     /** What it covers, or where it has no fill the box round its lines. */
     Geometry area() {
-        Geometry fills = fills();
-        if (fills.getArea() > 0) {
-            return fills;
+        if (area == null) {
+            Coordinate[] along =
+                    outlines().stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+            area = fills().getArea() > 0
+                    ? fills()
+                    : new GeometryFactory().createMultiPointFromCoords(along).convexHull();
         }
-        GeometryFactory factory = new GeometryFactory();
-        return factory.createMultiPointFromCoords(outlines().stream()
-                        .map(p -> new Coordinate(p.x(), p.y()))
-                        .toArray(Coordinate[]::new))
-                .convexHull();
+        return area;
     }
 
     /** Whether an area covers all it shows, lines included. */

@@ -7,10 +7,14 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -27,8 +31,15 @@ public final class HeadSolids {
     private static final double DECAL_SLANT = 0.8;
     private static final double NARROWEST = 0.3;
 
+    /** So many points of a piece say well enough how it is placed. */
+    private static final int ENOUGH = 300;
+
     private final HeadArt art;
     private final Solids solids;
+    private final Map<String, Sampled> samples = new HashMap<>();
+
+    /** @param follows for each point at rest where it goes */
+    record Sampled(List<Point> rest, List<Motion.Follow> follows) {}
 
     private HeadSolids(HeadArt art, Solids solids) {
         this.art = art;
@@ -155,7 +166,6 @@ public final class HeadSolids {
         boolean eye = p.part().role() == PartRole.EYE;
         return Affine.of(
                 sampled(piece),
-                solids.motion(piece),
                 view,
                 NARROWEST,
                 eye ? EYE_WIDEST : DECAL_WIDEST,
@@ -164,12 +174,20 @@ public final class HeadSolids {
 
     /** Where the piece is placed on the whole, for drawings that come later; its points may go further. */
     public Matrix onTheWhole(String piece, View view) {
-        return Affine.of(sampled(piece), solids.motion(piece), view, NARROWEST, DECAL_WIDEST, 1);
+        return Affine.of(sampled(piece), view, NARROWEST, DECAL_WIDEST, 1);
     }
 
-    /** How the piece is shifted on the whole, for one that is exchanged for drawings made for the turned head. */
+    /** How the piece is shifted by its middle, for one that is exchanged for drawings made for the turned head. */
     public Matrix shifted(String piece, View view) {
-        return Affine.of(sampled(piece), solids.motion(piece), view, 1, 1, 0);
+        Coordinate middle = art.pieces().get(piece).area().getEnvelopeInternal().centre();
+        if (middle == null) {
+            return Matrix.IDENTITY;
+        }
+        // a nose drawn to one side of the axis is no less in the middle of the face
+        boolean onAxis = Math.abs(middle.x - art.axis()) < Solids.ON_AXIS * art.half();
+        Point rest = new Point(onAxis ? art.axis() : middle.x, middle.y);
+        Point now = solids.motion(piece).of(rest).at(view);
+        return Matrix.translate(now.x() - rest.x(), now.y() - rest.y());
     }
 
     /** An outline of the piece, canvas coordinates at rest, ready to be asked for from any view. */
@@ -177,13 +195,26 @@ public final class HeadSolids {
         return new TurnedPath(rest, solids.motion(piece, rest));
     }
 
-    private List<Point> sampled(String piece) {
-        List<HeadPiece> carried = art.carried(piece);
-        List<HeadPiece> whites =
-                carried.stream().filter(p -> p.part().role() == PartRole.WHITE).toList();
-        List<HeadPiece> of = !whites.isEmpty()
-                ? whites
-                : carried.isEmpty() ? List.of(art.pieces().get(piece)) : carried;
-        return of.stream().flatMap(p -> p.outlines().stream()).toList();
+    /** Points of a piece, followed: what it is placed by. */
+    private Sampled sampled(String piece) {
+        return samples.computeIfAbsent(piece, k -> {
+            List<HeadPiece> carried = art.carried(piece);
+            List<HeadPiece> whites = carried.stream()
+                    .filter(p -> p.part().role() == PartRole.WHITE)
+                    .toList();
+            List<HeadPiece> of = !whites.isEmpty()
+                    ? whites
+                    : carried.isEmpty() ? List.of(art.pieces().get(piece)) : carried;
+            List<Point> all = of.stream().flatMap(p -> p.outlines().stream()).toList();
+            int every = 1 + all.size() / ENOUGH;
+            Motion motion = solids.motion(piece);
+            List<Point> rest = new ArrayList<>();
+            List<Motion.Follow> follows = new ArrayList<>();
+            for (int i = 0; i < all.size(); i += every) {
+                rest.add(all.get(i));
+                follows.add(motion.of(all.get(i)));
+            }
+            return new Sampled(rest, follows);
+        });
     }
 }

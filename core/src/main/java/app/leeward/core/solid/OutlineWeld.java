@@ -1,17 +1,17 @@
 package app.leeward.core.solid;
 
+import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.Polygon;
 
 /**
  * Welds what lies along the outline of the skin to it: a line over a fill's edge, a patch that ends at the silhouette. A point
- * close by goes with the nearest point of the outline, keeping how it stood to it; further away less and less.
+ * close by goes with the nearest point of the outline as it is drawn from each view, keeping how it stood to it; further away
+ * less and less.
  */
 final class OutlineWeld {
     /** How near it holds fully, and from where not at all, as shares of the head's width. */
@@ -19,51 +19,111 @@ final class OutlineWeld {
 
     private static final double NONE = 0.024;
 
+    private final List<TurnedPath> outlines;
     private final double cell;
     private final double full;
     private final double none;
-    private final Map<Long, List<Point>> samples = new HashMap<>();
+    private final Map<Long, List<Place>> samples = new HashMap<>();
+    /** The outlines from the views asked for so far. */
+    private final Map<View, List<Curve>> seen = new HashMap<>();
 
-    OutlineWeld(Geometry skin, double half) {
+    /** A point of the outlines: so far along one of their steps. */
+    private record Place(int curve, double t, Point at) {}
+
+    /** One step of an outline; a line has its handles on itself. */
+    private record Curve(Point from, Segment.Cubic on) {
+        Point at(double t) {
+            return on.at(from, t);
+        }
+    }
+
+    /** @param outlines of the skin, with how they go with the head */
+    OutlineWeld(List<TurnedPath> outlines, double half) {
+        this.outlines = List.copyOf(outlines);
         full = FULL * 2 * half;
         none = NONE * 2 * half;
         cell = none;
-        double step = full / 4;
-        for (int g = 0; g < skin.getNumGeometries(); g++) {
-            Coordinate[] ring =
-                    ((Polygon) skin.getGeometryN(g)).getExteriorRing().getCoordinates();
-            for (int i = 0; i + 1 < ring.length; i++) {
-                int n = (int) Math.min(400, 1 + Math.floor(ring[i].distance(ring[i + 1]) / step));
-                for (int k = 0; k < n; k++) {
-                    double t = k / (double) n;
-                    add(new Point(
-                            ring[i].x + t * (ring[i + 1].x - ring[i].x), ring[i].y + t * (ring[i + 1].y - ring[i].y)));
-                }
+        List<Curve> rest = curves(outlines.stream().map(TurnedPath::rest).toList());
+        for (int i = 0; i < rest.size(); i++) {
+            Curve c = rest.get(i);
+            double far = c.from().distance(c.on().c1())
+                    + c.on().c1().distance(c.on().c2())
+                    + c.on().c2().distance(c.on().to());
+            int n = (int) Math.max(1, Math.min(400, Math.ceil(4 * far / full)));
+            for (int k = 0; k <= n; k++) {
+                double t = k / (double) n;
+                add(new Place(i, t, c.at(t)));
             }
         }
     }
 
+    private static List<Curve> curves(List<Path> paths) {
+        List<Curve> all = new ArrayList<>();
+        for (Path path : paths) {
+            Point pen = null;
+            Point start = null;
+            for (Segment s : path.segments()) {
+                if (s instanceof Segment.Move m) {
+                    pen = start = m.to();
+                } else {
+                    Point to = s instanceof Segment.Line l ? l.to() : s instanceof Segment.Cubic c ? c.to() : start;
+                    all.add(new Curve(
+                            pen,
+                            s instanceof Segment.Cubic c
+                                    ? c
+                                    : new Segment.Cubic(pen.towards(to, 1 / 3.0), pen.towards(to, 2 / 3.0), to)));
+                    pen = to;
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Whether a path is one of the outlines, drawn a second time. */
+    boolean same(Path path) {
+        List<Point> points = path.points();
+        return outlines.stream().anyMatch(o -> {
+            List<Point> of = o.rest().points();
+            if (of.size() != points.size()) {
+                return false;
+            }
+            for (int i = 0; i < of.size(); i++) {
+                if (of.get(i).distance(points.get(i)) > 1e-6 * full) {
+                    return false;
+                }
+            }
+            return true;
+        });
+    }
+
     /** A motion that goes with the outline where it is close to it. */
-    Motion over(Motion inner, Motion outline) {
+    Motion over(Motion inner) {
         return rest -> {
-            Point near = nearest(rest);
-            double away = near == null ? none : near.distance(rest);
+            Place near = nearest(rest);
+            double away = near == null ? none : near.at().distance(rest);
             double weight = away <= full ? 1 : away >= none ? 0 : Skull.smooth((none - away) / (none - full));
             if (weight == 0) {
                 return inner.of(rest);
             }
-            Motion.Follow edge = outline.of(near);
-            Point beside = rest.minus(near);
+            Point beside = rest.minus(near.at());
+            Motion.Follow edge =
+                    view -> from(view).get(near.curve()).at(near.t()).plus(beside);
             if (weight == 1) {
-                return view -> edge.at(view).plus(beside);
+                return edge;
             }
             Motion.Follow own = inner.of(rest);
-            return view -> own.at(view).towards(edge.at(view).plus(beside), weight);
+            return view -> own.at(view).towards(edge.at(view), weight);
         };
     }
 
-    private void add(Point p) {
-        samples.computeIfAbsent(key(Math.floor(p.x() / cell), Math.floor(p.y() / cell)), k -> new ArrayList<>())
+    private List<Curve> from(View view) {
+        return seen.computeIfAbsent(
+                view, v -> curves(outlines.stream().map(o -> o.at(v)).toList()));
+    }
+
+    private void add(Place p) {
+        samples.computeIfAbsent(
+                        key(Math.floor(p.at().x() / cell), Math.floor(p.at().y() / cell)), k -> new ArrayList<>())
                 .add(p);
     }
 
@@ -71,17 +131,37 @@ final class OutlineWeld {
         return (long) column << 32 ^ (long) row & 0xffffffffL;
     }
 
-    private Point nearest(Point p) {
-        Point best = null;
+    /** Null where nothing is near. */
+    private Place nearest(Point p) {
+        Place best = null;
         double column = Math.floor(p.x() / cell);
         double row = Math.floor(p.y() / cell);
         for (int i = -1; i <= 1; i++) {
             for (int k = -1; k <= 1; k++) {
-                for (Point s : samples.getOrDefault(key(column + i, row + k), List.of())) {
-                    best = best == null || s.distance(p) < best.distance(p) ? s : best;
+                for (Place s : samples.getOrDefault(key(column + i, row + k), List.of())) {
+                    best = best == null || s.at().distance(p) < best.at().distance(p) ? s : best;
                 }
             }
         }
-        return best;
+        return best == null ? null : refined(p, best);
+    }
+
+    /** The nearest point of the same step, by halving. */
+    private Place refined(Point p, Place near) {
+        Curve c = from(View.yaw(0)).get(near.curve());
+        double low = Math.max(0, near.t() - 0.02);
+        double high = Math.min(1, near.t() + 0.02);
+        for (int i = 0; i < 24; i++) {
+            double a = low + (high - low) / 3;
+            double b = high - (high - low) / 3;
+            if (c.at(a).distance(p) <= c.at(b).distance(p)) {
+                high = b;
+            } else {
+                low = a;
+            }
+        }
+        double t = (low + high) / 2;
+        Point at = c.at(t);
+        return at.distance(p) < near.at().distance(p) ? new Place(near.curve(), t, at) : near;
     }
 }

@@ -36,6 +36,9 @@ final class Solids {
     private static final double CROWN_FADES = 0.2;
     private static final double SHELL_BACK = 0.28;
     private static final double SHELL_DEPTH = 0.9;
+    /** How near the axis the middle of a nose lies to be on it. */
+    static final double ON_AXIS = 0.06;
+
     private static final double NOSE_ON_FACE = 0.3;
     private static final double NOSE_ON_MUZZLE = 0.75;
     private static final double GLASSES_LIFT = 0.06;
@@ -73,7 +76,6 @@ final class Solids {
                 art.skin(), axis, half, shape, behind.isEmpty() ? Optional.empty() : Optional.of(Extents.of(behind)));
         top = skull.top();
         bottom = skull.bottom();
-        weld = new OutlineWeld(art.skin(), half);
         muzzlePiece = art.pieces().values().stream()
                 .filter(p -> art.kinds().get(p.part().id()) == SolidKind.MASS
                         && p.part().role() != PartRole.NOSE
@@ -89,6 +91,8 @@ final class Solids {
                                 Regions.of(b.path()).getArea())))
                 .filter(s -> s.stroke().visible())
                 .isPresent();
+        TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline());
+        weld = new OutlineWeld(List.of(skin), half);
     }
 
     private Geometry union(SolidKind kind) {
@@ -253,15 +257,16 @@ final class Solids {
     Motion motion(String piece, Path outline) {
         HeadPiece p = art.pieces().get(piece);
         double forward = p.forward() * half;
+        if (weld.same(outline) && art.kinds().get(piece) == SolidKind.SKULL) {
+            return outline();
+        }
         return switch (art.kinds().get(piece)) {
-            case SKULL -> forward == 0 ? weld.over(on(carrier(p), 0), outline()) : lifted(on(carrier(p), 0), forward);
+            case SKULL -> forward == 0 ? weld.over(on(carrier(p), 0)) : lifted(on(carrier(p), 0), forward);
             case MASS ->
-                p.part().role() == PartRole.NOSE
-                        ? lifted(nose(p), forward)
-                        : weld.over(lifted(onMuzzle(p), forward), outline());
+                p.part().role() == PartRole.NOSE ? lifted(nose(p), forward) : weld.over(lifted(onMuzzle(p), forward));
             case DECAL -> lifted(cut(carrier(p)), forward);
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
-            case COVER -> weld.over(on(cover(p.area()), forward), outline());
+            case COVER -> weld.over(on(cover(p.area()), forward));
             case SHELL -> outlineOf(shell(p.area()), forward);
             case RING -> ring(piece, outline, forward);
             case FRAME -> frame(p, forward);
@@ -406,7 +411,8 @@ final class Solids {
         boolean onMuzzle = muzzleUnder(p);
         Stack under = onMuzzle ? muzzle.get() : skull;
         Envelope box = p.area().getEnvelopeInternal();
-        Point root = new Point(box.centre().x, box.centre().y);
+        boolean onAxis = Math.abs(box.centre().x - axis) < ON_AXIS * half;
+        Point root = new Point(onAxis ? axis : box.centre().x, box.centre().y);
         if (box.getHeight() < 1e-6 || box.getWidth() < 1e-6) {
             return on(under, NOSE_ON_FACE * half);
         }

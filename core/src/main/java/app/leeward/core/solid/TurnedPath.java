@@ -8,20 +8,21 @@ import java.util.List;
 
 /**
  * An outline whose curves go with a motion: their ends exactly, their handles by least squares to points between, so that the
- * turned curve lies where the points of the drawn one come to lie. Commands and their number stay.
+ * turned curve lies where the points of the drawn one come to lie. Curves that met without a corner go on doing so. Commands and
+ * their number stay.
  */
 public final class TurnedPath {
     /** How many points of each curve are followed besides its ends. */
     private static final int BETWEEN = 7;
-    /** Handles that led straight on at rest do so turned: the sine of what counts as straight. */
-    private static final double STRAIGHT = 0.03;
 
     private final Path rest;
+    private final List<Joins.Join> joins;
     /** For each segment what it takes: none for a close, one for a line's end, else the curve's points and its end last. */
     private final List<Motion.Follow[]> follows = new ArrayList<>();
 
     TurnedPath(Path rest, Motion motion) {
         this.rest = rest;
+        joins = Joins.smooth(rest);
         Point pen = null;
         Point start = null;
         for (Segment s : rest.segments()) {
@@ -50,63 +51,69 @@ public final class TurnedPath {
         return rest;
     }
 
+    /** The outline from this view. */
     public Path at(View view) {
-        List<Segment> out = new ArrayList<>();
+        int n = follows.size();
+        Segment[] out = new Segment[n];
+        Point[] from = new Point[n];
+        Point[][] through = new Point[n][];
         Point pen = null;
         Point start = null;
-        for (int i = 0; i < follows.size(); i++) {
+        for (int i = 0; i < n; i++) {
             Segment s = rest.segments().get(i);
             Motion.Follow[] f = follows.get(i);
+            from[i] = pen;
             if (s instanceof Segment.Move) {
                 pen = start = f[0].at(view);
-                out.add(new Segment.Move(pen));
+                out[i] = new Segment.Move(pen);
             } else if (s instanceof Segment.Line) {
                 pen = f[0].at(view);
-                out.add(new Segment.Line(pen));
-            } else if (s instanceof Segment.Cubic c) {
-                Point[] through = new Point[BETWEEN];
+                out[i] = new Segment.Line(pen);
+            } else if (s instanceof Segment.Cubic) {
+                through[i] = new Point[BETWEEN];
                 for (int k = 0; k < BETWEEN; k++) {
-                    through[k] = f[k].at(view);
+                    through[i][k] = f[k].at(view);
                 }
                 Point to = f[BETWEEN].at(view);
-                out.add(fitted(pen, through, to));
+                out[i] = CurveFit.free(pen, through[i], to);
                 pen = to;
             } else {
-                out.add(s);
+                out[i] = s;
                 pen = start;
             }
         }
-        return Joins.kept(rest, new Path(out), STRAIGHT);
+        straightened(out, from, through);
+        return new Path(List.of(out));
     }
 
-    /** Both handles, free, to points at even steps of the parameter: two unknowns for x, two for y. */
-    private static Segment.Cubic fitted(Point from, Point[] through, Point to) {
-        double aa = 0;
-        double ab = 0;
-        double bb = 0;
-        double ax = 0;
-        double ay = 0;
-        double bx = 0;
-        double by = 0;
-        for (int k = 0; k < through.length; k++) {
-            double t = (k + 1) / (through.length + 1.0);
-            double s = 1 - t;
-            double a = 3 * s * s * t;
-            double b = 3 * s * t * t;
-            double x = through[k].x() - s * s * s * from.x() - t * t * t * to.x();
-            double y = through[k].y() - s * s * s * from.y() - t * t * t * to.y();
-            aa += a * a;
-            ab += a * b;
-            bb += b * b;
-            ax += a * x;
-            ay += a * y;
-            bx += b * x;
-            by += b * y;
+    /** Gives both curves of each smooth join one direction there, and fits them again. */
+    private void straightened(Segment[] out, Point[] from, Point[][] through) {
+        Point[] sets = new Point[out.length];
+        Point[] arrives = new Point[out.length];
+        for (Joins.Join j : joins) {
+            Segment.Cubic a = (Segment.Cubic) out[j.arrives()];
+            Segment.Cubic b = (Segment.Cubic) out[j.goesOn()];
+            // the longer handle knows the way better
+            Point way = unit(a.to().minus(a.c2()).plus(b.c1().minus(from[j.goesOn()])));
+            sets[j.goesOn()] = way;
+            arrives[j.arrives()] = way;
         }
-        double det = aa * bb - ab * ab;
-        return new Segment.Cubic(
-                new Point((ax * bb - bx * ab) / det, (ay * bb - by * ab) / det),
-                new Point((bx * aa - ax * ab) / det, (by * aa - ay * ab) / det),
-                to);
+        for (int i = 0; i < out.length; i++) {
+            if (sets[i] == null && arrives[i] == null) {
+                continue;
+            }
+            Segment.Cubic c = (Segment.Cubic) out[i];
+            Point set = sets[i] != null ? sets[i] : unit(c.c1().minus(from[i]));
+            Point arrive = arrives[i] != null ? arrives[i] : unit(c.to().minus(c.c2()));
+            if (set != null && arrive != null) {
+                out[i] = CurveFit.along(from[i], through[i], c.to(), set, arrive, c);
+            }
+        }
+    }
+
+    /** Null for a direction that cannot be told. */
+    private static Point unit(Point p) {
+        double far = Math.hypot(p.x(), p.y());
+        return far < 1e-9 ? null : new Point(p.x() / far, p.y() / far);
     }
 }

@@ -32,6 +32,14 @@ import java.util.stream.Stream;
  * the others, for every drawing they have.
  */
 final class SolidStops {
+    /** Points looked at on each step of an outline. */
+    private static final int EACH = 3;
+
+    private static final int FEWEST = 2;
+    private static final int MOST = 5;
+    /** How far a point may stray between stops, as a share of the head's width. */
+    private static final double CLOSE = 0.005;
+
     private final Character character;
     private final HeadSolids solids;
     /** Points less far from where they were than this are not moved; all are rounded to it. */
@@ -59,6 +67,53 @@ final class SolidStops {
         }
     }
 
+    /**
+     * The fewest even steps from rest to {@code yaw}, {@value #FEWEST} to {@value #MOST}, with which going evenly between them keeps
+     * every point close to where it truly lies.
+     */
+    int steps(double yaw) {
+        for (int steps = FEWEST; steps < MOST; steps++) {
+            if (strays(steps, yaw) <= CLOSE) {
+                return steps;
+            }
+        }
+        return MOST;
+    }
+
+    /** How far points stray halfway between steps at the most, as a share of the head's width. */
+    private double strays(int steps, double yaw) {
+        double worst = 0;
+        for (Part part : parentsFirst) {
+            String id = part.id();
+            if (solids.goesAlong(id)
+                    || pieceOfNose(part)
+                    || solids.keepsDrawing(id)
+                    || solids.kind(id) == SolidKind.FLAT) {
+                continue;
+            }
+            for (Drawing d : reshaped(part)) {
+                for (int i = 0; i < d.art().shapes().size(); i++) {
+                    worst = Math.max(worst, strays(outline(part, d, i), steps, yaw));
+                }
+            }
+        }
+        return worst / (2 * solids.halfWidth());
+    }
+
+    private static double strays(TurnedPath outline, int steps, double yaw) {
+        double worst = 0;
+        List<Point> before = outline.at(View.yaw(0)).sampled(EACH);
+        for (int k = 1; k <= steps; k++) {
+            List<Point> after = outline.at(View.yaw(yaw * k / steps)).sampled(EACH);
+            List<Point> between = outline.at(View.yaw(yaw * (k - 0.5) / steps)).sampled(EACH);
+            for (int i = 0; i < between.size(); i++) {
+                worst = Math.max(worst, before.get(i).towards(after.get(i), 0.5).distance(between.get(i)));
+            }
+            before = after;
+        }
+        return worst;
+    }
+
     Stop at(double place, View view) {
         Map<String, Matrix> now = new HashMap<>();
         Map<String, Offset> offsets = new HashMap<>();
@@ -67,12 +122,7 @@ final class SolidStops {
             String id = part.id();
             Matrix inherited = inherited(part, now);
             boolean shows = !part.drawings().isEmpty();
-            boolean pieceOfNose = part.role() == PartRole.NOSE
-                    && part.parent()
-                            .flatMap(character::part)
-                            .filter(p -> p.role() == PartRole.NOSE)
-                            .isPresent();
-            if (solids.goesAlong(id) || pieceOfNose || solids.kind(id) == SolidKind.FLAT) {
+            if (solids.goesAlong(id) || pieceOfNose(part) || solids.kind(id) == SolidKind.FLAT) {
                 now.put(id, inherited);
             } else if (solids.keepsDrawing(id)) {
                 now.put(id, placed(part, solids.placed(id, view), inherited, offsets));
@@ -153,21 +203,14 @@ final class SolidStops {
     }
 
     private List<PointDeltas> reshapes(Part part, Matrix back, View view) {
-        Matrix rest = solids.rest(part.id());
         List<PointDeltas> out = new ArrayList<>();
-        for (Drawing d : part.drawings()) {
-            if (part.role() == PartRole.NOSE && NoseProfile.is(d)) {
-                // drawn for the turned head
-                continue;
-            }
+        for (Drawing d : reshaped(part)) {
             for (int i = 0; i < d.art().shapes().size(); i++) {
                 Shape s = d.art().shapes().get(i);
                 if (s.path().isEmpty()) {
                     continue;
                 }
-                TurnedPath turned = outlines.computeIfAbsent(
-                        part.id() + "/" + d.id() + "/" + i,
-                        k -> solids.outline(part.id(), s.path().transform(rest)));
+                TurnedPath turned = outline(part, d, i);
                 PointDeltas deltas =
                         rounded(d.id(), i, s.path(), turned.at(view).transform(back));
                 if (!deltas.still()) {
@@ -176,6 +219,28 @@ final class SolidStops {
             }
         }
         return out;
+    }
+
+    /** The drawings that go with the head; a nose's profile was drawn for the turned head. */
+    private static List<Drawing> reshaped(Part part) {
+        return part.drawings().stream()
+                .filter(d -> part.role() != PartRole.NOSE || !NoseProfile.is(d))
+                .toList();
+    }
+
+    private boolean pieceOfNose(Part part) {
+        return part.role() == PartRole.NOSE
+                && part.parent()
+                        .flatMap(character::part)
+                        .filter(p -> p.role() == PartRole.NOSE)
+                        .isPresent();
+    }
+
+    private TurnedPath outline(Part part, Drawing d, int shape) {
+        return outlines.computeIfAbsent(
+                part.id() + "/" + d.id() + "/" + shape,
+                k -> solids.outline(
+                        part.id(), d.art().shapes().get(shape).path().transform(solids.rest(part.id()))));
     }
 
     private PointDeltas rounded(String drawing, int shape, Path from, Path to) {

@@ -29,8 +29,6 @@ public final class TurnMaker {
     public static final double FULL = 45;
     /** A dial may be drawn out so far and still tell the angle of the head; beyond that drawings made from the front do not bear it. */
     static final double MOST = 50;
-    /** Shares of the way with a stop: between them an even way stays close to the true one. */
-    static final double[] SHARES = {1 / 3.0, 2 / 3.0, 1};
     /** From which share of the way on the nose shows its profile. */
     private static final double PROFILE = 0.55;
     /** From which share of the way on the extra hair comes out. */
@@ -116,7 +114,9 @@ public final class TurnMaker {
     private Dial dial() {
         double yaw = character.dial(DIAL).map(TurnMaker::yawAtFull).orElse(FULL);
         List<Stop> all = new ArrayList<>();
-        for (double share : SHARES) {
+        int steps = stops.steps(yaw);
+        for (int i = 1; i <= steps; i++) {
+            double share = (double) i / steps;
             all.add(stops.at(-share * full, View.yaw(-share * yaw)));
             all.add(stops.at(share * full, View.yaw(share * yaw)));
         }

@@ -45,12 +45,12 @@ class LayersTest {
         List<String> turned = order(c, 45);
         assertThat(turned.indexOf("ear-left")).isEqualTo(turned.indexOf("nose") + 1);
         assertThat(turned).containsExactlyInAnyOrderElementsOf(order(PLAIN, 45));
-        // the made turn has stops at 30 and 45: the stretch begins half way between them
+        // the made turn has stops at 33.75 and 45: the stretch begins half way between them
         Dial dial = c.dial("turn").orElseThrow();
-        assertThat(dial.layersOf("ear-left")).containsExactly(new Band(37.5, 45, "nose"));
-        assertThat(dial.edges()).contains(37.5);
-        assertThat(order(c, 37.4)).isEqualTo(order(PLAIN, 37.4));
-        assertThat(order(c, 37.5)).isEqualTo(turned);
+        assertThat(dial.layersOf("ear-left")).containsExactly(new Band(39.375, 45, "nose"));
+        assertThat(dial.edges()).contains(39.375);
+        assertThat(order(c, 39.3)).isEqualTo(order(PLAIN, 39.3));
+        assertThat(order(c, 39.375)).isEqualTo(turned);
         assertThat(c.rig().order())
                 .as("the stacking order itself")
                 .isEqualTo(PLAIN.rig().order());
@@ -64,7 +64,7 @@ class LayersTest {
         List<Frame.Placed> is =
                 new Evaluator(c).frame(Pose.of(Map.of("turn", turn))).placed();
         assertThat(is).containsExactlyInAnyOrderElementsOf(was);
-        if (turn < 37.5) {
+        if (turn < 39.375) {
             assertThat(is).isEqualTo(was);
         }
     }
@@ -97,14 +97,14 @@ class LayersTest {
                 });
         Character both = done(c, new MirrorStop("turn", 45));
         assertThat(both.dial("turn").orElseThrow().layersOf("ear-right"))
-                .containsExactly(new Band(-45, -37.5, "brow-right"));
+                .containsExactly(new Band(-45, -39.375, "brow-right"));
         List<String> left = order(both, -45);
         assertThat(left.indexOf("ear-right")).isEqualTo(left.indexOf("brow-right") + 1);
 
-        Character later = done(c, new MoveBandEdge("turn", "ear-left", 37.5, 40, true));
+        Character later = done(c, new MoveBandEdge("turn", "ear-left", 39.375, 40, true));
         assertThat(later.dial("turn").orElseThrow().layersOf("ear-left"))
                 .containsExactly(new Band(40, 45, "brow-left"));
-        assertThat(refused(c, new MoveBandEdge("turn", "ear-left", 37.5, 40, false)))
+        assertThat(refused(c, new MoveBandEdge("turn", "ear-left", 39.375, 40, false)))
                 .isNotBlank();
         Character gone = done(c, new Forget("turn", 45, "ear-left", Aspect.ORDER));
         assertThat(gone.dial("turn").orElseThrow().layers()).isEmpty();
