@@ -106,7 +106,7 @@ class Shots {
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("kits.png")));
     }
 
-    /** The head turn from end to end with the ball under it, then a stop of it being recorded. */
+    /** The head turn from end to end with its pieces taken hold of, then a stop of it being recorded. */
     private static void turn(Browser hand, LeewardServer server) {
         String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         hand.page.navigate("about:blank");
@@ -115,14 +115,14 @@ class Shots {
         hand.page.getByText("Nod", new Page.GetByTextOptions().setExact(true)).click();
         hand.page.getByTestId("pad-head").waitFor();
         hand.page.getByText("On the face").click();
-        hand.page.getByTestId("ball").waitFor();
+        hand.page.getByTestId("solids").waitFor();
         hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn.png")));
         hand.page.navigate("about:blank");
-        hand.open(server.url() + "/#c=" + id + "&b=turn&dial=turn&d.turn=60&part=fringe");
+        hand.open(server.url() + "/#c=" + id + "&b=turn&dial=turn&d.turn=45&part=fringe");
         hand.page.getByText("Record at").click();
         hand.page.getByTestId("handles").waitFor();
-        hand.page.getByTestId("stop-60").locator("select").selectOption("curve");
+        hand.page.getByTestId("stop-45").locator("select").selectOption("curve");
         hand.page.getByTestId("curve").waitFor();
         hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn-record.png")));

@@ -31,6 +31,11 @@ public final class Fingerprints {
         return d.id() + " drawings " + part;
     }
 
+    /** The name of what a correction does to a part. */
+    public static String corner(Corrective k, String part) {
+        return "corner " + k.a() + " " + k.atA() + " " + k.b() + " " + k.atB() + " " + part;
+    }
+
     static String layers(Dial d, String part) {
         return d.id() + " layers " + part;
     }

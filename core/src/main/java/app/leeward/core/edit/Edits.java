@@ -50,11 +50,12 @@ public final class Edits {
                         .get()
                         .made()
                         .equals(after.controls().turn().get().made())
-                || before.controls().dials() == after.controls().dials();
+                || before.controls().dials() == after.controls().dials()
+                        && before.controls().correctives() == after.controls().correctives();
         return same || edit instanceof ShapesDial
                 ? after
-                : after.withControls(controls -> controls.withTurn(
-                        controls.turn().map(t -> t.carried(before.controls().dials(), controls.dials()))));
+                : after.withControls(controls ->
+                        controls.withTurn(controls.turn().map(t -> t.carried(before.controls(), controls))));
     }
 
     /** Without what was said about drawings that are gone: their keys, their place in kits and runs, and the ways into and out of them. */

@@ -4,7 +4,7 @@ import app.leeward.core.rig.Character;
 import java.util.Set;
 
 /** Takes what a correction does to one part back out of it. */
-public record ForgetCorner(String a, double atA, String b, double atB, String part) implements DialEdit {
+public record ForgetCorner(String a, double atA, String b, double atB, String part) implements DialEdit, ShapesDial {
     @Override
     public Set<Touch> touches() {
         return Set.of(Facet.DIAL.of(a), Facet.DIAL.of(b));

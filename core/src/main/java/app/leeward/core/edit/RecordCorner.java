@@ -17,7 +17,7 @@ import java.util.Set;
  *
  * @param pose a {@link Nudge} or a {@link Place}
  */
-public record RecordCorner(String a, double atA, String b, double atB, Edit pose) implements DialEdit {
+public record RecordCorner(String a, double atA, String b, double atB, Edit pose) implements DialEdit, ShapesDial {
     @Override
     public Set<Touch> touches() {
         return Set.of(Facet.DIAL.of(a), Facet.DIAL.of(b));

@@ -20,8 +20,8 @@ public record SplitNose() implements TurnEdit {
     @Override
     public Outcome on(Character before) {
         return NosePieces.of(before)
-                .<Outcome>map(after -> new Outcome.Done(after.withControls(now -> now.withTurn(
-                        now.turn().map(t -> t.remade(before.controls().dials(), now.dials()))))))
+                .<Outcome>map(after -> new Outcome.Done(
+                        after.withControls(now -> now.withTurn(now.turn().map(t -> t.remade(before.controls(), now))))))
                 .orElseGet(
                         () -> new Outcome.Refused(
                                 RefusalCode.NO_PROFILE,

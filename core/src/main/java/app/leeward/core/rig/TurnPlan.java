@@ -1,10 +1,8 @@
 package app.leeward.core.rig;
 
-import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Fingerprints;
 import java.util.Collections;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -25,22 +23,18 @@ public record TurnPlan(HeadShape shape, Map<String, Integer> made, boolean nods)
      * The plan of a character whose dials were changed by something that shapes no dial, such as scaling it: what was as it was
      * made then, is so now.
      */
-    public TurnPlan carried(List<Dial> before, List<Dial> now) {
-        Map<String, Integer> was = new HashMap<>();
-        before.forEach(d -> was.putAll(Fingerprints.of(d)));
-        Map<String, Integer> is = new HashMap<>();
-        now.forEach(d -> is.putAll(Fingerprints.of(d)));
+    public TurnPlan carried(Controls before, Controls now) {
+        Map<String, Integer> was = prints(before);
+        Map<String, Integer> is = prints(now);
         Map<String, Integer> kept = new HashMap<>(made);
         kept.replaceAll((name, print) -> print.equals(was.get(name)) ? is.getOrDefault(name, print) : print);
         return new TurnPlan(shape, kept, nods);
     }
 
     /** The plan of a character whose turn was changed by something that makes, not by hand: what it changed counts as made. */
-    public TurnPlan remade(List<Dial> before, List<Dial> now) {
-        Map<String, Integer> was = new HashMap<>();
-        before.forEach(d -> was.putAll(Fingerprints.of(d)));
-        Map<String, Integer> is = new HashMap<>();
-        now.forEach(d -> is.putAll(Fingerprints.of(d)));
+    public TurnPlan remade(Controls before, Controls now) {
+        Map<String, Integer> was = prints(before);
+        Map<String, Integer> is = prints(now);
         Map<String, Integer> kept = new HashMap<>(made);
         was.forEach((name, print) -> {
             if (!is.containsKey(name)) {
@@ -53,6 +47,14 @@ public record TurnPlan(HeadShape shape, Map<String, Integer> made, boolean nods)
             }
         });
         return new TurnPlan(shape, kept, nods);
+    }
+
+    private static Map<String, Integer> prints(Controls c) {
+        Map<String, Integer> all = new HashMap<>();
+        c.dials().forEach(d -> all.putAll(Fingerprints.of(d)));
+        c.correctives().forEach(k -> k.offsets()
+                .forEach((part, offset) -> all.put(Fingerprints.corner(k, part), Fingerprints.of(offset))));
+        return all;
     }
 
     /** The same shape; what was made from it is known to the keeper only. */

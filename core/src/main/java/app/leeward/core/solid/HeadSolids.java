@@ -141,6 +141,16 @@ public final class HeadSolids {
         return solids.cameRound(view, down);
     }
 
+    /**
+     * What turning and nodding at once does besides what each does alone. The head nods about its own ears and is then turned, so
+     * what the nod brought forward or back goes along with the turn: x changes by -(y - y₀)·sin φ·sin θ, a shear about the height
+     * it nods at.
+     */
+    public Matrix both(View view) {
+        double shear = -Math.sin(Math.toRadians(view.yaw())) * view.sinPitch();
+        return new Matrix(1, 0, shear, 1, -shear * solids.nodsAt(), 0);
+    }
+
     /** From a piece's coordinates to the canvas, at rest. */
     public Matrix rest(String piece) {
         return art.pieces().get(piece).rest();

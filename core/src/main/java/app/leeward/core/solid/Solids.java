@@ -205,6 +205,11 @@ final class Solids {
         return false;
     }
 
+    /** The height that stays where it is when the head nods. */
+    double nodsAt() {
+        return top + NOD_AT * (bottom - top);
+    }
+
     List<Point> sideView() {
         List<Point> front = new ArrayList<>();
         List<Point> back = new ArrayList<>();
@@ -277,7 +282,7 @@ final class Solids {
     }
 
     private Point place(double y, Spot s, View view) {
-        double middle = top + NOD_AT * (bottom - top);
+        double middle = nodsAt();
         double x = axis + s.x() + view.way() * shape.pivot() * half * view.sin();
         double down = view.pitch() == 0 ? y : middle + (y - middle) * view.cosPitch() + s.z() * view.sinPitch();
         return new Point(x, down);
@@ -306,7 +311,7 @@ final class Solids {
 
     /** The outline of the head, pushed out by a muzzle that has no line of its own. */
     private Motion outline() {
-        double middle = top + NOD_AT * (bottom - top);
+        double middle = nodsAt();
         double deep = (shape.front() + shape.back()) / 2 * half / ((bottom - top) / 2);
         return rest -> view -> {
             Spot s = skull.outline(rest, view);

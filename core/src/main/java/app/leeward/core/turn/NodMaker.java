@@ -1,5 +1,6 @@
 package app.leeward.core.turn;
 
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Fingerprints;
 import app.leeward.core.dial.Pad;
@@ -22,7 +23,7 @@ import java.util.Optional;
 public final class NodMaker {
     public static final String DIAL = "nod";
     /** Degrees at either end of the dial. */
-    private static final double FULL = 20;
+    static final double FULL = 20;
 
     private NodMaker() {}
 
@@ -65,8 +66,13 @@ public final class NodMaker {
         }
         Map<String, Integer> made = new HashMap<>(plan.made());
         made.putAll(Fingerprints.of(fresh));
+        Character nodding = c.withDials(dials, pads);
+        HeadCorners corners = new HeadCorners(nodding, solid, then);
+        List<Corrective> correctives = corners.made(made);
         TurnPlan noted = new TurnPlan(plan.shape(), made, true);
         return new TurnMaker.Made(
-                c.withDials(dials, pads).withControls(controls -> controls.withTurn(Optional.of(noted))), hands.kept());
+                nodding.withControls(controls -> controls.withTurn(Optional.of(noted)))
+                        .withControls(controls -> controls.withCorrectives(correctives)),
+                hands.kept() + corners.kept());
     }
 }

@@ -154,6 +154,13 @@ final class SolidStops {
         return exchanged ? Optional.of(solids.onTheWhole(part.id(), view)) : Optional.empty();
     }
 
+    /** What turning and nodding at once does to the head besides what each does alone. */
+    Offset both(Part head, View view) {
+        Matrix rest = solids.rest(head.id());
+        Matrix above = rest.times(head.restMatrix().inverse());
+        return offset(head, above.inverse().times(solids.both(view).times(rest)));
+    }
+
     /** Where a part is on the canvas by what it follows alone. */
     private Matrix inherited(Part part, Map<String, Matrix> now) {
         Matrix rest = solids.rest(part.id());

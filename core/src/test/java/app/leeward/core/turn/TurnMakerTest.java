@@ -37,10 +37,14 @@ import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.HeadShape;
+import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
 import java.util.Map;
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
+import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
 import org.junit.jupiter.api.Test;
 
 class TurnMakerTest {
@@ -274,6 +278,55 @@ class TurnMakerTest {
                         .orElseThrow()
                         .offsets()
                         .get("nose"));
+    }
+
+    /**
+     * Turned and nodded at once, points lie where a nod about the head's own ears and then a turn take them (Apache Commons
+     * Geometry), not where the sum of both would: the head as a whole, by its four corners.
+     */
+    @Test
+    void turnedAndNoddedAtOnceTheHeadIsTurnedAfterItNodded() {
+        Character c = done(PLAIN, new MakeHeadDial(HeadDial.NOD));
+        assertThat(c.controls().correctives()).hasSize(4);
+        double y0 = 380 + 0.55 * 240;
+        for (double across : new double[] {-45, 45}) {
+            for (double down : new double[] {-20, 20}) {
+                app.leeward.core.dial.Corrective k = c.controls().correctives().stream()
+                        .filter(x -> x.at("turn", across, "nod", down))
+                        .findFirst()
+                        .orElseThrow();
+                Part head = c.part(PartRole.HEAD).orElseThrow();
+                Matrix more = matrix(k.offsets().get(head.id()), head.pivot());
+                for (double[] p : new double[][] {{30, 60, 70}, {-50, -90, 40}, {0, 100, -20}}) {
+                    Vector3D rest = Vector3D.of(p[0], p[1], p[2]);
+                    QuaternionRotation nod =
+                            QuaternionRotation.fromAxisAngle(Vector3D.of(1, 0, 0), Math.toRadians(-down));
+                    QuaternionRotation turn =
+                            QuaternionRotation.fromAxisAngle(Vector3D.of(0, 1, 0), Math.toRadians(across));
+                    Vector3D both = turn.apply(nod.apply(rest));
+                    double alone = turn.apply(rest).getX() + nod.apply(rest).getX() - p[0];
+                    double z = rest.getZ() * (Math.cos(Math.toRadians(down)) - 1);
+                    Point corrected = more.apply(new Point(500 + alone, y0 + p[1]));
+                    assertThat(corrected.x() - 500 + z * Math.sin(Math.toRadians(across)))
+                            .as("%s at %s, %s", rest, across, down)
+                            .isCloseTo(both.getX(), within(1e-3));
+                }
+            }
+        }
+        assertThat(TurnMaker.keptByHand(c, FITTED)).isZero();
+        Character fitted = done(c, new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)));
+        assertThat(TurnMaker.keptByHand(fitted, FITTED)).isZero();
+        Character own = done(c, new RecordCorner("turn", 45, "nod", 20, new Nudge("head", 3, 0)));
+        Character again = done(own, new MakeTurn(java.util.Optional.of(deeper())));
+        assertThat(again.controls().correctives())
+                .filteredOn(k -> k.at("turn", 45, "nod", 20))
+                .isEqualTo(own.controls().correctives().stream()
+                        .filter(k -> k.at("turn", 45, "nod", 20))
+                        .toList());
+    }
+
+    private static Matrix matrix(Offset o, Point pivot) {
+        return Placement.matrix(o.x(), o.y(), o.rotation(), o.scaleX(), o.scaleY(), o.skewX(), pivot.x(), pivot.y());
     }
 
     /** Squash and stretch keeps the area at any place of the dial; the jaw opens the chin and leaves the forehead. */
