@@ -132,18 +132,18 @@ function Pieces({ turn }: { turn: TurnView }) {
               </button>
               <select
                 aria-label={`${name(p.part)} turns as`}
-                className="field w-44"
+                className="field w-52"
                 value={said?.kind ?? ''}
                 onChange={(e) => make(e.target.value || null, p.forward)}
               >
-                <option value="">{SOLID_WORDS[p.guessed]}, by its looks</option>
+                <option value="">{SOLID_WORDS[p.guessed]} (guessed)</option>
                 {kinds.map(([k, words]) => (
                   <option key={k} value={k}>
                     {words}
                   </option>
                 ))}
               </select>
-              <div className="w-32">
+              <div className="w-28">
                 <NumberField
                   label="forward"
                   unit=" %"

@@ -4,13 +4,13 @@ import type { SolidPiece } from '../../api/client';
 export const SOLID_WORDS: Record<SolidPiece['kind'], string> = {
   SKULL: 'on the skull',
   MASS: 'mass in front',
-  DECAL: 'on the surface, as one piece',
+  DECAL: 'on the surface as one',
   MOUTH: 'mouth',
-  COVER: 'cover over the skull',
+  COVER: 'hair on the skull',
   SHELL: 'shell behind',
-  RING: 'ring round the head',
-  FRAME: 'frame before the face',
+  RING: 'round the head',
+  FRAME: 'stiff frame',
   PLATE: 'plate at the side',
-  AXIS: 'on the neck’s axis',
+  AXIS: 'on the axis',
   FLAT: 'left flat',
 };

@@ -37,12 +37,19 @@ public class TurnBench {
     private static final int PICTURES = 25;
 
     private final Character maren = Faces.after(Faces.maren(), List.of(new MakeHeadDial(HeadDial.NOD)));
+    private final Character large = LargeHead.of(60, 20_000);
     private final Dial turn = maren.dial(TurnMaker.DIAL).orElseThrow();
     private final HeadShape shape = maren.controls().turn().orElseThrow().shape();
 
     @Benchmark
     public Character turnMade() {
         return TurnMaker.make(maren, shape);
+    }
+
+    /** The solids of a head of 60 pieces with 20,000 points, and its turn. */
+    @Benchmark
+    public Character turnOfManyPointsMade() {
+        return TurnMaker.make(large, shape);
     }
 
     @Benchmark

@@ -7,21 +7,21 @@ public enum SolidKind {
     /** Stands out before the face and covers it on the far side: a muzzle, a beak, a nose, a beard. */
     MASS("mass in front"),
     /** Keeps its drawing and lies on the surface as one piece: an eye, a brow, a badge. */
-    DECAL("on the surface, as one piece"),
+    DECAL("on the surface as one"),
     /** A mouth: goes with the surface below it, whichever drawing shows. */
     MOUTH("mouth"),
     /** Hair over the skull, outlines included. */
-    COVER("cover over the skull"),
+    COVER("hair on the skull"),
     /** Lies behind the head and goes the other way: back hair, a hood. */
     SHELL("shell behind"),
     /** Goes round the head and looks the same from every side: a hat, its band and peak. */
-    RING("ring round the head"),
+    RING("round the head"),
     /** A stiff frame before the face: glasses. */
-    FRAME("frame before the face"),
+    FRAME("stiff frame"),
     /** Stands at the side, hinged where it grows: an ear, a horn. */
     PLATE("plate at the side"),
     /** Stands on the neck's axis: an antenna, a bun. */
-    AXIS("on the neck's axis"),
+    AXIS("on the axis"),
     /** Taken out of the solid: the turn leaves it as it is. */
     FLAT("left flat");
 

@@ -17,6 +17,10 @@ record Slice(double left, double right, double depth, double middle, Profile pro
     /** What sticks out never turns past the edge; below this share it fades. By eye, no source. */
     private static final double THIN = 0.2;
 
+    Slice withSeam(double other) {
+        return new Slice(left, right, depth, middle, profile, other, sweep);
+    }
+
     private double half(double x) {
         return x < 0 ? left : right;
     }

@@ -126,25 +126,6 @@ final class Solids {
         return new Stack(axis, rows.heights(), slices);
     }
 
-    /**
-     * Lies over the skull and goes with it, so that what it covers at rest it covers from every side; above, where hair has a shape
-     * of its own, it is as wide as it is drawn.
-     */
-    private Stack cover(Geometry area) {
-        Extents rows = Extents.of(Regions.either(area, art.skin()));
-        List<Slice> slices = new ArrayList<>();
-        for (double y : rows.heights()) {
-            int i = slices.size();
-            Slice under = skull.at(Math.max(top, Math.min(bottom, y)));
-            double own = 1 - Skull.smooth((y - top - CROWN * (bottom - top)) / (CROWN_FADES * (bottom - top)));
-            double left = under.left() + own * Math.max(0, axis - rows.left()[i] - under.left());
-            double right = under.right() + own * Math.max(0, rows.right()[i] - axis - under.right());
-            double depth = Math.max(under.depth(), Skull.held(half * shape.front(), (left + right) / 2) / 2);
-            slices.add(new Slice(left, right, depth, under.middle(), under.profile(), 0, under.sweep()));
-        }
-        return new Stack(axis, rows.heights(), slices);
-    }
-
     private Stack shell(Geometry area) {
         Extents rows = Extents.of(area);
         List<Slice> slices = new ArrayList<>();
@@ -271,7 +252,7 @@ final class Solids {
                 p.part().role() == PartRole.NOSE ? lifted(nose(p), forward) : weld.over(lifted(onMuzzle(p), forward));
             case DECAL -> lifted(cut(carrier(p)), forward);
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
-            case COVER -> weld.over(on(cover(p.area()), forward));
+            case COVER -> weld.over(lifted(cover(), forward));
             case SHELL -> outlineOf(shell(p.area()), forward);
             case RING -> ring(piece, outline, forward);
             case FRAME -> frame(p, forward);
@@ -444,6 +425,31 @@ final class Solids {
                     half, half, round ? Math.min(deep, half) * out : deep * out, 0, new Profile.Bump(), 1, 0));
         }
         return new Stack(axis, rows.heights(), slices);
+    }
+
+    /**
+     * Hair lies over the skull and goes with it, so that what it covers at rest it covers from every side. What sticks out beyond the
+     * skull rides on its limb; at the crown, where hair has a shape of its own, as wide as it is drawn.
+     */
+    private Motion cover() {
+        Stack scalp = new Stack(
+                axis,
+                skull.heights(),
+                skull.slices().stream().map(s -> s.withSeam(0)).toList());
+        return rest -> {
+            Slice level = scalp.at(rest.y());
+            double x = rest.x() - axis;
+            double edge = x < 0 ? -level.left() : level.right();
+            double beyond = x - edge;
+            if (beyond * Math.signum(x) <= 0) {
+                return view -> place(rest.y(), level.surface(x, view), view);
+            }
+            double crown = 1 - Skull.smooth((rest.y() - top - CROWN * (bottom - top)) / (CROWN_FADES * (bottom - top)));
+            return view -> {
+                double wide = view.cos() + crown * (1 - view.cos());
+                return place(rest.y(), level.outline(edge, view).shifted(wide * beyond, 0), view);
+            };
+        };
     }
 
     /** A hat keeps its outline; what is drawn on it goes round with it. */
