@@ -6,6 +6,7 @@ import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
+import app.leeward.core.turn.ExtremePose;
 import java.util.Optional;
 import java.util.Set;
 
@@ -43,12 +44,15 @@ public record Record(String dial, double at, Edit pose) implements DialEdit, Sha
                     "Only places, sizes, turns, drawings and the stacking order can be recorded at a stop.");
         }
         String id = part.get().id();
-        return OnDial.change(before, dial, d -> {
+        Outcome posed = OnDial.change(before, dial, d -> {
             away(d);
             return pose instanceof Show show
                     ? Recorder.showing(d, at, id, show.drawing())
                     : Recorder.posed(d, at, id, Posing.more(part.get(), pose));
         });
+        return posed instanceof Outcome.Done done
+                ? new Outcome.Done(ExtremePose.spread(before, done.character(), dial, at, id))
+                : posed;
     }
 
     private void away(Dial d) {

@@ -1,5 +1,6 @@
 package app.leeward.core.solid;
 
+import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Regions;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
@@ -38,6 +39,8 @@ record HeadArt(
     /** How far the character's axis may lie from the middle of the head, in half widths, to be the head's. */
     private static final double SAME_AXIS = 0.1;
 
+    private static final double FLATTENED = 1e-9;
+
     static Optional<HeadArt> of(Character c) {
         Optional<Part> head = c.part(PartRole.HEAD);
         if (head.isEmpty()) {
@@ -50,7 +53,11 @@ record HeadArt(
             String id = order.get(i);
             if (c.rig().follows(id, head.get().id())) {
                 Part part = c.rig().part(id).orElseThrow();
-                pieces.put(id, new HeadPiece(part, evaluator.atRest(Optional.of(id)), i));
+                Matrix rest = evaluator.atRest(Optional.of(id));
+                // what is flattened onto a line shows nothing and cannot be placed
+                if (Math.abs(rest.determinant()) > FLATTENED) {
+                    pieces.put(id, new HeadPiece(part, rest, i));
+                }
             }
         }
         Optional<HeadPiece> skin = skin(pieces);

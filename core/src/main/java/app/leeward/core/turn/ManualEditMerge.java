@@ -27,6 +27,7 @@ import java.util.function.Function;
 final class ManualEditMerge {
     private final Map<String, Integer> then;
     private int kept;
+    private Map<String, Integer> prints = Map.of();
 
     /** @param then fingerprints of the dial as it was made */
     ManualEditMerge(Map<String, Integer> then) {
@@ -48,11 +49,36 @@ final class ManualEditMerge {
                 out = Recorder.with(out, stop);
             }
         }
+        prints = new HashMap<>(Fingerprints.of(fresh));
+        for (double end : new double[] {now.from(), now.to()}) {
+            out = bent(out, fresh, end);
+        }
         return out.withBands(bands(now, fresh))
                 .ranged(now.name(), now.from(), now.to(), now.rest(), now.unit())
                 .withTravel(now.travel())
                 .withFollows(now.follows())
                 .withLayers(now.layers());
+    }
+
+    /** What counts as made now: the fresh dial, with what bends towards ends that were shaped by hand. */
+    Map<String, Integer> prints() {
+        return prints;
+    }
+
+    private Dial bent(Dial merged, Dial fresh, double end) {
+        Dial out = merged;
+        Optional<Stop> there = merged.stop(end);
+        Optional<Stop> made = fresh.stop(end);
+        if (there.isEmpty() || made.isEmpty()) {
+            return merged;
+        }
+        for (Map.Entry<String, Offset> e : there.get().offsets().entrySet()) {
+            Offset was = made.get().offsets().getOrDefault(e.getKey(), Offset.NONE);
+            if (!was.equals(e.getValue())) {
+                out = ExtremePose.spread(out, end, e.getKey(), ExtremePose.difference(was, e.getValue()), prints);
+            }
+        }
+        return out;
     }
 
     private Stop merged(Dial dial, double at, Optional<Stop> now, Optional<Stop> fresh) {

@@ -65,7 +65,7 @@ public final class NodMaker {
             pads.add(new Pad("Head", TurnMaker.DIAL, DIAL));
         }
         Map<String, Integer> made = new HashMap<>(plan.made());
-        made.putAll(Fingerprints.of(fresh));
+        made.putAll(there.isPresent() ? hands.prints() : Fingerprints.of(fresh));
         Character nodding = c.withDials(dials, pads);
         HeadCorners corners = new HeadCorners(nodding, solid, then);
         List<Corrective> correctives = corners.made(made);

@@ -95,7 +95,7 @@ public final class TurnMaker {
         } else {
             dials.add(0, dial);
         }
-        TurnPlan made = new TurnPlan(shape, Fingerprints.of(fresh), false);
+        TurnPlan made = new TurnPlan(shape, there.isPresent() ? hands.prints() : Fingerprints.of(fresh), false);
         Character turned = FaceWindow.cut(ready, solids.get())
                 .withDials(dials, ready.controls().pads())
                 .withControls(controls -> controls.withTurn(Optional.of(made)));

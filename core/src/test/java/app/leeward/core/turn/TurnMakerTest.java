@@ -169,6 +169,35 @@ class TurnMakerTest {
                 .contains("keeping 2 things shaped by hand");
     }
 
+    /** A pose at the end is on its way all along, before and after the turn is made anew; what a hand shaped on the way is not. */
+    @Test
+    void aPoseAtTheEndBendsTheWholeWay() {
+        double[] places = PLAIN.dial("turn").orElseThrow().stops().stream()
+                .mapToDouble(s -> s.at())
+                .filter(at -> at > 0)
+                .sorted()
+                .toArray();
+        Character own = done(PLAIN, new Record("turn", places[0], new Nudge("nose", 0, 5)));
+        Character shaped = done(own, new Record("turn", 45, new Nudge("nose", 9, -3)));
+        Character again = done(shaped, new MakeTurn(java.util.Optional.empty()));
+        for (Character c : new Character[] {shaped, again}) {
+            assertThat(offset(c, places[0], "nose")).isEqualTo(offset(own, places[0], "nose"));
+            for (int i = 1; i < places.length - 1; i++) {
+                double share = places[i] / 45;
+                assertThat(offset(c, places[i], "nose").x()
+                                - offset(PLAIN, places[i], "nose").x())
+                        .isCloseTo(9 * share, within(1e-9));
+                assertThat(offset(c, places[i], "nose").y()
+                                - offset(PLAIN, places[i], "nose").y())
+                        .isCloseTo(-3 * share, within(1e-9));
+            }
+            assertThat(offset(c, -45, "nose")).isEqualTo(offset(PLAIN, -45, "nose"));
+            assertThat(TurnMaker.keptByHand(c, FITTED))
+                    .as("two poses were shaped")
+                    .isEqualTo(2);
+        }
+    }
+
     @Test
     void aStopOfOnesOwnAndARangeOfOnesOwnAreKept() {
         Character own = done(PLAIN, new Record("turn", 40, new Nudge("nose", 3, 1)));
