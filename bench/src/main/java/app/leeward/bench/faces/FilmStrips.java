@@ -150,7 +150,7 @@ public final class FilmStrips {
     }
 
     /** Where the head is, with what hangs on it, in pixels of a picture that wide; all of it where there is no head. */
-    private static Rectangle head(Character c, int width) {
+    static Rectangle head(Character c, int width) {
         double k = width / c.sheet().canvas().width();
         return c.part(PartRole.HEAD, Side.NONE)
                 .flatMap(h -> c.rig().boundsWithFollowers(h.id()))

@@ -40,7 +40,8 @@ public record SetSolid(String part, Optional<SolidKind> solid, double forward) i
         if (sameKind) {
             return "Depth of " + name;
         }
-        return name + " turns " + solid.map(k -> "as: " + k.words()).orElse("as it looks");
+        return "What " + name + " is in the round: "
+                + solid.map(SolidKind::words).orElse("as it looks");
     }
 
     @Override

@@ -31,6 +31,7 @@ import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.Record;
 import app.leeward.core.edit.RecordCorner;
+import app.leeward.core.edit.SetSolid;
 import app.leeward.core.eval.Asymmetry;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.refusal.RefusalCode;
@@ -42,6 +43,7 @@ import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
+import app.leeward.core.rig.SolidKind;
 import java.util.Map;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
@@ -196,6 +198,31 @@ class TurnMakerTest {
                     .as("two poses were shaped")
                     .isEqualTo(2);
         }
+    }
+
+    /** What a piece is said to be is kept with it, on both sides, and the turn follows at once. */
+    @Test
+    void aPieceIsSaidToBeSomethingElse() {
+        SetSolid back = new SetSolid("ear-left", java.util.Optional.empty(), -0.4);
+        assertThat(back.describe(PLAIN)).isEqualTo("Depth of left ear");
+        Character c = done(PLAIN, back);
+        for (String ear : new String[] {"ear-left", "ear-right"}) {
+            assertThat(c.part(ear).orElseThrow().solid()).get().satisfies(s -> assertThat(s.forward())
+                    .isEqualTo(-0.4));
+            assertThat(offset(c, 45, ear).x()).isLessThan(offset(PLAIN, 45, ear).x() - 20);
+        }
+        assertThat(offset(c, 45, "brow-left")).isEqualTo(offset(PLAIN, 45, "brow-left"));
+        SetSolid flat = new SetSolid("nose", java.util.Optional.of(SolidKind.FLAT), 0);
+        assertThat(flat.describe(c)).isEqualTo("What nose is in the round: left flat");
+        Character still = done(c, flat);
+        assertThat(offset(still, 45, "nose")).isNull();
+        Character asItLooks = done(still, new SetSolid("nose", java.util.Optional.empty(), 0));
+        assertThat(asItLooks.part("nose").orElseThrow().solid()).isEmpty();
+        assertThat(asItLooks.dial("turn")).isEqualTo(c.dial("turn"));
+        Outcome refused = Edits.apply(PLAIN, new SetSolid("torso", java.util.Optional.empty(), 0.1));
+        assertThat(((Outcome.Refused) refused).message()).contains("no such piece on the head");
+        assertThatThrownBy(() -> new SetSolid("nose", java.util.Optional.empty(), 3))
+                .hasMessageContaining("one and a half");
     }
 
     @Test
