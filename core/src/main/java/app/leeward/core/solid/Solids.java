@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -52,6 +53,8 @@ final class Solids {
     private static final double PLATE_WIDEST = 1.35;
     /** From which share of a hat's width at its rows on a shape goes round it. */
     private static final double ROUND = 0.6;
+    /** How far a peak stands out, as a share of half the hat's width. */
+    private static final double PEAK = 0.38;
 
     private final HeadArt art;
     private final HeadShape shape;
@@ -154,25 +157,40 @@ final class Solids {
                     .map(HeadPiece::fills)
                     .toList());
             Extents rows = Extents.of(area.isEmpty() ? art.skin() : area);
-            double widest = 0;
             List<Slice> slices = new ArrayList<>();
-            for (int i = rows.heights().length - 1; i >= 0; i--) {
-                double left = Math.max(0, axis - rows.left()[i]);
-                double right = Math.max(0, rows.right()[i] - axis);
-                widest = Math.max(widest, (left + right) / 2);
-                slices.add(
+            int held = heldFrom(rows);
+            for (int i = 0; i < rows.heights().length; i++) {
+                // what narrows below is the front of a brim or a peak, which does not go further back
+                int row = Math.min(i, held);
+                double left = Math.max(0, axis - rows.left()[row]);
+                double right = Math.max(0, rows.right()[row] - axis);
+                slices.add(new Slice(
+                        left,
+                        right,
+                        (left + right) / 2,
+                        half * (shape.front() - shape.back()) / 2,
+                        new Profile.Superellipse(2),
                         0,
-                        new Slice(
-                                left,
-                                right,
-                                (left + right) / 2,
-                                half * (shape.front() - shape.back()) / 2,
-                                new Profile.Superellipse(2),
-                                0,
-                                0));
+                        0));
             }
             return new Stack(axis, rows.heights(), slices);
         });
+    }
+
+    /** The lowest row nearly as wide as the widest of the lowest fifth. */
+    private static int heldFrom(Extents rows) {
+        int n = rows.heights().length;
+        double low = rows.heights()[n - 1] - 0.2 * (rows.heights()[n - 1] - rows.heights()[0]);
+        double widest = 0;
+        for (int i = 0; i < n; i++) {
+            widest = rows.heights()[i] >= low ? Math.max(widest, rows.right()[i] - rows.left()[i]) : widest;
+        }
+        for (int i = n - 1; i > 0; i--) {
+            if (rows.right()[i] - rows.left()[i] >= 0.9 * widest) {
+                return i;
+            }
+        }
+        return n - 1;
     }
 
     private boolean hasAbove(String piece, String above) {
@@ -461,11 +479,16 @@ final class Solids {
         if (!round) {
             return on(hat, forward);
         }
+        HeadPiece p = art.pieces().get(piece);
+        Envelope own = p.area().getEnvelopeInternal();
+        boolean stands = p.part().role() == PartRole.CAP_PEAK && own.getHeight() > 0;
+        // a peak stands out before the band, the further the lower
+        DoubleUnaryOperator peak = y -> stands ? PEAK * Skull.smooth((y - own.getMinY()) / own.getHeight()) : 0;
         return rest -> {
             Slice s = hat.at(rest.y());
             double a = rest.x() < axis ? s.left() : s.right();
             double t = a > 0 ? Math.min(1, Math.abs(rest.x() - axis) / a) : 1;
-            double z = s.middle() + s.depth() * s.profile().height(t) + forward;
+            double z = s.middle() + s.depth() * (s.profile().height(t) + peak.applyAsDouble(rest.y())) + forward;
             return view -> place(
                     rest.y(), new Spot(rest.x() - axis + view.way() * (s.middle() + forward) * view.sin(), z), view);
         };
