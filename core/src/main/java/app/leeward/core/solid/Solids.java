@@ -35,8 +35,6 @@ final class Solids {
     private static final double CROWN = 0.12;
 
     private static final double CROWN_FADES = 0.2;
-    private static final double SHELL_BACK = 0.28;
-    private static final double SHELL_DEPTH = 0.9;
     /** How near the axis the middle of a nose lies to be on it. */
     static final double ON_AXIS = 0.06;
 
@@ -61,6 +59,7 @@ final class Solids {
     private final double half;
     private final double axis;
     private final Stack skull;
+    private final Stacks stacks;
     private final double top;
     private final double bottom;
     private final OutlineWeld weld;
@@ -77,6 +76,7 @@ final class Solids {
         Geometry behind = union(SolidKind.SHELL);
         skull = Skull.of(
                 art.skin(), axis, half, shape, behind.isEmpty() ? Optional.empty() : Optional.of(Extents.of(behind)));
+        stacks = new Stacks(skull, half, shape);
         top = skull.top();
         bottom = skull.bottom();
         muzzlePiece = art.pieces().values().stream()
@@ -84,7 +84,7 @@ final class Solids {
                         && p.part().role() != PartRole.NOSE
                         && p.fills().getArea() > 0)
                 .max((a, b) -> Double.compare(a.fills().getArea(), b.fills().getArea()));
-        muzzle = muzzlePiece.map(p -> muzzle(p.fills()));
+        muzzle = muzzlePiece.map(p -> stacks.muzzle(p.fills()));
         muzzleHasLine = muzzlePiece
                 .flatMap(HeadPiece::drawing)
                 .flatMap(d -> d.art().shapes().stream()
@@ -105,42 +105,6 @@ final class Solids {
                 .toList());
     }
 
-    // ---- solids
-
-    /** Stuck on the skull: from the skull's surface at its rim, deepest a little above its middle. */
-    private Stack muzzle(Geometry area) {
-        Extents rows = Extents.of(area);
-        Envelope box = area.getEnvelopeInternal();
-        double middle = box.getMinY() + 0.45 * box.getHeight();
-        double out = shape.muzzle() * box.getWidth() / 2;
-        List<Slice> slices = new ArrayList<>();
-        for (int i = 0; i < rows.heights().length; i++) {
-            double y = rows.heights()[i];
-            double left = Math.max(0, axis - rows.left()[i]);
-            double right = Math.max(0, rows.right()[i] - axis);
-            Slice under = skull.at(y);
-            double a = (under.left() + under.right()) / 2;
-            double rim = a > 0 ? Math.min(1, (left + right) / 2 / a) : 1;
-            double base = under.middle() + under.depth() * under.profile().height(rim);
-            double v = (y - middle) / (0.78 * box.getHeight());
-            double depth = under.middle() + under.depth() - base + out * Math.sqrt(Math.max(0, 1 - v * v));
-            slices.add(new Slice(left, right, depth, base, new Profile.Bump(), 1, 0));
-        }
-        return new Stack(axis, rows.heights(), slices);
-    }
-
-    private Stack shell(Geometry area) {
-        Extents rows = Extents.of(area);
-        List<Slice> slices = new ArrayList<>();
-        for (int i = 0; i < rows.heights().length; i++) {
-            double left = Math.max(0, axis - rows.left()[i]);
-            double right = Math.max(0, rows.right()[i] - axis);
-            double depth = SHELL_DEPTH * (left + right) / 2;
-            slices.add(new Slice(left, right, depth, -SHELL_BACK * half, new Profile.Superellipse(2), 0, 0));
-        }
-        return new Stack(axis, rows.heights(), slices);
-    }
-
     /** A hat of several pieces is one solid of revolution. */
     private Stack hat(String piece) {
         String hat = piece;
@@ -156,41 +120,8 @@ final class Solids {
                             && art.kinds().get(p.part().id()) == SolidKind.RING)
                     .map(HeadPiece::fills)
                     .toList());
-            Extents rows = Extents.of(area.isEmpty() ? art.skin() : area);
-            List<Slice> slices = new ArrayList<>();
-            int held = heldFrom(rows);
-            for (int i = 0; i < rows.heights().length; i++) {
-                // what narrows below is the front of a brim or a peak, which does not go further back
-                int row = Math.min(i, held);
-                double left = Math.max(0, axis - rows.left()[row]);
-                double right = Math.max(0, rows.right()[row] - axis);
-                slices.add(new Slice(
-                        left,
-                        right,
-                        (left + right) / 2,
-                        half * (shape.front() - shape.back()) / 2,
-                        new Profile.Superellipse(2),
-                        0,
-                        0));
-            }
-            return new Stack(axis, rows.heights(), slices);
+            return stacks.revolved(area.isEmpty() ? art.skin() : area);
         });
-    }
-
-    /** The lowest row nearly as wide as the widest of the lowest fifth. */
-    private static int heldFrom(Extents rows) {
-        int n = rows.heights().length;
-        double low = rows.heights()[n - 1] - 0.2 * (rows.heights()[n - 1] - rows.heights()[0]);
-        double widest = 0;
-        for (int i = 0; i < n; i++) {
-            widest = rows.heights()[i] >= low ? Math.max(widest, rows.right()[i] - rows.left()[i]) : widest;
-        }
-        for (int i = n - 1; i > 0; i--) {
-            if (rows.right()[i] - rows.left()[i] >= 0.9 * widest) {
-                return i;
-            }
-        }
-        return n - 1;
     }
 
     private boolean hasAbove(String piece, String above) {
@@ -250,8 +181,6 @@ final class Solids {
                 .buffer(0);
     }
 
-    // ---- motions
-
     /** How the points of a piece go with the head. */
     Motion motion(String piece) {
         return motion(piece, Path.of());
@@ -271,7 +200,7 @@ final class Solids {
             case DECAL -> lifted(cut(carrier(p)), forward);
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
             case COVER -> weld.over(lifted(cover(), forward));
-            case SHELL -> outlineOf(shell(p.area()), forward);
+            case SHELL -> outlineOf(stacks.shell(p.area()), forward);
             case RING -> ring(piece, outline, forward);
             case FRAME -> frame(p, forward);
             case AXIS -> axis(p, forward);
@@ -372,7 +301,7 @@ final class Solids {
     }
 
     private Motion onMuzzle(HeadPiece p) {
-        return muzzlePiece.filter(m -> m == p).isPresent() ? on(muzzle.get(), 0) : on(muzzle(p.area()), 0);
+        return muzzlePiece.filter(m -> m == p).isPresent() ? on(muzzle.get(), 0) : on(stacks.muzzle(p.area()), 0);
     }
 
     /** Kept within the limb, softly, and where it is at rest. */
@@ -421,28 +350,12 @@ final class Solids {
             return on(under, NOSE_ON_FACE * half);
         }
         double deep = onMuzzle ? NOSE_ON_MUZZLE * box.getWidth() / 2 : NOSE_ON_FACE * half;
-        Stack own = nose(p.area(), root.x(), deep, onMuzzle);
+        Stack own = Stacks.nose(p.area(), root.x(), deep, onMuzzle);
         return rest -> view -> {
             Spot at = under.surface(root, view);
             Spot on = own.surface(rest, view);
             return place(rest.y(), at.shifted(on.x(), on.z()), view);
         };
-    }
-
-    /** On a muzzle deepest in its middle; on a face the bridge lies flat and the tip stands out. */
-    private static Stack nose(Geometry area, double axis, double deep, boolean round) {
-        Extents rows = Extents.of(area);
-        Envelope box = area.getEnvelopeInternal();
-        List<Slice> slices = new ArrayList<>();
-        for (int i = 0; i < rows.heights().length; i++) {
-            double down = (rows.heights()[i] - box.getMinY()) / box.getHeight();
-            double out = round ? Math.sqrt(Math.max(0, 1 - Math.pow((2 * down - 1) / 1.1, 2))) : 0.25 + 0.75 * down;
-            double half =
-                    rows.reaches(i) ? Math.max(axis - rows.left()[i], rows.right()[i] - axis) : box.getWidth() / 2;
-            slices.add(new Slice(
-                    half, half, round ? Math.min(deep, half) * out : deep * out, 0, new Profile.Bump(), 1, 0));
-        }
-        return new Stack(axis, rows.heights(), slices);
     }
 
     /**
