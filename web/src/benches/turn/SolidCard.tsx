@@ -75,6 +75,18 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
           </p>
         </div>
       </div>
+      {shape.roundness > 4 && turn.pieces.every((p) => p.kind !== 'SIDE') && (
+        <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">
+          <span className="flex-1">A box has sides that nobody drew.</span>
+          <button
+            className="btn"
+            title="A part for each side, in the face’s colours a little darker, to be drawn on"
+            onClick={() => void edit({ kind: 'make-sides' })}
+          >
+            Give it its sides
+          </button>
+        </p>
+      )}
       <Pieces turn={turn} />
       {nosePieces && (
         <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">

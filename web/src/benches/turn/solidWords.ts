@@ -12,5 +12,6 @@ export const SOLID_WORDS: Record<SolidPiece['kind'], string> = {
   FRAME: 'stiff frame',
   PLATE: 'plate at the side',
   AXIS: 'on the axis',
+  SIDE: 'side of a box',
   FLAT: 'left flat',
 };

@@ -22,6 +22,8 @@ public enum SolidKind {
     PLATE("plate at the side"),
     /** Stands on the neck's axis: an antenna, a bun. */
     AXIS("on the axis"),
+    /** The side of a box, drawn unfolded beside the face and shown while the head is turned away from it. */
+    SIDE("side of a box"),
     /** Taken out of the solid: the turn leaves it as it is. */
     FLAT("left flat");
 

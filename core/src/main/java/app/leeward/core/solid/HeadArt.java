@@ -1,6 +1,7 @@
 package app.leeward.core.solid;
 
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.Regions;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
@@ -98,7 +99,7 @@ record HeadArt(
 
     private static Geometry solid(HeadPiece p) {
         Geometry area = p.area();
-        return area instanceof Polygonal ? area : Regions.of(app.leeward.core.art.Path.of());
+        return area instanceof Polygonal ? area : Regions.of(Path.of());
     }
 
     /** The piece it moves with as one: itself or what it follows, when that keeps its drawing; empty when its points go by themselves. */

@@ -103,7 +103,7 @@ public final class HeadSolids {
      * front as half the head is wide; y from 0 at the top to 1 at the chin.
      */
     public List<Point> sideView() {
-        return solids.sideView();
+        return solids.stacks().sideView();
     }
 
     /** Half the head's width, of which all depths are shares; canvas units. */
@@ -125,6 +125,16 @@ public final class HeadSolids {
     public boolean liesOnSkin(String piece) {
         HeadPiece p = art.pieces().get(piece);
         return p.part().drawing(p.part().shown()).isPresent() && p.liesWithin(art.skin());
+    }
+
+    /** Whether the head is a box. */
+    public boolean box() {
+        return solids.box();
+    }
+
+    /** The side of a box, unfolded beside the face; canvas coordinates at rest. */
+    public Path unfolded(boolean screenRight) {
+        return solids.stacks().unfolded(screenRight);
     }
 
     /** Square units the head's outline takes in. */

@@ -33,7 +33,7 @@ final class Skull {
     private static final double SEAM = 0.7;
 
     /** From which roundness on a head is a box. */
-    private static final double BOX = 4;
+    static final double BOX = 4;
 
     private Skull() {}
 

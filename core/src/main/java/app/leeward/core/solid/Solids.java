@@ -140,17 +140,8 @@ final class Solids {
         return top + NOD_AT * (bottom - top);
     }
 
-    List<Point> sideView() {
-        List<Point> front = new ArrayList<>();
-        List<Point> back = new ArrayList<>();
-        for (int i = 0; i < skull.heights().length; i += 5) {
-            Slice s = skull.slices().get(i);
-            double y = (skull.heights()[i] - top) / (bottom - top);
-            front.add(new Point(-(s.middle() + s.depth()) / half, y));
-            back.add(0, new Point((s.depth() - s.middle()) / half, y));
-        }
-        front.addAll(back);
-        return front;
+    Stacks stacks() {
+        return stacks;
     }
 
     /** Between where the drawn edge of the near side comes to lie on the surface and the limb. */
@@ -205,6 +196,7 @@ final class Solids {
             case FRAME -> frame(p, forward);
             case AXIS -> axis(p, forward);
             case PLATE -> on(carrier(p), 0);
+            case SIDE -> side();
             case FLAT -> rest -> view -> rest;
         };
     }
@@ -440,6 +432,29 @@ final class Solids {
                 rest.y(),
                 new Spot(rest.x() - foot.x + (foot.x - axis) * view.cos() + view.way() * z * view.sin(), z),
                 view);
+    }
+
+    boolean box() {
+        return shape.roundness() > Skull.BOX;
+    }
+
+    /** Folded back at the edge of the face: from its corner, turned, to the limb. */
+    private Motion side() {
+        return rest -> {
+            Slice s = skull.at(rest.y());
+            double x = rest.x() - axis;
+            int way = x < 0 ? -1 : 1;
+            double a = way < 0 ? s.left() : s.right();
+            double deep = Math.max(1e-6, s.depth());
+            double along = Math.max(0, Math.min(1, (Math.abs(x) - a) / (2 * deep)));
+            return view -> {
+                double turn = Math.sin(Math.toRadians(view.yaw()));
+                double corner = way * a * view.cos() + (s.middle() + deep) * turn;
+                double limb = s.outline(way * a, view).x();
+                double z = s.middle() + deep - 2 * deep * along;
+                return place(rest.y(), new Spot(corner + along * (limb - corner), z), view);
+            };
+        };
     }
 
     private Coordinate root(Geometry area) {

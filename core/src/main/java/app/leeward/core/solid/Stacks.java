@@ -1,5 +1,8 @@
 package app.leeward.core.solid;
 
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import app.leeward.core.rig.HeadShape;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +13,8 @@ import org.locationtech.jts.geom.Geometry;
 final class Stacks {
     private static final double SHELL_BACK = 0.28;
     private static final double SHELL_DEPTH = 0.9;
+    /** Rows of the side of a box. */
+    private static final int UNFOLDED = 8;
 
     private final Stack skull;
     private final double axis;
@@ -111,5 +116,37 @@ final class Stacks {
                     half, half, round ? Math.min(deep, half) * out : deep * out, 0, new Profile.Bump(), 1, 0));
         }
         return new Stack(axis, rows.heights(), slices);
+    }
+
+    /** The skull seen from its side, as {@link HeadSolids#sideView} says. */
+    List<Point> sideView() {
+        List<Point> front = new ArrayList<>();
+        List<Point> back = new ArrayList<>();
+        for (int i = 0; i < skull.heights().length; i += 5) {
+            Slice s = skull.slices().get(i);
+            double y = (skull.heights()[i] - skull.top()) / (skull.bottom() - skull.top());
+            front.add(new Point(-(s.middle() + s.depth()) / half, y));
+            back.add(0, new Point((s.depth() - s.middle()) / half, y));
+        }
+        front.addAll(back);
+        return front;
+    }
+
+    /** From the edge of the face outwards, as wide as the head is deep. */
+    Path unfolded(boolean screenRight) {
+        List<Segment> out = new ArrayList<>();
+        List<Segment> back = new ArrayList<>();
+        int way = screenRight ? 1 : -1;
+        for (int i = 0; i <= UNFOLDED; i++) {
+            double y = skull.top() + (skull.bottom() - skull.top()) * i / UNFOLDED;
+            Slice s = skull.at(y);
+            double a = screenRight ? s.right() : s.left();
+            Point front = new Point(axis + way * a, y);
+            out.add(i == 0 ? new Segment.Move(front) : new Segment.Line(front));
+            back.add(0, new Segment.Line(new Point(axis + way * (a + 2 * s.depth()), y)));
+        }
+        out.addAll(back);
+        out.add(new Segment.Close());
+        return new Path(out);
     }
 }

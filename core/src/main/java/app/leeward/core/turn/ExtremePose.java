@@ -5,12 +5,14 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Fingerprints;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.dial.OffsetCurve;
+import app.leeward.core.dial.Recorder;
 import app.leeward.core.dial.Stop;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.TurnPlan;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * A pose at an end of the turn or the nod bends the whole way there: stops on the way that nobody shaped take their share of it, so
@@ -43,8 +45,7 @@ public final class ExtremePose {
                                         .map(d -> d == is ? bent : d)
                                         .toList(),
                                 after.controls().pads())
-                        .withControls(c ->
-                                c.withTurn(java.util.Optional.of(new TurnPlan(plan.shape(), prints, plan.nods()))));
+                        .withControls(c -> c.withTurn(Optional.of(new TurnPlan(plan.shape(), prints, plan.nods()))));
     }
 
     /**
@@ -64,7 +65,7 @@ public final class ExtremePose {
             Integer print = now == null ? null : Fingerprints.of(now);
             if (share > 0 && share < 1 && Objects.equals(prints.get(name), print)) {
                 Offset then = (now == null ? Offset.NONE : now).and(Offset.NONE.towards(more, share));
-                out = app.leeward.core.dial.Recorder.with(out, s.with(part, then));
+                out = Recorder.with(out, s.with(part, then));
                 prints.put(name, Fingerprints.of(then));
             }
         }

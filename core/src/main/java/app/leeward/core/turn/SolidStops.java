@@ -106,7 +106,9 @@ final class SolidStops {
         for (int k = 1; k <= steps; k++) {
             List<Point> after = outline.at(View.yaw(yaw * k / steps)).sampled(EACH);
             List<Point> between = outline.at(View.yaw(yaw * (k - 0.5) / steps)).sampled(EACH);
-            for (int i = 0; i < between.size(); i++) {
+            // a closing line may have no length from one view and some from the next
+            int n = Math.min(between.size(), Math.min(before.size(), after.size()));
+            for (int i = 0; i < n; i++) {
                 worst = Math.max(worst, before.get(i).towards(after.get(i), 0.5).distance(between.get(i)));
             }
             before = after;

@@ -34,7 +34,7 @@ import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 public final class TurnCheck {
     /** Less of what was to be seen than this share counts as hidden. */
     private static final double GONE = 0.03;
-    /** Less of the ball than this share is no bald patch. */
+    /** Less of the head than this share is no bald patch. */
     private static final double BALD = 0.004;
     /** Detail that does not matter for what can be seen, as a share of the head. */
     private static final double COARSE = 0.004;

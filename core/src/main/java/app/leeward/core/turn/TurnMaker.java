@@ -11,6 +11,8 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Solid;
+import app.leeward.core.rig.SolidKind;
 import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.solid.View;
@@ -33,6 +35,8 @@ public final class TurnMaker {
     private static final double PROFILE = 0.55;
     /** From which share of the way on the extra hair comes out. */
     private static final double EXTRA = 0.3;
+    /** And the side of a box. */
+    private static final double OPENS = 0.01;
 
     private final Character character;
     private final SolidStops stops;
@@ -131,8 +135,11 @@ public final class TurnMaker {
                 NoseProfile.alwaysOn(part, -full, 0, full)
                         .or(() -> profileBands(part))
                         .ifPresent(all::add);
+            } else if (part.solid().flatMap(Solid::kind).equals(Optional.of(SolidKind.SIDE))
+                    && !part.drawings().isEmpty()) {
+                all.add(nearSide(part, OPENS));
             } else if (part.role() == PartRole.EXTRA_HAIR && !part.drawings().isEmpty()) {
-                all.add(extraHairBand(part));
+                all.add(nearSide(part, EXTRA));
             }
         }
         return all;
@@ -151,11 +158,15 @@ public final class TurnMaker {
                         new Band(PROFILE * full, full, right.get().id()))));
     }
 
-    /** Extra hair covers the near side of the skull, so it shows when the face turns away from its side of the screen. */
-    private Bands extraHairBand(Part part) {
+    /**
+     * What covers the near side of the skull shows when the face turns away from its side of the screen.
+     *
+     * @param from which share of the way on
+     */
+    private Bands nearSide(Part part, double from) {
         String drawing = part.drawings().get(0).id();
         boolean screenRight = stops.besideAxis(part).filter(x -> x > 0).isPresent();
-        Band band = screenRight ? new Band(-full, -EXTRA * full, drawing) : new Band(EXTRA * full, full, drawing);
+        Band band = screenRight ? new Band(-full, -from * full, drawing) : new Band(from * full, full, drawing);
         return new Bands(part.id(), List.of(band));
     }
 }

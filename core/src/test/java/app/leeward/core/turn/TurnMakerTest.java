@@ -25,6 +25,7 @@ import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.Forget;
 import app.leeward.core.edit.Hang;
 import app.leeward.core.edit.MakeHeadDial;
+import app.leeward.core.edit.MakeSides;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MirrorSide;
 import app.leeward.core.edit.Nudge;
@@ -223,6 +224,41 @@ class TurnMakerTest {
         assertThat(((Outcome.Refused) refused).message()).contains("no such piece on the head");
         assertThatThrownBy(() -> new SetSolid("nose", java.util.Optional.empty(), 3))
                 .hasMessageContaining("one and a half");
+    }
+
+    /**
+     * The side of a box comes round as far as a box turned in space shows it, from the front corner to the limb, and at rest
+     * nothing is seen of it.
+     */
+    @Test
+    void aBoxGetsItsSides() {
+        Character box = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("face skin", Rigs.box(400, 400, 200, 240)),
+                Rigs.layer("mouth", Rigs.box(480, 560, 40, 6))));
+        Character c = done(done(box, new MakeTurn(java.util.Optional.empty())), new MakeSides());
+        Evaluator e = new Evaluator(c);
+        assertThat(e.frame(Pose.REST).placed()).hasSize(2);
+        Frame turned = e.frame(Pose.of(Map.of("turn", 45.0)));
+        Frame.Placed side = turned.placed().stream()
+                .filter(p -> c.part(p.part()).orElseThrow().side() == Side.RIGHT)
+                .findFirst()
+                .orElseThrow();
+        Box seen = side.shown(
+                        c.part(side.part()).orElseThrow().drawings().get(0).art())
+                .transform(side.matrix())
+                .bounds()
+                .orElseThrow();
+        Frame.Placed face = turned.of("face-skin").orElseThrow();
+        double limb = face.outlines().get(0).bounds().orElseThrow().minX();
+        assertThat(seen.minX()).as("up to the head's own edge").isCloseTo(limb, within(1.0));
+        Vector3D corner = QuaternionRotation.fromAxisAngle(Vector3D.of(0, 1, 0), Math.toRadians(45))
+                .apply(Vector3D.of(-100, 0, 62));
+        assertThat(seen.maxX()).isCloseTo(500 + corner.getX() + 0.05 * 100 * Math.sin(Math.toRadians(45)), within(1.5));
+        assertThat(((Outcome.Refused) Edits.apply(c, new MakeSides())).message())
+                .contains("has none yet");
+        assertThat(((Outcome.Refused) Edits.apply(PLAIN, new MakeSides())).message())
+                .contains("is a box");
     }
 
     @Test

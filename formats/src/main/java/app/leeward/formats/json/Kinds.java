@@ -48,6 +48,7 @@ import app.leeward.core.edit.MakeDial;
 import app.leeward.core.edit.MakeHeadDial;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MakeSides;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
 import app.leeward.core.edit.MarkFingers;
@@ -235,6 +236,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("lead-into", LeadInto.class),
                     entry("make-turn", MakeTurn.class),
                     entry("set-solid", SetSolid.class),
+                    entry("make-sides", MakeSides.class),
                     entry("make-head-dial", MakeHeadDial.class),
                     entry("ease-stop", EaseStop.class),
                     entry("travel-by", TravelBy.class),
