@@ -40,7 +40,7 @@ class StoryTest extends Story {
     void turnBlinkAndLookAllAtOnce() {
         assertThat(hand.shift("nose")).isEqualTo(0);
         hand.dragRuler("turn", 0.5, 1);
-        waitForShift("nose", 60, 80);
+        waitForShift("nose", 110, 125);
         assertThat(page.locator("[data-part=nose] g:visible path").count()).isGreaterThan(0);
         double lidOpen = Double.parseDouble(
                 hand.transform("upper-lid-left").split(" ")[5].replace(")", ""));
@@ -54,7 +54,7 @@ class StoryTest extends Story {
         page.waitForFunction(
                 "x => Number(document.querySelector('[data-testid=stage] [data-part=pupil-left]').getAttribute('transform').split(' ')[4]) > x + 8",
                 before);
-        assertThat(hand.shift("nose")).as("still turned").isCloseTo(69.8, within(1.0));
+        assertThat(hand.shift("nose")).as("still turned").isCloseTo(119.6, within(1.0));
         page.keyboard().press("0");
         waitForShift("nose", -0.01, 0.01);
     }
@@ -63,7 +63,7 @@ class StoryTest extends Story {
     void rulersTakeKeysWheelAndTypedArithmetic() {
         page.getByTestId("ruler-turn").focus();
         page.keyboard().press("PageUp");
-        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", "30");
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", "11.25");
         page.getByTestId("ruler-turn").hover();
         page.mouse().wheel(0, 120);
         assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", Pattern.compile("-?\\d+"));
@@ -117,7 +117,7 @@ class StoryTest extends Story {
         assertThat(apart.get(apart.size() / 2))
                 .as("frames between sound and picture")
                 .isLessThanOrEqualTo(2);
-        waitForShift("nose", 40, 75);
+        waitForShift("nose", 85, 120);
         page.waitForFunction(
                 "() => document.querySelector('audio').ended || document.querySelector('audio').paused",
                 null,
@@ -143,18 +143,18 @@ class StoryTest extends Story {
 
     @Test
     void whyNamesTheDialAndAPinWins() {
-        page.getByLabel("Turn, value").fill("50");
+        page.getByLabel("Turn, value").fill("40");
         page.getByLabel("Turn, value").press("Enter");
-        waitForShift("nose", 50, 70);
+        waitForShift("nose", 100, 115);
         button("Why?").click();
         page.locator("[data-testid=stage] [data-part=nose] g:visible").first().click();
         Locator why = page.getByLabel("Why", new Page.GetByLabelOptions().setExact(true));
-        assertThat(why).containsText("Turn at 50° asks for profile to screen right");
+        assertThat(why).containsText("Turn at 40° asks for profile to screen right");
         hand.bench("Parts").click();
         assertThat(page.getByText("Turn decides at the moment.")).isVisible();
         button("Pin front").click();
         assertThat(why).containsText("pinned by hand to front");
-        assertThat(why).containsText("Turn at 50° asks for profile");
+        assertThat(why).containsText("Turn at 40° asks for profile");
         button("Release the pin").click();
         assertThat(why).not().containsText("pinned by hand");
     }

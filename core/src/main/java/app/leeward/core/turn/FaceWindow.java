@@ -31,7 +31,8 @@ final class FaceWindow {
             boolean over = order.indexOf(id) > order.indexOf(skin);
             boolean onFace = ON_FACE.contains(solids.kind(id))
                     && c.part(id)
-                            .filter(p -> p.role() != PartRole.FACE_LINE && !beaked(p))
+                            .filter(p ->
+                                    p.role() != PartRole.FACE_LINE && !p.role().insideEye() && !beaked(p))
                             .isPresent();
             if (over && onFace && !masked.contains(id) && solids.liesOnSkin(id)) {
                 more.add(id);
