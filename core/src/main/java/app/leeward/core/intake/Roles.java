@@ -1,6 +1,5 @@
 package app.leeward.core.intake;
 
-import app.leeward.core.art.ShapeRole;
 import app.leeward.core.eye.BlinkMaker;
 import app.leeward.core.eye.GazeMaker;
 import app.leeward.core.rig.Character;
@@ -55,15 +54,8 @@ public final class Roles {
                 && (window.role() == PartRole.WHITE && masked.role().insideEye() && masked.side() == window.side()
                         || window.role() == PartRole.FACE
                                 && masked.role().cutByFace()
-                                && !beaked(masked)
+                                && !masked.beaked()
                                 && !PastEdge.of(window, masked));
-    }
-
-    /** A beak stands out from the face and opens past its edge. */
-    private static boolean beaked(Part p) {
-        return p.drawings().stream()
-                .flatMap(d -> d.art().shapes().stream())
-                .anyMatch(s -> s.role() == ShapeRole.UPPER_BEAK);
     }
 
     /** The windows that follow from the roles of all parts. */

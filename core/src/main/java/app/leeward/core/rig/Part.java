@@ -4,6 +4,7 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.ShapeRole;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
@@ -173,6 +174,13 @@ public record Part(
                         .drawings(drawings.stream()
                                 .map(d -> d.over().equals(Optional.of(gone)) ? d.withOver(Optional.empty()) : d)
                                 .toList()));
+    }
+
+    /** Whether it is a beak, which stands out from the face and opens past its edge. */
+    public boolean beaked() {
+        return drawings.stream()
+                .flatMap(d -> d.art().shapes().stream())
+                .anyMatch(s -> s.role() == ShapeRole.UPPER_BEAK);
     }
 
     /** Whether it hangs from the grip of the hand it follows. */

@@ -125,6 +125,26 @@ public record Rig(List<Part> parts, List<String> order, List<Window> windows, Li
         return with(r -> r.parts(more).order(stacked));
     }
 
+    /** With these parts masked by a window too; what it masks already stays. */
+    public Rig withMasked(String by, List<String> more) {
+        List<Window> all = new ArrayList<>(windows);
+        List<String> masked = new ArrayList<>();
+        int at = -1;
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).by().equals(by)) {
+                at = i;
+                masked.addAll(all.get(i).masked());
+            }
+        }
+        more.stream().filter(m -> !masked.contains(m)).forEach(masked::add);
+        if (at < 0) {
+            all.add(new Window(by, masked));
+        } else {
+            all.set(at, new Window(by, masked));
+        }
+        return masked.isEmpty() ? this : withWindows(all);
+    }
+
     /** Without a part that nothing follows, and without what the others have to say of it. */
     Rig without(String id) {
         return new Rig(

@@ -61,12 +61,15 @@ final class HeadPiece {
         return drawing().map(d -> d.art().shapes()).orElse(List.of());
     }
 
+    /** The shape whose outline takes in most; empty when it shows none. */
+    Optional<Shape> largest() {
+        return shapes().stream()
+                .max(Comparator.comparingDouble(s -> Regions.of(s.path()).getArea()));
+    }
+
     /** The outline that takes in most, canvas coordinates; an empty one when it shows none. */
     Path silhouette() {
-        return shapes().stream()
-                .map(s -> s.path().transform(rest))
-                .max(Comparator.comparingDouble(p -> Regions.of(p).getArea()))
-                .orElse(Path.of());
+        return largest().map(s -> s.path().transform(rest)).orElse(Path.of());
     }
 
     /** The area its fills cover. */
@@ -105,9 +108,9 @@ final class HeadPiece {
         return area;
     }
 
-    /** Whether an area covers all it shows, lines included. */
+    /** Whether an area covers all it can show, lines included. */
     boolean liesWithin(Geometry area) {
-        return shapes().stream().allMatch(s -> {
+        return part.drawings().stream().flatMap(d -> d.art().shapes().stream()).allMatch(s -> {
             double line = s.stroke().visible() ? s.stroke().width() * rest.strokeScale() / 2 : 0;
             Geometry inner = line > 0 ? area.buffer(-line) : area;
             IndexedPointInAreaLocator within = new IndexedPointInAreaLocator(inner);

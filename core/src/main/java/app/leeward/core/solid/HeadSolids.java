@@ -3,6 +3,7 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.PartRole;
@@ -121,7 +122,12 @@ public final class HeadSolids {
         return art.skinPiece();
     }
 
-    /** Whether all that the piece shows at rest lies within the head's outline, its lines included. */
+    /** The shape with the outline of the head: its colour and line are those of the face. */
+    public Shape face() {
+        return art.pieces().get(art.skinPiece()).largest().orElseThrow();
+    }
+
+    /** Whether all that the piece can show lies within the head's outline at rest, its lines included. */
     public boolean liesOnSkin(String piece) {
         HeadPiece p = art.pieces().get(piece);
         return p.part().drawing(p.part().shown()).isPresent() && p.liesWithin(art.skin());

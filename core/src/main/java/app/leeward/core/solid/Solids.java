@@ -2,7 +2,6 @@ package app.leeward.core.solid;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
-import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
@@ -86,12 +85,7 @@ final class Solids {
                 .max((a, b) -> Double.compare(a.fills().getArea(), b.fills().getArea()));
         muzzle = muzzlePiece.map(p -> stacks.muzzle(p.fills()));
         muzzleHasLine = muzzlePiece
-                .flatMap(HeadPiece::drawing)
-                .flatMap(d -> d.art().shapes().stream()
-                        .filter(s -> !(s.fill() instanceof Paint.None))
-                        .max((a, b) -> Double.compare(
-                                Regions.of(a.path()).getArea(),
-                                Regions.of(b.path()).getArea())))
+                .flatMap(HeadPiece::largest)
                 .filter(s -> s.stroke().visible())
                 .isPresent();
         TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline());

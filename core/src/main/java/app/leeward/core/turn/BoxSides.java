@@ -67,11 +67,7 @@ public final class BoxSides {
         Matrix back = solids.rest(head.id()).inverse();
         // the character's left is on the right of the screen
         Path outline = solids.unfolded(side == Side.LEFT).transform(back);
-        Shape face = c.part(solids.skin())
-                .flatMap(p -> p.drawing(p.shown()))
-                .map(Drawing::art)
-                .map(art -> art.shapes().get(0))
-                .orElseThrow();
+        Shape face = solids.face();
         Stroke line = c.part(PartRole.FACE_LINE)
                 .flatMap(p -> p.drawing(p.shown()))
                 .flatMap(d -> d.art().shapes().stream().findFirst())

@@ -1,11 +1,8 @@
 package app.leeward.core.turn;
 
-import app.leeward.core.art.ShapeRole;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
-import app.leeward.core.rig.Window;
 import app.leeward.core.solid.HeadSolids;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -14,7 +11,7 @@ import java.util.Set;
 
 /**
  * Cuts at the edge of the face what lies on it and would leave it on the far side of a turn, such as the skin-coloured fold over a
- * lid. Only what lies wholly on the skin at rest is cut, so the picture at rest stays.
+ * lid. Only what lies wholly on the skin at rest is cut, in all its drawings, so the picture at rest stays.
  */
 final class FaceWindow {
     private static final Set<SolidKind> ON_FACE = Set.of(SolidKind.SKULL, SolidKind.DECAL, SolidKind.MOUTH);
@@ -32,37 +29,12 @@ final class FaceWindow {
             boolean onFace = ON_FACE.contains(solids.kind(id))
                     && c.part(id)
                             .filter(p ->
-                                    p.role() != PartRole.FACE_LINE && !p.role().insideEye() && !beaked(p))
+                                    p.role() != PartRole.FACE_LINE && !p.role().insideEye() && !p.beaked())
                             .isPresent();
             if (over && onFace && !masked.contains(id) && solids.liesOnSkin(id)) {
                 more.add(id);
             }
         }
-        if (more.isEmpty()) {
-            return c;
-        }
-        List<Window> windows = new ArrayList<>();
-        boolean there = false;
-        for (Window w : c.rig().windows()) {
-            if (w.by().equals(skin)) {
-                there = true;
-                List<String> all = new ArrayList<>(w.masked());
-                all.addAll(more);
-                windows.add(new Window(skin, all));
-            } else {
-                windows.add(w);
-            }
-        }
-        if (!there) {
-            windows.add(new Window(skin, more));
-        }
-        return c.withRig(rig -> rig.withWindows(windows));
-    }
-
-    /** A beak stands out from the face and opens past its edge. */
-    private static boolean beaked(Part p) {
-        return p.drawings().stream()
-                .flatMap(d -> d.art().shapes().stream())
-                .anyMatch(s -> s.role() == ShapeRole.UPPER_BEAK);
+        return more.isEmpty() ? c : c.withRig(rig -> rig.withMasked(skin, more));
     }
 }

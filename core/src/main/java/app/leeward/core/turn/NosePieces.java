@@ -12,7 +12,6 @@ import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
-import app.leeward.core.rig.Window;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -65,25 +64,9 @@ public final class NosePieces {
         List<Dial> dials = now.controls().dials().stream()
                 .map(d -> d.id().equals(TurnMaker.DIAL) ? banded(d, nose, pieces) : d)
                 .toList();
-        List<Window> windows = within(now, face.get().id(), nose.id());
         return Optional.of(now.withPart(pieces.get(1).id(), p -> p.withPastEdges(edge))
-                .withRig(rig -> rig.withWindows(windows))
+                .withRig(rig -> rig.withMasked(face.get().id(), List.of(nose.id())))
                 .withDials(dials, now.controls().pads()));
-    }
-
-    /** The windows, with the nose seen through the face. */
-    private static List<Window> within(Character c, String face, String nose) {
-        List<Window> windows = new ArrayList<>(c.rig().windows());
-        List<String> masked = new ArrayList<>(windows.stream()
-                .filter(w -> w.by().equals(face))
-                .flatMap(w -> w.masked().stream())
-                .toList());
-        if (!masked.contains(nose)) {
-            masked.add(nose);
-        }
-        windows.removeIf(w -> w.by().equals(face));
-        windows.add(new Window(face, masked));
-        return windows;
     }
 
     private static Dial banded(Dial turn, Part nose, List<Part> pieces) {
