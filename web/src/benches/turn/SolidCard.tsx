@@ -4,7 +4,6 @@ import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
 import { SideView } from './SideView';
-import { SOLID_WORDS } from './solidWords';
 
 /** What the turn is made from: how deep the head is, and what each of its pieces is in the round. */
 export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView }) {
@@ -110,7 +109,7 @@ function Pieces({ turn }: { turn: TurnView }) {
   const chosen = useDesk((s) => s.part);
   const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const rows = turn.pieces.filter((p) => !p.alongWith);
-  const kinds = Object.entries(SOLID_WORDS) as [keyof typeof SOLID_WORDS, string][];
+  const words = (kind: string) => turn.kinds.find((k) => k.kind === kind)?.words ?? kind;
   return (
     <details className="mt-2" open={rows.some((p) => p.part === chosen)}>
       <summary className="cursor-pointer text-[13px] font-medium">
@@ -148,10 +147,10 @@ function Pieces({ turn }: { turn: TurnView }) {
                 value={said?.kind ?? ''}
                 onChange={(e) => make(e.target.value || null, p.forward)}
               >
-                <option value="">{SOLID_WORDS[p.guessed]} (guessed)</option>
-                {kinds.map(([k, words]) => (
-                  <option key={k} value={k}>
-                    {words}
+                <option value="">{words(p.guessed)} (guessed)</option>
+                {turn.kinds.map((k) => (
+                  <option key={k.kind} value={k.kind}>
+                    {k.words}
                   </option>
                 ))}
               </select>

@@ -7,6 +7,7 @@ import type { Painter } from '../painter';
 import type { ViewBox } from '../view';
 import { inParent, moved, round, scaled, skewed, turned, type XY } from './geometry';
 import { drag } from './pointer';
+import { shownBox } from './shownBox';
 
 interface Corners {
   nw: XY;
@@ -17,19 +18,11 @@ interface Corners {
 
 /** The corners of what a part shows, on the canvas, with some air round it. */
 function cornersOf(painter: Painter | null, part: string, air: number): Corners | null {
-  const g = painter?.groupOf(part);
-  if (!g) return null;
-  const b = g.getBBox();
-  if (b.width === 0 && b.height === 0) return null;
-  const m = new DOMMatrix(
-    (g.getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').replace(/ /g, ',').replace('matrix,', 'matrix'),
-  );
+  const shown = shownBox(painter, part);
+  if (!shown) return null;
+  const { box: b, matrix: m, at } = shown;
   const wide = air / Math.max(1e-6, Math.hypot(m.a, m.b));
   const tall = air / Math.max(1e-6, Math.hypot(m.c, m.d));
-  const at = (x: number, y: number): XY => {
-    const p = new DOMPoint(x, y).matrixTransform(m);
-    return [p.x, p.y];
-  };
   return {
     nw: at(b.x - wide, b.y - tall),
     ne: at(b.x + b.width + wide, b.y - tall),

@@ -6,21 +6,15 @@ import { useStudio } from '../../state/studio';
 import type { Painter } from '../painter';
 import { round, type XY } from './geometry';
 import { drag } from './pointer';
+import { shownBox } from './shownBox';
 
 /** Below this angle a pull would need no depth at all to go anywhere, or any. */
 const LEAST = 8;
 
 /** The middle of what a piece shows now, on the canvas. */
 function middleOf(painter: Painter | null, part: string): XY | null {
-  const g = painter?.groupOf(part);
-  if (!g) return null;
-  const b = g.getBBox();
-  if (b.width === 0 && b.height === 0) return null;
-  const m = new DOMMatrix(
-    (g.getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').replace(/ /g, ',').replace('matrix,', 'matrix'),
-  );
-  const p = new DOMPoint(b.x + b.width / 2, b.y + b.height / 2).matrixTransform(m);
-  return [p.x, p.y];
+  const shown = shownBox(painter, part);
+  return shown && shown.at(shown.box.x + shown.box.width / 2, shown.box.y + shown.box.height / 2);
 }
 
 /**

@@ -36,6 +36,17 @@ public final class Fingerprints {
         return "corner " + k.a() + " " + k.atA() + " " + k.b() + " " + k.atB() + " " + part;
     }
 
+    /** Whether a name is of where a part lies. */
+    public static boolean ofLayers(String name) {
+        return name.split(" ")[1].equals("layers");
+    }
+
+    /** The part a name is about. */
+    public static String part(String name) {
+        String[] words = name.split(" ");
+        return words[words.length - 1].equals("outline") ? words[words.length - 2] : words[words.length - 1];
+    }
+
     static String layers(Dial d, String part) {
         return d.id() + " layers " + part;
     }

@@ -27,7 +27,7 @@ public record MakeTurn(Optional<HeadShape> shape) implements TurnEdit {
         if (before.dial(TurnMaker.DIAL).isEmpty()) {
             return "Made the head turn";
         }
-        int kept = wanted(before).map(b -> TurnMaker.keptByHand(before, b)).orElse(0);
+        int kept = TurnMaker.keptByHand(before);
         return "Made the head turn anew"
                 + (kept == 0 ? "" : ", keeping " + kept + (kept == 1 ? " thing" : " things") + " shaped by hand");
     }

@@ -3,7 +3,10 @@ package app.leeward.core.rig;
 import app.leeward.core.dial.Fingerprints;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -47,6 +50,31 @@ public record TurnPlan(HeadShape shape, Map<String, Integer> made, boolean nods)
             }
         });
         return new TurnPlan(shape, kept, nods);
+    }
+
+    /**
+     * How many things are not as they were made.
+     *
+     * @param dials ids of those that were made
+     * @param parts ids of those that are there: what was made for one that is gone is nobody's doing
+     */
+    public int shapedByHand(Controls now, Set<String> dials, Set<String> parts) {
+        Map<String, Integer> is = new HashMap<>();
+        now.dials().stream().filter(d -> dials.contains(d.id())).forEach(d -> is.putAll(Fingerprints.of(d)));
+        // where parts lie is never made, so it is always a hand's and always kept
+        is.keySet().removeIf(Fingerprints::ofLayers);
+        prints(now).forEach((name, print) -> {
+            if (made.containsKey(name)) {
+                is.put(name, print);
+            }
+        });
+        Set<String> names = new HashSet<>(is.keySet());
+        made.keySet().stream()
+                .filter(name -> parts.contains(Fingerprints.part(name)))
+                .forEach(names::add);
+        return (int) names.stream()
+                .filter(name -> !Objects.equals(made.get(name), is.get(name)))
+                .count();
     }
 
     private static Map<String, Integer> prints(Controls c) {

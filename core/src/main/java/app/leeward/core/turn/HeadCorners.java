@@ -22,18 +22,12 @@ final class HeadCorners {
     private final Character character;
     private final SolidStops stops;
     private final Map<String, Integer> then;
-    private int kept;
 
     /** @param then fingerprints of what was made before */
     HeadCorners(Character character, SolidStops stops, Map<String, Integer> then) {
         this.character = character;
         this.stops = stops;
         this.then = then;
-    }
-
-    /** How many corners were kept as a hand left them. */
-    int kept() {
-        return kept;
     }
 
     /**
@@ -73,8 +67,9 @@ final class HeadCorners {
         Offset now = at < 0 ? null : all.get(at).offsets().get(head.id());
         Integer print = now == null ? null : Fingerprints.of(now);
         if (!Objects.equals(then.get(name), print)) {
-            kept++;
-        } else if (at < 0) {
+            return;
+        }
+        if (at < 0) {
             all.add(fresh);
         } else {
             all.set(at, all.get(at).with(head.id(), wanted));

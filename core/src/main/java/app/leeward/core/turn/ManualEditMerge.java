@@ -26,17 +26,11 @@ import java.util.function.Function;
  */
 final class ManualEditMerge {
     private final Map<String, Integer> then;
-    private int kept;
     private Map<String, Integer> prints = Map.of();
 
     /** @param then fingerprints of the dial as it was made */
     ManualEditMerge(Map<String, Integer> then) {
         this.then = then;
-    }
-
-    /** How many poses, outlines and sets of bands were kept as they are. */
-    int kept() {
-        return kept;
     }
 
     Dial over(Dial now, Dial fresh) {
@@ -110,9 +104,7 @@ final class ManualEditMerge {
     }
 
     private <T> boolean byHand(String name, T now, Function<T, Integer> print) {
-        boolean byHand = !Objects.equals(then.get(name), now == null ? null : print.apply(now));
-        kept += byHand ? 1 : 0;
-        return byHand;
+        return !Objects.equals(then.get(name), now == null ? null : print.apply(now));
     }
 
     private List<Bands> bands(Dial now, Dial fresh) {

@@ -29,7 +29,7 @@ public final class NodMaker {
 
     /** The character with a nod beside its turn; unchanged while it has no turn made from its shape. */
     public static Character addTo(Character c) {
-        return c.controls().turn().isEmpty() ? c : made(c, Map.of()).character();
+        return c.controls().turn().isEmpty() ? c : made(c, Map.of());
     }
 
     /**
@@ -37,11 +37,11 @@ public final class NodMaker {
      *
      * @param then fingerprints of what was made before
      */
-    static TurnMaker.Made made(Character c, Map<String, Integer> then) {
+    static Character made(Character c, Map<String, Integer> then) {
         TurnPlan plan = c.controls().turn().orElseThrow();
         Optional<HeadSolids> solids = HeadSolids.of(c, plan.shape());
         if (solids.isEmpty()) {
-            return new TurnMaker.Made(c, 0);
+            return c;
         }
         SolidStops solid = new SolidStops(c, solids.get());
         List<Stop> stops = new ArrayList<>();
@@ -70,9 +70,7 @@ public final class NodMaker {
         HeadCorners corners = new HeadCorners(nodding, solid, then);
         List<Corrective> correctives = corners.made(made);
         TurnPlan noted = new TurnPlan(plan.shape(), made, true);
-        return new TurnMaker.Made(
-                nodding.withControls(controls -> controls.withTurn(Optional.of(noted)))
-                        .withControls(controls -> controls.withCorrectives(correctives)),
-                hands.kept() + corners.kept());
+        return nodding.withControls(
+                controls -> controls.withTurn(Optional.of(noted)).withCorrectives(correctives));
     }
 }

@@ -20,6 +20,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Makes the head turn of a front view in one step: the head is taken for a solid ({@link HeadSolids}), and what it looks like from
@@ -69,21 +71,10 @@ public final class TurnMaker {
 
     /** The same by another shape. What was shaped by hand since the last time is kept. */
     public static Character make(Character c, HeadShape shape) {
-        return made(c, shape).character;
-    }
-
-    /** How many poses, outlines and sets of bands would be kept as they were shaped by hand. */
-    public static int keptByHand(Character c, HeadShape shape) {
-        return made(c, shape).kept;
-    }
-
-    record Made(Character character, int kept) {}
-
-    private static Made made(Character c, HeadShape shape) {
         Character ready = NoseProfile.bothWays(c);
         Optional<HeadSolids> solids = HeadSolids.of(ready, shape);
         if (solids.isEmpty()) {
-            return new Made(c, 0);
+            return c;
         }
         Dial fresh = new TurnMaker(ready, solids.get()).dial();
         Optional<Dial> there = ready.dial(DIAL);
@@ -105,8 +96,16 @@ public final class TurnMaker {
                 .withControls(controls -> controls.withTurn(Optional.of(made)));
         boolean nods = plan.filter(TurnPlan::nods).isPresent()
                 && turned.dial(NodMaker.DIAL).isPresent();
-        Made nodded = nods ? NodMaker.made(turned, plan.get().made()) : new Made(turned, 0);
-        return new Made(nodded.character, hands.kept() + nodded.kept);
+        return nods ? NodMaker.made(turned, plan.get().made()) : turned;
+    }
+
+    /** How many poses, outlines, sets of bands and corners were shaped by hand since they were made, and would be kept. */
+    public static int keptByHand(Character c) {
+        Set<String> parts = c.rig().parts().stream().map(Part::id).collect(Collectors.toSet());
+        return c.controls()
+                .turn()
+                .map(plan -> plan.shapedByHand(c.controls(), Set.of(DIAL, NodMaker.DIAL), parts))
+                .orElse(0);
     }
 
     /** Degrees the head is turned at the dial's ends: as many as the dial says, where drawings made from the front bear that. */

@@ -116,8 +116,7 @@ class NosePiecesTest {
     @Test
     void takenApartBeforeOrAfterTheTurnIsMadeItIsTheSame() {
         Character after = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
-        assertThat(TurnMaker.keptByHand(
-                        after, after.controls().turn().orElseThrow().shape()))
+        assertThat(TurnMaker.keptByHand(after))
                 .as("nobody's hand has been there")
                 .isZero();
         Character before = done(done(FACE, new SplitNose()), new MakeTurn(Optional.empty()));

@@ -8,6 +8,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.SolidKind;
 import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.turn.HeadDial;
@@ -58,6 +59,7 @@ class TurnApi {
      * @param yaw degrees the head turns at the dial's end
      * @param byHand how many poses, outlines and bands were shaped by hand since it was made
      * @param pieces what each piece of the head is in the round
+     * @param kinds what a piece can be said to be
      * @param side the head seen from its side, facing left, in half widths across and heights down
      * @param halfWidth half the head's width, canvas units; 0 without a head
      * @param strip the head from end to end in the pose asked for; none without a turn dial
@@ -75,6 +77,7 @@ class TurnApi {
             double yaw,
             int byHand,
             List<HeadSolids.SolidPiece> pieces,
+            List<SolidChoice> kinds,
             List<Point> side,
             double halfWidth,
             List<FrameSeries> strip,
@@ -84,6 +87,9 @@ class TurnApi {
             List<ViewCheck.Edge> edges,
             Optional<String> offModel,
             boolean nosePieces) {}
+
+    /** What a piece of a head can be in the round, in a rigger's words. */
+    public record SolidChoice(SolidKind kind, String words) {}
 
     /** A dial around the head that could be made. */
     public record OfferedDial(HeadDial dial, String name) {}
@@ -106,8 +112,11 @@ class TurnApi {
                 dial.isPresent(),
                 shape.stream().toList(),
                 dial.map(TurnMaker::yawAtFull).orElse(TurnMaker.FULL),
-                dial.isPresent() ? shape.map(b -> TurnMaker.keptByHand(c, b)).orElse(0) : 0,
+                dial.isPresent() ? TurnMaker.keptByHand(c) : 0,
                 solids.map(HeadSolids::entries).orElse(List.of()),
+                Arrays.stream(SolidKind.values())
+                        .map(k -> new SolidChoice(k, k.words()))
+                        .toList(),
                 solids.map(HeadSolids::sideView).orElse(List.of()),
                 solids.map(HeadSolids::halfWidth).orElse(0.0),
                 dial.stream().map(d -> strip(evaluator, d, pose, n)).toList(),
