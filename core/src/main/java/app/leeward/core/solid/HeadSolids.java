@@ -218,7 +218,7 @@ public final class HeadSolids {
 
     /** An outline of the piece, canvas coordinates at rest, ready to be asked for from any view. */
     public TurnedPath outline(String piece, Path rest) {
-        return new TurnedPath(rest, solids.motion(piece, rest));
+        return new TurnedPath(rest, solids.motion(piece, rest), solids.fine());
     }
 
     /** Points of a piece, followed: what it is placed by. */

@@ -8,6 +8,13 @@ interface Profile {
     double slope(double t);
 
     /**
+     * The t from which on it falls faster than so much: where dz/dt = -slope.
+     *
+     * @param slope above 0; may be infinite
+     */
+    double falls(double slope);
+
+    /**
      * How far right of its middle the outline of a slice lies once it is turned: the most that {@code a·t·c + d·z(t)·s} becomes.
      *
      * @param a half its width
@@ -35,6 +42,13 @@ interface Profile {
         }
 
         @Override
+        public double falls(double slope) {
+            // -dz/dt = (u / (1 - u))^((n-1)/n) with u = tⁿ
+            double q = Math.pow(slope, n / (n - 1));
+            return Double.isInfinite(q) ? 1 : Math.pow(q / (1 + q), 1 / n);
+        }
+
+        @Override
         public double limb(double a, double d, double c, double s) {
             double m = n / (n - 1);
             return Math.pow(Math.pow(a * c, m) + Math.pow(d * s, m), 1 / m);
@@ -56,6 +70,11 @@ interface Profile {
         @Override
         public double slope(double t) {
             return -2 * t;
+        }
+
+        @Override
+        public double falls(double slope) {
+            return Math.min(1, slope / 2);
         }
 
         @Override

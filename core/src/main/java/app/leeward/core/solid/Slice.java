@@ -74,20 +74,8 @@ record Slice(double left, double right, double depth, double middle, Profile pro
     }
 
     private double joint(double a, double c, double s) {
-        double high = profile.exactTo();
-        if (a * c + depth * profile.slope(high) * s >= STEEP * a * c) {
-            return high;
-        }
-        double low = 0;
-        for (int i = 0; i < 40; i++) {
-            double mid = (low + high) / 2;
-            if (a * c + depth * profile.slope(mid) * s >= STEEP * a * c) {
-                low = mid;
-            } else {
-                high = mid;
-            }
-        }
-        return low;
+        double steepest = (1 - STEEP) * a * c / (depth * s);
+        return steepest > 0 ? Math.min(profile.exactTo(), profile.falls(steepest)) : profile.exactTo();
     }
 
     /** The way from the middle to the near edge, to the left of a face that turns right. */

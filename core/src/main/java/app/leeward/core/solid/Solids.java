@@ -53,6 +53,9 @@ final class Solids {
     /** How far a peak stands out, as a share of half the hat's width. */
     private static final double PEAK = 0.38;
 
+    /** How far apart points of a curve may lie that are followed. */
+    private static final double FINE = 0.04;
+
     private final HeadArt art;
     private final HeadShape shape;
     private final double half;
@@ -88,7 +91,7 @@ final class Solids {
                 .flatMap(HeadPiece::largest)
                 .filter(s -> s.stroke().visible())
                 .isPresent();
-        TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline());
+        TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline(), fine());
         weld = new OutlineWeld(List.of(skin), half);
     }
 
@@ -127,6 +130,11 @@ final class Solids {
             at = art.pieces().get(at.get()).part().parent();
         }
         return false;
+    }
+
+    /** How far apart points of a curve may lie that are followed, canvas units. */
+    double fine() {
+        return FINE * half;
     }
 
     /** The height that stays where it is when the head nods. */
@@ -203,7 +211,12 @@ final class Solids {
     }
 
     private Motion on(Stack solid, double forward) {
-        return lifted(rest -> view -> place(rest.y(), solid.surface(rest, view), view), forward);
+        Motion motion = rest -> {
+            Slice level = solid.at(rest.y());
+            double x = rest.x() - solid.axis();
+            return view -> place(rest.y(), level.surface(x, view), view);
+        };
+        return lifted(motion, forward);
     }
 
     /** Further towards the viewer than the surface. */
@@ -219,8 +232,12 @@ final class Solids {
 
     /** The outline of a stack; from below and above as the outline of an ellipsoid of its depth. */
     private Motion outlineOf(Stack solid, double forward) {
-        return rest -> view -> place(rest.y(), solid.outline(rest, view).shifted(0, forward), view)
-                .plus(new Point(view.way() * forward * view.sin(), 0));
+        return rest -> {
+            Slice level = solid.at(rest.y());
+            double x = rest.x() - solid.axis();
+            return view -> place(rest.y(), level.outline(x, view).shifted(0, forward), view)
+                    .plus(new Point(view.way() * forward * view.sin(), 0));
+        };
     }
 
     /** The outline of the head, pushed out by a muzzle that has no line of its own. */

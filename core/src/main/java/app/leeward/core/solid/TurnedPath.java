@@ -12,15 +12,18 @@ import java.util.List;
  * their number stay.
  */
 public final class TurnedPath {
-    /** How many points of each curve are followed besides its ends. */
-    private static final int BETWEEN = 7;
+    /** How many points of a curve are followed besides its ends: as many as fix its handles, more on longer ones. */
+    private static final int FEWEST = 2;
+
+    private static final int MOST = 7;
 
     private final Path rest;
     private final List<Joins.Join> joins;
     /** For each segment what it takes: none for a close, one for a line's end, else the curve's points and its end last. */
     private final List<Motion.Follow[]> follows = new ArrayList<>();
 
-    TurnedPath(Path rest, Motion motion) {
+    /** @param fine how far apart points of a curve may lie that are followed, canvas units */
+    TurnedPath(Path rest, Motion motion, double fine) {
         this.rest = rest;
         joins = Joins.smooth(rest);
         Point pen = null;
@@ -33,11 +36,13 @@ public final class TurnedPath {
                 pen = l.to();
                 follows.add(new Motion.Follow[] {motion.of(pen)});
             } else if (s instanceof Segment.Cubic c) {
-                Motion.Follow[] along = new Motion.Follow[BETWEEN + 1];
-                for (int i = 0; i < BETWEEN; i++) {
-                    along[i] = motion.of(c.at(pen, (i + 1) / (BETWEEN + 1.0)));
+                double far = pen.distance(c.c1()) + c.c1().distance(c.c2()) + c.c2().distance(c.to());
+                int between = (int) Math.max(FEWEST, Math.min(MOST, Math.ceil(far / fine)));
+                Motion.Follow[] along = new Motion.Follow[between + 1];
+                for (int i = 0; i < between; i++) {
+                    along[i] = motion.of(c.at(pen, (i + 1) / (between + 1.0)));
                 }
-                along[BETWEEN] = motion.of(c.to());
+                along[between] = motion.of(c.to());
                 follows.add(along);
                 pen = c.to();
             } else {
@@ -49,6 +54,25 @@ public final class TurnedPath {
 
     Path rest() {
         return rest;
+    }
+
+    /** How many of its points are followed. */
+    public int followed() {
+        return follows.stream().mapToInt(f -> f.length).sum();
+    }
+
+    /** Every so many of the points that are followed, from this view: what it would be fitted to. */
+    public List<Point> points(View view, int every) {
+        List<Point> all = new ArrayList<>();
+        int n = 0;
+        for (Motion.Follow[] along : follows) {
+            for (Motion.Follow f : along) {
+                if (n++ % every == 0) {
+                    all.add(f.at(view));
+                }
+            }
+        }
+        return all;
     }
 
     /** The outline from this view. */
@@ -70,11 +94,12 @@ public final class TurnedPath {
                 pen = f[0].at(view);
                 out[i] = new Segment.Line(pen);
             } else if (s instanceof Segment.Cubic) {
-                through[i] = new Point[BETWEEN];
-                for (int k = 0; k < BETWEEN; k++) {
+                int between = f.length - 1;
+                through[i] = new Point[between];
+                for (int k = 0; k < between; k++) {
                     through[i][k] = f[k].at(view);
                 }
-                Point to = f[BETWEEN].at(view);
+                Point to = f[between].at(view);
                 out[i] = CurveFit.free(pen, through[i], to);
                 pen = to;
             } else {

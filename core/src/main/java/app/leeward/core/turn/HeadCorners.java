@@ -46,7 +46,7 @@ final class HeadCorners {
         double yaw = TurnMaker.yawAtFull(turn.get());
         for (double across : new double[] {turn.get().from(), turn.get().to()}) {
             for (double down : new double[] {nod.get().from(), nod.get().to()}) {
-                View view = new View(
+                View view = View.of(
                         Math.signum(across - turn.get().rest()) * yaw,
                         Math.signum(down - nod.get().rest()) * NodMaker.FULL);
                 corner(all, head.get(), across, down, stops.both(head.get(), view), prints);

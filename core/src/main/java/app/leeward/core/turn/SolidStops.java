@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -32,8 +33,8 @@ import java.util.stream.Stream;
  * the others, for every drawing they have.
  */
 final class SolidStops {
-    /** Points looked at on each step of an outline. */
-    private static final int EACH = 3;
+    /** So many points of a head say well enough how it goes between two stops. */
+    private static final int ENOUGH = 3000;
 
     private static final int FEWEST = 2;
     private static final int MOST = 5;
@@ -82,33 +83,30 @@ final class SolidStops {
 
     /** How far points stray halfway between steps at the most, as a share of the head's width. */
     private double strays(int steps, double yaw) {
-        double worst = 0;
-        for (Part part : parentsFirst) {
-            String id = part.id();
-            if (solids.goesAlong(id)
-                    || pieceOfNose(part)
-                    || solids.keepsDrawing(id)
-                    || solids.kind(id) == SolidKind.FLAT) {
-                continue;
-            }
-            for (Drawing d : reshaped(part)) {
-                for (int i = 0; i < d.art().shapes().size(); i++) {
-                    worst = Math.max(worst, strays(outline(part, d, i), steps, yaw));
-                }
-            }
-        }
+        List<TurnedPath> outlines = parentsFirst.stream()
+                .filter(part -> !solids.goesAlong(part.id())
+                        && !pieceOfNose(part)
+                        && !solids.keepsDrawing(part.id())
+                        && solids.kind(part.id()) != SolidKind.FLAT)
+                .flatMap(part -> reshaped(part).stream()
+                        .flatMap(
+                                d -> IntStream.range(0, d.art().shapes().size()).mapToObj(i -> outline(part, d, i))))
+                .toList();
+        int every = 1 + outlines.stream().mapToInt(TurnedPath::followed).sum() / ENOUGH;
+        double worst = outlines.stream()
+                .mapToDouble(o -> strays(o, steps, yaw, every))
+                .max()
+                .orElse(0);
         return worst / (2 * solids.halfWidth());
     }
 
-    private static double strays(TurnedPath outline, int steps, double yaw) {
+    private static double strays(TurnedPath outline, int steps, double yaw, int every) {
         double worst = 0;
-        List<Point> before = outline.at(View.yaw(0)).sampled(EACH);
+        List<Point> before = outline.points(View.yaw(0), every);
         for (int k = 1; k <= steps; k++) {
-            List<Point> after = outline.at(View.yaw(yaw * k / steps)).sampled(EACH);
-            List<Point> between = outline.at(View.yaw(yaw * (k - 0.5) / steps)).sampled(EACH);
-            // a closing line may have no length from one view and some from the next
-            int n = Math.min(between.size(), Math.min(before.size(), after.size()));
-            for (int i = 0; i < n; i++) {
+            List<Point> after = outline.points(View.yaw(yaw * k / steps), every);
+            List<Point> between = outline.points(View.yaw(yaw * (k - 0.5) / steps), every);
+            for (int i = 0; i < between.size(); i++) {
                 worst = Math.max(worst, before.get(i).towards(after.get(i), 0.5).distance(between.get(i)));
             }
             before = after;

@@ -124,4 +124,15 @@ class SliceTest {
         assertThat(slice.outline(x, View.yaw(yaw)).x())
                 .isCloseTo(-slice.outline(-x, View.yaw(-yaw)).x(), within(1e-9));
     }
+
+    @Seeded
+    void aProfileFallsAsFastAsItsSlopeSays(@Between(min = 0.05, max = 40) double slope) {
+        for (double n : new double[] {1.6, 2, 2.5, 7, 12}) {
+            Profile level = new Profile.Superellipse(n);
+            assertThat(-level.slope(level.falls(slope))).as("n = %s", n).isCloseTo(slope, within(1e-6 * slope));
+        }
+        assertThat(new Profile.Bump().falls(0.6)).isEqualTo(0.3);
+        assertThat(new Profile.Superellipse(2.5).falls(Double.POSITIVE_INFINITY))
+                .isEqualTo(1);
+    }
 }
