@@ -71,7 +71,7 @@ public final class FilmStrips {
                     new BuildEyes(),
                     new MakeViews(),
                     new RegisterViews(""),
-                    new MakeTurn(Optional.empty()),
+                    MakeTurn.of(Optional.empty()),
                     new MakeMouths("", null, null, true, List.of()),
                     new MakeLooks());
             for (Edit edit : path) {

@@ -111,7 +111,7 @@ class PromisesTest {
             BufferedImage before = Trial.drawn(c, Pose.REST);
             for (Edit edit : List.of(
                     new BuildEyes(),
-                    new MakeTurn(Optional.empty()),
+                    MakeTurn.of(Optional.empty()),
                     new MakeMouths("", null, null, true, List.of()),
                     new MakeLooks())) {
                 Character then = c;

@@ -77,6 +77,7 @@ public enum RefusalCode {
     NO_SIDES,
     NO_SOUNDS,
     NO_SUCH_POINT,
+    NO_WELD,
     NO_WINDOW,
     NO_WRIST,
     ONE_DIAL,

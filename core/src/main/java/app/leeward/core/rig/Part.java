@@ -166,11 +166,13 @@ public record Part(
     /** Without what it says about another part, which is gone. */
     Part forgetting(String gone) {
         boolean about = pastEdges.contains(gone)
+                || solid.flatMap(Solid::weld).flatMap(Weld::to).equals(Optional.of(gone))
                 || drawings.stream().anyMatch(d -> d.over().equals(Optional.of(gone)));
         return !about
                 ? this
                 : with(p -> p.pastEdges(
                                 pastEdges.stream().filter(e -> !e.equals(gone)).toList())
+                        .solid(solid.map(s -> s.forgetting(gone)))
                         .drawings(drawings.stream()
                                 .map(d -> d.over().equals(Optional.of(gone)) ? d.withOver(Optional.empty()) : d)
                                 .toList()));

@@ -72,7 +72,12 @@ record HeadArt(
         if (Math.abs(axis - box.centre().x) > SAME_AXIS * half) {
             axis = box.centre().x;
         }
-        SolidGuess guess = new SolidGuess(area, axis, half, skin.get().order());
+        SolidGuess guess = new SolidGuess(
+                p -> p.part().parent().equals(Optional.of(head.get().id())),
+                area,
+                axis,
+                half,
+                skin.get().order());
         Map<String, SolidKind> guesses = new LinkedHashMap<>();
         Map<String, SolidKind> kinds = new LinkedHashMap<>();
         pieces.forEach((id, p) -> {

@@ -9,10 +9,12 @@ import app.leeward.core.art.Regions;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Solid;
+import app.leeward.core.rig.Weld;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -24,13 +26,36 @@ final class HeadPiece {
     private final Part part;
     private final Matrix rest;
     private final int order;
+    /** From where its points were drawn to where they would be from the front; null where that is the same. */
+    private final UnaryOperator<Point> front;
+
     private Geometry fills;
     private Geometry area;
 
     HeadPiece(Part part, Matrix rest, int order) {
+        this(part, rest, order, null);
+    }
+
+    private HeadPiece(Part part, Matrix rest, int order, UnaryOperator<Point> front) {
         this.part = part;
         this.rest = rest;
         this.order = order;
+        this.front = front;
+    }
+
+    /** The piece as it would be seen from the front. */
+    HeadPiece seen(UnaryOperator<Point> fromFront) {
+        return new HeadPiece(part, rest, order, fromFront);
+    }
+
+    private Path placed(Shape s) {
+        Path drawn = s.path().transform(rest);
+        return front == null ? drawn : drawn.map(front);
+    }
+
+    /** Where a point of it that was drawn would be from the front, canvas coordinates. */
+    Point front(Point drawn) {
+        return front == null ? drawn : front.apply(drawn);
     }
 
     Part part() {
@@ -57,6 +82,21 @@ final class HeadPiece {
         return part.solid().map(Solid::forward).orElse(0.0);
     }
 
+    /** Where it was said to grow out of the head, canvas coordinates. */
+    Optional<Point> root() {
+        return part.solid().flatMap(Solid::root).map(rest::apply).map(this::front);
+    }
+
+    /** What it was said to be welded to. */
+    Optional<Weld> weld() {
+        return part.solid().flatMap(Solid::weld);
+    }
+
+    /** All outlines of what it shows, canvas coordinates. */
+    List<Path> paths() {
+        return shapes().stream().map(this::placed).toList();
+    }
+
     private List<Shape> shapes() {
         return drawing().map(d -> d.art().shapes()).orElse(List.of());
     }
@@ -69,7 +109,7 @@ final class HeadPiece {
 
     /** The outline that takes in most, canvas coordinates; an empty one when it shows none. */
     Path silhouette() {
-        return largest().map(s -> s.path().transform(rest)).orElse(Path.of());
+        return largest().map(this::placed).orElse(Path.of());
     }
 
     /** The area its fills cover. */
@@ -77,7 +117,7 @@ final class HeadPiece {
         if (fills == null) {
             fills = Regions.ofFills(shapes().stream()
                     .filter(s -> !(s.fill() instanceof Paint.None))
-                    .map(s -> s.withPath(s.path().transform(rest)))
+                    .map(s -> s.withPath(placed(s)))
                     .toList());
         }
         return fills;
@@ -87,7 +127,7 @@ final class HeadPiece {
     List<Point> outlines() {
         List<Point> all = new ArrayList<>();
         for (Shape s : shapes()) {
-            Path path = s.path().transform(rest);
+            Path path = placed(s);
             all.addAll(path.sampled(4));
             if (all.isEmpty()) {
                 all.addAll(path.points());
@@ -114,7 +154,7 @@ final class HeadPiece {
             double line = s.stroke().visible() ? s.stroke().width() * rest.strokeScale() / 2 : 0;
             Geometry inner = line > 0 ? area.buffer(-line) : area;
             IndexedPointInAreaLocator within = new IndexedPointInAreaLocator(inner);
-            return s.path().transform(rest).sampled(4).stream()
+            return placed(s).sampled(4).stream()
                     .allMatch(p -> within.locate(new Coordinate(p.x(), p.y())) != Location.EXTERIOR);
         });
     }

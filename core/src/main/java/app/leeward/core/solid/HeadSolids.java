@@ -3,6 +3,7 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
@@ -32,24 +33,77 @@ public final class HeadSolids {
     private static final double DECAL_SLANT = 0.8;
     private static final double NARROWEST = 0.3;
 
+    /** Narrower than this nobody draws a feature that is to be seen. */
+    private static final double SLIVER = 0.6;
+    /** A short step, in half widths, and the least slope that tells a way. */
+    private static final double STEP = 1e-3;
+
+    private static final double FLAT_SLOPE = 0.05;
+    /** How far the place a point is led through may lie from where it would be from the front, in half widths. */
+    private static final double ASTRAY = 0.2;
+    /** How far apart the ends of an outline lie that is not closed, in half widths. */
+    private static final double GAP = 0.02;
+
     /** So many points of a piece say well enough how it is placed. */
     private static final int ENOUGH = 300;
 
+    /** The head as it was drawn. */
     private final HeadArt art;
+    /** The same from the front, which its solids are made from. */
+    private final HeadArt front;
+    /** From where it was drawn. */
+    private final View drawn;
+
     private final Solids solids;
     private final Map<String, Sampled> samples = new HashMap<>();
 
     /** @param follows for each point at rest where it goes */
     record Sampled(List<Point> rest, List<Motion.Follow> follows) {}
 
-    private HeadSolids(HeadArt art, Solids solids) {
-        this.art = art;
-        this.solids = solids;
+    private HeadSolids(HeadArt art, HeadShape shape) {
+        this.art = shape.drawn() == 0 ? art : Unturned.asOne(art);
+        front = Unturned.of(this.art, shape);
+        drawn = View.yaw(shape.drawn());
+        solids = new Solids(front, shape);
+    }
+
+    /** How the drawn points of a piece go with the head: each from the place its solid brings to where it was drawn. */
+    private Motion motion(String piece, Path outline) {
+        if (drawn.yaw() == 0) {
+            return solids.motion(piece, outline);
+        }
+        HeadPiece seen = front.pieces().get(piece);
+        Motion motion = solids.motion(piece, outline.map(seen::front));
+        double step = STEP * front.half();
+        double most = ASTRAY * front.half();
+        // the far side of what stands out was hidden where it was drawn: no place leads there, so it goes by where it
+        // would be
+        SolidKind kind = front.kinds().get(piece);
+        int rounds = kind == SolidKind.MASS || kind == SolidKind.MOUTH ? 0 : 4;
+        return rest -> {
+            double guess = seen.front(rest).x();
+            double x = guess;
+            // Newton's method with a slope taken over a short step
+            for (int i = 0; i < rounds; i++) {
+                double at = motion.of(new Point(x, rest.y())).at(drawn).x();
+                double beside =
+                        motion.of(new Point(x + step, rest.y())).at(drawn).x();
+                double slope = (beside - at) / step;
+                if (slope < FLAT_SLOPE) {
+                    break;
+                }
+                x = Math.max(guess - most, Math.min(guess + most, x + (rest.x() - at) / slope));
+            }
+            Motion.Follow follow = motion.of(new Point(x, rest.y()));
+            // what is left of it: where a solid cannot bring a point at all it keeps its distance
+            Point off = rest.minus(follow.at(drawn));
+            return view -> follow.at(view).plus(off);
+        };
     }
 
     /** Empty when there is no head with something to turn. */
     public static Optional<HeadSolids> of(Character c, HeadShape shape) {
-        return HeadArt.of(c).map(art -> new HeadSolids(art, new Solids(art, shape)));
+        return HeadArt.of(c).map(art -> new HeadSolids(art, shape));
     }
 
     /** The shape a head is most likely to have; empty when there is none. */
@@ -60,6 +114,14 @@ public final class HeadSolids {
                     art.pieces().values().stream().anyMatch(p -> p.part().role() == PartRole.MUZZLE);
             return box > Skull.BOXED ? HeadShape.BOX : muzzle ? HeadShape.ANIMAL : HeadShape.HUMAN;
         });
+    }
+
+    /**
+     * Degrees a head most likely is turned as it was drawn, told by how far its eyes stand beside the middle of their row: they lie
+     * nearest to the viewer from the front, so X = d·sin θ there; empty for one without two eyes or drawn from the front.
+     */
+    public static Optional<Double> drawnAngle(Character c, HeadShape shape) {
+        return HeadArt.of(c).flatMap(art -> DrawnAngle.of(art, shape));
     }
 
     /** Ids of all that follows the head, in stacking order. */
@@ -79,8 +141,19 @@ public final class HeadSolids {
      * @param guessed what it would be taken for if nobody had said anything
      * @param forward how much further towards the viewer it was set, in half widths of the head
      * @param alongWith id of the piece it goes along with; null for one that goes by itself
+     * @param points whether it goes point by point, so that others can be welded along its outlines
+     * @param root where a plate grows out of the head, canvas coordinates at rest
+     * @param welded points of it that lie along what it is welded to, canvas coordinates at rest
      */
-    public record SolidPiece(String part, SolidKind kind, SolidKind guessed, double forward, String alongWith) {}
+    public record SolidPiece(
+            String part,
+            SolidKind kind,
+            SolidKind guessed,
+            double forward,
+            String alongWith,
+            boolean points,
+            Optional<Point> root,
+            List<Point> welded) {}
 
     /** All pieces that show something or move others, from the back. */
     public List<SolidPiece> entries() {
@@ -94,7 +167,13 @@ public final class HeadSolids {
                             art.kinds().get(id),
                             art.guesses().get(id),
                             p.forward(),
-                            art.carriedBy(id).filter(by -> !by.equals(id)).orElse(null));
+                            art.carriedBy(id).filter(by -> !by.equals(id)).orElse(null),
+                            goesByPoints(id),
+                            Optional.of(id)
+                                    .filter(q -> art.kinds().get(q) == SolidKind.PLATE && keepsDrawing(q))
+                                    .map(solids.plates()::root)
+                                    .map(at -> solids.plates().placed(id, drawn).apply(at)),
+                            goesByPoints(id) ? solids.welded(id) : List.of());
                 })
                 .toList();
     }
@@ -109,12 +188,12 @@ public final class HeadSolids {
 
     /** Half the head's width, of which all depths are shares; canvas units. */
     public double halfWidth() {
-        return art.half();
+        return front.half();
     }
 
     /** x of the upright axis the head turns about, canvas units. */
     public double axis() {
-        return art.axis();
+        return front.axis();
     }
 
     /** The piece whose outline the head has. */
@@ -143,6 +222,54 @@ public final class HeadSolids {
         return solids.stacks().unfolded(screenRight);
     }
 
+    /** Whether the outline of the head is not closed by what is drawn: a gap of more than a hundredth of its width. */
+    public boolean openOutline() {
+        HeadPiece skin = art.pieces().get(art.skinPiece());
+        Path outline = skin.silhouette();
+        boolean closed = outline.segments().stream().anyMatch(s -> s instanceof Segment.Close);
+        List<Point> points = outline.points();
+        return !closed && !points.isEmpty() && points.get(0).distance(points.get(points.size() - 1)) > GAP * art.half();
+    }
+
+    /** Whether a piece lies so far from the head that it is not taken for one of its pieces. */
+    public boolean farAway(String piece) {
+        return art.guesses().get(piece) == SolidKind.FLAT
+                && !art.pieces().get(piece).area().isEmpty();
+    }
+
+    /** Whether a piece is made of pixels, whose outline cannot be reshaped. */
+    public boolean pixels(String piece) {
+        return art.pieces().get(piece).pixels();
+    }
+
+    /** How far the point that lies furthest off does, of a piece that is placed as one, from where its solid has it; canvas units. */
+    public double misses(String piece, View view) {
+        Matrix placed = placed(piece, view);
+        Sampled s = sampled(piece);
+        double worst = 0;
+        for (int i = 0; i < s.rest().size(); i++) {
+            worst = Math.max(
+                    worst,
+                    placed.apply(s.rest().get(i)).distance(s.follows().get(i).at(view)));
+        }
+        return worst;
+    }
+
+    /** How wide a piece that is placed as one would be by its solid, as a share of its width at rest. */
+    public double narrowed(String piece, View view) {
+        return Affine.of(sampled(piece), view, 0, Double.MAX_VALUE, 1).a();
+    }
+
+    /** The middle of what a piece and all that goes along with it show, canvas coordinates at rest; empty where that is nothing. */
+    public Optional<Point> middle(String piece) {
+        List<Point> all = sampled(piece).rest();
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Point(
+                        all.stream().mapToDouble(Point::x).average().orElseThrow(),
+                        all.stream().mapToDouble(Point::y).average().orElseThrow()));
+    }
+
     /** Square units the head's outline takes in. */
     public double area() {
         return art.skin().getArea();
@@ -163,7 +290,7 @@ public final class HeadSolids {
      * it nods at.
      */
     public Matrix both(View view) {
-        double shear = -Math.sin(Math.toRadians(view.yaw())) * view.sinPitch();
+        double shear = (Math.sin(Math.toRadians(drawn.yaw())) - Math.sin(Math.toRadians(view.yaw()))) * view.sinPitch();
         return new Matrix(1, 0, shear, 1, -shear * solids.nodsAt(), 0);
     }
 
@@ -183,19 +310,36 @@ public final class HeadSolids {
                 || art.pieces().get(piece).pixels();
     }
 
+    /** Whether it goes with the head point by point. */
+    public boolean goesByPoints(String piece) {
+        return !goesAlong(piece)
+                && !keepsDrawing(piece)
+                && art.kinds().get(piece) != SolidKind.FLAT
+                && !art.pieces().get(piece).part().drawings().isEmpty();
+    }
+
     /** Where a piece that keeps its drawing is placed, from where it is at rest; canvas coordinates. */
     public Matrix placed(String piece, View view) {
         HeadPiece p = art.pieces().get(piece);
         if (art.kinds().get(piece) == SolidKind.PLATE) {
-            return solids.plate(piece, view);
+            Matrix turned = solids.plates().placed(piece, view);
+            return drawn.yaw() == 0
+                    ? turned
+                    : turned.times(solids.plates().placed(piece, drawn).inverse());
         }
         boolean eye = p.part().role() == PartRole.EYE;
+        double drawnWide = drawnWide(piece);
         return Affine.of(
                 sampled(piece),
                 view,
-                NARROWEST,
-                eye ? EYE_WIDEST : DECAL_WIDEST,
+                NARROWEST / drawnWide,
+                (eye ? EYE_WIDEST : DECAL_WIDEST) / drawnWide,
                 eye ? EYE_SLANT : p.pixels() ? 1 : DECAL_SLANT);
+    }
+
+    /** How wide a piece was drawn, as a share of its width from the front; what was drawn as a sliver is taken for a little wider. */
+    private double drawnWide(String piece) {
+        return drawn.yaw() == 0 ? 1 : Math.max(SLIVER, Math.min(1, 1 / narrowed(piece, View.yaw(0))));
     }
 
     /** Where the piece is placed on the whole, for drawings that come later; its points may go further. */
@@ -210,15 +354,15 @@ public final class HeadSolids {
             return Matrix.IDENTITY;
         }
         // a nose drawn to one side of the axis is no less in the middle of the face
-        boolean onAxis = Math.abs(middle.x - art.axis()) < Solids.ON_AXIS * art.half();
+        boolean onAxis = drawn.yaw() == 0 && Math.abs(middle.x - art.axis()) < Solids.ON_AXIS * art.half();
         Point rest = new Point(onAxis ? art.axis() : middle.x, middle.y);
-        Point now = solids.motion(piece).of(rest).at(view);
+        Point now = motion(piece, Path.of()).of(rest).at(view);
         return Matrix.translate(now.x() - rest.x(), now.y() - rest.y());
     }
 
     /** An outline of the piece, canvas coordinates at rest, ready to be asked for from any view. */
     public TurnedPath outline(String piece, Path rest) {
-        return new TurnedPath(rest, solids.motion(piece, rest), solids.fine());
+        return new TurnedPath(rest, motion(piece, rest), solids.fine());
     }
 
     /** Points of a piece, followed: what it is placed by. */
@@ -233,7 +377,7 @@ public final class HeadSolids {
                     : carried.isEmpty() ? List.of(art.pieces().get(piece)) : carried;
             List<Point> all = of.stream().flatMap(p -> p.outlines().stream()).toList();
             int every = 1 + all.size() / ENOUGH;
-            Motion motion = solids.motion(piece);
+            Motion motion = motion(piece, Path.of());
             List<Point> rest = new ArrayList<>();
             List<Motion.Follow> follows = new ArrayList<>();
             for (int i = 0; i < all.size(); i += every) {

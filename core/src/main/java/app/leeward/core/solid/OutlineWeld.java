@@ -14,10 +14,12 @@ import java.util.Map;
  * less and less.
  */
 final class OutlineWeld {
-    /** How near it holds fully, and from where not at all, as shares of the head's width. */
-    private static final double FULL = 0.012;
-
-    private static final double NONE = 0.024;
+    /** How near it holds fully without being asked for, as a share of the head's width. */
+    static final double FOUND = 0.012;
+    /** The same where a rigger asked for it. */
+    static final double ASKED = 0.03;
+    /** From where not at all, in times of that. */
+    private static final double NONE = 2;
 
     private final List<TurnedPath> outlines;
     private final double cell;
@@ -37,11 +39,14 @@ final class OutlineWeld {
         }
     }
 
-    /** @param outlines of the skin, with how they go with the head */
-    OutlineWeld(List<TurnedPath> outlines, double half) {
+    /**
+     * @param outlines of the skin or another piece, with how they go with the head
+     * @param reach how near it holds fully, canvas units
+     */
+    OutlineWeld(List<TurnedPath> outlines, double reach) {
         this.outlines = List.copyOf(outlines);
-        full = FULL * 2 * half;
-        none = NONE * 2 * half;
+        full = reach;
+        none = NONE * reach;
         cell = none;
         List<Curve> rest = curves(outlines.stream().map(TurnedPath::rest).toList());
         for (int i = 0; i < rest.size(); i++) {
@@ -94,6 +99,12 @@ final class OutlineWeld {
             }
             return true;
         });
+    }
+
+    /** Whether a point lies so close to the outlines that it goes with them alone. */
+    boolean holds(Point p) {
+        Place near = nearest(p);
+        return near != null && near.at().distance(p) <= full;
     }
 
     /** A motion that goes with the outline where it is close to it. */

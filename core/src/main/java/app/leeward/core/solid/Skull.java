@@ -62,15 +62,12 @@ final class Skull {
         for (int i = 0; i < outer.heights().length; i++) {
             double y = outer.heights()[i];
             double share = (y - top) / (bottom - top);
-            double v = 2 * share - 1;
             boolean tufts = share > TUFTS_FROM && share < TUFTS_TO && core.reaches(i);
             double left = Math.max(0, axis - (tufts ? core.left()[i] : outer.left()[i]));
             double right = Math.max(0, (tufts ? core.right()[i] : outer.right()[i]) - axis);
             double excess = Math.max(axis - outer.left()[i] - left, outer.right()[i] - axis - right);
-            // a box is as deep at its top as in its middle
-            double e = shape.roundness() > BOX ? 1 : Math.sqrt(Math.max(0, 1 - v * v));
-            double front = v < 0 ? shape.front() * e : shape.chin() + (shape.front() - shape.chin()) * e;
-            double back = back(shape, v, e);
+            double front = front(shape, share);
+            double back = back(shape, share);
             double depth = held(half * (front + back) / 2, (left + right) / 2);
             double seam = behind.map(b -> seam(b, y, left + right, half)).orElse(0.0);
             slices.add(new Slice(
@@ -85,7 +82,23 @@ final class Skull {
         return new Stack(axis, outer.heights(), slices);
     }
 
-    private static double back(HeadShape shape, double v, double e) {
+    /** How full a head is so far down, a share of its height: 0 at its ends, 1 halfway. */
+    private static double full(HeadShape shape, double share) {
+        double v = 2 * share - 1;
+        // a box is as deep at its top as in its middle
+        return shape.roundness() > BOX ? 1 : Math.sqrt(Math.max(0, 1 - v * v));
+    }
+
+    /** How far its front stands before the axis so far down, in half widths. */
+    static double front(HeadShape shape, double share) {
+        double e = full(shape, share);
+        return share < 0.5 ? shape.front() * e : shape.chin() + (shape.front() - shape.chin()) * e;
+    }
+
+    /** How far its back lies behind it. */
+    static double back(HeadShape shape, double share) {
+        double v = 2 * share - 1;
+        double e = full(shape, share);
         if (v < 0) {
             return shape.back() * e;
         }

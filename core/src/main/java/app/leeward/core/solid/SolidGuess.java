@@ -3,6 +3,7 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Regions;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
+import java.util.function.Predicate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
@@ -17,12 +18,18 @@ final class SolidGuess {
     /** How much of a piece lies within the face for it to lie on it. */
     private static final double WITHIN = 0.6;
 
+    /** How far from the head's box a piece is none of its pieces, in half widths. */
+    private static final double FAR = 1.2;
+
+    private final Predicate<HeadPiece> hangsOnHead;
     private final Geometry skin;
     private final double axis;
     private final double half;
     private final int skinOrder;
 
-    SolidGuess(Geometry skin, double axis, double half, int skinOrder) {
+    /** @param hangsOnHead whether a piece hangs on the head itself, not on another piece of it */
+    SolidGuess(Predicate<HeadPiece> hangsOnHead, Geometry skin, double axis, double half, int skinOrder) {
+        this.hangsOnHead = hangsOnHead;
         this.skin = skin;
         this.axis = axis;
         this.half = half;
@@ -30,6 +37,17 @@ final class SolidGuess {
     }
 
     SolidKind of(HeadPiece piece) {
+        return farAway(piece) ? SolidKind.FLAT : byRole(piece);
+    }
+
+    /** What hangs on the head itself and lies far from it was put aside or hangs there by mistake. */
+    private boolean farAway(HeadPiece piece) {
+        return hangsOnHead.test(piece)
+                && !piece.area().isEmpty()
+                && piece.area().getEnvelopeInternal().distance(skin.getEnvelopeInternal()) > FAR * half;
+    }
+
+    private SolidKind byRole(HeadPiece piece) {
         PartRole role = piece.part().role();
         return switch (role) {
             case FACE, FACE_LINE, HEAD, CHEEK, FRECKLES -> SolidKind.SKULL;

@@ -1,7 +1,6 @@
 package app.leeward.core.solid;
 
 import app.leeward.core.art.Box;
-import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
@@ -17,7 +16,6 @@ import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.operation.distance.DistanceOp;
 
 /** The solids of one head and the motions that follow from them. Lengths without another word are shares of half its width. */
 final class Solids {
@@ -41,13 +39,6 @@ final class Solids {
     private static final double NOSE_ON_MUZZLE = 0.75;
     private static final double GLASSES_LIFT = 0.06;
     private static final double GLASSES_BEND = 0.22;
-    private static final double PLATE_BACK = -0.12;
-    /** Plates lean outwards so many degrees. */
-    private static final double PLATE_LEAN = 14;
-
-    private static final double EAR_SWEEP = 1.1;
-    private static final double PLATE_THINNEST = 0.3;
-    private static final double PLATE_WIDEST = 1.35;
     /** From which share of a hat's width at its rows on a shape goes round it. */
     private static final double ROUND = 0.6;
     /** How far a peak stands out, as a share of half the hat's width. */
@@ -64,7 +55,8 @@ final class Solids {
     private final Stacks stacks;
     private final double top;
     private final double bottom;
-    private final OutlineWeld weld;
+    private final Welds welds;
+    private final Plates plates;
     private final Optional<HeadPiece> muzzlePiece;
     private final Optional<Stack> muzzle;
     private final boolean muzzleHasLine;
@@ -92,7 +84,10 @@ final class Solids {
                 .filter(s -> s.stroke().visible())
                 .isPresent();
         TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline(), fine());
-        weld = new OutlineWeld(List.of(skin), half);
+        plates = new Plates(art, skull, this::place);
+        OutlineWeld face = new OutlineWeld(List.of(skin), OutlineWeld.FOUND * 2 * half);
+        welds = new Welds(
+                art, face, fine(), this::own, (p, path) -> motion(p.part().id(), path));
     }
 
     private Geometry union(SolidKind kind) {
@@ -142,6 +137,10 @@ final class Solids {
         return top + NOD_AT * (bottom - top);
     }
 
+    Plates plates() {
+        return plates;
+    }
+
     Stacks stacks() {
         return stacks;
     }
@@ -182,17 +181,27 @@ final class Solids {
     /** @param outline the outline that is asked for, which on a hat may go round it */
     Motion motion(String piece, Path outline) {
         HeadPiece p = art.pieces().get(piece);
-        double forward = p.forward() * half;
-        if (weld.same(outline) && art.kinds().get(piece) == SolidKind.SKULL) {
+        boolean face = piece.equals(art.skinPiece()) || p.weld().isEmpty() && p.forward() == 0;
+        if (face && art.kinds().get(piece) == SolidKind.SKULL && welds.drawsFace(outline)) {
             return outline();
         }
+        return welds.over(p, own(p, outline));
+    }
+
+    /** Points of what a piece shows that lie along what it is welded to, canvas coordinates at rest. */
+    List<Point> welded(String piece) {
+        return welds.points(art.pieces().get(piece));
+    }
+
+    private Motion own(HeadPiece p, Path outline) {
+        String piece = p.part().id();
+        double forward = p.forward() * half;
         return switch (art.kinds().get(piece)) {
-            case SKULL -> forward == 0 ? weld.over(on(carrier(p), 0)) : lifted(on(carrier(p), 0), forward);
-            case MASS ->
-                p.part().role() == PartRole.NOSE ? lifted(nose(p), forward) : weld.over(lifted(onMuzzle(p), forward));
+            case SKULL -> lifted(on(carrier(p), 0), forward);
+            case MASS -> lifted(p.part().role() == PartRole.NOSE ? nose(p) : onMuzzle(p), forward);
             case DECAL -> lifted(cut(carrier(p)), forward);
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
-            case COVER -> weld.over(lifted(cover(), forward));
+            case COVER -> lifted(cover(), forward);
             case SHELL -> outlineOf(stacks.shell(p.area()), forward);
             case RING -> ring(piece, outline, forward);
             case FRAME -> frame(p, forward);
@@ -438,7 +447,7 @@ final class Solids {
 
     private Motion axis(HeadPiece p, double forward) {
         double z = skull.at(top).middle() + forward;
-        Coordinate foot = root(p.area());
+        Coordinate foot = plates.root(p.area());
         return rest -> view -> place(
                 rest.y(),
                 new Spot(rest.x() - foot.x + (foot.x - axis) * view.cos() + view.way() * z * view.sin(), z),
@@ -466,43 +475,5 @@ final class Solids {
                 return place(rest.y(), new Spot(corner + along * (limb - corner), z), view);
             };
         };
-    }
-
-    private Coordinate root(Geometry area) {
-        Geometry under = Regions.both(area, art.skin());
-        if (under.getArea() > 0) {
-            return under.getCentroid().getCoordinate();
-        }
-        return DistanceOp.nearestPoints(art.skin(), area)[0];
-    }
-
-    /** An ear or a horn about where it grows. */
-    Matrix plate(String piece, View view) {
-        List<HeadPiece> carried = art.carried(piece);
-        Geometry area = Regions.all(carried.stream().map(HeadPiece::area).toList());
-        if (area.isEmpty()) {
-            area = art.pieces().get(piece).area();
-        }
-        double forward = art.pieces().get(piece).forward() * half;
-        Coordinate root = root(area);
-        Coordinate tip = area.getEnvelopeInternal().centre();
-        boolean upright = Math.abs(tip.y - root.y) > Math.abs(tip.x - root.x) && root.y < (top + bottom) / 2;
-        boolean far = (root.x - axis) * view.way() >= 0;
-        double c = view.cos();
-        double s = view.sin();
-        Spot hinge;
-        double k;
-        if (upright) {
-            double z = PLATE_BACK * half + forward;
-            hinge = new Spot((root.x - axis) * c + view.way() * z * s, z);
-            double lean = Math.toRadians(PLATE_LEAN);
-            k = (c * Math.cos(lean) + (far ? -1 : 1) * s * Math.sin(lean)) / Math.cos(lean);
-        } else {
-            hinge = skull.outline(new Point(root.x, root.y), view).shifted(view.way() * forward * s, forward);
-            k = c + (far ? -1 : 1) * EAR_SWEEP * s;
-        }
-        k = Math.max(PLATE_THINNEST, Math.min(PLATE_WIDEST, k));
-        Point at = place(root.y, hinge, view);
-        return new Matrix(k, 0, 0, 1, at.x() - k * root.x, at.y() - root.y);
     }
 }

@@ -85,7 +85,7 @@ public final class BoxSides {
                         Placement.REST,
                         List.of(drawing),
                         Part.NOTHING)
-                .withSolid(Optional.of(new Solid(Optional.of(SolidKind.SIDE), 0)));
+                .withSolid(Optional.of(Solid.of(SolidKind.SIDE, 0)));
     }
 
     private static Paint shaded(Paint fill) {

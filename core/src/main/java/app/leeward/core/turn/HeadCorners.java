@@ -5,6 +5,7 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Fingerprints;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.solid.View;
@@ -21,12 +22,14 @@ import java.util.Optional;
 final class HeadCorners {
     private final Character character;
     private final SolidStops stops;
+    private final HeadShape shape;
     private final Map<String, Integer> then;
 
     /** @param then fingerprints of what was made before */
-    HeadCorners(Character character, SolidStops stops, Map<String, Integer> then) {
+    HeadCorners(Character character, SolidStops stops, HeadShape shape, Map<String, Integer> then) {
         this.character = character;
         this.stops = stops;
+        this.shape = shape;
         this.then = then;
     }
 
@@ -43,12 +46,11 @@ final class HeadCorners {
         if (head.isEmpty() || turn.isEmpty() || nod.isEmpty()) {
             return all;
         }
-        double yaw = TurnMaker.yawAtFull(turn.get());
+        TurnAngle angle = TurnAngle.of(turn.get(), shape);
         for (double across : new double[] {turn.get().from(), turn.get().to()}) {
             for (double down : new double[] {nod.get().from(), nod.get().to()}) {
-                View view = View.of(
-                        Math.signum(across - turn.get().rest()) * yaw,
-                        Math.signum(down - nod.get().rest()) * NodMaker.FULL);
+                View view =
+                        View.of(angle.at(across), Math.signum(down - nod.get().rest()) * NodMaker.FULL);
                 corner(all, head.get(), across, down, stops.both(head.get(), view), prints);
             }
         }

@@ -48,7 +48,7 @@ final class ManualEditMerge {
             out = bent(out, fresh, end);
         }
         return out.withBands(bands(now, fresh))
-                .ranged(now.name(), now.from(), now.to(), now.rest(), now.unit())
+                .ranged(now.name(), fresh.from(), fresh.to(), fresh.rest(), fresh.unit())
                 .withTravel(now.travel())
                 .withFollows(now.follows())
                 .withLayers(now.layers());

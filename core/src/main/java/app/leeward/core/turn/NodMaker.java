@@ -46,7 +46,7 @@ public final class NodMaker {
         SolidStops solid = new SolidStops(c, solids.get());
         List<Stop> stops = new ArrayList<>();
         for (double share : new double[] {-1, -0.5, 0.5, 1}) {
-            stops.add(solid.at(share * FULL, View.pitch(share * FULL)));
+            stops.add(solid.at(share * FULL, View.of(plan.shape().drawn(), share * FULL)));
         }
         Dial fresh = new Dial(DIAL, "Nod", Purpose.NOD, -FULL, FULL, 0, "°", stops, List.of());
         Optional<Dial> there = c.dial(DIAL);
@@ -67,7 +67,7 @@ public final class NodMaker {
         Map<String, Integer> made = new HashMap<>(plan.made());
         made.putAll(there.isPresent() ? hands.prints() : Fingerprints.of(fresh));
         Character nodding = c.withDials(dials, pads);
-        HeadCorners corners = new HeadCorners(nodding, solid, then);
+        HeadCorners corners = new HeadCorners(nodding, solid, plan.shape(), then);
         List<Corrective> correctives = corners.made(made);
         TurnPlan noted = new TurnPlan(plan.shape(), made, true);
         return nodding.withControls(

@@ -69,12 +69,12 @@ final class SolidStops {
     }
 
     /**
-     * The fewest even steps from rest to {@code yaw}, {@value #FEWEST} to {@value #MOST}, with which going evenly between them keeps
+     * The fewest even steps from {@code drawn} to {@code yaw} degrees, {@value #FEWEST} to {@value #MOST}, with which going evenly between them keeps
      * every point close to where it truly lies.
      */
-    int steps(double yaw) {
+    int steps(double drawn, double yaw) {
         for (int steps = FEWEST; steps < MOST; steps++) {
-            if (strays(steps, yaw) <= CLOSE) {
+            if (strays(steps, drawn, yaw) <= CLOSE) {
                 return steps;
             }
         }
@@ -82,7 +82,7 @@ final class SolidStops {
     }
 
     /** How far points stray halfway between steps at the most, as a share of the head's width. */
-    private double strays(int steps, double yaw) {
+    private double strays(int steps, double drawn, double yaw) {
         List<TurnedPath> outlines = parentsFirst.stream()
                 .filter(part -> !solids.goesAlong(part.id())
                         && !pieceOfNose(part)
@@ -94,18 +94,18 @@ final class SolidStops {
                 .toList();
         int every = 1 + outlines.stream().mapToInt(TurnedPath::followed).sum() / ENOUGH;
         double worst = outlines.stream()
-                .mapToDouble(o -> strays(o, steps, yaw, every))
+                .mapToDouble(o -> strays(o, steps, drawn, yaw, every))
                 .max()
                 .orElse(0);
         return worst / (2 * solids.halfWidth());
     }
 
-    private static double strays(TurnedPath outline, int steps, double yaw, int every) {
+    private static double strays(TurnedPath outline, int steps, double drawn, double yaw, int every) {
         double worst = 0;
-        List<Point> before = outline.points(View.yaw(0), every);
+        List<Point> before = outline.points(View.yaw(drawn), every);
         for (int k = 1; k <= steps; k++) {
-            List<Point> after = outline.points(View.yaw(yaw * k / steps), every);
-            List<Point> between = outline.points(View.yaw(yaw * (k - 0.5) / steps), every);
+            List<Point> after = outline.points(View.yaw(drawn + (yaw - drawn) * k / steps), every);
+            List<Point> between = outline.points(View.yaw(drawn + (yaw - drawn) * (k - 0.5) / steps), every);
             for (int i = 0; i < between.size(); i++) {
                 worst = Math.max(worst, before.get(i).towards(after.get(i), 0.5).distance(between.get(i)));
             }

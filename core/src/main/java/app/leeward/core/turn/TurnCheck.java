@@ -52,15 +52,15 @@ public final class TurnCheck {
     private final Evaluator evaluator;
     private final Dial dial;
     private final HeadSolids head;
-    private final double yawAtFull;
+    private final TurnAngle angle;
     private final Map<String, Geometry> fills = new HashMap<>();
 
-    private TurnCheck(Character c, Dial dial, HeadSolids head) {
+    private TurnCheck(Character c, Dial dial, HeadSolids head, HeadShape shape) {
         character = c;
         evaluator = new Evaluator(c);
         this.dial = dial;
         this.head = head;
-        yawAtFull = TurnMaker.yawAtFull(dial);
+        angle = TurnAngle.of(dial, shape);
     }
 
     /**
@@ -81,7 +81,7 @@ public final class TurnCheck {
         if (dial.isEmpty() || head.isEmpty()) {
             return List.of();
         }
-        TurnCheck check = new TurnCheck(c, dial.get(), head.get());
+        TurnCheck check = new TurnCheck(c, dial.get(), head.get(), shape.get());
         Map<String, Double> rest = check.seen(check.frame(dial.get().rest()));
         return at.stream().map(v -> check.position(v, rest)).toList();
     }
@@ -188,11 +188,11 @@ public final class TurnCheck {
 
     /** Skull that was out of sight from the front, now is not, and shows no hair. */
     private Geometry bald(Frame frame, double at) {
-        double yaw = (at - dial.rest()) / Math.max(dial.to() - dial.rest(), 1e-9) * yawAtFull;
-        Geometry area = head.cameRound(View.yaw(yaw), HAIRLINE);
+        Geometry area = head.cameRound(View.yaw(angle.at(at)), HAIRLINE);
         // a head without any hair, such as a gull's, is not bald on one side
         boolean hairless = character.rig().parts().stream().noneMatch(p -> HAIR.contains(p.role()));
-        if (area.isEmpty() || hairless) {
+        // what is out of sight from where a turned head was drawn nobody can tell
+        if (area.isEmpty() || hairless || angle.drawn() != 0) {
             return FACTORY.createPolygon();
         }
         List<Geometry> hair = new ArrayList<>();

@@ -4,6 +4,7 @@ import app.leeward.core.art.Drawing;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.DialEffect;
 import app.leeward.core.dial.Fingerprints;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Stop;
@@ -22,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 
 /**
  * Makes the head turn of a front view in one step: the head is taken for a solid ({@link HeadSolids}), and what it looks like from
@@ -31,8 +33,8 @@ public final class TurnMaker {
     public static final String DIAL = "turn";
     /** Degrees at either end of a new dial, and of the head. */
     public static final double FULL = 45;
-    /** A dial may be drawn out so far and still tell the angle of the head; beyond that drawings made from the front do not bear it. */
-    static final double MOST = 50;
+    /** How much further than it was drawn a head turns at the least. */
+    private static final double BEYOND = 10;
     /** From which share of the way on the nose shows its profile. */
     private static final double PROFILE = 0.55;
     /** From which share of the way on the extra hair comes out. */
@@ -42,16 +44,31 @@ public final class TurnMaker {
 
     private final Character character;
     private final SolidStops stops;
-    private final double full;
+    /** The dial as far as it reaches, without what it does. */
+    private final Dial bare;
 
-    private TurnMaker(Character character, HeadSolids solids) {
+    private final TurnAngle angle;
+
+    private TurnMaker(Character character, HeadSolids solids, HeadShape shape, double reach) {
         this.character = character;
         stops = new SolidStops(character, solids);
-        full = character.dial(DIAL).map(TurnMaker::reach).filter(r -> r > 0).orElse(FULL);
-    }
-
-    private static double reach(Dial d) {
-        return Math.min(d.to() - d.rest(), d.rest() - d.from());
+        double drawn = shape.drawn();
+        Optional<Dial> there = character.dial(DIAL).filter(d -> d.rest() == drawn);
+        // drawn from further round it turns a little beyond that all the same
+        double far = Math.max(reach, Math.min(TurnRange.WIDEST, Math.abs(drawn) + BEYOND));
+        double from = there.map(Dial::from).orElse(-far);
+        double to = there.map(Dial::to).orElse(far);
+        bare = new Dial(
+                DIAL,
+                "Turn",
+                Purpose.TURN,
+                from,
+                to,
+                drawn,
+                there.map(Dial::unit).orElse("°"),
+                List.of(),
+                List.of());
+        angle = TurnAngle.of(bare, shape);
     }
 
     /** The shape the head most likely has; empty when there is no head with something on it. */
@@ -71,12 +88,21 @@ public final class TurnMaker {
 
     /** The same by another shape. What was shaped by hand since the last time is kept. */
     public static Character make(Character c, HeadShape shape) {
+        return make(c, shape, FULL);
+    }
+
+    /**
+     * The same.
+     *
+     * @param reach degrees to either side of a dial that is not there yet
+     */
+    public static Character make(Character c, HeadShape shape, double reach) {
         Character ready = NoseProfile.bothWays(c);
         Optional<HeadSolids> solids = HeadSolids.of(ready, shape);
         if (solids.isEmpty()) {
             return c;
         }
-        Dial fresh = new TurnMaker(ready, solids.get()).dial();
+        Dial fresh = new TurnMaker(ready, solids.get(), shape, reach).dial();
         Optional<Dial> there = ready.dial(DIAL);
         Optional<TurnPlan> plan = ready.controls().turn();
         // one made before plans were kept was never shaped by hand: there was no way to
@@ -99,6 +125,19 @@ public final class TurnMaker {
         return nods ? NodMaker.made(turned, plan.get().made()) : turned;
     }
 
+    /** The dial with what was shaped by hand alone, from so far to so far; empty where that stands beyond. */
+    public static Optional<Dial> ranged(Character c, double reach) {
+        Dial now = c.dial(DIAL).orElseThrow();
+        ManualEditMerge hands =
+                new ManualEditMerge(c.controls().turn().map(TurnPlan::made).orElseGet(() -> Fingerprints.of(now)));
+        Dial only = hands.over(now, now.with(d -> d.stops(List.of()).bands(List.of())));
+        boolean beyond = DoubleStream.concat(
+                        only.stops().stream().mapToDouble(Stop::at),
+                        only.effects().stream().flatMapToDouble(DialEffect::values))
+                .anyMatch(at -> Math.abs(at) > reach);
+        return beyond ? Optional.empty() : Optional.of(only.ranged(now.name(), -reach, reach, 0, "°"));
+    }
+
     /** How many poses, outlines, sets of bands and corners were shaped by hand since they were made, and would be kept. */
     public static int keptByHand(Character c) {
         Set<String> parts = c.rig().parts().stream().map(Part::id).collect(Collectors.toSet());
@@ -108,30 +147,28 @@ public final class TurnMaker {
                 .orElse(0);
     }
 
-    /** Degrees the head is turned at the dial's ends: as many as the dial says, where drawings made from the front bear that. */
-    public static double yawAtFull(Dial dial) {
-        double reach = reach(dial);
-        return dial.unit().equals("°") && reach <= MOST ? reach : FULL;
+    private Dial dial() {
+        List<Stop> all = new ArrayList<>();
+        for (double end : new double[] {bare.from(), bare.to()}) {
+            int steps = end == bare.rest() ? 0 : stops.steps(angle.drawn(), angle.at(end));
+            for (int i = 1; i <= steps; i++) {
+                double place = bare.rest() + (end - bare.rest()) * i / steps;
+                all.add(stops.at(place, View.yaw(angle.at(place))));
+            }
+        }
+        return bare.with(d -> d.stops(all).bands(bands()));
     }
 
-    private Dial dial() {
-        double yaw = character.dial(DIAL).map(TurnMaker::yawAtFull).orElse(FULL);
-        List<Stop> all = new ArrayList<>();
-        int steps = stops.steps(yaw);
-        for (int i = 1; i <= steps; i++) {
-            double share = (double) i / steps;
-            all.add(stops.at(-share * full, View.yaw(-share * yaw)));
-            all.add(stops.at(share * full, View.yaw(share * yaw)));
-        }
-        all.sort((a, b) -> Double.compare(a.at(), b.at()));
-        return new Dial(DIAL, "Turn", Purpose.TURN, -full, full, 0, "°", all, bands());
+    /** The place of the dial so far on the way to one of its ends. */
+    private double towards(double end, double share) {
+        return bare.rest() + (end - bare.rest()) * share;
     }
 
     private List<Bands> bands() {
         List<Bands> all = new ArrayList<>();
         for (Part part : character.rig().parts()) {
             if (part.role() == PartRole.NOSE) {
-                NoseProfile.alwaysOn(part, -full, 0, full)
+                NoseProfile.alwaysOn(part, bare.from(), bare.rest(), bare.to())
                         .or(() -> profileBands(part))
                         .ifPresent(all::add);
             } else if (part.solid().flatMap(Solid::kind).equals(Optional.of(SolidKind.SIDE))
@@ -153,8 +190,14 @@ public final class TurnMaker {
         return Optional.of(new Bands(
                 nose.id(),
                 List.of(
-                        new Band(-full, -PROFILE * full, left.get().id()),
-                        new Band(PROFILE * full, full, right.get().id()))));
+                        new Band(
+                                bare.from(),
+                                towards(bare.from(), PROFILE),
+                                left.get().id()),
+                        new Band(
+                                towards(bare.to(), PROFILE),
+                                bare.to(),
+                                right.get().id()))));
     }
 
     /**
@@ -165,7 +208,9 @@ public final class TurnMaker {
     private Bands nearSide(Part part, double from) {
         String drawing = part.drawings().get(0).id();
         boolean screenRight = stops.besideAxis(part).filter(x -> x > 0).isPresent();
-        Band band = screenRight ? new Band(-full, -from * full, drawing) : new Band(from * full, full, drawing);
+        Band band = screenRight
+                ? new Band(bare.from(), towards(bare.from(), from), drawing)
+                : new Band(towards(bare.to(), from), bare.to(), drawing);
         return new Bands(part.id(), List.of(band));
     }
 }

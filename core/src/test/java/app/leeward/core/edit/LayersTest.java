@@ -150,7 +150,7 @@ class LayersTest {
                         .orElseThrow()
                         .layers())
                 .isEmpty();
-        Character again = done(c, new MakeTurn(c.controls().turn().map(t -> t.shape())));
+        Character again = done(c, MakeTurn.of(c.controls().turn().map(t -> t.shape())));
         assertThat(order(again, 45)).isEqualTo(order(c, 45));
     }
 }

@@ -214,16 +214,14 @@ class HeadSolidsTest {
     void aHandSaysWhatAPieceIsAndHowFarForward() {
         Character c = FACE.withPart(
                 "nose",
-                p -> p.withSolid(
-                        java.util.Optional.of(new app.leeward.core.rig.Solid(java.util.Optional.empty(), 0.3))));
+                p -> p.withSolid(java.util.Optional.of(new app.leeward.core.rig.Solid(
+                        java.util.Optional.empty(), 0.3, java.util.Optional.empty(), java.util.Optional.empty()))));
         HeadSolids further = HeadSolids.of(c, HeadShape.HUMAN).orElseThrow();
         double before = SOLIDS.shifted("nose", View.yaw(30)).e();
         assertThat(further.shifted("nose", View.yaw(30)).e() - before)
                 .isCloseTo(0.3 * SOLIDS.halfWidth() * 0.5, within(1e-6));
         Character flat = FACE.withPart(
-                "nose",
-                p -> p.withSolid(java.util.Optional.of(
-                        new app.leeward.core.rig.Solid(java.util.Optional.of(SolidKind.FLAT), 0))));
+                "nose", p -> p.withSolid(java.util.Optional.of(app.leeward.core.rig.Solid.of(SolidKind.FLAT, 0))));
         HeadSolids left = HeadSolids.of(flat, HeadShape.HUMAN).orElseThrow();
         assertThat(left.shifted("nose", View.yaw(30)).e()).isZero();
         assertThat(left.entries())

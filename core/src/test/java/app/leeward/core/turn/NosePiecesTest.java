@@ -55,7 +55,7 @@ class NosePiecesTest {
 
     @Test
     void fillingAndLineFollowTheNoseAndOnlyTheLineIsCut() {
-        Character c = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
+        Character c = done(done(FACE, MakeTurn.of(Optional.empty())), new SplitNose());
         List<Part> noses =
                 c.rig().parts().stream().filter(p -> p.role() == PartRole.NOSE).toList();
         assertThat(noses).hasSize(3);
@@ -91,7 +91,7 @@ class NosePiecesTest {
 
     @Test
     void bothSidesAreMirrorImages() {
-        Character c = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
+        Character c = done(done(FACE, MakeTurn.of(Optional.empty())), new SplitNose());
         String line = Told.pastEdges(c).keySet().iterator().next();
         Part part = c.part(line).orElseThrow();
         double axis = c.sheet().model().axis();
@@ -115,11 +115,11 @@ class NosePiecesTest {
 
     @Test
     void takenApartBeforeOrAfterTheTurnIsMadeItIsTheSame() {
-        Character after = done(done(FACE, new MakeTurn(Optional.empty())), new SplitNose());
+        Character after = done(done(FACE, MakeTurn.of(Optional.empty())), new SplitNose());
         assertThat(TurnMaker.keptByHand(after))
                 .as("nobody's hand has been there")
                 .isZero();
-        Character before = done(done(FACE, new SplitNose()), new MakeTurn(Optional.empty()));
+        Character before = done(done(FACE, new SplitNose()), MakeTurn.of(Optional.empty()));
         for (double turn = -45; turn <= 45; turn += 7.5) {
             assertThat(at(before, turn).placed())
                     .as("at %s", turn)
@@ -127,7 +127,7 @@ class NosePiecesTest {
         }
         Character again = done(
                 after,
-                new MakeTurn(Optional.of(after.controls().turn().orElseThrow().shape())));
+                MakeTurn.of(Optional.of(after.controls().turn().orElseThrow().shape())));
         assertThat(at(again, 45)).isEqualTo(at(after, 45));
     }
 

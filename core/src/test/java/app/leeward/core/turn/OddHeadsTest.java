@@ -89,7 +89,7 @@ class OddHeadsTest {
     @MethodSource("heads")
     void turnsAsWellAsItCan(String name, List<Layer> layers) {
         Character c = Rigs.hung(Rigs.group("", layers.toArray(Layer[]::new)));
-        Outcome outcome = Edits.apply(c, new MakeTurn(Optional.empty()));
+        Outcome outcome = Edits.apply(c, MakeTurn.of(Optional.empty()));
         if (outcome instanceof Outcome.Refused refused) {
             assertThat(refused.message()).isNotBlank();
             return;
@@ -118,7 +118,7 @@ class OddHeadsTest {
     void whatIsFlattenedAtRestIsLeftAlone() {
         Character c =
                 Rigs.hung(Rigs.face()).withPart("nose", p -> p.with(q -> q.rest(new Placement(0, 0, 0, 0, 1, 0, 1))));
-        Outcome made = Edits.apply(c, new MakeTurn(Optional.empty()));
+        Outcome made = Edits.apply(c, MakeTurn.of(Optional.empty()));
         assertThat(made).isInstanceOf(Outcome.Done.class);
     }
 }

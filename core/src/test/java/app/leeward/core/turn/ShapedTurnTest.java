@@ -71,7 +71,7 @@ class ShapedTurnTest {
                 .toArray();
         Character own = done(PLAIN, new Record("turn", places[0], new Nudge("nose", 0, 5)));
         Character shaped = done(own, new Record("turn", 45, new Nudge("nose", 9, -3)));
-        Character again = done(shaped, new MakeTurn(java.util.Optional.empty()));
+        Character again = done(shaped, MakeTurn.of(java.util.Optional.empty()));
         for (Character c : new Character[] {shaped, again}) {
             assertThat(offset(c, places[0], "nose")).isEqualTo(offset(own, places[0], "nose"));
             for (int i = 1; i < places.length - 1; i++) {
@@ -91,7 +91,7 @@ class ShapedTurnTest {
     /** What a piece is said to be is kept with it, on both sides, and the turn follows at once. */
     @Test
     void aPieceIsSaidToBeSomethingElse() {
-        SetSolid back = new SetSolid("ear-left", java.util.Optional.empty(), -0.4);
+        SetSolid back = SetSolid.of("ear-left", java.util.Optional.empty(), -0.4);
         assertThat(back.describe(PLAIN)).isEqualTo("Depth of left ear");
         Character c = done(PLAIN, back);
         for (String ear : new String[] {"ear-left", "ear-right"}) {
@@ -100,16 +100,16 @@ class ShapedTurnTest {
             assertThat(offset(c, 45, ear).x()).isLessThan(offset(PLAIN, 45, ear).x() - 20);
         }
         assertThat(offset(c, 45, "brow-left")).isEqualTo(offset(PLAIN, 45, "brow-left"));
-        SetSolid flat = new SetSolid("nose", java.util.Optional.of(SolidKind.FLAT), 0);
+        SetSolid flat = SetSolid.of("nose", java.util.Optional.of(SolidKind.FLAT), 0);
         assertThat(flat.describe(c)).isEqualTo("What nose is in the round: left flat");
         Character still = done(c, flat);
         assertThat(offset(still, 45, "nose")).isNull();
-        Character asItLooks = done(still, new SetSolid("nose", java.util.Optional.empty(), 0));
+        Character asItLooks = done(still, SetSolid.of("nose", java.util.Optional.empty(), 0));
         assertThat(asItLooks.part("nose").orElseThrow().solid()).isEmpty();
         assertThat(asItLooks.dial("turn")).isEqualTo(c.dial("turn"));
-        Outcome refused = Edits.apply(PLAIN, new SetSolid("torso", java.util.Optional.empty(), 0.1));
+        Outcome refused = Edits.apply(PLAIN, SetSolid.of("torso", java.util.Optional.empty(), 0.1));
         assertThat(((Outcome.Refused) refused).message()).contains("no such piece on the head");
-        assertThatThrownBy(() -> new SetSolid("nose", java.util.Optional.empty(), 3))
+        assertThatThrownBy(() -> SetSolid.of("nose", java.util.Optional.empty(), 3))
                 .hasMessageContaining("one and a half");
     }
 
@@ -123,7 +123,7 @@ class ShapedTurnTest {
                 "",
                 Rigs.layer("face skin", Rigs.box(400, 400, 200, 240)),
                 Rigs.layer("mouth", Rigs.box(480, 560, 40, 6))));
-        Character c = done(done(box, new MakeTurn(java.util.Optional.empty())), new MakeSides());
+        Character c = done(done(box, MakeTurn.of(java.util.Optional.empty())), new MakeSides());
         Evaluator e = new Evaluator(c);
         assertThat(e.frame(Pose.REST).placed()).hasSize(2);
         Frame turned = e.frame(Pose.of(Map.of("turn", 45.0)));
@@ -185,7 +185,7 @@ class ShapedTurnTest {
         Character fitted = done(c, new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)));
         assertThat(TurnMaker.keptByHand(fitted)).isZero();
         Character own = done(c, new RecordCorner("turn", 45, "nod", 20, new Nudge("head", 3, 0)));
-        Character again = done(own, new MakeTurn(java.util.Optional.of(deeper())));
+        Character again = done(own, MakeTurn.of(java.util.Optional.of(deeper())));
         assertThat(again.controls().correctives())
                 .filteredOn(k -> k.at("turn", 45, "nod", 20))
                 .isEqualTo(own.controls().correctives().stream()

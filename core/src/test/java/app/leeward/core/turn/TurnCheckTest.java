@@ -45,7 +45,7 @@ class TurnCheckTest {
                         "back-hair",
                         p -> p.withDrawings(List.of(Rigs.drawing("wisp", Rigs.box(490, 700, 20, 20))), "wisp"));
         shaved = ((Outcome.Done)
-                        Edits.apply(shaved, new MakeTurn(Optional.of(new HeadShape(0.8, 0.8, 0.4, 0.4, 2, 0.5, 0.1)))))
+                        Edits.apply(shaved, MakeTurn.of(Optional.of(new HeadShape(0.8, 0.8, 0.4, 0.4, 2, 0.5, 0.1)))))
                 .character();
         double c = Math.cos(Math.toRadians(45));
         double area = 0;

@@ -134,11 +134,11 @@ class TurnMakerTest {
 
     @Test
     void madeAgainFromTheSameShapeItIsTheSame() {
-        assertThat(done(PLAIN, new MakeTurn(java.util.Optional.empty()))
+        assertThat(done(PLAIN, MakeTurn.of(java.util.Optional.empty()))
                         .controls()
                         .dials())
                 .isEqualTo(PLAIN.controls().dials());
-        assertThat(new MakeTurn(java.util.Optional.empty()).describe(PLAIN)).isEqualTo("Made the head turn anew");
+        assertThat(MakeTurn.of(java.util.Optional.empty()).describe(PLAIN)).isEqualTo("Made the head turn anew");
     }
 
     @Test
@@ -152,7 +152,7 @@ class TurnMakerTest {
         shaped = done(shaped, new Forget("turn", first, "mouth", Aspect.PLACE));
         shaped = done(shaped, new EaseStop("turn", 45, Ease.SMOOTH));
         assertThat(TurnMaker.keptByHand(shaped)).isEqualTo(2);
-        Character again = done(shaped, new MakeTurn(java.util.Optional.of(deeper())));
+        Character again = done(shaped, MakeTurn.of(java.util.Optional.of(deeper())));
         assertThat(offset(again, 45, "nose")).isEqualTo(offset(shaped, 45, "nose"));
         assertThat(offset(again, first, "mouth")).isEqualTo(offset(shaped, first, "mouth"));
         assertThat(again.dial("turn").orElseThrow().stop(45).orElseThrow().ease())
@@ -161,31 +161,36 @@ class TurnMakerTest {
         assertThat(offset(again, 45, "eye-left").x())
                 .as("a deeper head carries its features further")
                 .isGreaterThan(offset(shaped, 45, "eye-left").x() + 5);
-        assertThat(new MakeTurn(java.util.Optional.of(deeper())).describe(shaped))
+        assertThat(MakeTurn.of(java.util.Optional.of(deeper())).describe(shaped))
                 .contains("keeping 2 things shaped by hand");
     }
 
     @Test
     void aStopOfOnesOwnAndARangeOfOnesOwnAreKept() {
         Character own = done(PLAIN, new Record("turn", 40, new Nudge("nose", 3, 1)));
-        Character again = done(own, new MakeTurn(java.util.Optional.of(deeper())));
+        Character again = done(own, MakeTurn.of(java.util.Optional.of(deeper())));
         assertThat(again.dial("turn").orElseThrow().stop(40))
                 .isEqualTo(own.dial("turn").orElseThrow().stop(40));
         Character named = done(PLAIN, new ChangeDial("turn", "Head", -70, 70, 0, "°"));
-        Character wide = done(named, new MakeTurn(java.util.Optional.of(deeper())));
+        Character wide = done(named, MakeTurn.of(java.util.Optional.of(deeper())));
         assertThat(wide.dial("turn").orElseThrow().name()).isEqualTo("Head");
         assertThat(wide.dial("turn").orElseThrow().to()).isEqualTo(70);
+    }
+
+    private static double degreesAtEnd(Character c) {
+        Dial turn = c.dial("turn").orElseThrow();
+        return TurnAngle.of(turn, FITTED).at(turn.to());
     }
 
     /** A dial as wide as drawings from the front bear tells the angle of the head; a wider one ends at the usual angle. */
     @Test
     void theDialTellsTrueDegrees() {
-        assertThat(TurnMaker.yawAtFull(PLAIN.dial("turn").orElseThrow())).isEqualTo(45);
+        assertThat(degreesAtEnd(PLAIN)).isEqualTo(45);
         Dial turn = PLAIN.dial("turn").orElseThrow();
         Character narrow = PLAIN.withDials(
                 java.util.List.of(turn.withStops(java.util.List.of()).ranged("Turn", -30, 30, 0, "°")),
                 java.util.List.of());
-        assertThat(TurnMaker.yawAtFull(narrow.dial("turn").orElseThrow())).isEqualTo(30);
+        assertThat(degreesAtEnd(narrow)).isEqualTo(30);
         Character again = TurnMaker.make(narrow.withControls(k -> k.withTurn(java.util.Optional.empty())), FITTED);
         Matrix there = new Evaluator(again)
                 .frame(Pose.of(Map.of("turn", 30.0)))
@@ -195,9 +200,12 @@ class TurnMakerTest {
         assertThat(there.apply(new Point(540, 490)).x())
                 .as("thirty degrees are thirty degrees on any dial")
                 .isCloseTo(of(30, "eye-white-left").apply(new Point(540, 490)).x(), within(1.0));
-        Character wide = done(PLAIN, new ChangeDial("turn", "Turn", -70, 70, 0, "°"));
-        assertThat(TurnMaker.yawAtFull(wide.dial("turn").orElseThrow())).isEqualTo(45);
-        assertThat(TurnMaker.yawAtFull(turn.ranged("Turn", -45, 45, 0, ""))).isEqualTo(45);
+        Character wide = done(PLAIN, new ChangeDial("turn", "Turn", -55, 55, 0, "°"));
+        assertThat(degreesAtEnd(wide)).isEqualTo(55);
+        Character tooWide = done(PLAIN, new ChangeDial("turn", "Turn", -70, 70, 0, "°"));
+        assertThat(degreesAtEnd(tooWide)).isEqualTo(45);
+        assertThat(TurnAngle.of(turn.ranged("Turn", -45, 45, 0, ""), FITTED).at(45))
+                .isEqualTo(45);
     }
 
     @Test
@@ -261,7 +269,7 @@ class TurnMakerTest {
         }
         Character nudged = done(c, new Record("nod", 20, new Nudge("nose", 0, 2)));
         assertThat(TurnMaker.keptByHand(nudged)).isEqualTo(1);
-        assertThat(done(nudged, new MakeTurn(java.util.Optional.of(deeper())))
+        assertThat(done(nudged, MakeTurn.of(java.util.Optional.of(deeper())))
                         .dial("nod")
                         .orElseThrow()
                         .stop(20)
@@ -343,7 +351,7 @@ class TurnMakerTest {
             assertThat(TurnMaker.keptByHand(after)).as("%s", e).isLessThanOrEqualTo(1);
         }
         Character fitted = done(shaped, new Fit(1.5, 20, -30, new app.leeward.core.rig.Canvas(1600, 1500)));
-        Character again = done(fitted, new MakeTurn(java.util.Optional.empty()));
+        Character again = done(fitted, MakeTurn.of(java.util.Optional.empty()));
         assertThat(offset(again, 45, "nose")).isEqualTo(offset(fitted, 45, "nose"));
     }
 

@@ -283,7 +283,7 @@ class ViewsTest {
                 new MoveViewEdge(2, 70), new MoveViewEdge(2, -22.5), new MoveViewEdge(9, 0), new MoveViewEdge(-1, 0))) {
             assertThat(bad.on(HEAD)).isInstanceOf(Outcome.Refused.class);
         }
-        assertThat(new MakeTurn(Optional.empty()).on(HEAD)).isInstanceOf(Outcome.Refused.class);
+        assertThat(MakeTurn.of(Optional.empty()).on(HEAD)).isInstanceOf(Outcome.Refused.class);
         assertThat(new RegisterViews(
                                 HEAD.controls().views().orElseThrow().main().root())
                         .on(HEAD))

@@ -65,7 +65,7 @@ final class DemoSetup {
         edits.add(new MakeBrows());
         edits.add(new MakeLooks());
         edits.add(new MakeCues());
-        edits.add(new MakeTurn(Optional.empty()));
+        edits.add(MakeTurn.of(Optional.empty()));
         edits.add(new SplitNose());
         edits.add(new MakeHeadDial(HeadDial.NOD));
         edits.add(new MakeHeadDial(HeadDial.TILT));

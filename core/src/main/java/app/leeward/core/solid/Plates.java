@@ -1,0 +1,88 @@
+package app.leeward.core.solid;
+
+import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.distance.DistanceOp;
+
+/** Ears, horns and the like: plates hinged where they grow out of the head. Lengths without another word are shares of half its width. */
+final class Plates {
+    /** How far behind the head's middle an upright one grows. By eye, as all the others here. */
+    private static final double BACK = -0.12;
+    /** They lean outwards so many degrees. */
+    private static final double LEAN = 14;
+    /** How far an ear at the side is swept back: the cotangent of the angle. */
+    private static final double SWEEP = 1.1;
+    /** Between which shares of their width they stay. */
+    private static final double THINNEST = 0.3;
+
+    private static final double WIDEST = 1.35;
+
+    private final HeadArt art;
+    private final Stack skull;
+    private final Placing placing;
+
+    /** From a height and a point of a solid to the canvas. */
+    interface Placing {
+        Point place(double y, Spot s, View view);
+    }
+
+    Plates(HeadArt art, Stack skull, Placing placing) {
+        this.art = art;
+        this.skull = skull;
+        this.placing = placing;
+    }
+
+    /** Where a plate grows out of the head, canvas coordinates at rest: where it was said to, else where it meets the skin. */
+    Point root(String piece) {
+        return art.pieces().get(piece).root().orElseGet(() -> {
+            Coordinate at = root(area(piece));
+            return new Point(at.x, at.y);
+        });
+    }
+
+    /** Where something that stands on the skin or behind it meets it. */
+    Coordinate root(Geometry area) {
+        Geometry under = Regions.both(area, art.skin());
+        if (under.getArea() > 0) {
+            return under.getCentroid().getCoordinate();
+        }
+        return DistanceOp.nearestPoints(art.skin(), area)[0];
+    }
+
+    private Geometry area(String piece) {
+        Geometry area =
+                Regions.all(art.carried(piece).stream().map(HeadPiece::area).toList());
+        return area.isEmpty() ? art.pieces().get(piece).area() : area;
+    }
+
+    /** Where it is placed, from where it is at rest: turned about its root. */
+    Matrix placed(String piece, View view) {
+        double half = art.half();
+        double axis = art.axis();
+        double forward = art.pieces().get(piece).forward() * half;
+        Point root = root(piece);
+        Coordinate tip = area(piece).getEnvelopeInternal().centre();
+        boolean upright = Math.abs(tip.y - root.y()) > Math.abs(tip.x - root.x())
+                && root.y() < (skull.top() + skull.bottom()) / 2;
+        boolean far = (root.x() - axis) * view.way() >= 0;
+        double c = view.cos();
+        double s = view.sin();
+        Spot hinge;
+        double k;
+        if (upright) {
+            double z = BACK * half + forward;
+            hinge = new Spot((root.x() - axis) * c + view.way() * z * s, z);
+            double lean = Math.toRadians(LEAN);
+            k = (c * Math.cos(lean) + (far ? -1 : 1) * s * Math.sin(lean)) / Math.cos(lean);
+        } else {
+            hinge = skull.outline(root, view).shifted(view.way() * forward * s, forward);
+            k = c + (far ? -1 : 1) * SWEEP * s;
+        }
+        k = Math.max(THINNEST, Math.min(WIDEST, k));
+        Point at = placing.place(root.y(), hinge, view);
+        return new Matrix(k, 0, 0, 1, at.x() - k * root.x(), at.y() - root.y());
+    }
+}

@@ -1,0 +1,101 @@
+package app.leeward.core.turn;
+
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.SolidKind;
+import app.leeward.core.solid.HeadSolids;
+import app.leeward.core.solid.View;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/** What a turn of the head leaves as it is, or takes along less well than it might, and why. */
+public final class TurnNotes {
+    /** How far a piece that goes as one may miss where its points would lie, as a share of the head's width, before it is told. */
+    private static final double MISSES = 0.01;
+
+    private TurnNotes() {}
+
+    /**
+     * @param part id of the piece it is about
+     * @param message a sentence that goes on from the piece's name
+     */
+    public record Note(String part, String message) {}
+
+    /** @param yaw degrees at the end of the dial */
+    public static List<Note> of(Character c, HeadSolids solids, double yaw) {
+        List<Note> notes = new ArrayList<>();
+        Part head = c.part(PartRole.HEAD).orElseThrow();
+        Set<String> pieces = solids.pieces();
+        for (Part part : c.rig().parts()) {
+            String id = part.id();
+            if (part.drawings().isEmpty() && part.role() != PartRole.HEAD) {
+                continue;
+            }
+            if (pieces.contains(id)) {
+                ofPiece(solids, part, yaw).ifPresent(words -> notes.add(new Note(id, words)));
+            } else if (c.rig().follows(id, head.id())) {
+                notes.add(new Note(id, "is squeezed onto a line where it stands, so it cannot be placed."));
+            } else if (part.role() == PartRole.HEAD && part != head) {
+                notes.add(new Note(id, "is a second head; one dial turns " + head.name() + " only."));
+            } else if (ofHead(part.role()) && noOtherHead(c, part, head)) {
+                String on = part.parent()
+                        .flatMap(c::part)
+                        .map(p -> "hangs on " + p.name() + ", not on the head")
+                        .orElse("hangs on nothing");
+                notes.add(new Note(id, on + ", so it stays where it is. Hang it on " + head.name() + " on Parts."));
+            }
+        }
+        if (solids.openOutline()) {
+            notes.add(new Note(
+                    solids.skin(),
+                    "has an open outline; it is taken for what its own ends, joined straight, take in."));
+        }
+        return notes;
+    }
+
+    private static Optional<String> ofPiece(HeadSolids solids, Part part, double yaw) {
+        String id = part.id();
+        if (solids.goesAlong(id)
+                || part.role() == PartRole.HEAD && part.drawings().isEmpty()) {
+            return Optional.empty();
+        }
+        if (solids.kind(id) == SolidKind.FLAT) {
+            boolean said = part.solid().flatMap(s -> s.kind()).isPresent();
+            return Optional.of(
+                    said
+                            ? "was taken out of the solid by hand."
+                            : solids.farAway(id)
+                                    ? "lies far from the head, so it stays where it is."
+                                    : "shows nothing that has a place.");
+        }
+        double misses = solids.pixels(id) ? solids.misses(id, View.yaw(yaw)) / (2 * solids.halfWidth()) : 0;
+        return misses <= MISSES
+                ? Optional.empty()
+                : Optional.of(String.format(
+                        Locale.ROOT,
+                        "is made of pixels and goes as one piece: at %.0f° it lies up to %.1f %% of the head’s width off.",
+                        yaw,
+                        100 * misses));
+    }
+
+    private static boolean ofHead(PartRole role) {
+        for (Optional<PartRole> at = Optional.of(role);
+                at.isPresent();
+                at = at.get().follows()) {
+            if (at.get() == PartRole.HEAD) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean noOtherHead(Character c, Part part, Part head) {
+        return c.rig().parts().stream()
+                .noneMatch(
+                        p -> p.role() == PartRole.HEAD && p != head && c.rig().follows(part.id(), p.id()));
+    }
+}
