@@ -63,6 +63,8 @@ export type Ease = Schemas['Ease'];
 export type Stop = Schemas['Stop'];
 export type HeadShape = Schemas['HeadShape'];
 export type SolidPiece = Schemas['SolidPiece'];
+export type Solid = Schemas['Solid'];
+export type ExactView = Schemas['ExactView'];
 export type Artwork = Record<string, Shape[]>;
 
 async function refusal(response: Response): Promise<Refusal> {
@@ -245,6 +247,8 @@ export const api = {
   hands: (id: string) => get<HandsView>(`/characters/${id}/hands`),
   turn: (id: string, pose: PoseBody, pictures: number) =>
     post<TurnView>(`/characters/${id}/turn`, { pose, pictures }),
+  exactTurn: (id: string, pose: PoseBody, pictures: number) =>
+    post<ExactView>(`/characters/${id}/turn/exact`, { pose, pictures }),
   dial: (id: string, dial: string) =>
     post<DialView>(`/characters/${id}/dials/${encodeURIComponent(dial)}`, {}),
   playDial: (id: string, dial: string, pose: PoseBody, frames: number, exposure: number, eased: boolean) =>

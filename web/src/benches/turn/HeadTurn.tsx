@@ -20,6 +20,7 @@ export function HeadTurn() {
   const { character } = view;
   const [pictures, setPictures] = useState<number>(7);
   const [onion, setOnion] = useState(false);
+  const [exactly, setExactly] = useState(false);
   const dial = character.controls.dials.find((d) => d.purpose === 'TURN');
   const held = useSettled(
     (s) => JSON.stringify({ dials: { ...s.dials, [dial?.id ?? '']: undefined }, looks: s.looks }),
@@ -40,9 +41,15 @@ export function HeadTurn() {
     },
     placeholderData: keepPreviousData,
   });
+  const exact = useQuery({
+    queryKey: ['turn-exact', view.id, view.revision, held, pictures],
+    queryFn: () => api.exactTurn(view.id, pose, pictures),
+    enabled: exactly && turn.data?.made === true,
+    placeholderData: keepPreviousData,
+  });
   if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).message}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
-  const { made, shape, strip, measured, uneven, offered, edges, offModel } = turn.data;
+  const { made, shape, strip, measured, uneven, offered, edges, offModel, drawnAngle } = turn.data;
   const { views } = character.controls;
   const several = character.rig.parts.filter((p) => p.role === 'VIEW').length > 1;
   if (!views && several)
@@ -71,9 +78,29 @@ export function HeadTurn() {
           The head is taken for a solid and turned: each piece goes as what it is, a muzzle before the face,
           hair behind it, a hat round it. What comes of it are ordinary stops, which are then shaped by hand.
         </p>
-        <button className="btn-do mt-2" onClick={() => void edit({ kind: 'make-turn' })}>
-          <Rotate3d size={15} aria-hidden /> Make the head turn
-        </button>
+        {drawnAngle != null && shape[0] ? (
+          <>
+            <p className="mt-1.5 text-[13.5px]">
+              Its eyes say that it was drawn turned by {drawnAngle.toFixed(0)}°. It then turns to either side
+              from there.
+            </p>
+            <div className="mt-2 flex flex-wrap gap-2">
+              <button
+                className="btn-do"
+                onClick={() => void edit({ kind: 'make-turn', shape: { ...shape[0]!, drawn: drawnAngle } })}
+              >
+                <Rotate3d size={15} aria-hidden /> Make it turn from {drawnAngle.toFixed(0)}°
+              </button>
+              <button className="btn" onClick={() => void edit({ kind: 'make-turn' })}>
+                It was drawn from the front
+              </button>
+            </div>
+          </>
+        ) : (
+          <button className="btn-do mt-2" onClick={() => void edit({ kind: 'make-turn' })}>
+            <Rotate3d size={15} aria-hidden /> Make the head turn
+          </button>
+        )}
       </div>
     );
   // of each side the worst: the others are the same patch on its way
@@ -99,6 +126,16 @@ export function HeadTurn() {
           >
             Onion skin
           </button>
+          {!views && (
+            <button
+              className="btn px-2 py-0.5 text-[12px]"
+              aria-pressed={exactly}
+              title="Below each picture the head as its solids have it, without stops between, and how far both are apart"
+              onClick={() => setExactly(!exactly)}
+            >
+              Exact way
+            </button>
+          )}
           {PICTURES.map((n) => (
             <button
               key={n}
@@ -110,13 +147,21 @@ export function HeadTurn() {
             </button>
           ))}
         </div>
-        {strip[0] && <Strip dial={dial} series={strip[0]} measured={measured} onion={onion} />}
+        {strip[0] && (
+          <Strip
+            dial={dial}
+            series={strip[0]}
+            measured={measured}
+            onion={onion}
+            exact={exactly ? (exact.data ?? null) : null}
+          />
+        )}
         <PlayRow dial={dial} />
       </section>
       {views && strip[0] && (
         <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} offModel={offModel} />
       )}
-      {!views && strip[0] && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
+      {!views && strip[0] && !shape[0]?.drawn && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
       {!views && <SolidCard shape={shape[0]!} turn={turn.data} />}
       {!views && (
         <section className="mt-3" aria-label="Hidden and uncovered">
@@ -124,7 +169,9 @@ export function HeadTurn() {
           {bald.length === 0 && (
             <p className="mt-1 flex items-center gap-2 text-[13px]">
               <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
-              Wherever the skull comes round the side there is hair on it.
+              {shape[0]?.drawn
+                ? 'Drawn turned, it leaves open what was out of sight; nothing is measured there.'
+                : 'Wherever the skull comes round the side there is hair on it.'}
             </p>
           )}
           {bald.map((m) => (

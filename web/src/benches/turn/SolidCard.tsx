@@ -1,15 +1,19 @@
-import { Move3d, RefreshCw, RotateCcw } from 'lucide-react';
-import type { Edit, HeadShape, TurnView } from '../../api/client';
+import { Info, Move3d, RefreshCw } from 'lucide-react';
+import type { HeadShape, TurnView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
+import { Pieces } from './Pieces';
 import { SideView } from './SideView';
 
 /** What the turn is made from: how deep the head is, and what each of its pieces is in the round. */
 export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView }) {
-  const { edit } = useStudio();
+  const { view, edit } = useStudio();
   const shown = useDesk((s) => s.solids);
-  const { byHand, nosePieces, yaw } = turn;
+  const dial = view.character.controls.dials.find((d) => d.purpose === 'TURN');
+  const { byHand, nosePieces, angle, bears, drawnAngle } = turn;
+  const degrees = (v: number) => `${(angle ? angle.drawn + (v - angle.rest) * angle.scale : v).toFixed(0)}°`;
+  const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const set = (change: Partial<HeadShape>) =>
     void edit({ kind: 'make-turn', shape: { ...shape, ...change } });
   return (
@@ -33,9 +37,34 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
         </button>
       </div>
       <p className="mt-0.5 text-[12.5px] text-faint">
-        turns {yaw.toFixed(0)}° either way
+        turns from {degrees(dial?.from ?? -45)} to {degrees(dial?.to ?? 45)}
+        {shape.drawn !== 0 && `, drawn at ${shape.drawn.toFixed(0)}°`}
         {byHand > 0 && `; ${byHand} ${byHand === 1 ? 'thing' : 'things'} shaped by hand stay`}
       </p>
+      {bears && (
+        <p className="mt-1 flex items-center gap-2 text-[12.5px] text-faint">
+          <span className="flex-1">
+            It bears {bears.degrees.toFixed(0)}° either way.{bears.stops && ` ${bears.stops}`}
+          </span>
+          {dial && Math.abs(dial.to - bears.degrees) > 0.5 && (
+            <button
+              className="btn"
+              title="The dial reaches as far as the head bears; what was shaped by hand stays"
+              onClick={() => void edit({ kind: 'make-turn', shape, reach: bears.degrees })}
+            >
+              Turn it {bears.degrees.toFixed(0)}°
+            </button>
+          )}
+        </p>
+      )}
+      {drawnAngle != null && Math.abs(drawnAngle - shape.drawn) > 5 && (
+        <p className="mt-1 flex items-center gap-2 text-[12.5px] text-faint">
+          <span className="flex-1">Its eyes say that it was drawn turned by {drawnAngle.toFixed(0)}°.</span>
+          <button className="btn" onClick={() => set({ drawn: drawnAngle })}>
+            Turn it from there
+          </button>
+        </p>
+      )}
       <div className="mt-2 flex items-start gap-3">
         <SideView shape={shape} side={turn.side as unknown as [number, number][]} />
         <div className="grid flex-1 grid-cols-2 gap-x-3 gap-y-1.5">
@@ -66,11 +95,10 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
             step={0.1}
             keep={(v) => set({ roundness: v })}
           />
-          <p className="self-center text-[12px] text-faint">
-            {shape.roundness > 4 ? 'a box' : shape.roundness < 2.3 ? 'round' : 'a face'}; 2 round, 7 a box
-          </p>
+          <NumberField label="drawn at" unit="°" value={shape.drawn} keep={(v) => set({ drawn: v })} />
           <p className="col-span-2 text-[12px] text-faint">
-            In hundredths of half the head’s width. The knobs pull the same numbers.
+            In hundredths of half the head’s width; the knobs pull the same numbers. Level cut: 2 round, 7 a
+            box. Drawn at: 0° from the front.
           </p>
         </div>
       </div>
@@ -87,6 +115,21 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
         </p>
       )}
       <Pieces turn={turn} />
+      {turn.notes.length > 0 && (
+        <ul className="mt-2 flex flex-col gap-0.5" aria-label="Not turned, or only as one piece">
+          {turn.notes.map((n) => (
+            <li key={`${n.part} ${n.message}`} className="flex items-start gap-1.5 text-[12.5px] text-faint">
+              <Info size={13} className="mt-0.5 shrink-0" aria-hidden />
+              <button
+                className="text-left hover:underline"
+                onClick={() => useDesk.setState({ part: n.part })}
+              >
+                <span className="font-medium text-ink">{name(n.part)}</span> {n.message}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       {nosePieces && (
         <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">
           <span className="flex-1">The nose exchanges its drawing on the way.</span>
@@ -100,83 +143,5 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
         </p>
       )}
     </section>
-  );
-}
-
-/** Every piece that goes by itself: what it is taken for and how far forward it stands, changed in place. */
-function Pieces({ turn }: { turn: TurnView }) {
-  const { view, edit } = useStudio();
-  const chosen = useDesk((s) => s.part);
-  const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
-  const rows = turn.pieces.filter((p) => !p.alongWith);
-  const words = (kind: string) => turn.kinds.find((k) => k.kind === kind)?.words ?? kind;
-  return (
-    <details className="mt-2" open={rows.some((p) => p.part === chosen)}>
-      <summary className="cursor-pointer text-[13px] font-medium">
-        {rows.length} pieces{' '}
-        <span className="font-normal text-faint">
-          {rows.filter((p) => p.kind !== p.guessed || p.forward !== 0).length === 0
-            ? 'as they look'
-            : `${rows.filter((p) => p.kind !== p.guessed || p.forward !== 0).length} set by hand`}
-          {rows.some((p) => p.kind === 'FLAT') &&
-            `, ${rows.filter((p) => p.kind === 'FLAT').length} left flat`}
-        </span>
-      </summary>
-      <ul className="mt-1.5 flex flex-col gap-1" aria-label="Pieces of the head">
-        {rows.map((p) => {
-          const said = view.character.rig.parts.find((q) => q.id === p.part)?.solid;
-          const make = (kind: string | null, forward: number) =>
-            void edit({ kind: 'set-solid', part: p.part, solid: kind, forward } as Edit);
-          return (
-            <li
-              key={p.part}
-              className={`flex items-center gap-2 rounded-md px-1.5 py-0.5 text-[13px] ${
-                p.part === chosen ? 'bg-doing-soft' : ''
-              }`}
-            >
-              <button
-                className="min-w-0 flex-1 truncate text-left"
-                title={name(p.part)}
-                onClick={() => useDesk.setState({ part: p.part })}
-              >
-                {name(p.part)}
-              </button>
-              <select
-                aria-label={`${name(p.part)} turns as`}
-                className="field w-52"
-                value={said?.kind ?? ''}
-                onChange={(e) => make(e.target.value || null, p.forward)}
-              >
-                <option value="">{words(p.guessed)} (guessed)</option>
-                {turn.kinds.map((k) => (
-                  <option key={k.kind} value={k.kind}>
-                    {k.words}
-                  </option>
-                ))}
-              </select>
-              <div className="w-28">
-                <NumberField
-                  label="forward"
-                  unit=" %"
-                  value={p.forward * 100}
-                  step={2}
-                  disabled={p.kind === 'FLAT'}
-                  keep={(v) => make(said?.kind ?? null, v / 100)}
-                />
-              </div>
-              <button
-                className="btn px-1.5"
-                aria-label={`${name(p.part)} as it looks`}
-                title="As it looks"
-                disabled={!said?.kind && p.forward === 0}
-                onClick={() => make(null, 0)}
-              >
-                <RotateCcw size={13} aria-hidden />
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-    </details>
   );
 }

@@ -1,6 +1,6 @@
 import { EyeOff, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
-import type { Dial, FrameSeries, TurnView } from '../../api/client';
+import type { Dial, ExactView, FrameSeries, TurnView } from '../../api/client';
 import { frameOf, nearest } from '../../stage/series';
 import { turnBox, type ViewBox } from '../../stage/view';
 import { shown } from '../../shelf/values';
@@ -17,6 +17,7 @@ export function Strip({
   measured,
   around = null,
   onion = false,
+  exact = null,
 }: {
   dial: Dial;
   series: FrameSeries;
@@ -25,6 +26,8 @@ export function Strip({
   around?: ViewBox | null;
   /** Whether each picture lets the one before it, on the way from rest, shine through. */
   onion?: boolean;
+  /** The same places as the solids have them, to be held below. */
+  exact?: ExactView | null;
 }) {
   const { view, artwork } = useStudio();
   const { character } = view;
@@ -74,6 +77,24 @@ export function Strip({
               />
             )}
             <span className="block text-center text-[11px] leading-4 text-ink">{shown(dial, at)}</span>
+            {exact?.strip[0] && nearest(exact.strip[0].at, at) === i && (
+              <>
+                <FaceCrop
+                  character={character}
+                  artwork={artwork}
+                  frame={frameOf(exact.strip[0], i, character.rig.order)}
+                  box={box}
+                  label=""
+                  className="block aspect-square w-full border-t border-line bg-drawn"
+                />
+                <span
+                  className="block text-center text-[11px] leading-4 text-faint"
+                  title={exact.furthest[i] ? `Furthest off: ${name(exact.furthest[i])}` : 'The same'}
+                >
+                  {(exact.strays[i]! * 100).toFixed(1)} % off
+                </span>
+              </>
+            )}
             {about && about.message !== '' && (
               <span className="absolute top-0.5 left-0.5 rounded-full bg-wrong-soft p-0.5 text-wrong">
                 <TriangleAlert size={11} aria-label={about.message} />

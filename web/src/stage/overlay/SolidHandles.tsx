@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Edit, SolidPiece, TurnView } from '../../api/client';
+import { saying } from '../../benches/turn/saying';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import type { Painter } from '../painter';
 import { round, type XY } from './geometry';
 import { drag } from './pointer';
+import { RootHandle } from './RootHandle';
 import { shownBox } from './shownBox';
 
 /** Below this angle a pull would need no depth at all to go anywhere, or any. */
@@ -48,9 +50,13 @@ export function SolidHandles({
   // what the bench asked for, whose answer is there already
   const turn = useQuery<TurnView>({ queryKey: ['turn-pieces', view.id, view.revision], enabled: false });
   if (!dial || !turn.data) return null;
-  const { pieces, yaw, halfWidth } = turn.data;
-  const angle = ((at - dial.rest) / Math.max(1e-9, dial.to - dial.rest)) * yaw;
-  const pulls = Math.abs(angle) >= LEAST;
+  const { pieces, angle: reads, halfWidth } = turn.data;
+  const drawn = reads?.drawn ?? 0;
+  const angle = drawn + (at - dial.rest) * (reads?.scale ?? 1);
+  // how much further across a piece comes for each step forward it takes
+  const gain = Math.sin((angle * Math.PI) / 180) - Math.sin((drawn * Math.PI) / 180);
+  const pulls = Math.abs(angle - drawn) >= LEAST;
+  const atRest = Math.abs(at - dial.rest) < 1e-6;
   const pull = (e: React.PointerEvent, piece: SolidPiece) => {
     const sheet = svg();
     if (!sheet || !pulls) return;
@@ -63,9 +69,9 @@ export function SolidHandles({
       sheet,
       e,
       (to, from) => {
-        const by = (to[0] - from[0]) / (Math.sin((angle * Math.PI) / 180) * halfWidth);
+        const by = (to[0] - from[0]) / (gain * halfWidth);
         const forward = round(Math.max(-1.5, Math.min(1.5, piece.forward + by)));
-        last = { kind: 'set-solid', part: piece.part, solid: part?.solid?.kind ?? null, forward } as Edit;
+        last = saying(piece, part?.solid, { forward });
         director.drafting(last);
       },
       (kept) => {
@@ -76,8 +82,24 @@ export function SolidHandles({
       },
     );
   };
+  const held = pieces.find((p) => p.part === chosen);
   return (
     <g data-testid="solids">
+      {atRest &&
+        held?.welded.map(([x, y], i) => (
+          <circle
+            key={i}
+            data-testid="weld"
+            cx={x}
+            cy={y}
+            r={3 * unit}
+            fill="none"
+            stroke="var(--doing)"
+            vectorEffect="non-scaling-stroke"
+            pointerEvents="none"
+          />
+        ))}
+      {atRest && held?.root && <RootHandle piece={held} svg={svg} unit={unit} />}
       {pieces
         .filter((p) => !p.alongWith && p.kind !== 'FLAT')
         .map((p) => {

@@ -38,6 +38,39 @@ class TurnApiTest {
         return answer.json();
     }
 
+    /** At its stops the dial's way and the solid's are one, between them nearly. */
+    @Test
+    void theExactWayComesBesideTheStrip() {
+        Client.Answer answer = client.post(at + "/turn/exact", "{\"pose\":{},\"pictures\":7}");
+        assertThat(answer.status()).isEqualTo(200);
+        JsonNode exact = answer.json();
+        assertThat(exact.at("/strip/0/at")).hasSize(7);
+        assertThat(exact.get("strays")).hasSize(7).allSatisfy(s -> assertThat(s.asDouble())
+                .isBetween(0.0, 0.02));
+        assertThat(exact.at("/strays/3").asDouble()).isZero();
+    }
+
+    @Test
+    void rootsWeldsAndTheReachAreSaidByHand() {
+        assertThat(edit("{\"kind\":\"set-solid\",\"part\":\"fringe\",\"solid\":null,\"forward\":0,"
+                                + "\"root\":null,\"weld\":{\"to\":\"ear-left\"}}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(edit("{\"kind\":\"set-solid\",\"part\":\"fringe\",\"solid\":null,\"forward\":0,"
+                                + "\"root\":null,\"weld\":{\"to\":null}}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(turn(3).get("pieces"))
+                .filteredOn(p -> p.get("part").asText().equals("fringe"))
+                .singleElement()
+                .satisfies(p -> assertThat(p.get("welded")).isEmpty());
+        assertThat(edit("{\"kind\":\"make-turn\",\"shape\":null,\"reach\":50}").status())
+                .isEqualTo(200);
+        assertThat(turn(3).at("/strip/0/at/2").asDouble()).isEqualTo(50);
+        assertThat(edit("{\"kind\":\"make-turn\",\"shape\":null,\"reach\":80}").status())
+                .isEqualTo(400);
+    }
+
     private JsonNode dial(String id) {
         return client.post(at + "/dials/" + id, "{}").json();
     }
@@ -47,7 +80,11 @@ class TurnApiTest {
         JsonNode t = turn(7);
         assertThat(t.get("made").asBoolean()).isTrue();
         assertThat(t.at("/shape/0/roundness").asDouble()).isEqualTo(2.5);
-        assertThat(t.get("yaw").asDouble()).isEqualTo(45);
+        assertThat(t.at("/angle/scale").asDouble()).isEqualTo(1);
+        assertThat(t.at("/angle/drawn").asDouble()).isZero();
+        assertThat(t.at("/bears/degrees").asDouble()).isBetween(40.0, 60.0);
+        assertThat(t.get("notes")).isEmpty();
+        assertThat(t.get("drawnAngle").isNull()).isTrue();
         assertThat(t.get("side")).hasSizeGreaterThan(20);
         assertThat(t.get("pieces")).anySatisfy(p -> {
             assertThat(p.get("part").asText()).isEqualTo("back-hair");

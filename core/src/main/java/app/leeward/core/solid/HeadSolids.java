@@ -142,6 +142,7 @@ public final class HeadSolids {
      * @param forward how much further towards the viewer it was set, in half widths of the head
      * @param alongWith id of the piece it goes along with; null for one that goes by itself
      * @param points whether it goes point by point, so that others can be welded along its outlines
+     * @param rest from its drawings' coordinates to the canvas, at rest
      * @param root where a plate grows out of the head, canvas coordinates at rest
      * @param welded points of it that lie along what it is welded to, canvas coordinates at rest
      */
@@ -152,6 +153,7 @@ public final class HeadSolids {
             double forward,
             String alongWith,
             boolean points,
+            Matrix rest,
             Optional<Point> root,
             List<Point> welded) {}
 
@@ -169,6 +171,7 @@ public final class HeadSolids {
                             p.forward(),
                             art.carriedBy(id).filter(by -> !by.equals(id)).orElse(null),
                             goesByPoints(id),
+                            rest(id),
                             Optional.of(id)
                                     .filter(q -> art.kinds().get(q) == SolidKind.PLATE && keepsDrawing(q))
                                     .map(solids.plates()::root)

@@ -23,11 +23,11 @@ public final class TurnNotes {
      * @param part id of the piece it is about
      * @param message a sentence that goes on from the piece's name
      */
-    public record Note(String part, String message) {}
+    public record TurnNote(String part, String message) {}
 
     /** @param yaw degrees at the end of the dial */
-    public static List<Note> of(Character c, HeadSolids solids, double yaw) {
-        List<Note> notes = new ArrayList<>();
+    public static List<TurnNote> of(Character c, HeadSolids solids, double yaw) {
+        List<TurnNote> notes = new ArrayList<>();
         Part head = c.part(PartRole.HEAD).orElseThrow();
         Set<String> pieces = solids.pieces();
         for (Part part : c.rig().parts()) {
@@ -36,21 +36,21 @@ public final class TurnNotes {
                 continue;
             }
             if (pieces.contains(id)) {
-                ofPiece(solids, part, yaw).ifPresent(words -> notes.add(new Note(id, words)));
+                ofPiece(solids, part, yaw).ifPresent(words -> notes.add(new TurnNote(id, words)));
             } else if (c.rig().follows(id, head.id())) {
-                notes.add(new Note(id, "is squeezed onto a line where it stands, so it cannot be placed."));
+                notes.add(new TurnNote(id, "is squeezed onto a line where it stands, so it cannot be placed."));
             } else if (part.role() == PartRole.HEAD && part != head) {
-                notes.add(new Note(id, "is a second head; one dial turns " + head.name() + " only."));
+                notes.add(new TurnNote(id, "is a second head; one dial turns " + head.name() + " only."));
             } else if (ofHead(part.role()) && noOtherHead(c, part, head)) {
                 String on = part.parent()
                         .flatMap(c::part)
                         .map(p -> "hangs on " + p.name() + ", not on the head")
                         .orElse("hangs on nothing");
-                notes.add(new Note(id, on + ", so it stays where it is. Hang it on " + head.name() + " on Parts."));
+                notes.add(new TurnNote(id, on + ", so it stays where it is. Hang it on " + head.name() + " on Parts."));
             }
         }
         if (solids.openOutline()) {
-            notes.add(new Note(
+            notes.add(new TurnNote(
                     solids.skin(),
                     "has an open outline; it is taken for what its own ends, joined straight, take in."));
         }

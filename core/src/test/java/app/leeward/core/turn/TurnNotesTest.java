@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 class TurnNotesTest {
     private static final Path SKIN = Rigs.ellipse(500, 500, 100, 120);
 
-    private static List<TurnNotes.Note> notes(Character c) {
+    private static List<TurnNotes.TurnNote> notes(Character c) {
         HeadSolids solids = HeadSolids.of(c, TurnMaker.fitted(c).orElseThrow()).orElseThrow();
         return TurnNotes.of(c, solids, 45);
     }
@@ -31,7 +31,7 @@ class TurnNotesTest {
         return Rigs.hung(Rigs.group("", layers));
     }
 
-    private static void told(List<TurnNotes.Note> notes, String part, String why) {
+    private static void told(List<TurnNotes.TurnNote> notes, String part, String why) {
         assertThat(notes).filteredOn(n -> n.part().equals(part)).singleElement().satisfies(n -> assertThat(n.message())
                 .contains(why));
     }

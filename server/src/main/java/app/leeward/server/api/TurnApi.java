@@ -11,11 +11,15 @@ import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.SolidKind;
 import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.solid.HeadSolids;
+import app.leeward.core.turn.ExactTurn;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.NosePieces;
+import app.leeward.core.turn.TurnAngle;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
+import app.leeward.core.turn.TurnNotes;
 import app.leeward.core.turn.TurnPlay;
+import app.leeward.core.turn.TurnRange;
 import app.leeward.core.turn.ViewCheck;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
@@ -56,7 +60,10 @@ class TurnApi {
      *
      * @param made whether there is a turn dial
      * @param shape what it was made from, or would be; none without a head with a face on it
-     * @param yaw degrees the head turns at the dial's end
+     * @param angle what a place of the dial is in degrees of the head; none without a turn dial that moves pieces
+     * @param bears how far the head bears to be turned and what gives way beyond; none without a head
+     * @param notes what the turn leaves as it is, or takes along less well than it might, and why
+     * @param drawnAngle degrees the head most likely is turned as it was drawn; none for one drawn from the front
      * @param byHand how many poses, outlines and bands were shaped by hand since it was made
      * @param pieces what each piece of the head is in the round
      * @param kinds what a piece can be said to be
@@ -74,7 +81,10 @@ class TurnApi {
             int revision,
             boolean made,
             List<HeadShape> shape,
-            double yaw,
+            Optional<TurnAngle> angle,
+            Optional<TurnRange> bears,
+            List<TurnNotes.TurnNote> notes,
+            Optional<Double> drawnAngle,
             int byHand,
             List<HeadSolids.SolidPiece> pieces,
             List<SolidChoice> kinds,
@@ -104,6 +114,8 @@ class TurnApi {
                 ? Optional.empty()
                 : c.controls().turn().map(TurnPlan::shape).or(() -> TurnMaker.fitted(c));
         Optional<HeadSolids> solids = shape.flatMap(s -> HeadSolids.of(c, s));
+        Optional<TurnAngle> angle = dial.flatMap(d -> shape.map(s -> TurnAngle.of(d, s)));
+        boolean fromFront = shape.filter(s -> s.drawn() == 0).isPresent();
         Evaluator evaluator = characters.evaluator(standing);
         Pose pose = PoseBody.of(body.pose());
         int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
@@ -111,7 +123,14 @@ class TurnApi {
                 standing.revision(),
                 dial.isPresent(),
                 shape.stream().toList(),
-                dial.map(TurnMaker::yawAtFull).orElse(TurnMaker.FULL),
+                angle,
+                solids.map(s -> TurnRange.of(c, s)),
+                solids.map(s -> TurnNotes.of(
+                                c,
+                                s,
+                                dial.flatMap(d -> angle.map(a -> a.at(d.to()))).orElse(TurnMaker.FULL)))
+                        .orElse(List.of()),
+                shape.flatMap(s -> HeadSolids.drawnAngle(c, s)),
                 dial.isPresent() ? TurnMaker.keptByHand(c) : 0,
                 solids.map(HeadSolids::entries).orElse(List.of()),
                 Arrays.stream(SolidKind.values())
@@ -123,7 +142,7 @@ class TurnApi {
                 dial.filter(d -> slides)
                         .map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
                         .orElse(List.of()),
-                dial.filter(d -> slides).flatMap(d -> Asymmetry.of(c, d)).stream()
+                dial.filter(d -> fromFront).flatMap(d -> Asymmetry.of(c, d)).stream()
                         .toList(),
                 Arrays.stream(HeadDial.values())
                         .filter(h -> c.dial(h.id()).isEmpty() && h.addTo(c).isPresent())
@@ -132,6 +151,36 @@ class TurnApi {
                 ViewCheck.of(c),
                 ViewCheck.offModel(c),
                 NosePieces.canBe(c));
+    }
+
+    /**
+     * The turn as the solids have it, without stops between.
+     *
+     * @param strip the head from end to end
+     * @param strays for each picture how far the dial's own way lies off at the most, as a share of the head's width
+     * @param furthest for each picture the piece with that point; empty where all lie on it
+     */
+    public record ExactView(int revision, List<FrameSeries> strip, List<Double> strays, List<String> furthest) {}
+
+    /** The head turned by its solids alone, to be held beside what its stops make of it. */
+    @PostMapping("/turn/exact")
+    ExactView exact(@PathVariable UUID id, @RequestBody StripBody body) {
+        Snapshot<Character> standing = characters.snapshot(id);
+        Character c = standing.state();
+        Dial dial = c.dial(TurnMaker.DIAL).orElseThrow(() -> Problem.notThere("dial"));
+        int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
+        List<ExactTurn.Step> steps = ExactTurn.of(c, PoseBody.of(body.pose()), places(dial, n));
+        List<FrameSeries> strip = steps.isEmpty()
+                ? List.of()
+                : List.of(FrameSeries.of(
+                        c,
+                        steps.stream().map(ExactTurn.Step::at).toList(),
+                        steps.stream().map(ExactTurn.Step::frame).toList()));
+        return new ExactView(
+                standing.revision(),
+                strip,
+                steps.stream().map(ExactTurn.Step::strays).toList(),
+                steps.stream().map(s -> s.furthest().orElse("")).toList());
     }
 
     private static List<Double> places(Dial d, int n) {

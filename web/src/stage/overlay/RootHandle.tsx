@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import type { SolidPiece } from '../../api/client';
+import { saying } from '../../benches/turn/saying';
+import { useStudio } from '../../state/studio';
+import { round, type XY } from './geometry';
+import { drag } from './pointer';
+
+const STEP: Record<string, XY> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** Where a plate grows out of the head, dragged or stepped with the arrow keys while the head is as it was drawn. */
+export function RootHandle({
+  piece,
+  svg,
+  unit,
+}: {
+  piece: SolidPiece;
+  svg: () => SVGSVGElement | null;
+  unit: number;
+}) {
+  const { view, edit } = useStudio();
+  const [going, setGoing] = useState<XY | null>(null);
+  const part = view.character.rig.parts.find((p) => p.id === piece.part);
+  const [x, y] = going ?? [piece.root![0]!, piece.root![1]!];
+  const keep = async (to: XY) => {
+    const m = new DOMMatrix(piece.rest).inverse();
+    const p = new DOMPoint(to[0], to[1]).matrixTransform(m);
+    await edit(saying(piece, part?.solid, { root: [round(p.x), round(p.y)] }));
+    setGoing(null);
+  };
+  const r = 7 * unit;
+  return (
+    <path
+      data-testid="root"
+      d={`M${x} ${y - r}L${x + r} ${y}L${x} ${y + r}L${x - r} ${y}Z`}
+      fill="var(--color-stage)"
+      stroke="var(--doing)"
+      strokeWidth={2}
+      vectorEffect="non-scaling-stroke"
+      className="cursor-move"
+      tabIndex={0}
+      role="button"
+      aria-label={`Root of ${part?.name ?? piece.part}: arrow keys move it`}
+      onKeyDown={(e) => {
+        const step = STEP[e.key];
+        if (!step) return;
+        e.preventDefault();
+        e.stopPropagation();
+        const far = e.shiftKey ? 10 : 1;
+        void keep([x + step[0] * far, y + step[1] * far]);
+      }}
+      onPointerDown={(e) => {
+        const sheet = svg();
+        if (!sheet) return;
+        e.stopPropagation();
+        e.preventDefault();
+        let to: XY = [x, y];
+        drag(
+          sheet,
+          e,
+          (at, from) => {
+            to = [x + at[0] - from[0], y + at[1] - from[1]];
+            setGoing(to);
+          },
+          (kept, moved) => {
+            if (kept && moved) void keep(to);
+            else setGoing(null);
+          },
+        );
+      }}
+    >
+      <title>{`Where ${part?.name ?? piece.part} grows out of the head`}</title>
+    </path>
+  );
+}
