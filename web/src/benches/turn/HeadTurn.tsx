@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { CircleCheck, Plus, Rotate3d, TriangleAlert } from 'lucide-react';
+import { CircleCheck, Info, Plus, Rotate3d, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../../api/client';
 import { shown } from '../../shelf/values';
@@ -168,10 +168,17 @@ export function HeadTurn() {
           <h2 className="text-[15px] font-semibold">Hidden and uncovered</h2>
           {bald.length === 0 && (
             <p className="mt-1 flex items-center gap-2 text-[13px]">
-              <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
-              {shape[0]?.drawn
-                ? 'Drawn turned, it leaves open what was out of sight; nothing is measured there.'
-                : 'Wherever the skull comes round the side there is hair on it.'}
+              {shape[0]?.drawn ? (
+                <>
+                  <Info size={16} className="shrink-0 text-faint" aria-hidden />
+                  What was out of sight where it was drawn nobody can tell, so no hair is looked for there.
+                </>
+              ) : (
+                <>
+                  <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
+                  Wherever the skull comes round the side there is hair on it.
+                </>
+              )}
             </p>
           )}
           {bald.map((m) => (

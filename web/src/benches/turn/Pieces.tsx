@@ -43,7 +43,7 @@ export function Pieces({ turn }: { turn: TurnView }) {
                 </button>
                 <select
                   aria-label={`${name(p.part)} turns as`}
-                  className="field w-52"
+                  className="field w-56 text-[12.5px]"
                   value={said?.kind ?? ''}
                   onChange={(e) =>
                     void edit(saying(p, said, { kind: (e.target.value || undefined) as SolidPiece['kind'] }))
@@ -122,11 +122,11 @@ function Details({ piece, turn }: { piece: SolidPiece; turn: TurnView }) {
   return (
     <label className="flex items-center gap-2 pb-1 text-[12.5px] text-faint">
       <span className="flex-1">
-        {count === 0 ? 'Welded nowhere' : `${count} of its points are welded: ringed on the face`}
+        {count === 0 ? 'Welded nowhere' : `${count} points welded, ringed on the face`}
       </span>
       <select
         aria-label={`${part(piece.part)?.name ?? piece.part} is welded to`}
-        className="field w-52"
+        className="field w-56 text-[12.5px]"
         value={now}
         onChange={(e) => {
           const to = e.target.value;
@@ -137,7 +137,7 @@ function Details({ piece, turn }: { piece: SolidPiece; turn: TurnView }) {
           );
         }}
       >
-        <option value="found">the face’s edge, where it lies on it</option>
+        <option value="found">the face’s edge, as found</option>
         <option value="nothing">nothing</option>
         {others.map((o) => (
           <option key={o.part} value={o.part}>

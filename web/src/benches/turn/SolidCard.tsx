@@ -38,7 +38,14 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
       </div>
       <p className="mt-0.5 text-[12.5px] text-faint">
         turns from {degrees(dial?.from ?? -45)} to {degrees(dial?.to ?? 45)}
-        {shape.drawn !== 0 && `, drawn at ${shape.drawn.toFixed(0)}°`}
+        {shape.drawn !== 0 && (
+          <>
+            , drawn at {shape.drawn.toFixed(0)}°{' '}
+            <button className="underline hover:text-ink" onClick={() => set({ drawn: 0 })}>
+              no, from the front
+            </button>
+          </>
+        )}
         {byHand > 0 && `; ${byHand} ${byHand === 1 ? 'thing' : 'things'} shaped by hand stay`}
       </p>
       {bears && (
@@ -57,7 +64,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
           )}
         </p>
       )}
-      {drawnAngle != null && Math.abs(drawnAngle - shape.drawn) > 5 && (
+      {drawnAngle != null && Math.abs(drawnAngle - shape.drawn) > 8 && (
         <p className="mt-1 flex items-center gap-2 text-[12.5px] text-faint">
           <span className="flex-1">Its eyes say that it was drawn turned by {drawnAngle.toFixed(0)}°.</span>
           <button className="btn" onClick={() => set({ drawn: drawnAngle })}>

@@ -71,9 +71,11 @@ public final class TurnMaker {
         angle = TurnAngle.of(bare, shape);
     }
 
-    /** The shape the head most likely has; empty when there is no head with something on it. */
+    /** The shape the head most likely has, and how far it is turned as drawn; empty when there is no head with something on it. */
     public static Optional<HeadShape> fitted(Character c) {
-        return HeadSolids.guessed(c);
+        return HeadSolids.guessed(c)
+                .map(shape ->
+                        HeadSolids.drawnAngle(c, shape).map(shape::withDrawn).orElse(shape));
     }
 
     /** The character with a turn dial, made by the shape it was made by before; unchanged when it has no head. */
