@@ -47,7 +47,7 @@ public final class Fingerprints {
         return words[words.length - 1].equals("outline") ? words[words.length - 2] : words[words.length - 1];
     }
 
-    static String layers(Dial d, String part) {
+    public static String layers(Dial d, String part) {
         return d.id() + " layers " + part;
     }
 

@@ -73,7 +73,7 @@ public record MakeTurn(Optional<HeadShape> shape, Optional<Double> reach) implem
         Optional<Dial> there = before.dial(TurnMaker.DIAL);
         if (reach.isPresent() && there.isPresent()) {
             double far = reach.get();
-            Optional<Dial> ranged = TurnMaker.ranged(before, far);
+            Optional<Character> ranged = TurnMaker.ranged(before, far);
             if (ranged.isEmpty()) {
                 return new Outcome.Refused(
                         RefusalCode.BAD_STOP,
@@ -82,11 +82,7 @@ public record MakeTurn(Optional<HeadShape> shape, Optional<Double> reach) implem
                                 "Something shaped by hand stands beyond %.0f°; take it off the turn first.",
                                 far));
             }
-            ready = before.withDials(
-                    before.controls().dials().stream()
-                            .map(d -> d == there.get() ? ranged.get() : d)
-                            .toList(),
-                    before.controls().pads());
+            ready = ranged.get();
         }
         HeadShape by = wanted(before).orElseThrow();
         return new Outcome.Done(

@@ -20,6 +20,8 @@ public enum SolidKind {
     FRAME("stiff frame"),
     /** Stands at the side, hinged where it grows: an ear, a horn. */
     PLATE("plate at the side"),
+    /** A plate on the side of the head, which comes before the face as its side comes round: an ear. */
+    EAR("ear, before the near side"),
     /** Stands on the neck's axis: an antenna, a bun. */
     AXIS("on the axis"),
     /** The side of a box, drawn unfolded beside the face and shown while the head is turned away from it. */

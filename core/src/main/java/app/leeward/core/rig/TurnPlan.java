@@ -61,8 +61,8 @@ public record TurnPlan(HeadShape shape, Map<String, Integer> made, boolean nods)
     public int shapedByHand(Controls now, Set<String> dials, Set<String> parts) {
         Map<String, Integer> is = new HashMap<>();
         now.dials().stream().filter(d -> dials.contains(d.id())).forEach(d -> is.putAll(Fingerprints.of(d)));
-        // where parts lie is never made, so it is always a hand's and always kept
-        is.keySet().removeIf(Fingerprints::ofLayers);
+        // where parts lie was not always made; what was not made is a hand's and always kept
+        is.keySet().removeIf(name -> Fingerprints.ofLayers(name) && !made.containsKey(name));
         prints(now).forEach((name, print) -> {
             if (made.containsKey(name)) {
                 is.put(name, print);

@@ -118,7 +118,10 @@ record HeadArt(
         for (int i = line.size() - 1; i >= 0; i--) {
             SolidKind kind = kinds.get(line.get(i));
             boolean group = pieces.get(line.get(i)).part().role() != PartRole.HEAD;
-            boolean stiff = kind == SolidKind.DECAL || kind == SolidKind.PLATE || kind == SolidKind.AXIS;
+            boolean stiff = kind == SolidKind.DECAL
+                    || kind == SolidKind.PLATE
+                    || kind == SolidKind.EAR
+                    || kind == SolidKind.AXIS;
             if (stiff && group) {
                 return Optional.of(line.get(i));
             }

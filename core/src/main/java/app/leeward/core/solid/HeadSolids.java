@@ -7,6 +7,7 @@ import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
+import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
 import java.util.ArrayList;
@@ -173,7 +174,7 @@ public final class HeadSolids {
                             goesByPoints(id),
                             rest(id),
                             Optional.of(id)
-                                    .filter(q -> art.kinds().get(q) == SolidKind.PLATE && keepsDrawing(q))
+                                    .filter(q -> plate(q) && keepsDrawing(q))
                                     .map(solids.plates()::root)
                                     .map(at -> solids.plates().placed(id, drawn).apply(at)),
                             goesByPoints(id) ? solids.welded(id) : List.of());
@@ -313,6 +314,30 @@ public final class HeadSolids {
                 || art.pieces().get(piece).pixels();
     }
 
+    private boolean plate(String piece) {
+        SolidKind kind = art.kinds().get(piece);
+        return kind == SolidKind.PLATE || kind == SolidKind.EAR;
+    }
+
+    /** Where a plate grows out of the head, canvas coordinates from the front. */
+    public Point root(String plate) {
+        return solids.plates().root(plate);
+    }
+
+    /** Whether a plate stands on top of the head rather than at its side. */
+    public boolean upright(String plate) {
+        return solids.plates().upright(plate);
+    }
+
+    /** Ids of the pieces that go along with one as one and show something, from the back. */
+    public List<String> carried(String piece) {
+        return art.carried(piece).stream()
+                .map(HeadPiece::part)
+                .filter(p -> !p.drawings().isEmpty())
+                .map(Part::id)
+                .toList();
+    }
+
     /** Whether it goes with the head point by point. */
     public boolean goesByPoints(String piece) {
         return !goesAlong(piece)
@@ -324,7 +349,7 @@ public final class HeadSolids {
     /** Where a piece that keeps its drawing is placed, from where it is at rest; canvas coordinates. */
     public Matrix placed(String piece, View view) {
         HeadPiece p = art.pieces().get(piece);
-        if (art.kinds().get(piece) == SolidKind.PLATE) {
+        if (plate(piece)) {
             Matrix turned = solids.plates().placed(piece, view);
             return drawn.yaw() == 0
                     ? turned

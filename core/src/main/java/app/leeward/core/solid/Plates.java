@@ -3,6 +3,7 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
+import app.leeward.core.rig.SolidKind;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.distance.DistanceOp;
@@ -58,25 +59,34 @@ final class Plates {
         return area.isEmpty() ? art.pieces().get(piece).area() : area;
     }
 
+    /** Whether it stands on top of the head rather than at its side. */
+    boolean upright(String piece) {
+        Point root = root(piece);
+        Coordinate tip = area(piece).getEnvelopeInternal().centre();
+        return Math.abs(tip.y - root.y()) > Math.abs(tip.x - root.x()) && root.y() < (skull.top() + skull.bottom()) / 2;
+    }
+
     /** Where it is placed, from where it is at rest: turned about its root. */
     Matrix placed(String piece, View view) {
         double half = art.half();
         double axis = art.axis();
         double forward = art.pieces().get(piece).forward() * half;
         Point root = root(piece);
-        Coordinate tip = area(piece).getEnvelopeInternal().centre();
-        boolean upright = Math.abs(tip.y - root.y()) > Math.abs(tip.x - root.x())
-                && root.y() < (skull.top() + skull.bottom()) / 2;
         boolean far = (root.x() - axis) * view.way() >= 0;
         double c = view.cos();
         double s = view.sin();
         Spot hinge;
         double k;
-        if (upright) {
+        if (upright(piece)) {
             double z = BACK * half + forward;
             hinge = new Spot((root.x() - axis) * c + view.way() * z * s, z);
             double lean = Math.toRadians(LEAN);
             k = (c * Math.cos(lean) + (far ? -1 : 1) * s * Math.sin(lean)) / Math.cos(lean);
+        } else if (art.kinds().get(piece) == SolidKind.EAR && !far) {
+            // on the side of the head, which comes round towards the viewer
+            double z = skull.at(root.y()).middle() + forward;
+            hinge = new Spot((root.x() - axis) * c + view.way() * z * s, z * c + Math.abs(root.x() - axis) * s);
+            k = c + SWEEP * s;
         } else {
             hinge = skull.outline(root, view).shifted(view.way() * forward * s, forward);
             k = c + (far ? -1 : 1) * SWEEP * s;

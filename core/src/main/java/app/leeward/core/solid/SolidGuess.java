@@ -54,7 +54,8 @@ final class SolidGuess {
             case MUZZLE, NOSE -> SolidKind.MASS;
             case MOUTH, MOUSTACHE -> SolidKind.MOUTH;
             case EYE, BROW, CAP_BADGE -> SolidKind.DECAL;
-            case EAR, INNER_EAR, HORN -> SolidKind.PLATE;
+            case EAR -> piece.order() > skinOrder ? SolidKind.EAR : SolidKind.PLATE;
+            case INNER_EAR, HORN -> SolidKind.PLATE;
             case CAP, CAP_BAND, CAP_PEAK -> SolidKind.RING;
             case GLASSES, LENS -> SolidKind.FRAME;
             case FRINGE, SIDE_HAIR, EXTRA_HAIR, BEARD -> SolidKind.COVER;

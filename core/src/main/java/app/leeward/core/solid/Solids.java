@@ -206,7 +206,7 @@ final class Solids {
             case RING -> ring(piece, outline, forward);
             case FRAME -> frame(p, forward);
             case AXIS -> axis(p, forward);
-            case PLATE -> on(carrier(p), 0);
+            case PLATE, EAR -> on(carrier(p), 0);
             case SIDE -> side();
             case FLAT -> rest -> view -> rest;
         };

@@ -148,7 +148,7 @@ final class Unturned {
             return centred(piece.fills());
         }
         return switch (kind) {
-            case SKULL, COVER, PLATE, SIDE -> p -> inverse(p, x -> skull.outline(new Point(x, p.y()), view));
+            case SKULL, COVER, PLATE, EAR, SIDE -> p -> inverse(p, x -> skull.outline(new Point(x, p.y()), view));
             case MASS, DECAL, MOUTH -> p -> inverse(p, x -> skull.surface(new Point(x, p.y()), view));
             case SHELL -> p -> shifted(p, SHELL_MIDDLE * half);
             case RING -> p -> shifted(p, (shape.front() - shape.back()) / 2 * half);

@@ -10,6 +10,7 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.solid.View;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -55,6 +56,28 @@ final class HeadCorners {
             }
         }
         return all;
+    }
+
+    /**
+     * Corrections without those of the head's turn and nod that are as they were made.
+     *
+     * @param made fingerprints of what was made; those of corrections are taken out
+     */
+    static List<Corrective> byHand(List<Corrective> all, Map<String, Integer> made) {
+        List<Corrective> out = new ArrayList<>();
+        for (Corrective k : all) {
+            Map<String, Offset> left = new HashMap<>(k.offsets());
+            k.offsets().forEach((part, offset) -> {
+                String name = Fingerprints.corner(k, part);
+                if (Objects.equals(made.remove(name), Fingerprints.of(offset))) {
+                    left.remove(part);
+                }
+            });
+            if (!left.isEmpty()) {
+                out.add(new Corrective(k.a(), k.atA(), k.b(), k.atB(), left));
+            }
+        }
+        return out;
     }
 
     private void corner(

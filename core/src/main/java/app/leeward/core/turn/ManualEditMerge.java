@@ -47,11 +47,11 @@ final class ManualEditMerge {
         for (double end : new double[] {now.from(), now.to()}) {
             out = bent(out, fresh, end);
         }
-        return out.withBands(bands(now, fresh))
+        return out.withBands(bands(now.bands(), fresh.bands(), part -> Fingerprints.drawings(now, part)))
                 .ranged(now.name(), fresh.from(), fresh.to(), fresh.rest(), fresh.unit())
                 .withTravel(now.travel())
                 .withFollows(now.follows())
-                .withLayers(now.layers());
+                .withLayers(bands(now.layers(), fresh.layers(), part -> Fingerprints.layers(now, part)));
     }
 
     /** What counts as made now: the fresh dial, with what bends towards ends that were shaped by hand. */
@@ -107,14 +107,14 @@ final class ManualEditMerge {
         return !Objects.equals(then.get(name), now == null ? null : print.apply(now));
     }
 
-    private List<Bands> bands(Dial now, Dial fresh) {
+    private List<Bands> bands(List<Bands> now, List<Bands> fresh, Function<String, String> name) {
         Set<String> parts = new LinkedHashSet<>();
-        List.of(now.bands(), fresh.bands()).forEach(all -> all.forEach(b -> parts.add(b.part())));
+        List.of(now, fresh).forEach(all -> all.forEach(b -> parts.add(b.part())));
         List<Bands> out = new ArrayList<>();
         for (String part : parts) {
-            Optional<Bands> here = of(now.bands(), part);
-            boolean byHand = byHand(Fingerprints.drawings(now, part), here.orElse(null), Fingerprints::of);
-            (byHand ? here : of(fresh.bands(), part)).ifPresent(out::add);
+            Optional<Bands> here = of(now, part);
+            boolean byHand = byHand(name.apply(part), here.orElse(null), Fingerprints::of);
+            (byHand ? here : of(fresh, part)).ifPresent(out::add);
         }
         return out;
     }

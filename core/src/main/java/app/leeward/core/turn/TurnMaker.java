@@ -3,6 +3,7 @@ package app.leeward.core.turn;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Bands;
+import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.DialEffect;
 import app.leeward.core.dial.Fingerprints;
@@ -18,6 +19,7 @@ import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.solid.View;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,6 +45,7 @@ public final class TurnMaker {
     private static final double OPENS = 0.01;
 
     private final Character character;
+    private final HeadSolids solids;
     private final SolidStops stops;
     /** The dial as far as it reaches, without what it does. */
     private final Dial bare;
@@ -51,6 +54,7 @@ public final class TurnMaker {
 
     private TurnMaker(Character character, HeadSolids solids, HeadShape shape, double reach) {
         this.character = character;
+        this.solids = solids;
         stops = new SolidStops(character, solids);
         double drawn = shape.drawn();
         Optional<Dial> there = character.dial(DIAL).filter(d -> d.rest() == drawn);
@@ -127,17 +131,31 @@ public final class TurnMaker {
         return nods ? NodMaker.made(turned, plan.get().made()) : turned;
     }
 
-    /** The dial with what was shaped by hand alone, from so far to so far; empty where that stands beyond. */
-    public static Optional<Dial> ranged(Character c, double reach) {
+    /** The character with a turn that does only what was shaped by hand, from so far to so far; empty where that stands beyond. */
+    public static Optional<Character> ranged(Character c, double reach) {
         Dial now = c.dial(DIAL).orElseThrow();
-        ManualEditMerge hands =
-                new ManualEditMerge(c.controls().turn().map(TurnPlan::made).orElseGet(() -> Fingerprints.of(now)));
-        Dial only = hands.over(now, now.with(d -> d.stops(List.of()).bands(List.of())));
+        Map<String, Integer> made = c.controls().turn().map(TurnPlan::made).orElseGet(() -> Fingerprints.of(now));
+        Dial bare = now.with(d -> d.stops(List.of()).bands(List.of()).layers(List.of()));
+        Dial only = new ManualEditMerge(made).over(now, bare);
         boolean beyond = DoubleStream.concat(
                         only.stops().stream().mapToDouble(Stop::at),
                         only.effects().stream().flatMapToDouble(DialEffect::values))
                 .anyMatch(at -> Math.abs(at) > reach);
-        return beyond ? Optional.empty() : Optional.of(only.ranged(now.name(), -reach, reach, 0, "°"));
+        if (beyond) {
+            return Optional.empty();
+        }
+        Dial ranged = only.ranged(now.name(), -reach, reach, 0, "°");
+        // what was made is gone, so it is not a hand's doing that it is
+        Map<String, Integer> left = new HashMap<>(made);
+        left.keySet().removeAll(Fingerprints.of(now).keySet());
+        List<Corrective> corners = HeadCorners.byHand(c.controls().correctives(), left);
+        return Optional.of(c.withDials(
+                        c.controls().dials().stream()
+                                .map(d -> d == now ? ranged : d)
+                                .toList(),
+                        c.controls().pads())
+                .withControls(k -> k.withCorrectives(corners)
+                        .withTurn(k.turn().map(p -> new TurnPlan(p.shape(), left, p.nods())))));
     }
 
     /** How many poses, outlines, sets of bands and corners were shaped by hand since they were made, and would be kept. */
@@ -158,7 +176,7 @@ public final class TurnMaker {
                 all.add(stops.at(place, View.yaw(angle.at(place))));
             }
         }
-        return bare.with(d -> d.stops(all).bands(bands()));
+        return bare.with(d -> d.stops(all).bands(bands()).layers(new PlateOrder(character, solids, bare).made()));
     }
 
     /** The place of the dial so far on the way to one of its ends. */

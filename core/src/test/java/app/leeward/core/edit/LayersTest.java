@@ -13,6 +13,7 @@ import app.leeward.core.eval.Reason;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.SolidKind;
 import app.leeward.core.rig.StopChange;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
@@ -23,7 +24,9 @@ import org.junit.jupiter.api.Test;
 
 /** The stacking order recorded at stops of a dial. The face's own order is that of {@link Rigs#face()}. */
 class LayersTest {
-    private static final Character PLAIN = Rigs.hung(Rigs.face());
+    /** Its ears are plates, which a turn leaves where they were drawn. */
+    private static final Character PLAIN =
+            done(Rigs.hung(Rigs.face()), SetSolid.of("ear-left", Optional.of(SolidKind.PLATE), 0));
 
     private static Edit stack(String over, String... parts) {
         return new Record("turn", 45, new Stack(List.of(parts), Optional.of(over)));

@@ -16,6 +16,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.ModelLine;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
+import app.leeward.core.rig.Weld;
 import app.leeward.core.turn.HeadDial;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -146,6 +147,11 @@ class RefusalsTest {
                 of(RefusalCode.LINE_WIDTH, FACE, new PaintShape("nose", drawing("nose"), 0, colour, "", 1001)),
                 of(RefusalCode.TURN_BY_VIEWS, HEADS, MakeTurn.of(Optional.empty())),
                 of(RefusalCode.NO_HEAD, BARE, MakeTurn.of(Optional.empty())),
+                of(
+                        RefusalCode.NO_WELD,
+                        FACE,
+                        new SetSolid(
+                                "nose", Optional.empty(), 0, Optional.empty(), Optional.of(Weld.onto("ear-left")))),
                 of(RefusalCode.NO_PARTS, FACE, new ReadAs(List.of())),
                 of(RefusalCode.NO_PARTS, FACE, new AddGroup("Group", List.of())),
                 of(RefusalCode.VIEWS_NONE, FACE, new RegisterViews("")),

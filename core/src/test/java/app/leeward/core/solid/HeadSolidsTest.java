@@ -51,7 +51,8 @@ class HeadSolidsTest {
         assertThat(SOLIDS.kind("face-skin")).isEqualTo(SolidKind.SKULL);
         assertThat(SOLIDS.kind("nose")).isEqualTo(SolidKind.MASS);
         assertThat(SOLIDS.kind("back-hair")).isEqualTo(SolidKind.SHELL);
-        assertThat(SOLIDS.kind("ear-left")).isEqualTo(SolidKind.PLATE);
+        // drawn before the face
+        assertThat(SOLIDS.kind("ear-left")).isEqualTo(SolidKind.EAR);
         assertThat(SOLIDS.kind("brow-right")).isEqualTo(SolidKind.DECAL);
         assertThat(SOLIDS.goesAlong("pupil-left")).isTrue();
         assertThat(SOLIDS.keepsDrawing("eye-left")).isTrue();

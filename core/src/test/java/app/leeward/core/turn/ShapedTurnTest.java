@@ -8,6 +8,8 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
+import app.leeward.core.dial.Band;
+import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
@@ -111,6 +113,40 @@ class ShapedTurnTest {
         assertThat(((Outcome.Refused) refused).message()).contains("no such piece on the head");
         assertThatThrownBy(() -> SetSolid.of("nose", java.util.Optional.empty(), 3))
                 .hasMessageContaining("one and a half");
+    }
+
+    private static int order(Character c, double turn, String part) {
+        return new Evaluator(c)
+                .frame(Pose.of(Map.of("turn", turn))).placed().stream()
+                        .map(Frame.Placed::part)
+                        .toList()
+                        .indexOf(part);
+    }
+
+    /** An ear drawn before the face goes behind it as its side turns away, and lies before it as that side comes round. */
+    @Test
+    void theFarEarGoesBehindTheFace() {
+        assertThat(order(PLAIN, 0, "ear-left")).isGreaterThan(order(PLAIN, 0, "face-skin"));
+        assertThat(order(PLAIN, 45, "ear-left")).isLessThan(order(PLAIN, 45, "face-skin"));
+        assertThat(order(PLAIN, 45, "ear-right")).isGreaterThan(order(PLAIN, 45, "face-skin"));
+        assertThat(order(PLAIN, -45, "ear-left")).isGreaterThan(order(PLAIN, -45, "face-skin"));
+        assertThat(TurnMaker.keptByHand(PLAIN)).isZero();
+        // left flat, it stays where it was drawn; as it looks, it goes behind again
+        Character flat = done(PLAIN, SetSolid.of("ear-left", java.util.Optional.of(SolidKind.FLAT), 0));
+        assertThat(order(flat, 45, "ear-left")).isGreaterThan(order(flat, 45, "face-skin"));
+        Character back = done(flat, SetSolid.of("ear-left", java.util.Optional.empty(), 0));
+        assertThat(back.dial("turn").orElseThrow().layers())
+                .containsExactlyInAnyOrderElementsOf(
+                        PLAIN.dial("turn").orElseThrow().layers());
+        // a hand that lays it elsewhere is kept
+        Dial turn = PLAIN.dial("turn").orElseThrow();
+        Dial own = turn.withLayers("ear-left", java.util.List.of(new Band(10, 45, "nose")));
+        Character byHand = PLAIN.withDials(
+                PLAIN.controls().dials().stream().map(d -> d == turn ? own : d).toList(),
+                PLAIN.controls().pads());
+        Character again = done(byHand, MakeTurn.of(java.util.Optional.empty()));
+        assertThat(again.dial("turn").orElseThrow().layersOf("ear-left")).containsExactly(new Band(10, 45, "nose"));
+        assertThat(TurnMaker.keptByHand(again)).isEqualTo(1);
     }
 
     /**
