@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -116,6 +117,91 @@ class TurnStoryTest extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("12 to 48 frames, not 200");
         button("Undo on the character").click();
         assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    /** What a piece is welded to and where an ear grows, by hand and by keyboard, beside the way the solids have it. */
+    @Test
+    void weldsAndRootsAreSeenAndChangedBesideTheExactWay() {
+        Locator strip = page.getByTestId("film-strip").getByRole(AriaRole.BUTTON);
+        button("Exact way").click();
+        assertThat(strip.first().locator("svg")).hasCount(2);
+        assertThat(strip.nth(3)).containsText("0.0 % off");
+        button("Exact way").click();
+        assertThat(strip.first().locator("svg")).hasCount(1);
+
+        button("On the face").click();
+        page.getByText(Pattern.compile("[0-9]+ pieces")).click();
+        Locator pieces = page.getByLabel("Pieces of the head");
+        pieces.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("left ear").setExact(true))
+                .click();
+        String ear = hand.transform("ear-left");
+        page.getByTestId("root").focus();
+        page.keyboard().press("Shift+ArrowDown");
+        assertThat(pieces).containsText("Grows where you put its root");
+        pull(page.getByTestId("root"), 12, -20);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        pull(page.getByTestId("root"), -10, 16);
+        page.mouse().up();
+        assertThat(page.getByText("2 set by hand")).isVisible();
+        button("Undo on the character").click();
+        button("Undo on the character").click();
+        assertThat(pieces).containsText("Grows where it meets the skin");
+        page.waitForFunction(
+                "t => document.querySelector('[data-testid=stage] [data-part=ear-left]').getAttribute('transform') === t",
+                ear);
+
+        pieces.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("fringe").setExact(true))
+                .click();
+        assertThat(page.getByTestId("weld").first()).isVisible();
+        page.getByLabel("fringe is welded to").selectOption("nothing");
+        assertThat(page.getByTestId("weld")).hasCount(0);
+        assertThat(pieces).containsText("Welded nowhere");
+        page.reload();
+        page.getByTestId("film-strip").waitFor();
+        page.getByText(Pattern.compile("[0-9]+ pieces")).click();
+        assertThat(page.getByText("1 set by hand")).isVisible();
+        button("Undo on the character").click();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    /** The dial reaches as far as the head bears, and back. */
+    @Test
+    void theHeadIsTurnedAsFarAsItBears() {
+        Locator wider = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Turn it [0-9]+°$")));
+        String far = wider.textContent().replaceAll("[^0-9]", "");
+        wider.click();
+        assertThat(page.getByText("turns from -" + far + "° to " + far + "°")).isVisible();
+        assertThat(wider).hasCount(0);
+        button("Undo on the character").click();
+        assertThat(wider).isVisible();
+        assertThat(button("Undo on the character")).isDisabled();
+    }
+
+    /** A head that comes in drawn turned turns to either side of that, unless somebody says it looks to the front. */
+    @Test
+    void aHeadDrawnTurnedTurnsFromThere() throws Exception {
+        String shown = "() => new URLSearchParams(location.hash.slice(1)).get('c')";
+        Object before = page.evaluate(shown);
+        page.getByTestId("art-file").setInputFiles(Path.of("src", "test", "resources", "art", "drawn-turned.svg"));
+        page.waitForFunction("c => (" + shown + ")() !== c", before);
+        hand.open(server.url() + "/#b=turn&c=" + page.evaluate(shown));
+        page.reload();
+        page.getByTestId("film-strip").waitFor();
+        assertThat(page.getByText("drawn at 27°")).isVisible();
+        assertThat(page.getByLabel("Turn, value").first()).hasValue("27°");
+        page.getByText("no, from the front").click();
+        assertThat(page.getByText("was drawn turned by 27°")).isVisible();
+        assertThat(page.getByLabel("Turn, value").first()).hasValue("0°");
+        button("Turn it from there").click();
+        assertThat(page.getByText("drawn at 27°")).isVisible();
+        type("drawn at", "70");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("-50.0 to 50.0");
     }
 
     @Test
