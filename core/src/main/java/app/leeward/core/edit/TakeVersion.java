@@ -6,6 +6,8 @@ import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.ImportedSource.ReadDrawing;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.turn.TurnMaker;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +15,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Takes changes over from a newer version of the art. What is rigged on drawings that stay is kept.
+ * Takes changes over from a newer version of the art. What is rigged on drawings that stay is kept; a head that
+ * was drawn anew is turned anew.
  *
  * @param read the newer art as a character of its own, just read
  * @param keys which of the changes, as {@link Versions#report} names them
@@ -54,6 +57,19 @@ public record TakeVersion(String file, Character read, List<String> keys) implem
                 return away.on(c);
             }
         }
-        return new Outcome.Done(c);
+        return new Outcome.Done(turned(before, c));
+    }
+
+    /** A head that was drawn anew is turned anew, if its turn was made from its solids; what was shaped by hand stays. */
+    private static Character turned(Character before, Character c) {
+        boolean made = c.controls().turn().isPresent() && c.controls().views().isEmpty();
+        Optional<Part> head = c.part(PartRole.HEAD);
+        boolean drawnAnew = head.isPresent()
+                && c.rig().parts().stream()
+                        .filter(p -> c.rig().follows(p.id(), head.get().id()))
+                        .anyMatch(p -> before.part(p.id())
+                                .filter(was -> was.drawings().equals(p.drawings()))
+                                .isEmpty());
+        return made && drawnAnew ? TurnMaker.addTo(c) : c;
     }
 }

@@ -23,6 +23,7 @@ import app.leeward.core.intake.LayerChange.Kind;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.ImportedSource;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -164,13 +165,31 @@ class VersionsTest {
                 .isEmpty();
     }
 
+    /** A skin drawn wider is turned as it is drawn now: the line of its edge is where its solid has it. */
+    @Test
+    void aHeadThatIsDrawnAnewIsTurnedAnew() {
+        Layer wider = with(Rigs.face(), "face skin", l -> Rigs.layer("face skin", Rigs.ellipse(500, 500, 110, 130)));
+        LayerChange skin = changes(READ, wider).get(0);
+        Character after = done(READ, new TakeVersion("b.svg", Rigs.hung(wider), List.of(skin.key())));
+        Character fresh = Rigs.hung(wider);
+        Pose turned = new Pose(Map.of("turn", 45.0), Map.of(), Map.of(), Map.of());
+        Frame.Placed is = new Evaluator(after).frame(turned).of("face-skin").orElseThrow();
+        Frame.Placed asFresh =
+                new Evaluator(fresh).frame(turned).of("face-skin").orElseThrow();
+        assertThat(is.outlines().get(0).bounds().orElseThrow().width())
+                .isCloseTo(asFresh.outlines().get(0).bounds().orElseThrow().width(), within(1e-6));
+    }
+
     @Test
     void riggingIsKept() {
         String nose = READ.part(PartRole.NOSE).orElseThrow().id();
         Character here = done(READ, new Nudge(nose, 4, -2));
         Layer next = with(Rigs.face(), "Nose", l -> Rigs.layer("Nose", Rigs.box(490, 510, 20, 20)));
         Character after = done(here, new TakeVersion("b.svg", Rigs.hung(next), List.of("nose/nose")));
-        assertThat(after.controls().dials()).isEqualTo(here.controls().dials());
+        assertThat(after.controls().dials().subList(1, after.controls().dials().size()))
+                .isEqualTo(here.controls()
+                        .dials()
+                        .subList(1, here.controls().dials().size()));
         assertThat(after.rig().windows()).isEqualTo(here.rig().windows());
         assertThat(after.voice().mouths()).isEqualTo(here.voice().mouths());
         assertThat(after.rig().order()).isEqualTo(here.rig().order());
@@ -180,13 +199,11 @@ class VersionsTest {
         assertThat(is.rest()).isEqualTo(was.rest());
         assertThat(is.drawings()).isNotEqualTo(was.drawings());
         // and every other part is drawn as before, in a turned pose too
-        Pose turned = new Pose(Map.of("turn", 20.0), Map.of(), Map.of(), Map.of());
+        Pose turned = new Pose(Map.of("turn", 45.0), Map.of(), Map.of(), Map.of());
         assertThat(new Evaluator(after).frame(turned).placed())
                 .usingElementComparator(
-                        (a, b) -> a.part().equals(nose) && b.part().equals(nose)
-                                ? a.matrix().equals(b.matrix()) ? 0 : 1
-                                : a.equals(b) ? 0 : 1)
-                .as("the nose has another outline, and stands where it stood")
+                        (a, b) -> a.part().equals(nose) && b.part().equals(nose) || a.equals(b) ? 0 : 1)
+                .as("only the nose has another outline")
                 .isEqualTo(new Evaluator(here).frame(turned).placed());
     }
 
