@@ -3,6 +3,9 @@ import type { Artwork, Character, Frame, Paint, Placed, Shape } from './types';
 const SVG = 'http://www.w3.org/2000/svg';
 let painters = 0;
 
+type Picture = Extract<Paint, { kind: 'picture' }>;
+type Patch = Extract<Paint, { kind: 'patch' }>;
+
 function element<K extends keyof SVGElementTagNameMap>(
   name: K,
   attributes: Record<string, string> = {},
@@ -21,14 +24,14 @@ function drawn(s: Shape): SVGElement {
   const parts: SVGElement[] = [];
   let shown: SVGElement;
   if (s.fill.kind === 'picture') {
-    shown = element('image', {
-      href: `/api/v1/images/${s.fill.image}.png`,
-      width: String(s.fill.width),
-      height: String(s.fill.height),
-      preserveAspectRatio: 'none',
-      transform: `matrix(${s.fill.place.join(' ')})`,
-    });
-    if (s.opacity !== 1) shown.setAttribute('opacity', String(s.opacity));
+    shown = pixels(s.fill, s.fill.place, s.opacity);
+  } else if (s.fill.kind === 'patch') {
+    const clip = element('clipPath', { id: `c${++painters}` });
+    clip.append(element('path', { d: s.path }));
+    const g = element('g', { 'clip-path': `url(#${clip.id})` });
+    g.append(pixels(s.fill, placeIn(s.fill, s.path), s.opacity));
+    parts.push(clip);
+    shown = g;
   } else {
     shown = pathOf(s);
     if (s.fill.kind === 'gradient') {
@@ -56,6 +59,36 @@ function drawn(s: Shape): SVGElement {
   const group = element('g');
   group.append(...parts, shown);
   return group;
+}
+
+function pixels(p: Picture | Patch, place: number[], opacity: number): SVGImageElement {
+  const image = element('image', {
+    href: `/api/v1/images/${p.image}.png`,
+    width: String(p.width),
+    height: String(p.height),
+    preserveAspectRatio: 'none',
+    transform: `matrix(${place.join(' ')})`,
+  });
+  if (opacity !== 1) image.setAttribute('opacity', String(opacity));
+  return image;
+}
+
+/** Where a piece of a picture lies in its outline: it goes with the outline's first three points. */
+function placeIn(patch: Patch, path: string): number[] {
+  const n = (path.match(/-?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+  const frame = (p: number[][]) =>
+    new DOMMatrix([
+      p[1]![0]! - p[0]![0]!,
+      p[1]![1]! - p[0]![1]!,
+      p[2]![0]! - p[0]![0]!,
+      p[2]![1]! - p[0]![1]!,
+      p[0]![0]!,
+      p[0]![1]!,
+    ]);
+  if (n.length < 6) return patch.place;
+  const now = frame([n.slice(0, 2), n.slice(2, 4), n.slice(4, 6)]);
+  const m = now.multiply(frame(patch.corners).inverse()).multiply(new DOMMatrix(patch.place));
+  return [m.a, m.b, m.c, m.d, m.e, m.f];
 }
 
 /** A gradient in the coordinates of what it fills, which it travels with. */
@@ -317,7 +350,8 @@ export class Painter {
     }
     shapes.forEach((s, i) => {
       const e = drawn(s);
-      outlineOf(e)?.setAttribute('data-shape', String(i));
+      if (s.fill.kind === 'patch') e.setAttribute('data-patch', String(i));
+      else outlineOf(e)?.setAttribute('data-shape', String(i));
       group.append(s.masked && within.length > 0 ? cut(e, id) : e);
     });
   }
@@ -329,6 +363,13 @@ export class Painter {
     const outline = (i: number) => p.outlines?.[i] ?? shapes[i]?.path ?? '';
     for (const e of slot.drawings.get(p.drawing)!.querySelectorAll('[data-shape]'))
       e.setAttribute('d', outline(Number(e.getAttribute('data-shape'))));
+    for (const e of slot.drawings.get(p.drawing)!.querySelectorAll('[data-patch]')) {
+      const i = Number(e.getAttribute('data-patch'));
+      const fill = shapes[i]?.fill;
+      if (fill?.kind !== 'patch') continue;
+      e.querySelector('clipPath > path')?.setAttribute('d', outline(i));
+      e.querySelector('image')?.setAttribute('transform', `matrix(${placeIn(fill, outline(i)).join(' ')})`);
+    }
     const within = this.defs.querySelector(`[id="${this.prefix}-in-${p.part}-${p.drawing}"]`);
     const windows = shapes.flatMap((s, i) => (s.role === 'WINDOW' ? [i] : []));
     windows.forEach((i, n) => within?.children[n]?.setAttribute('d', outline(i)));

@@ -133,6 +133,15 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
               >
                 <span className="font-medium text-ink">{name(n.part)}</span> {n.message}
               </button>
+              {n.mesh && (
+                <button
+                  className="btn ml-auto shrink-0 px-2 py-0.5 text-[12px]"
+                  title="Its picture becomes triangles that go with the head one by one; at rest it looks the same"
+                  onClick={() => void edit({ kind: 'mesh-picture', part: n.part })}
+                >
+                  Cut into a mesh
+                </button>
+              )}
             </li>
           ))}
         </ul>

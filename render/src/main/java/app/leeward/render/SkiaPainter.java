@@ -152,10 +152,11 @@ final class SkiaPainter implements FramePainter {
         }
     }
 
-    private void picture(Canvas canvas, app.leeward.core.art.Paint.Picture p, double opacity) {
+    private void picture(
+            Canvas canvas, app.leeward.core.art.Paint.Picture p, app.leeward.core.art.Matrix place, double opacity) {
         Image image = pictures.computeIfAbsent(p.image(), h -> Image.makeDeferredFromEncodedBytes(images.png(h)));
         int depth = canvas.save();
-        canvas.concat(matrix(p.place()));
+        canvas.concat(matrix(place));
         try (Paint paint = new Paint()) {
             paint.setAntiAlias(true).setAlphaf((float) opacity);
             Rect whole = Rect.makeWH(p.width(), p.height());
@@ -183,7 +184,14 @@ final class SkiaPainter implements FramePainter {
 
     private void bare(Canvas canvas, Shape s) {
         if (s.fill() instanceof app.leeward.core.art.Paint.Picture p) {
-            picture(canvas, p, s.opacity());
+            picture(canvas, p, p.place(), s.opacity());
+            return;
+        }
+        if (s.fill() instanceof app.leeward.core.art.Paint.Patch p) {
+            int depth = canvas.save();
+            canvas.clipPath(path(s), true);
+            picture(canvas, p.picture(), p.placeIn(s.path()), s.opacity());
+            canvas.restoreToCount(depth);
             return;
         }
         Path path = path(s);

@@ -53,6 +53,45 @@ public sealed interface Paint {
     }
 
     /**
+     * A piece cut out of a picture: of it shows what lies within the outline it fills, and it goes with the outline's first three points.
+     *
+     * @param image SHA-256 of the PNG it is kept as
+     * @param width pixels of the whole picture
+     * @param height pixels of the whole picture
+     * @param place from pixels to the drawing's coordinates, as it was cut
+     * @param average colour of what is not clear, {@code #rrggbb}
+     * @param corners where the three points lay as it was cut, in the drawing's coordinates
+     */
+    record Patch(String image, int width, int height, Matrix place, String average, List<Point> corners)
+            implements Paint {
+        Patch(Picture of, List<Point> corners) {
+            this(of.image(), of.width(), of.height(), of.place(), of.average(), corners);
+        }
+
+        /** The whole picture, where it lay. */
+        public Picture picture() {
+            return new Picture(image, width, height, place, average);
+        }
+
+        public Patch {
+            corners = List.copyOf(corners);
+            if (corners.size() != 3) {
+                throw new IllegalArgumentException("a piece of a picture has three corners, not " + corners.size());
+            }
+        }
+
+        /** From the picture's pixels to the drawing's coordinates, now that its outline lies elsewhere. */
+        public Matrix placeIn(Path outline) {
+            List<Point> now = outline.points();
+            return now.size() < 3
+                    ? place
+                    : PictureMesh.between(corners, now.subList(0, 3))
+                            .map(m -> m.times(place))
+                            .orElse(place);
+        }
+    }
+
+    /**
      * Colours that run into each other as SVG's gradients do: from x = 0 to x = 1, or from the middle out to a circle of
      * radius 1, in coordinates of its own.
      *
@@ -85,6 +124,11 @@ public sealed interface Paint {
     default Paint transform(Matrix m) {
         if (this instanceof Picture p) {
             return new Picture(p.image(), p.width(), p.height(), m.times(p.place()), p.average());
+        }
+        if (this instanceof Patch p) {
+            return new Patch(
+                    (Picture) p.picture().transform(m),
+                    p.corners().stream().map(m::apply).toList());
         }
         return this instanceof Gradient g
                 ? new Gradient(g.radial(), m.times(g.place()), g.stops(), g.spread(), g.focus())

@@ -140,6 +140,9 @@ final class Difference {
         if (a instanceof Paint.Picture p && b instanceof Paint.Picture q) {
             return p.image().equals(q.image()) && near(p.place(), q.place(), Math.max(p.width(), p.height()));
         }
+        if (a instanceof Paint.Patch p && b instanceof Paint.Patch q) {
+            return same(p.picture(), q.picture());
+        }
         if (a instanceof Paint.Gradient g && b instanceof Paint.Gradient h) {
             return g.radial() == h.radial() && g.stops().equals(h.stops()) && near(g.place(), h.place(), 1);
         }

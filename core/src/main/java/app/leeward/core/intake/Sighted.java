@@ -68,7 +68,8 @@ record Sighted(
 
     /** Of what fills a shape; of a picture its average. */
     static Optional<Lab> colour(Shape s) {
-        return s.fill() instanceof Paint.Picture p
+        Paint fill = s.fill() instanceof Paint.Patch patch ? patch.picture() : s.fill();
+        return fill instanceof Paint.Picture p
                 ? Optional.of(Lab.of(p.average()))
                 : s.fill().colours().findFirst().map(Lab::of);
     }

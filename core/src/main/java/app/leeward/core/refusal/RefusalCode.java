@@ -67,6 +67,7 @@ public enum RefusalCode {
     NO_NUMBER,
     NO_PART,
     NO_PARTS,
+    NO_PICTURE,
     NO_PIECES,
     NO_POINT,
     NO_PROFILE,

@@ -6,6 +6,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
+import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Solid;
@@ -20,6 +21,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.geom.Polygon;
 
 /** A part of the head with what it shows at rest, in canvas coordinates. Areas are worked out once. */
 final class HeadPiece {
@@ -94,7 +96,33 @@ final class HeadPiece {
 
     /** All outlines of what it shows, canvas coordinates. */
     List<Path> paths() {
-        return shapes().stream().map(this::placed).toList();
+        return patches()
+                ? List.of(outline())
+                : shapes().stream().map(this::placed).toList();
+    }
+
+    /** Whether it is a picture cut into a mesh. */
+    boolean patches() {
+        return shapes().stream().anyMatch(s -> s.fill() instanceof Paint.Patch);
+    }
+
+    /** Round all its fills together. */
+    private Path outline() {
+        Geometry all = fills();
+        Geometry largest = all;
+        for (int i = 0; i < all.getNumGeometries(); i++) {
+            largest = i == 0 || all.getGeometryN(i).getArea() > largest.getArea() ? all.getGeometryN(i) : largest;
+        }
+        if (!(largest instanceof Polygon polygon) || polygon.isEmpty()) {
+            return Path.of();
+        }
+        List<Segment> round = new ArrayList<>();
+        for (Coordinate c : polygon.getExteriorRing().getCoordinates()) {
+            Point p = new Point(c.x, c.y);
+            round.add(round.isEmpty() ? new Segment.Move(p) : new Segment.Line(p));
+        }
+        round.set(round.size() - 1, new Segment.Close());
+        return new Path(round);
     }
 
     private List<Shape> shapes() {
@@ -109,7 +137,7 @@ final class HeadPiece {
 
     /** The outline that takes in most, canvas coordinates; an empty one when it shows none. */
     Path silhouette() {
-        return largest().map(this::placed).orElse(Path.of());
+        return patches() ? outline() : largest().map(this::placed).orElse(Path.of());
     }
 
     /** The area its fills cover. */

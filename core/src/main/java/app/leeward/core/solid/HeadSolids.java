@@ -226,6 +226,11 @@ public final class HeadSolids {
         return solids.stacks().unfolded(screenRight);
     }
 
+    /** The outline of the head as it was drawn, ready to be asked for from any view. */
+    public TurnedPath silhouette() {
+        return outline(art.skinPiece(), art.pieces().get(art.skinPiece()).silhouette());
+    }
+
     /** Whether the outline of the head is not closed by what is drawn: a gap of more than a hundredth of its width. */
     public boolean openOutline() {
         HeadPiece skin = art.pieces().get(art.skinPiece());

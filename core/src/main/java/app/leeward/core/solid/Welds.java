@@ -61,6 +61,10 @@ final class Welds {
         if (piece.weld().isPresent()) {
             return piece.weld().get().to().map(art.pieces()::get).map(this::along);
         }
+        if (piece.patches() && piece.part().role() == PartRole.FACE_LINE) {
+            // a line of pixels is broad: as a whole it lies along the skin it goes round
+            return Optional.of(along(art.pieces().get(art.skinPiece())));
+        }
         return Optional.of(face).filter(w -> byItself(piece));
     }
 

@@ -22,8 +22,13 @@ public final class TurnNotes {
     /**
      * @param part id of the piece it is about
      * @param message a sentence that goes on from the piece's name
+     * @param mesh whether it would go along better with its pictures cut into a mesh
      */
-    public record TurnNote(String part, String message) {}
+    public record TurnNote(String part, String message, boolean mesh) {
+        TurnNote(String part, String message) {
+            this(part, message, false);
+        }
+    }
 
     /** @param yaw degrees at the end of the dial */
     public static List<TurnNote> of(Character c, HeadSolids solids, double yaw) {
@@ -36,7 +41,8 @@ public final class TurnNotes {
                 continue;
             }
             if (pieces.contains(id)) {
-                ofPiece(solids, part, yaw).ifPresent(words -> notes.add(new TurnNote(id, words)));
+                ofPiece(solids, part).ifPresent(words -> notes.add(new TurnNote(id, words)));
+                asOne(solids, part, yaw).ifPresent(words -> notes.add(new TurnNote(id, words, true)));
             } else if (c.rig().follows(id, head.id())) {
                 notes.add(new TurnNote(id, "is squeezed onto a line where it stands, so it cannot be placed."));
             } else if (part.role() == PartRole.HEAD && part != head) {
@@ -57,22 +63,30 @@ public final class TurnNotes {
         return notes;
     }
 
-    private static Optional<String> ofPiece(HeadSolids solids, Part part, double yaw) {
+    private static Optional<String> ofPiece(HeadSolids solids, Part part) {
         String id = part.id();
-        if (solids.goesAlong(id)
-                || part.role() == PartRole.HEAD && part.drawings().isEmpty()) {
+        boolean goes = solids.goesAlong(id)
+                || part.role() == PartRole.HEAD && part.drawings().isEmpty()
+                || solids.kind(id) != SolidKind.FLAT;
+        if (goes) {
             return Optional.empty();
         }
-        if (solids.kind(id) == SolidKind.FLAT) {
-            boolean said = part.solid().flatMap(s -> s.kind()).isPresent();
-            return Optional.of(
-                    said
-                            ? "was taken out of the solid by hand."
-                            : solids.farAway(id)
-                                    ? "lies far from the head, so it stays where it is."
-                                    : "shows nothing that has a place.");
-        }
-        double misses = solids.pixels(id) ? solids.misses(id, View.yaw(yaw)) / (2 * solids.halfWidth()) : 0;
+        boolean said = part.solid().flatMap(s -> s.kind()).isPresent();
+        return Optional.of(
+                said
+                        ? "was taken out of the solid by hand."
+                        : solids.farAway(id)
+                                ? "lies far from the head, so it stays where it is."
+                                : "shows nothing that has a place.");
+    }
+
+    private static Optional<String> asOne(HeadSolids solids, Part part, double yaw) {
+        String id = part.id();
+        boolean one = solids.pixels(id)
+                && !solids.goesAlong(id)
+                && solids.kind(id) != SolidKind.FLAT
+                && solids.kind(id) != SolidKind.DECAL;
+        double misses = one ? solids.misses(id, View.yaw(yaw)) / (2 * solids.halfWidth()) : 0;
         return misses <= MISSES
                 ? Optional.empty()
                 : Optional.of(String.format(

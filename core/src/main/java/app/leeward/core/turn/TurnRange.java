@@ -1,6 +1,5 @@
 package app.leeward.core.turn;
 
-import app.leeward.core.art.Path;
 import app.leeward.core.art.Regions;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -58,8 +57,7 @@ public record TurnRange(double degrees, Optional<String> stops) {
     }
 
     private static Geometry outline(HeadSolids solids, View view) {
-        Path rest = solids.face().path().transform(solids.rest(solids.skin()));
-        return Regions.of(solids.outline(solids.skin(), rest).at(view));
+        return Regions.of(solids.silhouette().at(view));
     }
 
     private static Optional<String> gives(Character c, HeadSolids solids, View view, double volume) {

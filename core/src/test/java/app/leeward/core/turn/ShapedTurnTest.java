@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Dial;
@@ -17,6 +19,7 @@ import app.leeward.core.edit.Fit;
 import app.leeward.core.edit.MakeHeadDial;
 import app.leeward.core.edit.MakeSides;
 import app.leeward.core.edit.MakeTurn;
+import app.leeward.core.edit.MeshPicture;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.Record;
@@ -32,6 +35,8 @@ import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.SolidKind;
+import app.leeward.core.solid.HeadSolids;
+import java.util.List;
 import java.util.Map;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
@@ -231,5 +236,48 @@ class ShapedTurnTest {
 
     private static Matrix matrix(Offset o, Point pivot) {
         return Placement.matrix(o.x(), o.y(), o.rotation(), o.scaleX(), o.scaleY(), o.skewX(), pivot.x(), pivot.y());
+    }
+
+    /** A skin of pixels goes as one piece until it is cut into a mesh; then its edge is where the edge of a drawn skin is. */
+    @Test
+    void aHeadOfPixelsTurnsPointByPointOnceItIsAMesh() {
+        Paint.Picture picture = new Paint.Picture("0".repeat(64), 210, 250, Matrix.translate(395, 375), "#ddaa88");
+        Character pixels = done(
+                PLAIN.withPart(
+                        "face-skin",
+                        p -> p.withDrawing(
+                                p.shown(),
+                                d -> d.withArt(new Artwork(
+                                        List.of(d.art().shapes().get(0).withFill(picture)))))),
+                MakeTurn.of(java.util.Optional.empty()));
+        assertThat(pixels.dial("turn").orElseThrow().stops().get(0).reshapes()).doesNotContainKey("face-skin");
+        var notes = TurnNotes.of(pixels, HeadSolids.of(pixels, FITTED).orElseThrow(), 45);
+        assertThat(notes).singleElement().satisfies(n -> {
+            assertThat(n.part()).isEqualTo("face-skin");
+            assertThat(n.mesh()).isTrue();
+        });
+        Character mesh = done(pixels, new MeshPicture("face-skin"));
+        assertThat(TurnNotes.of(mesh, HeadSolids.of(mesh, FITTED).orElseThrow(), 45))
+                .isEmpty();
+        double is = width(mesh);
+        assertThat(is).isCloseTo(width(PLAIN), within(4.0));
+        assertThat(Math.abs(width(pixels) - width(PLAIN))).isGreaterThan(Math.abs(is - width(PLAIN)));
+        assertThat(new MeshPicture("face-skin").describe(pixels)).isEqualTo("Cut face skin into a mesh");
+    }
+
+    private static double width(Character c) {
+        Frame.Placed p = new Evaluator(c)
+                .frame(Pose.of(Map.of("turn", 45.0)))
+                .of("face-skin")
+                .orElseThrow();
+        return p.shown(c.part("face-skin")
+                        .orElseThrow()
+                        .drawing(p.drawing())
+                        .orElseThrow()
+                        .art())
+                .transform(p.matrix())
+                .bounds()
+                .orElseThrow()
+                .width();
     }
 }

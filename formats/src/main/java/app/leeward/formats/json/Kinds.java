@@ -56,6 +56,7 @@ import app.leeward.core.edit.Mask;
 import app.leeward.core.edit.MendLid;
 import app.leeward.core.edit.MendMouth;
 import app.leeward.core.edit.MergeColours;
+import app.leeward.core.edit.MeshPicture;
 import app.leeward.core.edit.MirrorSide;
 import app.leeward.core.edit.MirrorStop;
 import app.leeward.core.edit.MoveAxis;
@@ -132,6 +133,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("none", Paint.None.class),
                     entry("flat", Paint.Flat.class),
                     entry("picture", Paint.Picture.class),
+                    entry("patch", Paint.Patch.class),
                     entry("gradient", Paint.Gradient.class)));
 
     public static final Kinds<Ease> EASES = of(
@@ -237,6 +239,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("make-turn", MakeTurn.class),
                     entry("set-solid", SetSolid.class),
                     entry("make-sides", MakeSides.class),
+                    entry("mesh-picture", MeshPicture.class),
                     entry("make-head-dial", MakeHeadDial.class),
                     entry("ease-stop", EaseStop.class),
                     entry("travel-by", TravelBy.class),

@@ -4,6 +4,7 @@ import app.leeward.core.art.Clip;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.GradientStop;
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
@@ -30,14 +31,14 @@ final class ShapeMarkup {
         this.images = images;
     }
 
-    private void picture(Shape s, Paint.Picture p, String clip) {
+    private void picture(Shape s, Paint.Picture p, Matrix place, String clip) {
         body.append("<image width=\"")
                 .append(p.width())
                 .append("\" height=\"")
                 .append(p.height())
                 .append('"');
         body.append(" preserveAspectRatio=\"none\" transform=\"")
-                .append(p.place().toSvg())
+                .append(place.toSvg())
                 .append('"');
         optional("opacity", s.opacity());
         body.append(" href=\"data:image/png;base64,")
@@ -77,7 +78,15 @@ final class ShapeMarkup {
 
     private void bare(Shape s, String clip) {
         if (s.fill() instanceof Paint.Picture p) {
-            picture(s, p, clip);
+            picture(s, p, p.place(), clip);
+            return;
+        }
+        if (s.fill() instanceof Paint.Patch p) {
+            body.append("<g clip-path=\"url(#")
+                    .append(clip(new Clip(s.path(), FillRule.NONZERO)))
+                    .append(")\">");
+            picture(s, p.picture(), p.placeIn(s.path()), clip);
+            body.append("</g>\n");
             return;
         }
         body.append("<path d=\"").append(s.path().toSvg()).append('"');

@@ -1,0 +1,79 @@
+package app.leeward.core.art;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.Rigs;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A picture cut into triangles shows what it showed, and each triangle carries its pixels where its corners go. */
+class PictureMeshTest {
+    private static final Paint.Picture PICTURE =
+            new Paint.Picture("0".repeat(64), 200, 160, new Matrix(0.5, 0, 0, 0.5, 100, 40), "#336699");
+
+    private static final Artwork ART = new Artwork(List.of(new Shape(
+            "skin",
+            ShapeRole.OTHER,
+            Rigs.ellipse(150, 80, 45, 36),
+            PICTURE,
+            FillRule.NONZERO,
+            Stroke.NONE,
+            0.8,
+            false)));
+
+    @Test
+    void theTrianglesTogetherCoverWhatIsSeenAndLittleMore() {
+        Artwork mesh = PictureMesh.of(ART);
+        assertThat(mesh.shapes()).hasSizeBetween(60, 260).allSatisfy(s -> {
+            assertThat(s.path().points()).hasSize(3);
+            assertThat(s.opacity()).isEqualTo(0.8);
+            assertThat(((Paint.Patch) s.fill()).placeIn(s.path()).apply(new Point(7, 9)))
+                    .satisfies(p -> assertThat(p.distance(PICTURE.place().apply(new Point(7, 9))))
+                            .isLessThan(1e-6));
+        });
+        double seen = Regions.of(ART.shapes().get(0).path()).getArea();
+        var covered = Regions.ofFills(mesh.shapes());
+        assertThat(Regions.without(Regions.of(ART.shapes().get(0).path()), covered)
+                        .getArea())
+                .isLessThan(1e-3 * seen);
+        assertThat(covered.getArea()).isLessThan(1.1 * seen);
+        assertThat(PictureMesh.cuts(mesh)).as("cut once it is cut").isFalse();
+        assertThat(PictureMesh.of(mesh)).isEqualTo(mesh);
+    }
+
+    /** Moved as a whole by an affine map, every triangle shows the picture where the map takes it. */
+    @Seeded
+    void aTriangleCarriesItsPixelsWhereItsCornersGo(
+            @Between(min = 0.4, max = 2) double wide,
+            @Between(min = -0.6, max = 0.6) double slant,
+            @Between(min = -90, max = 90) double turn) {
+        Matrix move = Matrix.rotate(turn).times(new Matrix(wide, 0, slant, 1, 12, -5));
+        for (Shape s : PictureMesh.of(ART).shapes()) {
+            Matrix there = ((Paint.Patch) s.fill()).placeIn(s.path().transform(move));
+            Point p = new Point(31, 77);
+            assertThat(there.apply(p).distance(move.times(PICTURE.place()).apply(p)))
+                    .isLessThan(1e-6);
+            // and a drawing that is moved itself takes the corners along
+            Shape moved = s.transform(move);
+            Matrix still = ((Paint.Patch) moved.fill()).placeIn(moved.path());
+            assertThat(still.apply(p).distance(there.apply(p))).isLessThan(1e-6);
+        }
+    }
+
+    @Test
+    void threePointsTellAnAffineMapAndAPatchHasThreeCorners() {
+        Matrix m = new Matrix(2, 1, -1, 3, 5, 7);
+        List<Point> from = List.of(new Point(0, 0), new Point(4, 1), new Point(-2, 3));
+        Matrix found =
+                PictureMesh.between(from, from.stream().map(m::apply).toList()).orElseThrow();
+        assertThat(found.a()).isCloseTo(2, within(1e-12));
+        assertThat(found.f()).isCloseTo(7, within(1e-12));
+        assertThat(PictureMesh.between(List.of(new Point(0, 0), new Point(1, 1), new Point(2, 2)), from))
+                .isEmpty();
+        assertThatThrownBy(() -> new Paint.Patch(PICTURE, from.subList(0, 2))).hasMessageContaining("three corners");
+    }
+}
