@@ -6,6 +6,9 @@ let painters = 0;
 type Picture = Extract<Paint, { kind: 'picture' }>;
 type Patch = Extract<Paint, { kind: 'patch' }>;
 
+/** How much further than its sides a corner of a piece of a picture may go, as in the server's painters. */
+const FURTHEST = 6;
+
 function element<K extends keyof SVGElementTagNameMap>(
   name: K,
   attributes: Record<string, string> = {},
@@ -27,7 +30,7 @@ function drawn(s: Shape): SVGElement {
     shown = pixels(s.fill, s.fill.place, s.opacity);
   } else if (s.fill.kind === 'patch') {
     const clip = element('clipPath', { id: `c${++painters}` });
-    clip.append(element('path', { d: s.path }));
+    clip.append(element('path', { d: covered(s.fill, s.path) }));
     const g = element('g', { 'clip-path': `url(#${clip.id})` });
     g.append(pixels(s.fill, placeIn(s.fill, s.path), s.opacity));
     parts.push(clip);
@@ -73,9 +76,37 @@ function pixels(p: Picture | Patch, place: number[], opacity: number): SVGImageE
   return image;
 }
 
+function numbers(path: string): number[] {
+  return (path.match(/-?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+}
+
+/** Within what a piece of a picture is painted: its triangle with every side further out by a pixel, over its neighbours. */
+function covered(patch: Patch, path: string): string {
+  const n = numbers(path);
+  if (n.length < 6) return path;
+  const [a, b, c, d] = placeIn(patch, path);
+  const by = Math.sqrt(Math.abs(a! * d! - b! * c!));
+  const at = [0, 1, 2].map((i): [number, number] => [n[2 * i]!, n[2 * i + 1]!]);
+  const sides = at.map((_, i) => {
+    const [p, q] = [at[(i + 1) % 3]!, at[(i + 2) % 3]!];
+    return Math.hypot(p[0] - q[0], p[1] - q[1]);
+  });
+  const round = sides[0]! + sides[1]! + sides[2]!;
+  const middle = [0, 1].map((k) => at.reduce((sum, p, i) => sum + p[k]! * sides[i]!, 0) / round);
+  const [p, q, r] = at as [[number, number], [number, number], [number, number]];
+  const area = Math.abs((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0])) / 2;
+  const within = Math.max(1e-9, (2 * area) / round);
+  const grown = at.map(([x, y]) => {
+    const far = Math.hypot(x - middle[0]!, y - middle[1]!);
+    const grow = far < 1e-9 ? 1 : 1 + Math.min(by / within, (FURTHEST * by) / far);
+    return `${middle[0]! + (x - middle[0]!) * grow} ${middle[1]! + (y - middle[1]!) * grow}`;
+  });
+  return `M${grown.join('L')}Z`;
+}
+
 /** Where a piece of a picture lies in its outline: it goes with the outline's first three points. */
 function placeIn(patch: Patch, path: string): number[] {
-  const n = (path.match(/-?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+  const n = numbers(path);
   const frame = (p: number[][]) =>
     new DOMMatrix([
       p[1]![0]! - p[0]![0]!,
@@ -367,7 +398,7 @@ export class Painter {
       const i = Number(e.getAttribute('data-patch'));
       const fill = shapes[i]?.fill;
       if (fill?.kind !== 'patch') continue;
-      e.querySelector('clipPath > path')?.setAttribute('d', outline(i));
+      e.querySelector('clipPath > path')?.setAttribute('d', covered(fill, outline(i)));
       e.querySelector('image')?.setAttribute('transform', `matrix(${placeIn(fill, outline(i)).join(' ')})`);
     }
     const within = this.defs.querySelector(`[id="${this.prefix}-in-${p.part}-${p.drawing}"]`);
@@ -424,7 +455,10 @@ export class Painter {
     cutBy.shown = shown;
     const transform = `matrix(${placed.matrix.join(' ')})`;
     const shapes = this.shapes(by, placed.drawing);
-    const outline = (s: Shape) => placed.outlines?.[shapes.indexOf(s)] ?? s.path;
+    const outline = (s: Shape) => {
+      const own = placed.outlines?.[shapes.indexOf(s)] ?? s.path;
+      return s.fill.kind === 'patch' ? covered(s.fill, own) : own;
+    };
     if (kind === 'w') {
       cutBy.placed = windowShapes(shapes).map((s) => {
         const path = element('path', { d: outline(s), transform });

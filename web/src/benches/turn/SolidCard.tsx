@@ -13,6 +13,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
   const dial = view.character.controls.dials.find((d) => d.purpose === 'TURN');
   const { byHand, nosePieces, angle, bears, drawnAngle } = turn;
   const degrees = (v: number) => `${(angle ? angle.drawn + (v - angle.rest) * angle.scale : v).toFixed(0)}°`;
+  const pixels = turn.notes.filter((n) => n.mesh).map((n) => n.part);
   const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const set = (change: Partial<HeadShape>) =>
     void edit({ kind: 'make-turn', shape: { ...shape, ...change } });
@@ -133,18 +134,19 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
               >
                 <span className="font-medium text-ink">{name(n.part)}</span> {n.message}
               </button>
-              {n.mesh && (
-                <button
-                  className="btn ml-auto shrink-0 px-2 py-0.5 text-[12px]"
-                  title="Its picture becomes triangles that go with the head one by one; at rest it looks the same"
-                  onClick={() => void edit({ kind: 'mesh-picture', part: n.part })}
-                >
-                  Cut into a mesh
-                </button>
-              )}
             </li>
           ))}
         </ul>
+      )}
+      {pixels.length > 0 && (
+        <p className="mt-1.5 flex items-center gap-2 text-[12.5px] text-faint">
+          <span className="flex-1">
+            Cut into triangles, pictures go with the head point by point. At rest they look the same.
+          </span>
+          <button className="btn" onClick={() => void edit({ kind: 'mesh-picture', parts: pixels })}>
+            Cut {pixels.length === 1 ? 'it into a mesh' : `these ${pixels.length} into meshes`}
+          </button>
+        </p>
       )}
       {nosePieces && (
         <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">

@@ -189,7 +189,7 @@ final class SkiaPainter implements FramePainter {
         }
         if (s.fill() instanceof app.leeward.core.art.Paint.Patch p) {
             int depth = canvas.save();
-            canvas.clipPath(path(s), true);
+            canvas.clipPath(path(s.withPath(p.covered(s.path()))), true);
             picture(canvas, p.picture(), p.placeIn(s.path()), s.opacity());
             canvas.restoreToCount(depth);
             return;

@@ -80,6 +80,14 @@ public sealed interface Paint {
             }
         }
 
+        /** Within what it is painted: its outline, a little over its neighbours so that no seam shows between soft edges. */
+        public Path covered(Path outline) {
+            List<Point> now = outline.points();
+            return now.size() < 3
+                    ? outline
+                    : PictureMesh.covered(now.subList(0, 3), placeIn(outline).strokeScale());
+        }
+
         /** From the picture's pixels to the drawing's coordinates, now that its outline lies elsewhere. */
         public Matrix placeIn(Path outline) {
             List<Point> now = outline.points();

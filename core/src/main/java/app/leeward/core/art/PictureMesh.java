@@ -3,6 +3,7 @@ package app.leeward.core.art;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.locationtech.jts.densify.Densifier;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -17,11 +18,15 @@ import org.locationtech.jts.triangulate.polygon.ConstrainedDelaunayTriangulator;
  */
 public final class PictureMesh {
     /** Squares along the longer side. */
-    private static final int SQUARES = 8;
+    private static final int SQUARES = 6;
+    /** The longest step along the edge, as a share of a square. */
+    private static final double ALONG_EDGE = 0.35;
     /** How far beyond what is seen they reach, for the soft edge of the pixels; in pixels. */
     private static final double BEYOND = 1.5;
     /** How far each reaches over its neighbours, so that no seam shows between soft edges; in pixels. */
-    private static final double OVERLAP = 0.75;
+    private static final double OVERLAP = 1.0;
+    /** How much further than its sides a corner may go. */
+    private static final double FURTHEST = 6;
     /** Detail of the outline that is let go, in pixels. */
     private static final double COARSE = 1.0;
     /** Smaller ones are not seen; square pixels. */
@@ -55,6 +60,8 @@ public final class PictureMesh {
                 TopologyPreservingSimplifier.simplify(Regions.of(s.path()).buffer(BEYOND * pixel, 2), COARSE * pixel);
         Envelope box = seen.getEnvelopeInternal();
         double side = Math.max(box.getWidth(), box.getHeight()) / SQUARES;
+        // what lies along its edge goes in curves, which long straight sides would cut short
+        seen = side > 0 ? Densifier.densify(seen, side * ALONG_EDGE) : seen;
         List<Shape> out = new ArrayList<>();
         if (!(side > 0)) {
             return List.of(s);
@@ -80,14 +87,8 @@ public final class PictureMesh {
             if (c.length < 4 || all.getGeometryN(i).getArea() < LEAST * pixel * pixel) {
                 continue;
             }
-            List<Point> corners = new ArrayList<>();
-            double mx = (c[0].x + c[1].x + c[2].x) / 3;
-            double my = (c[0].y + c[1].y + c[2].y) / 3;
-            for (int k = 0; k < 3; k++) {
-                double far = Math.hypot(c[k].x - mx, c[k].y - my);
-                double grow = 1 + OVERLAP * pixel / far;
-                corners.add(new Point(mx + (c[k].x - mx) * grow, my + (c[k].y - my) * grow));
-            }
+            List<Point> corners =
+                    List.of(new Point(c[0].x, c[0].y), new Point(c[1].x, c[1].y), new Point(c[2].x, c[2].y));
             Path path = new Path(List.of(
                     new Segment.Move(corners.get(0)),
                     new Segment.Line(corners.get(1)),
@@ -104,6 +105,34 @@ public final class PictureMesh {
                     s.masked(),
                     s.clips()));
         }
+    }
+
+    /** A triangle as it is painted: a little over its neighbours. */
+    static Path covered(List<Point> corners, double pixel) {
+        Coordinate[] c = corners.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+        List<Point> out = grown(c, OVERLAP * pixel);
+        return new Path(List.of(
+                new Segment.Move(out.get(0)),
+                new Segment.Line(out.get(1)),
+                new Segment.Line(out.get(2)),
+                new Segment.Close()));
+    }
+
+    /** With every side further out by so much: grown about the middle of the circle within it; points of thin ones go less far. */
+    private static List<Point> grown(Coordinate[] c, double by) {
+        double[] sides = {c[1].distance(c[2]), c[2].distance(c[0]), c[0].distance(c[1])};
+        double round = sides[0] + sides[1] + sides[2];
+        double x = (sides[0] * c[0].x + sides[1] * c[1].x + sides[2] * c[2].x) / round;
+        double y = (sides[0] * c[0].y + sides[1] * c[1].y + sides[2] * c[2].y) / round;
+        double area = Math.abs((c[1].x - c[0].x) * (c[2].y - c[0].y) - (c[2].x - c[0].x) * (c[1].y - c[0].y)) / 2;
+        double within = Math.max(1e-9, 2 * area / round);
+        List<Point> out = new ArrayList<>();
+        for (int k = 0; k < 3; k++) {
+            double far = Math.hypot(c[k].x - x, c[k].y - y);
+            double grow = far < 1e-9 ? 1 : 1 + Math.min(by / within, FURTHEST * by / far);
+            out.add(new Point(x + (c[k].x - x) * grow, y + (c[k].y - y) * grow));
+        }
+        return out;
     }
 
     /** The affine map that takes three points to three others; empty where the first lie in a line. */

@@ -61,8 +61,11 @@ final class Welds {
         if (piece.weld().isPresent()) {
             return piece.weld().get().to().map(art.pieces()::get).map(this::along);
         }
-        if (piece.patches() && piece.part().role() == PartRole.FACE_LINE) {
-            // a line of pixels is broad: as a whole it lies along the skin it goes round
+        boolean edge =
+                piece.part().role() == PartRole.FACE_LINE || piece.part().id().equals(art.skinPiece());
+        if (piece.patches() && edge) {
+            // a line of pixels is broad, and the soft edge of a skin would be drawn out: both lie along the edge as
+            // they were drawn
             return Optional.of(along(art.pieces().get(art.skinPiece())));
         }
         return Optional.of(face).filter(w -> byItself(piece));

@@ -153,7 +153,7 @@ class RefusalsTest {
                         new SetSolid(
                                 "nose", Optional.empty(), 0, Optional.empty(), Optional.of(Weld.onto("ear-left")))),
                 of(RefusalCode.NO_PARTS, FACE, new ReadAs(List.of())),
-                of(RefusalCode.NO_PICTURE, FACE, new MeshPicture("nose")),
+                of(RefusalCode.NO_PICTURE, FACE, new MeshPicture(List.of("nose"))),
                 of(RefusalCode.NO_PARTS, FACE, new AddGroup("Group", List.of())),
                 of(RefusalCode.VIEWS_NONE, FACE, new RegisterViews("")),
                 of(

@@ -256,13 +256,13 @@ class ShapedTurnTest {
             assertThat(n.part()).isEqualTo("face-skin");
             assertThat(n.mesh()).isTrue();
         });
-        Character mesh = done(pixels, new MeshPicture("face-skin"));
+        Character mesh = done(pixels, new MeshPicture(List.of("face-skin")));
         assertThat(TurnNotes.of(mesh, HeadSolids.of(mesh, FITTED).orElseThrow(), 45))
                 .isEmpty();
         double is = width(mesh);
         assertThat(is).isCloseTo(width(PLAIN), within(4.0));
         assertThat(Math.abs(width(pixels) - width(PLAIN))).isGreaterThan(Math.abs(is - width(PLAIN)));
-        assertThat(new MeshPicture("face-skin").describe(pixels)).isEqualTo("Cut face skin into a mesh");
+        assertThat(new MeshPicture(List.of("face-skin")).describe(pixels)).isEqualTo("Cut face skin into a mesh");
     }
 
     private static double width(Character c) {

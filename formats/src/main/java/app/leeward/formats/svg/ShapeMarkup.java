@@ -83,7 +83,7 @@ final class ShapeMarkup {
         }
         if (s.fill() instanceof Paint.Patch p) {
             body.append("<g clip-path=\"url(#")
-                    .append(clip(new Clip(s.path(), FillRule.NONZERO)))
+                    .append(clip(new Clip(p.covered(s.path()), FillRule.NONZERO)))
                     .append(")\">");
             picture(s, p.picture(), p.placeIn(s.path()), clip);
             body.append("</g>\n");

@@ -1,0 +1,81 @@
+package app.leeward.bench.faces;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.core.art.ImageShelf;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.MeshPicture;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.HeadShape;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.solid.HeadSolids;
+import app.leeward.core.turn.TurnMaker;
+import app.leeward.core.turn.TurnNotes;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.file.ArtReader;
+import app.leeward.formats.svg.SvgWriter;
+import app.leeward.render.FramePainter;
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** A head of pixels, cut into meshes: a tortoise that looks the same at rest and turns as its solids have it. */
+class MeshedHeadTest {
+    private static List<TurnNotes.TurnNote> notes(Character c) {
+        HeadShape shape = c.controls().turn().orElseThrow().shape();
+        return TurnNotes.of(c, HeadSolids.of(c, shape).orElseThrow(), TurnMaker.FULL);
+    }
+
+    private static BufferedImage painted(Character c, ImageShelf images, Frame frame) throws Exception {
+        return Likeness.png(FramePainter.of(c, 700, images).png(frame));
+    }
+
+    private static Frame head(Character c, double turn) {
+        String head = c.part(PartRole.HEAD).orElseThrow().id();
+        return new Frame(new Evaluator(c)
+                .frame(Pose.of(Map.of(TurnMaker.DIAL, turn))).placed().stream()
+                        .filter(p -> c.rig().follows(p.part(), head))
+                        .toList());
+    }
+
+    @Test
+    void aTortoiseOfPixelsTurnsAsAMesh() throws Exception {
+        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "tortoise.ora")));
+        ImageShelf images = hash -> art.images().get(hash);
+        Character c = ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
+                .character();
+        List<TurnNotes.TurnNote> before = notes(c);
+        assertThat(before).isNotEmpty().allMatch(TurnNotes.TurnNote::mesh);
+        Outcome cut = Edits.apply(
+                c, new MeshPicture(before.stream().map(TurnNotes.TurnNote::part).toList()));
+        Character mesh = ((Outcome.Done) cut).character();
+        assertThat(notes(mesh)).as("a click settles").isEmpty();
+        assertThat(Likeness.unlike(
+                        painted(c, images, new Evaluator(c).frame(Pose.REST)),
+                        painted(mesh, images, new Evaluator(mesh).frame(Pose.REST))))
+                .as("at rest")
+                .isLessThan(0.002);
+        int open = TurnedHeads.ground(painted(mesh, images, head(mesh, 0)));
+        for (double turn : new double[] {-45, -22, 13, 45}) {
+            Frame frame = head(mesh, turn);
+            BufferedImage ours = painted(mesh, images, frame);
+            assertThat(TurnedHeads.ground(ours))
+                    .as("ground inside at %s°", turn)
+                    .isLessThanOrEqualTo(open);
+            // drawn by librsvg from our SVG it looks the same
+            BufferedImage foreign = Likeness.foreign(SvgWriter.write(mesh, frame, images), 700);
+            assertThat(Likeness.unlike(ours, foreign))
+                    .as("by librsvg at %s°", turn)
+                    .isLessThan(0.005);
+        }
+    }
+}
