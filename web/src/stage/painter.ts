@@ -1,13 +1,10 @@
+import { covered, placeIn, type Patch } from './patch';
 import type { Artwork, Character, Frame, Paint, Placed, Shape } from './types';
 
 const SVG = 'http://www.w3.org/2000/svg';
 let painters = 0;
 
 type Picture = Extract<Paint, { kind: 'picture' }>;
-type Patch = Extract<Paint, { kind: 'patch' }>;
-
-/** How much further than its sides a corner of a piece of a picture may go, as in the server's painters. */
-const FURTHEST = 6;
 
 function element<K extends keyof SVGElementTagNameMap>(
   name: K,
@@ -74,52 +71,6 @@ function pixels(p: Picture | Patch, place: number[], opacity: number): SVGImageE
   });
   if (opacity !== 1) image.setAttribute('opacity', String(opacity));
   return image;
-}
-
-function numbers(path: string): number[] {
-  return (path.match(/-?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
-}
-
-/** Within what a piece of a picture is painted: its triangle with every side further out by a pixel, over its neighbours. */
-function covered(patch: Patch, path: string): string {
-  const n = numbers(path);
-  if (n.length < 6) return path;
-  const [a, b, c, d] = placeIn(patch, path);
-  const by = Math.sqrt(Math.abs(a! * d! - b! * c!));
-  const at = [0, 1, 2].map((i): [number, number] => [n[2 * i]!, n[2 * i + 1]!]);
-  const sides = at.map((_, i) => {
-    const [p, q] = [at[(i + 1) % 3]!, at[(i + 2) % 3]!];
-    return Math.hypot(p[0] - q[0], p[1] - q[1]);
-  });
-  const round = sides[0]! + sides[1]! + sides[2]!;
-  const middle = [0, 1].map((k) => at.reduce((sum, p, i) => sum + p[k]! * sides[i]!, 0) / round);
-  const [p, q, r] = at as [[number, number], [number, number], [number, number]];
-  const area = Math.abs((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0])) / 2;
-  const within = Math.max(1e-9, (2 * area) / round);
-  const grown = at.map(([x, y]) => {
-    const far = Math.hypot(x - middle[0]!, y - middle[1]!);
-    const grow = far < 1e-9 ? 1 : 1 + Math.min(by / within, (FURTHEST * by) / far);
-    return `${middle[0]! + (x - middle[0]!) * grow} ${middle[1]! + (y - middle[1]!) * grow}`;
-  });
-  return `M${grown.join('L')}Z`;
-}
-
-/** Where a piece of a picture lies in its outline: it goes with the outline's first three points. */
-function placeIn(patch: Patch, path: string): number[] {
-  const n = numbers(path);
-  const frame = (p: number[][]) =>
-    new DOMMatrix([
-      p[1]![0]! - p[0]![0]!,
-      p[1]![1]! - p[0]![1]!,
-      p[2]![0]! - p[0]![0]!,
-      p[2]![1]! - p[0]![1]!,
-      p[0]![0]!,
-      p[0]![1]!,
-    ]);
-  if (n.length < 6) return patch.place;
-  const now = frame([n.slice(0, 2), n.slice(2, 4), n.slice(4, 6)]);
-  const m = now.multiply(frame(patch.corners).inverse()).multiply(new DOMMatrix(patch.place));
-  return [m.a, m.b, m.c, m.d, m.e, m.f];
 }
 
 /** A gradient in the coordinates of what it fills, which it travels with. */

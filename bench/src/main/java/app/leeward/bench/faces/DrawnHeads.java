@@ -1,11 +1,8 @@
 package app.leeward.bench.faces;
 
 import app.leeward.core.art.Drawing;
-import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Point;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
-import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.HeadShape;
@@ -15,15 +12,10 @@ import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.turn.TurnMaker;
-import app.leeward.faces.Face;
-import app.leeward.formats.art.LayeredArt;
-import app.leeward.formats.file.ArtReader;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 
 /**
  * Draws the heads of seeded faces as they are turned by 30°, forgets where they came from, and has them turned from there: whether the
@@ -76,13 +68,11 @@ public final class DrawnHeads {
 
     /** Empty for a face without a head that turns by itself. */
     static Optional<Tried> tried(long seed) throws Exception {
-        LayeredArt art = ArtReader.read(Face.of(seed).svg().getBytes(StandardCharsets.UTF_8));
-        ImageShelf images = hash -> art.images().get(hash);
-        IntakeResult result = Assembler.assemble("face", art.canvas(), 24, art.root(), art.notes());
-        if (!(result instanceof IntakeResult.Hung hung)) {
+        Optional<SeededHead> head = SeededHead.of(seed);
+        if (head.isEmpty()) {
             return Optional.empty();
         }
-        Character c = Clicks.all(hung.character(), new Random(1), images).character();
+        Character c = head.get().character();
         Optional<HeadShape> shape = TurnMaker.fitted(c);
         if (shape.isEmpty() || c.controls().views().isPresent()) {
             return Optional.empty();

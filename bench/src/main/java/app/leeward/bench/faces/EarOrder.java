@@ -1,13 +1,10 @@
 package app.leeward.bench.faces;
 
-import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Point;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.SetSolid;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
-import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.HeadShape;
@@ -16,15 +13,10 @@ import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.SolidKind;
 import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.turn.TurnMaker;
-import app.leeward.faces.Face;
-import app.leeward.formats.art.LayeredArt;
-import app.leeward.formats.file.ArtReader;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 
 /**
  * Holds the order in which turned heads are drawn against depths: each ear, said to come before the near side, is a point beside an
@@ -64,13 +56,11 @@ public final class EarOrder {
     }
 
     static Order order(long seed) throws Exception {
-        LayeredArt art = ArtReader.read(Face.of(seed).svg().getBytes(StandardCharsets.UTF_8));
-        ImageShelf images = hash -> art.images().get(hash);
-        IntakeResult result = Assembler.assemble("face", art.canvas(), 24, art.root(), art.notes());
-        if (!(result instanceof IntakeResult.Hung hung)) {
+        Optional<SeededHead> head = SeededHead.of(seed);
+        if (head.isEmpty()) {
             return new Order(0, List.of());
         }
-        Character c = Clicks.all(hung.character(), new Random(1), images).character();
+        Character c = head.get().character();
         if (c.controls().turn().isEmpty() || c.dial(TurnMaker.DIAL).isEmpty()) {
             return new Order(0, List.of());
         }

@@ -2,26 +2,19 @@ package app.leeward.bench.faces;
 
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
-import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.turn.TurnMaker;
-import app.leeward.faces.Face;
-import app.leeward.formats.art.LayeredArt;
-import app.leeward.formats.file.ArtReader;
 import app.leeward.render.FramePainter;
 import java.awt.image.BufferedImage;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 
 /**
@@ -71,13 +64,12 @@ public final class TurnedHeads {
 
     /** The head of a seeded face with all that is offered taken; empty for one without a turn of its own. */
     static Optional<Turned> turned(long seed, int width) throws Exception {
-        LayeredArt art = ArtReader.read(Face.of(seed).svg().getBytes(StandardCharsets.UTF_8));
-        ImageShelf images = hash -> art.images().get(hash);
-        IntakeResult result = Assembler.assemble("face", art.canvas(), 24, art.root(), art.notes());
-        if (!(result instanceof IntakeResult.Hung hung)) {
+        Optional<SeededHead> head = SeededHead.of(seed);
+        if (head.isEmpty()) {
             return Optional.empty();
         }
-        Character c = Clicks.all(hung.character(), new Random(1), images).character();
+        Character c = head.get().character();
+        ImageShelf images = head.get().images();
         if (c.controls().turn().isEmpty() || c.dial(TurnMaker.DIAL).isEmpty()) {
             return Optional.empty();
         }
