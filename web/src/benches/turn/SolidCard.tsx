@@ -143,7 +143,11 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
           <span className="flex-1">
             Cut into triangles, pictures go with the head point by point. At rest they look the same.
           </span>
-          <button className="btn" onClick={() => void edit({ kind: 'mesh-picture', parts: pixels })}>
+          <button
+            className="btn"
+            disabled={turn.revision !== view.revision}
+            onClick={() => void edit({ kind: 'mesh-picture', parts: pixels })}
+          >
             Cut {pixels.length === 1 ? 'it into a mesh' : `these ${pixels.length} into meshes`}
           </button>
         </p>

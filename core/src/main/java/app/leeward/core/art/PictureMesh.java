@@ -38,15 +38,20 @@ public final class PictureMesh {
 
     /** Whether there is a picture in it that could be cut. */
     public static boolean cuts(Artwork art) {
-        return art.shapes().stream().anyMatch(s -> s.fill() instanceof Paint.Picture);
+        return art.shapes().stream().anyMatch(PictureMesh::cuts);
     }
 
-    /** The drawing with its pictures cut into triangles. */
+    /** What is seen through would be seen twice where triangles lie over one another. */
+    private static boolean cuts(Shape s) {
+        return s.fill() instanceof Paint.Picture && s.opacity() == 1;
+    }
+
+    /** The drawing with its pictures cut into triangles; those that are seen through stay whole. */
     public static Artwork of(Artwork art) {
         List<Shape> out = new ArrayList<>();
         for (Shape s : art.shapes()) {
-            if (s.fill() instanceof Paint.Picture picture) {
-                out.addAll(cut(s, picture));
+            if (cuts(s)) {
+                out.addAll(cut(s, (Paint.Picture) s.fill()));
             } else {
                 out.add(s);
             }

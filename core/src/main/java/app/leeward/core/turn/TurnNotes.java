@@ -1,5 +1,6 @@
 package app.leeward.core.turn;
 
+import app.leeward.core.art.PictureMesh;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
@@ -15,7 +16,7 @@ import java.util.Set;
 /** What a turn of the head leaves as it is, or takes along less well than it might, and why. */
 public final class TurnNotes {
     /** How far a piece that goes as one may miss where its points would lie, as a share of the head's width, before it is told. */
-    private static final double MISSES = 0.01;
+    private static final double MISSES = 0.015;
 
     private TurnNotes() {}
 
@@ -42,7 +43,8 @@ public final class TurnNotes {
             }
             if (pieces.contains(id)) {
                 ofPiece(solids, part).ifPresent(words -> notes.add(new TurnNote(id, words)));
-                asOne(solids, part, yaw).ifPresent(words -> notes.add(new TurnNote(id, words, true)));
+                boolean cuts = part.drawings().stream().anyMatch(d -> PictureMesh.cuts(d.art()));
+                asOne(solids, part, yaw).ifPresent(words -> notes.add(new TurnNote(id, words, cuts)));
             } else if (c.rig().follows(id, head.id())) {
                 notes.add(new TurnNote(id, "is squeezed onto a line where it stands, so it cannot be placed."));
             } else if (part.role() == PartRole.HEAD && part != head) {

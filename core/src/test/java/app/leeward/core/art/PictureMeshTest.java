@@ -16,21 +16,13 @@ class PictureMeshTest {
             new Paint.Picture("0".repeat(64), 200, 160, new Matrix(0.5, 0, 0, 0.5, 100, 40), "#336699");
 
     private static final Artwork ART = new Artwork(List.of(new Shape(
-            "skin",
-            ShapeRole.OTHER,
-            Rigs.ellipse(150, 80, 45, 36),
-            PICTURE,
-            FillRule.NONZERO,
-            Stroke.NONE,
-            0.8,
-            false)));
+            "skin", ShapeRole.OTHER, Rigs.ellipse(150, 80, 45, 36), PICTURE, FillRule.NONZERO, Stroke.NONE, 1, false)));
 
     @Test
     void theTrianglesTogetherCoverWhatIsSeenAndLittleMore() {
         Artwork mesh = PictureMesh.of(ART);
         assertThat(mesh.shapes()).hasSizeBetween(60, 260).allSatisfy(s -> {
             assertThat(s.path().points()).hasSize(3);
-            assertThat(s.opacity()).isEqualTo(0.8);
             assertThat(((Paint.Patch) s.fill()).placeIn(s.path()).apply(new Point(7, 9)))
                     .satisfies(p -> assertThat(p.distance(PICTURE.place().apply(new Point(7, 9))))
                             .isLessThan(1e-6));
@@ -43,6 +35,11 @@ class PictureMeshTest {
         assertThat(covered.getArea()).isLessThan(1.1 * seen);
         assertThat(PictureMesh.cuts(mesh)).as("cut once it is cut").isFalse();
         assertThat(PictureMesh.of(mesh)).isEqualTo(mesh);
+        Shape s = ART.shapes().get(0);
+        Artwork through = new Artwork(List.of(
+                new Shape(s.name(), s.role(), s.path(), s.fill(), s.rule(), s.stroke(), 0.8, s.masked(), s.clips())));
+        assertThat(PictureMesh.cuts(through)).as("seen through").isFalse();
+        assertThat(PictureMesh.of(through)).isEqualTo(through);
     }
 
     /** Moved as a whole by an affine map, every triangle shows the picture where the map takes it. */
