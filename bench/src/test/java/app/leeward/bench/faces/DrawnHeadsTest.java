@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 
 /** Heads drawn turned are told from heads drawn from the front. The bench takes hundreds: {@code ./leeward bench drawn 300}. */
 class DrawnHeadsTest {
-    private static final int HEADS = 40;
+    private static final int HEADS = 20;
 
     @Test
     void theAngleAHeadWasDrawnAtIsFoundAndNoneWhereItLooksToTheFront() throws Exception {

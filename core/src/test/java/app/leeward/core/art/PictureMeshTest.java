@@ -18,9 +18,11 @@ class PictureMeshTest {
     private static final Artwork ART = new Artwork(List.of(new Shape(
             "skin", ShapeRole.OTHER, Rigs.ellipse(150, 80, 45, 36), PICTURE, FillRule.NONZERO, Stroke.NONE, 1, false)));
 
+    private static final Artwork MESH = PictureMesh.of(ART);
+
     @Test
     void theTrianglesTogetherCoverWhatIsSeenAndLittleMore() {
-        Artwork mesh = PictureMesh.of(ART);
+        Artwork mesh = MESH;
         assertThat(mesh.shapes()).hasSizeBetween(60, 260).allSatisfy(s -> {
             assertThat(s.path().points()).hasSize(3);
             assertThat(((Paint.Patch) s.fill()).placeIn(s.path()).apply(new Point(7, 9)))
@@ -49,7 +51,7 @@ class PictureMeshTest {
             @Between(min = -0.6, max = 0.6) double slant,
             @Between(min = -90, max = 90) double turn) {
         Matrix move = Matrix.rotate(turn).times(new Matrix(wide, 0, slant, 1, 12, -5));
-        for (Shape s : PictureMesh.of(ART).shapes()) {
+        for (Shape s : MESH.shapes()) {
             Matrix there = ((Paint.Patch) s.fill()).placeIn(s.path().transform(move));
             Point p = new Point(31, 77);
             assertThat(there.apply(p).distance(move.times(PICTURE.place()).apply(p)))
