@@ -41,12 +41,28 @@ final class NoseProfile {
                         && piece.shown().equals(Part.NOTHING)
                         && right.isPresent()
                         && left.isPresent()
-                ? Optional.of(new Bands(
-                        piece.id(),
-                        List.of(
-                                new Band(from, rest, left.get().id()),
-                                new Band(rest, to, right.get().id()))))
+                ? bands(
+                        piece,
+                        from,
+                        rest,
+                        left.get().id(),
+                        rest,
+                        to,
+                        right.get().id())
                 : Optional.empty();
+    }
+
+    /** One stretch to either side, without one that has no length, as on a dial that goes to one side only. */
+    static Optional<Bands> bands(
+            Part piece, double from, double low, String left, double high, double to, String right) {
+        List<Band> all = new ArrayList<>();
+        if (from < low) {
+            all.add(new Band(from, low, left));
+        }
+        if (high < to) {
+            all.add(new Band(high, to, right));
+        }
+        return all.isEmpty() ? Optional.empty() : Optional.of(new Bands(piece.id(), all));
     }
 
     /** Gives a nose with one profile drawing its two directions: as drawn, and its exact mirror image. */

@@ -67,6 +67,10 @@ final class PlateOrder {
     private void bands(List<Bands> all, List<String> pieces, boolean lowSide, String over) {
         double end = lowSide ? dial.from() : dial.to();
         double opens = dial.rest() + OPENS * (end - dial.rest());
+        if (end == opens) {
+            // a dial that goes to the other side only
+            return;
+        }
         String at = over;
         for (String piece : pieces) {
             all.add(new Bands(piece, List.of(lowSide ? new Band(end, opens, at) : new Band(opens, end, at))));

@@ -193,9 +193,9 @@ public final class TurnMaker {
                         .ifPresent(all::add);
             } else if (part.solid().flatMap(Solid::kind).equals(Optional.of(SolidKind.SIDE))
                     && !part.drawings().isEmpty()) {
-                all.add(nearSide(part, OPENS));
+                nearSide(part, OPENS).ifPresent(all::add);
             } else if (part.role() == PartRole.EXTRA_HAIR && !part.drawings().isEmpty()) {
-                all.add(nearSide(part, EXTRA));
+                nearSide(part, EXTRA).ifPresent(all::add);
             }
         }
         return all;
@@ -207,17 +207,14 @@ public final class TurnMaker {
         if (right.isEmpty() || left.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new Bands(
-                nose.id(),
-                List.of(
-                        new Band(
-                                bare.from(),
-                                towards(bare.from(), PROFILE),
-                                left.get().id()),
-                        new Band(
-                                towards(bare.to(), PROFILE),
-                                bare.to(),
-                                right.get().id()))));
+        return NoseProfile.bands(
+                nose,
+                bare.from(),
+                towards(bare.from(), PROFILE),
+                left.get().id(),
+                towards(bare.to(), PROFILE),
+                bare.to(),
+                right.get().id());
     }
 
     /**
@@ -225,12 +222,15 @@ public final class TurnMaker {
      *
      * @param from which share of the way on
      */
-    private Bands nearSide(Part part, double from) {
+    private Optional<Bands> nearSide(Part part, double from) {
         String drawing = part.drawings().get(0).id();
         boolean screenRight = stops.besideAxis(part).filter(x -> x > 0).isPresent();
-        Band band = screenRight
-                ? new Band(bare.from(), towards(bare.from(), from), drawing)
-                : new Band(towards(bare.to(), from), bare.to(), drawing);
-        return new Bands(part.id(), List.of(band));
+        double end = screenRight ? bare.from() : bare.to();
+        double opens = towards(end, from);
+        if (end == opens) {
+            return Optional.empty();
+        }
+        Band band = screenRight ? new Band(end, opens, drawing) : new Band(opens, end, drawing);
+        return Optional.of(new Bands(part.id(), List.of(band)));
     }
 }

@@ -208,6 +208,24 @@ class TurnMakerTest {
                 .isEqualTo(45);
     }
 
+    /** A dial that goes to one side only is made anew on that side, ears, hair and the nose's profile included. */
+    @Test
+    void aDialMayGoToOneSideOnly() {
+        Dial turn = PLAIN.dial("turn").orElseThrow();
+        Dial right = turn.with(d ->
+                        d.stops(java.util.List.of()).bands(java.util.List.of()).layers(java.util.List.of()))
+                .ranged("Turn", 0, 45, 0, "°");
+        Character one = PLAIN.withDials(java.util.List.of(right), java.util.List.of())
+                .withControls(k -> k.withTurn(java.util.Optional.empty()));
+        Character made = TurnMaker.make(one, FITTED);
+        Dial now = made.dial("turn").orElseThrow();
+        assertThat(now.from()).isZero();
+        assertThat(now.stops()).allMatch(s -> s.at() > 0);
+        assertThat(now.stop(45)).isEqualTo(turn.stop(45));
+        assertThat(now.layersOf("ear-left")).isEqualTo(turn.layersOf("ear-left"));
+        assertThat(now.layersOf("ear-right")).isEmpty();
+    }
+
     @Test
     void shapes() {
         assertThatThrownBy(() -> new HeadShape(9, 1, 0.4, 0, 2, 0.5, 0)).hasMessageContaining("0.2 to 1.6, not 9");
