@@ -29,6 +29,8 @@ class PartsStoryTest extends Story {
     }
 
     private void pull(String handle, double dx, double dy) {
+        // what was let go of before may still be on its way back, and the handle with it
+        hand.settle();
         BoundingBox b = page.getByTestId(handle).boundingBox();
         // in a part's box the middle is often another part's knot
         boolean body = handle.equals("handle-move");
