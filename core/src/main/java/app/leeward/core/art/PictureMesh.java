@@ -36,9 +36,10 @@ public final class PictureMesh {
 
     private PictureMesh() {}
 
-    /** Whether there is a picture in it that could be cut. */
+    /** Whether it could be cut: pictures alone, since what was shaped of other shapes is kept by their place among them. */
     public static boolean cuts(Artwork art) {
-        return art.shapes().stream().anyMatch(PictureMesh::cuts);
+        return art.shapes().stream().allMatch(s -> s.fill() instanceof Paint.Picture)
+                && art.shapes().stream().anyMatch(PictureMesh::cuts);
     }
 
     /** What is seen through would be seen twice where triangles lie over one another. */
@@ -48,6 +49,9 @@ public final class PictureMesh {
 
     /** The drawing with its pictures cut into triangles; those that are seen through stay whole. */
     public static Artwork of(Artwork art) {
+        if (!cuts(art)) {
+            return art;
+        }
         List<Shape> out = new ArrayList<>();
         for (Shape s : art.shapes()) {
             if (cuts(s)) {

@@ -42,6 +42,8 @@ class PictureMeshTest {
                 new Shape(s.name(), s.role(), s.path(), s.fill(), s.rule(), s.stroke(), 0.8, s.masked(), s.clips())));
         assertThat(PictureMesh.cuts(through)).as("seen through").isFalse();
         assertThat(PictureMesh.of(through)).isEqualTo(through);
+        Artwork mixed = new Artwork(List.of(s, Shape.filled("dot", Rigs.ellipse(150, 80, 4, 4), "#000000")));
+        assertThat(PictureMesh.of(mixed)).as("a shape after it keeps its place").isEqualTo(mixed);
     }
 
     /** Moved as a whole by an affine map, every triangle shows the picture where the map takes it. */
