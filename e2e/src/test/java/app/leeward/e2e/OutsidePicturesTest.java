@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
-import app.leeward.formats.svg.PathReader;
+import app.leeward.core.art.PathReader;
 import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;

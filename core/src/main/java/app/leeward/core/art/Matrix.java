@@ -1,5 +1,7 @@
 package app.leeward.core.art;
 
+import app.leeward.core.text.Decimals;
+
 /**
  * An affine placement in SVG's order: {@code x' = a·x + c·y + e}, {@code y' = b·x + d·y + f}.
  *
@@ -90,8 +92,6 @@ public record Matrix(double a, double b, double c, double d, double e, double f)
     }
 
     private static String precise(double v) {
-        return java.math.BigDecimal.valueOf(Math.rint(v * 1e7) / 1e7)
-                .stripTrailingZeros()
-                .toPlainString();
+        return Decimals.plain(v, 7);
     }
 }

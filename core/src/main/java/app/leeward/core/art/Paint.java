@@ -2,7 +2,6 @@ package app.leeward.core.art;
 
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** What a fill or a line is painted with. */
@@ -18,10 +17,8 @@ public sealed interface Paint {
      * @param opacity 0 (clear) to 1 (solid)
      */
     record Flat(String colour, double opacity) implements Paint {
-        private static final Pattern HEX = Pattern.compile("#[0-9a-f]{6}");
-
         public Flat {
-            if (!HEX.matcher(colour).matches()) {
+            if (!isColour(colour)) {
                 throw new IllegalArgumentException("colour must look like #1a2b3c, but is " + colour);
             }
             if (!(opacity >= 0 && opacity <= 1)) {
@@ -40,10 +37,8 @@ public sealed interface Paint {
      * @param average colour of what is not clear, {@code #rrggbb}
      */
     record Picture(String image, int width, int height, Matrix place, String average) implements Paint {
-        private static final Pattern HASH = Pattern.compile("[0-9a-f]{64}");
-
         public Picture {
-            if (!HASH.matcher(image).matches()) {
+            if (!(image.length() == 64 && hexadecimal(image, 0))) {
                 throw new IllegalArgumentException("a picture is named by its SHA-256, not '" + image + "'");
             }
             if (width < 1 || height < 1) {
@@ -162,6 +157,20 @@ public sealed interface Paint {
             return g.stops().stream().map(GradientStop::colour);
         }
         return this instanceof Flat f ? Stream.of(f.colour()) : Stream.empty();
+    }
+
+    /** Whether a text is a colour as it is kept: {@code #rrggbb}, lower case. */
+    static boolean isColour(String text) {
+        return text.length() == 7 && text.charAt(0) == '#' && hexadecimal(text, 1);
+    }
+
+    private static boolean hexadecimal(String text, int from) {
+        for (int i = from; i < text.length(); i++) {
+            if ("0123456789abcdef".indexOf(text.charAt(i)) < 0) {
+                return false;
+            }
+        }
+        return true;
     }
 
     static Paint flat(String colour) {

@@ -60,10 +60,34 @@ public record Path(List<Segment> segments) {
         return all;
     }
 
-    /** With every point and handle shifted by its own pair of numbers, x and y in turns. */
+    /**
+     * With every point and handle shifted by its own pair of numbers, x and y in turns. Written out, because the outlines of a
+     * face in motion are most of the work of a frame.
+     */
     public Path shifted(double[] shifts) {
-        int[] next = {0};
-        return map(p -> new Point(p.x() + shifts[next[0]++], p.y() + shifts[next[0]++]));
+        Segment[] out = new Segment[segments.size()];
+        int k = 0;
+        for (int i = 0; i < out.length; i++) {
+            Segment s = segments.get(i);
+            if (s instanceof Segment.Cubic c) {
+                out[i] = new Segment.Cubic(
+                        shifted(c.c1(), shifts, k), shifted(c.c2(), shifts, k + 2), shifted(c.to(), shifts, k + 4));
+                k += 6;
+            } else if (s instanceof Segment.Line l) {
+                out[i] = new Segment.Line(shifted(l.to(), shifts, k));
+                k += 2;
+            } else if (s instanceof Segment.Move m) {
+                out[i] = new Segment.Move(shifted(m.to(), shifts, k));
+                k += 2;
+            } else {
+                out[i] = s;
+            }
+        }
+        return new Path(List.of(out));
+    }
+
+    private static Point shifted(Point p, double[] shifts, int k) {
+        return new Point(p.x() + shifts[k], p.y() + shifts[k + 1]);
     }
 
     /** The tight bounds of the outline (curve extremes, not control points); empty for a path without segments. */

@@ -1,6 +1,6 @@
 package app.leeward.core.art;
 
-import java.math.BigDecimal;
+import app.leeward.core.text.Decimals;
 import java.util.Arrays;
 
 /**
@@ -35,13 +35,20 @@ final class PathText {
             return;
         }
         room(LONGEST);
-        long whole = (long) scaled;
-        if (whole < 0) {
+        if (scaled < 0) {
             out[size++] = '-';
-            whole = -whole;
+            scaled = -scaled;
         }
-        int left = (int) (whole % 10_000);
-        digits(whole / 10_000);
+        int left;
+        if (scaled <= Integer.MAX_VALUE) {
+            int whole = (int) scaled;
+            left = whole % 10_000;
+            digits(whole / 10_000);
+        } else {
+            long whole = (long) scaled;
+            left = (int) (whole % 10_000);
+            digits(whole / 10_000);
+        }
         if (left != 0) {
             out[size++] = '.';
             for (int digit = 1000; left != 0; left %= digit, digit /= 10) {
@@ -51,12 +58,22 @@ final class PathText {
     }
 
     private void huge(double rounded) {
-        String text = rounded == Math.rint(rounded) && Math.abs(rounded) < COUNTED
-                ? Long.toString((long) rounded)
-                : BigDecimal.valueOf(rounded).toPlainString();
+        String text = Decimals.huge(rounded);
         for (int i = 0; i < text.length(); i++) {
             letter(text.charAt(i));
         }
+    }
+
+    /** What nearly all coordinates are: in a browser long numbers are ten times as slow. */
+    private void digits(int n) {
+        int count = 1;
+        for (int more = n / 10; more != 0; more /= 10) {
+            count++;
+        }
+        for (int i = size + count - 1; i >= size; i--, n /= 10) {
+            out[i] = (char) ('0' + n % 10);
+        }
+        size += count;
     }
 
     private void digits(long n) {

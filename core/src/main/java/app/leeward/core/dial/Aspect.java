@@ -1,6 +1,6 @@
 package app.leeward.core.dial;
 
-import java.util.Locale;
+import app.leeward.core.text.Decimals;
 
 /** What a stop can do to a part, as a rigger tells it apart and takes it back. */
 public enum Aspect {
@@ -59,6 +59,6 @@ public enum Aspect {
     }
 
     private static String plain(double v) {
-        return String.format(Locale.ROOT, "%.1f", v).replaceAll("\\.0$", "");
+        return Decimals.plain(v, 1);
     }
 }

@@ -38,13 +38,14 @@ public final class Fingerprints {
 
     /** Whether a name is of where a part lies. */
     public static boolean ofLayers(String name) {
-        return name.split(" ")[1].equals("layers");
+        int first = name.indexOf(' ');
+        return name.startsWith("layers", first + 1) && (name.length() == first + 7 || name.charAt(first + 7) == ' ');
     }
 
     /** The part a name is about. */
     public static String part(String name) {
-        String[] words = name.split(" ");
-        return words[words.length - 1].equals("outline") ? words[words.length - 2] : words[words.length - 1];
+        String about = name.endsWith(" outline") ? name.substring(0, name.lastIndexOf(' ')) : name;
+        return about.substring(about.lastIndexOf(' ') + 1);
     }
 
     public static String layers(Dial d, String part) {

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.UnaryOperator;
@@ -18,13 +17,13 @@ import java.util.stream.Stream;
  *
  * @param at the values of its stops to what each does
  */
-public record OutlineEffect(String part, SortedMap<Double, List<PointDeltas>> at) implements DialEffect {
+public record OutlineEffect(String part, Map<Double, List<PointDeltas>> at) implements DialEffect {
     public OutlineEffect {
-        at = Collections.unmodifiableSortedMap(new TreeMap<>(at));
+        at = Collections.unmodifiableMap(new TreeMap<>(at));
     }
 
     static Stream<DialEffect> of(Dial dial) {
-        Map<String, SortedMap<Double, List<PointDeltas>>> byPart = new LinkedHashMap<>();
+        Map<String, Map<Double, List<PointDeltas>>> byPart = new LinkedHashMap<>();
         dial.stops().forEach(s -> s.reshapes().forEach((part, all) -> byPart.computeIfAbsent(part, p -> new TreeMap<>())
                 .put(s.at(), all)));
         List<DialEffect> all = new ArrayList<>();
@@ -33,7 +32,7 @@ public record OutlineEffect(String part, SortedMap<Double, List<PointDeltas>> at
     }
 
     private OutlineEffect each(String onto, DoubleUnaryOperator value, UnaryOperator<PointDeltas> change) {
-        SortedMap<Double, List<PointDeltas>> out = new TreeMap<>();
+        Map<Double, List<PointDeltas>> out = new TreeMap<>();
         at.forEach((v, all) -> out.put(
                 value.applyAsDouble(v),
                 all.stream().map(change).filter(Objects::nonNull).toList()));

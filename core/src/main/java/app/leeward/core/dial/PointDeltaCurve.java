@@ -1,10 +1,12 @@
 package app.leeward.core.dial;
 
+import app.leeward.core.art.Point;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** The way of one outline's points along one dial. */
 public final class PointDeltaCurve {
@@ -14,26 +16,32 @@ public final class PointDeltaCurve {
     private final int width;
     private final KeyedCurve chain;
 
-    private PointDeltaCurve(Dial dial, String part, String drawing, int shape, int points) {
-        this.part = part;
-        this.drawing = drawing;
-        this.shape = shape;
-        width = 2 * points;
-        chain = OffsetCurve.chain(dial, s -> of(s, part, drawing, shape).map(this::numbers), new double[width]);
+    private PointDeltaCurve(Dial dial, Outline outline, Map<Stop, double[]> said) {
+        part = outline.part;
+        drawing = outline.drawing;
+        shape = outline.shape;
+        width = 2 * outline.points;
+        chain = OffsetCurve.chain(dial, s -> Optional.ofNullable(said.get(s)), new double[width]);
     }
 
     private record Outline(String part, String drawing, int shape, int points) {}
 
     /** Those of every outline the dial reshapes; of shifts recorded for different numbers of points each its own. */
     public static List<PointDeltaCurve> of(Dial dial) {
-        Set<Outline> outlines = new LinkedHashSet<>();
-        for (Stop s : dial.stops()) {
-            s.reshapes()
-                    .forEach((part, all) -> all.forEach(r -> outlines.add(
-                            new Outline(part, r.drawing(), r.shape(), r.shifts().size()))));
+        Map<Outline, Map<Stop, double[]>> said = new LinkedHashMap<>();
+        for (Stop stop : dial.stops()) {
+            stop.reshapes()
+                    .forEach((part, all) -> all.forEach(r -> said.computeIfAbsent(
+                                    new Outline(
+                                            part,
+                                            r.drawing(),
+                                            r.shape(),
+                                            r.shifts().size()),
+                                    o -> new IdentityHashMap<>())
+                            .putIfAbsent(stop, numbers(r))));
         }
         List<PointDeltaCurve> out = new ArrayList<>();
-        outlines.forEach(o -> out.add(new PointDeltaCurve(dial, o.part, o.drawing, o.shape, o.points)));
+        said.forEach((outline, stops) -> out.add(new PointDeltaCurve(dial, outline, stops)));
         return out;
     }
 
@@ -44,11 +52,12 @@ public final class PointDeltaCurve {
                 .findFirst();
     }
 
-    private double[] numbers(PointDeltas r) {
-        double[] all = new double[width];
-        for (int i = 0; 2 * i < width && i < r.shifts().size(); i++) {
-            all[2 * i] = r.shifts().get(i).x();
-            all[2 * i + 1] = r.shifts().get(i).y();
+    private static double[] numbers(PointDeltas r) {
+        double[] all = new double[2 * r.shifts().size()];
+        int k = 0;
+        for (Point shift : r.shifts()) {
+            all[k++] = shift.x();
+            all[k++] = shift.y();
         }
         return all;
     }

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
@@ -19,13 +18,13 @@ import java.util.stream.Stream;
  * @param at the values of its stops to what each does
  * @param hinge which of the part's earlier pivots it turns about, 0 the oldest; empty for the present one
  */
-public record PoseEffect(String part, SortedMap<Double, Offset> at, Optional<Integer> hinge) implements DialEffect {
+public record PoseEffect(String part, Map<Double, Offset> at, Optional<Integer> hinge) implements DialEffect {
     public PoseEffect {
-        at = Collections.unmodifiableSortedMap(new TreeMap<>(at));
+        at = Collections.unmodifiableMap(new TreeMap<>(at));
     }
 
     static Stream<DialEffect> of(Dial dial) {
-        Map<String, SortedMap<Double, Offset>> byPart = new LinkedHashMap<>();
+        Map<String, Map<Double, Offset>> byPart = new LinkedHashMap<>();
         dial.stops().forEach(s -> s.offsets().forEach((part, o) -> byPart.computeIfAbsent(part, p -> new TreeMap<>())
                 .put(s.at(), o)));
         List<DialEffect> all = new ArrayList<>();
@@ -36,7 +35,7 @@ public record PoseEffect(String part, SortedMap<Double, Offset> at, Optional<Int
 
     @Override
     public DialEffect scaled(double factor) {
-        SortedMap<Double, Offset> out = new TreeMap<>();
+        Map<Double, Offset> out = new TreeMap<>();
         at.forEach((v, o) -> out.put(v, o.scaled(factor)));
         return new PoseEffect(part, out, hinge);
     }
@@ -52,7 +51,7 @@ public record PoseEffect(String part, SortedMap<Double, Offset> at, Optional<Int
     }
 
     private PoseEffect mirrored(String onto, DoubleUnaryOperator value) {
-        SortedMap<Double, Offset> out = new TreeMap<>();
+        Map<Double, Offset> out = new TreeMap<>();
         at.forEach((v, o) -> out.put(value.applyAsDouble(v), o.mirrored()));
         return new PoseEffect(onto, out, hinge);
     }

@@ -9,9 +9,9 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.text.Decimals;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -29,13 +29,22 @@ public final class Edits {
      * measured anew when they changed.
      */
     public static Outcome apply(Character c, Edit edit) {
+        Outcome drafted = draft(c, edit);
+        return drafted instanceof Outcome.Done done && GazeField.outdated(c, done.character())
+                ? new Outcome.Done(GazeField.fitted(done.character()))
+                : drafted;
+    }
+
+    /**
+     * What an edit would do while a hand is in the middle of it: all that {@link #apply} does, but how far the eyes can look stays
+     * as it was measured last.
+     */
+    public static Outcome draft(Character c, Edit edit) {
         try {
             Outcome outcome = edit.on(c);
-            if (!(outcome instanceof Outcome.Done done)) {
-                return outcome;
-            }
-            Character after = carried(c, tidied(Twins.follow(c, done.character())), edit);
-            return new Outcome.Done(GazeField.outdated(c, after) ? GazeField.fitted(after) : after);
+            return outcome instanceof Outcome.Done done
+                    ? new Outcome.Done(carried(c, tidied(Twins.follow(c, done.character())), edit))
+                    : outcome;
         } catch (Refusal e) {
             return new Outcome.Refused(e.reason(), e.getMessage());
         }
@@ -148,8 +157,7 @@ public final class Edits {
 
     /** A number to at most two places. */
     static String plain(double v) {
-        String text = String.format(Locale.ROOT, "%.2f", v);
-        return text.replaceAll("\\.?0+$", "");
+        return Decimals.plain(v, 2);
     }
 
     /** Whether a shift would take something out of any picture. */

@@ -2,6 +2,7 @@ package app.leeward.core.edit;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Swatch;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
@@ -11,12 +12,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /** Changes a colour of the palette in every drawing; one that is there already swallows it. */
 public record Recolour(String from, String to) implements ColourEdit {
-    private static final Pattern HEX = Pattern.compile("#[0-9a-f]{6}");
-
     @Override
     public Set<Touch> touches() {
         return Set.of(Facet.COLOURS.all(), Facet.ART.all());
@@ -38,7 +36,7 @@ public record Recolour(String from, String to) implements ColourEdit {
 
     @Override
     public Outcome on(Character before) {
-        if (!HEX.matcher(to).matches()) {
+        if (!Paint.isColour(to)) {
             return new Outcome.Refused(RefusalCode.COLOUR, "A colour is written like #1a2b3c, not '" + to + "'.");
         }
         if (named(before, from).isEmpty()) {

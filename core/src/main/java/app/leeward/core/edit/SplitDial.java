@@ -30,7 +30,7 @@ public record SplitDial(List<String> dials) implements DialEdit {
                 ? dials.size() + " dials"
                 : dials.stream()
                         .map(d -> c.dial(d).map(Dial::name).orElse(d))
-                        .map(n -> n.replaceAll(", (left|right)$", ""))
+                        .map(DialSides::wholeName)
                         .collect(Collectors.joining(" and "));
     }
 

@@ -7,8 +7,8 @@ import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.WristBend;
 import app.leeward.core.rig.WristBend.PointWeight;
+import app.leeward.core.text.Decimals;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -29,12 +29,12 @@ public record WeighPoint(String part, String drawing, int shape, int at, double 
 
     @Override
     public String describe(Character before) {
-        return String.format(
-                Locale.ROOT,
-                "A point of %s%s follows the arm by %.0f %%",
-                Redrawing.name(before, part, drawing),
-                everywhere ? ", and the like on every drawing," : "",
-                100 * weight);
+        return "A point of " + Redrawing.name(before, part, drawing)
+                + (everywhere ? ", and the like on every drawing," : "") + " follows the arm by " + percent();
+    }
+
+    private String percent() {
+        return Decimals.fixed(100 * weight, 0) + " %";
     }
 
     @Override
@@ -45,8 +45,7 @@ public record WeighPoint(String part, String drawing, int shape, int at, double 
         }
         if (!(weight >= 0 && weight <= 1)) {
             return new Outcome.Refused(
-                    RefusalCode.WEIGHT,
-                    String.format(Locale.ROOT, "A point follows the arm by 0 to 100 %%, not %.0f %%.", 100 * weight));
+                    RefusalCode.WEIGHT, "A point follows the arm by 0 to 100 %, not " + percent() + ".");
         }
         List<Shape> shapes = before.part(part)
                 .flatMap(p -> p.drawing(drawing))

@@ -8,9 +8,9 @@ import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.StopChange;
+import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Puts into words what an evaluation wrote down about one part; it decides nothing. */
@@ -208,7 +208,6 @@ final class Explanation {
     }
 
     private static String plain(double v) {
-        String text = String.format(Locale.ROOT, "%.1f", v);
-        return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+        return Decimals.plain(v, 1);
     }
 }

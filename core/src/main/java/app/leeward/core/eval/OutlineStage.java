@@ -10,9 +10,13 @@ import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.PointDeltaCurve;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.rig.Part;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 
 /** The outlines of what is shown where they are not as they were drawn: pulled by dials, bent, or bent at the wrist. */
 final class OutlineStage {
@@ -26,8 +30,8 @@ final class OutlineStage {
     private final CompiledRig rig;
     private final TransformStage transforms;
     private final WristStage wrists;
-    /** For each part the dials that reshape its drawings; null for most. */
-    private final List<By>[] pulls;
+    /** For each part the drawings that dials reshape, and for each of their shapes by which; null for most parts and shapes. */
+    private final Map<String, By[][]>[] pulls;
 
     /** @param shut where the blink takes the points at its end, for a dial that takes them some of that way; else null */
     private record By(int dial, PointDeltaCurve way, double[] shut) {
@@ -42,26 +46,46 @@ final class OutlineStage {
         }
     }
 
-    @SuppressWarnings("unchecked") // an array of lists cannot be made otherwise
+    @SuppressWarnings("unchecked") // an array of maps cannot be made otherwise
     OutlineStage(CompiledRig rig, TransformStage transforms, WristStage wrists) {
         this.rig = rig;
         this.transforms = transforms;
         this.wrists = wrists;
-        pulls = new List[rig.parts.length];
+        List<By>[] all = new List[rig.parts.length];
         for (int i = 0; i < rig.dials.size(); i++) {
             for (PointDeltaCurve r : PointDeltaCurve.of(rig.dials.get(i))) {
                 int part = rig.place(r.part());
                 if (part >= 0) {
-                    pulls[part] = pulls[part] == null ? new ArrayList<>() : pulls[part];
-                    pulls[part].add(new By(i, r, null));
+                    all[part] = all[part] == null ? new ArrayList<>() : all[part];
+                    all[part].add(new By(i, r, null));
                 }
             }
         }
-        for (List<By> all : pulls) {
-            if (all != null) {
-                all.replaceAll(by -> shutting(by, all));
+        pulls = new Map[rig.parts.length];
+        for (int i = 0; i < all.length; i++) {
+            if (all[i] != null) {
+                List<By> same = all[i];
+                same.replaceAll(by -> shutting(by, same));
+                pulls[i] = byShape(rig.parts[i], same);
             }
         }
+    }
+
+    /** What no longer fits its outline does nothing, and is left out. */
+    private static Map<String, By[][]> byShape(Part part, List<By> all) {
+        Map<String, By[][]> found = new HashMap<>();
+        for (By by : all) {
+            List<Shape> shapes =
+                    part.drawing(by.way.drawing()).map(d -> d.art().shapes()).orElse(List.of());
+            int s = by.way.shape();
+            if (s < shapes.size() && shapes.get(s).path().points().size() == by.way.points()) {
+                By[][] of = found.computeIfAbsent(by.way.drawing(), d -> new By[shapes.size()][]);
+                By[] before = of[s] == null ? new By[0] : of[s];
+                of[s] = Arrays.copyOf(before, before.length + 1);
+                of[s][before.length] = by;
+            }
+        }
+        return found.isEmpty() ? null : found;
     }
 
     private By shutting(By by, List<By> all) {
@@ -124,35 +148,44 @@ final class OutlineStage {
         return art == drawn ? List.of() : art.shapes().stream().map(Shape::path).toList();
     }
 
-    /** The same art when no dial pulls it. What no longer fits its outline does nothing. */
+    /** The same art when no dial pulls it. */
     private Artwork pulled(int part, String drawing, Artwork art, double[] settings) {
+        By[][] of = pulls[part] == null ? null : pulls[part].get(drawing);
+        if (of == null) {
+            return art;
+        }
         List<Path> outlines = null;
-        for (int s = 0; pulls[part] != null && s < art.shapes().size(); s++) {
-            Shape shape = art.shapes().get(s);
-            double[] shifts = null;
-            Shutting shutting = null;
-            for (By by : pulls[part]) {
-                if (by.way.shape() == s && pulls(by, drawing, shape, settings)) {
-                    shifts = shifts == null ? new double[2 * by.way.points()] : shifts;
-                    if (by.shut == null) {
-                        by.way.addTo(shifts, settings[by.dial]);
-                    } else {
-                        shutting = shutting == null ? new Shutting(by.shut) : shutting;
-                        shutting.and(by.at(settings[by.dial]));
-                    }
-                }
-            }
-            if (shutting != null) {
-                shutting.addTo(shifts);
-            }
+        for (int s = 0; s < of.length; s++) {
+            double[] shifts = of[s] == null ? null : shifts(of[s], settings);
             if (shifts != null) {
                 outlines = outlines == null
                         ? new ArrayList<>(art.shapes().stream().map(Shape::path).toList())
                         : outlines;
-                outlines.set(s, shape.path().shifted(shifts));
+                outlines.set(s, art.shapes().get(s).path().shifted(shifts));
             }
         }
         return outlines == null ? art : art.withOutlines(outlines);
+    }
+
+    /** How far one outline's points are taken; null when nothing takes them anywhere. */
+    private double[] shifts(By[] all, double[] settings) {
+        double[] shifts = null;
+        Shutting shutting = null;
+        for (By by : all) {
+            if (pulls(by, settings)) {
+                shifts = shifts == null ? new double[2 * by.way.points()] : shifts;
+                if (by.shut == null) {
+                    by.way.addTo(shifts, settings[by.dial]);
+                } else {
+                    shutting = shutting == null ? new Shutting(by.shut) : shutting;
+                    shutting.and(by.at(settings[by.dial]));
+                }
+            }
+        }
+        if (shutting != null) {
+            shutting.addTo(shifts);
+        }
+        return shifts;
     }
 
     /** What several dials leave open of an eye: each leaves its share of what the others leave, so that together they never go past shut. */
@@ -184,27 +217,23 @@ final class OutlineStage {
         }
     }
 
-    private boolean pulls(By by, String drawing, Shape shape, double[] settings) {
-        return by.way.drawing().equals(drawing)
-                && settings[by.dial] != rig.dials.get(by.dial).rest()
-                && by.way.points() == shape.path().points().size();
+    private boolean pulls(By by, double[] settings) {
+        return settings[by.dial] != rig.dials.get(by.dial).rest();
     }
 
     /** Writes down which dials pull points of what the part shows. */
     void tell(String drawing, double[] settings, Trace trace) {
-        List<By> all = pulls[trace.part];
-        Artwork art = drawing == null
-                ? null
-                : rig.parts[trace.part].drawing(drawing).map(Drawing::art).orElse(null);
-        for (int i = 0; art != null && all != null && i < rig.dials.size(); i++) {
-            int dial = i;
-            boolean does = all.stream()
-                    .anyMatch(by -> by.dial == dial
-                            && by.way.shape() < art.shapes().size()
-                            && pulls(by, drawing, art.shapes().get(by.way.shape()), settings));
-            if (does) {
-                trace.pulls.add(new Trace.Pull(dial, settings[dial]));
-            }
+        By[][] of = drawing == null || pulls[trace.part] == null ? null : pulls[trace.part].get(drawing);
+        if (of == null) {
+            return;
         }
+        Arrays.stream(of)
+                .filter(Objects::nonNull)
+                .flatMap(Arrays::stream)
+                .filter(by -> pulls(by, settings))
+                .map(By::dial)
+                .distinct()
+                .sorted()
+                .forEach(dial -> trace.pulls.add(new Trace.Pull(dial, settings[dial])));
     }
 }

@@ -1,11 +1,11 @@
 package app.leeward.core.mouth;
 
+import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -68,8 +68,8 @@ public record MouthChart(
         public String why() {
             return own()
                     ? "drawn for " + asked.words()
-                    : "nearest to " + asked.words() + " of those drawn: " + from.words()
-                            + String.format(Locale.ROOT, " (%.2f apart)", distance);
+                    : "nearest to " + asked.words() + " of those drawn: " + from.words() + " ("
+                            + Decimals.fixed(distance, 2) + " apart)";
         }
     }
 

@@ -1,6 +1,7 @@
 package app.leeward.core.mouth;
 
 import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -198,7 +199,7 @@ public final class MouthSolver {
         }
         List<String> broken = problem.demands.stream()
                 .filter(d -> !problem.met(d, best))
-                .map(d -> String.format(java.util.Locale.ROOT, "%s at %.2f s is not shown", d.phone(), d.at()))
+                .map(d -> d.phone() + " at " + Decimals.fixed(d.at(), 2) + " s is not shown")
                 .toList();
         return new MouthTrack(drawings, classes, problem.cost(best), broken);
     }

@@ -54,6 +54,12 @@ public final class DialSides {
         return c.dial(other).map(Dial::id).filter(o -> c.dial(dial).isPresent());
     }
 
+    /** The name of a half without its side. */
+    public static String wholeName(String half) {
+        int end = half.endsWith(", left") || half.endsWith(", right") ? half.lastIndexOf(", ") : half.length();
+        return half.substring(0, end);
+    }
+
     private static String stem(String id) {
         return id.substring(0, id.lastIndexOf('-'));
     }
@@ -89,7 +95,7 @@ public final class DialSides {
             throw new Refusal(RefusalCode.NO_HALF, "There is no other half of the dial '" + dial + "' to put it to.");
         }
         Dial whole = left.with(d -> d.id(stem)
-                        .name(left.name().replaceAll(", left$", ""))
+                        .name(wholeName(left.name()))
                         .travel(Optional.empty())
                         .follows(List.of()))
                 .withEffects(

@@ -6,8 +6,8 @@ package app.leeward.core.rig;
  * @param key one small letter or a digit from 1 to 9, as it is pressed without other keys
  */
 public record DrawingKey(String key, String part, String drawing) {
-    /** Keys that do something else wherever one is. */
-    private static final String TAKEN = "w0";
+    /** Without w and 0, which do something else wherever one is. */
+    private static final String ALLOWED = "abcdefghijklmnopqrstuvxyz123456789";
 
     public DrawingKey {
         if (!fits(key)) {
@@ -17,6 +17,6 @@ public record DrawingKey(String key, String part, String drawing) {
     }
 
     public static boolean fits(String key) {
-        return key != null && key.matches("[a-z1-9]") && !TAKEN.contains(key);
+        return key != null && key.length() == 1 && ALLOWED.contains(key);
     }
 }

@@ -9,9 +9,7 @@ public final class Ids {
 
     /** {@code name} in lower case with dashes, and a number behind it when that is already taken. */
     public static String unused(String name, Set<String> taken) {
-        String base = name.toLowerCase(Locale.ROOT)
-                .replaceAll("[^\\p{L}\\p{N}]+", "-")
-                .replaceAll("^-|-$", "");
+        String base = dashed(name.toLowerCase(Locale.ROOT));
         if (base.isEmpty() || base.equals("nothing")) {
             base = "piece";
         }
@@ -21,5 +19,32 @@ public final class Ids {
             id = base + "-" + n;
         }
         return id;
+    }
+
+    /** Letters and digits as they are, one dash for whatever stands between them. */
+    private static String dashed(String name) {
+        StringBuilder out = new StringBuilder();
+        boolean between = false;
+        for (int i = 0; i < name.length(); ) {
+            int c = name.codePointAt(i);
+            i += java.lang.Character.charCount(c);
+            if (java.lang.Character.isLetter(c) || number(c)) {
+                if (between && out.length() > 0) {
+                    out.append('-');
+                }
+                out.appendCodePoint(c);
+                between = false;
+            } else {
+                between = true;
+            }
+        }
+        return out.toString();
+    }
+
+    private static boolean number(int c) {
+        int type = java.lang.Character.getType(c);
+        return type == java.lang.Character.DECIMAL_DIGIT_NUMBER
+                || type == java.lang.Character.LETTER_NUMBER
+                || type == java.lang.Character.OTHER_NUMBER;
     }
 }

@@ -35,21 +35,35 @@ public final class Mirror {
     /** A name with its left and right exchanged; unchanged when it names neither. */
     public static String otherSide(String name) {
         StringBuilder out = new StringBuilder();
-        for (String word : name.split("(?<=\\W)|(?=\\W)")) {
-            out.append(
-                    switch (word) {
-                        case "left" -> "right";
-                        case "right" -> "left";
-                        case "Left" -> "Right";
-                        case "Right" -> "Left";
-                        case "LEFT" -> "RIGHT";
-                        case "RIGHT" -> "LEFT";
-                        case "L" -> "R";
-                        case "R" -> "L";
-                        default -> word;
-                    });
+        int from = 0;
+        for (int i = 0; i <= name.length(); i++) {
+            if (i == name.length() || !inWord(name.charAt(i))) {
+                out.append(otherWord(name.substring(from, i)));
+                if (i < name.length()) {
+                    out.append(name.charAt(i));
+                }
+                from = i + 1;
+            }
         }
         return out.toString();
+    }
+
+    private static boolean inWord(char c) {
+        return c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9' || c == '_';
+    }
+
+    private static String otherWord(String word) {
+        return switch (word) {
+            case "left" -> "right";
+            case "right" -> "left";
+            case "Left" -> "Right";
+            case "Right" -> "Left";
+            case "LEFT" -> "RIGHT";
+            case "RIGHT" -> "LEFT";
+            case "L" -> "R";
+            case "R" -> "L";
+            default -> word;
+        };
     }
 
     /** The part on the other side that stands for this one: linked to it, or of the same role. */

@@ -9,9 +9,9 @@ import app.leeward.core.dial.DialEffect;
 import app.leeward.core.dial.LayerEffect;
 import app.leeward.core.dial.PartNames;
 import app.leeward.core.dial.Stop;
+import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -81,7 +81,7 @@ public record StopChange(double at, String part, Aspect aspect, String message) 
     }
 
     private static String plain(double v) {
-        return String.format(Locale.ROOT, "%.1f", v).replaceAll("\\.0$", "");
+        return Decimals.plain(v, 1);
     }
 
     /**

@@ -78,7 +78,9 @@ public enum Phone {
 
     /** An ARPAbet symbol in any case, with or without a stress digit. */
     public static Optional<Phone> parse(String symbol) {
-        String bare = symbol.strip().toUpperCase(Locale.ROOT).replaceAll("[012]$", "");
+        String upper = symbol.strip().toUpperCase(Locale.ROOT);
+        boolean stressed = !upper.isEmpty() && "012".indexOf(upper.charAt(upper.length() - 1)) >= 0;
+        String bare = stressed ? upper.substring(0, upper.length() - 1) : upper;
         for (Phone p : values()) {
             if (p.name().equals(bare)) {
                 return Optional.of(p);

@@ -5,6 +5,7 @@ import app.leeward.core.art.Clip;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
+import app.leeward.core.art.PathReader;
 import app.leeward.core.art.Segment;
 import app.leeward.core.rig.Note;
 import app.leeward.formats.xml.XmlNode;

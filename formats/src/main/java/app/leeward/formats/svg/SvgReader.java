@@ -4,6 +4,7 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Clip;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
+import app.leeward.core.art.PathReader;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;

@@ -13,6 +13,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.CuePlay;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Snapshot;
@@ -119,11 +120,9 @@ class LookApi {
         Cue shown = c.state().cue(cue).orElseThrow(() -> Problem.notThere("cue"));
         Evaluator evaluator = characters.evaluator(c);
         Pose over = PoseBody.of(body.pose());
-        List<Frame> frames = new ArrayList<>();
-        for (int f = 0; f < shown.frames(); f++) {
-            frames.add(evaluator.frame(
-                    over.withCues(shown.at(f, c.state().controls().straightDials()))));
-        }
+        List<Frame> frames = CuePlay.of(c.state(), shown, over).stream()
+                .map(evaluator::frame)
+                .toList();
         return FrameSeries.of(c.state(), numbers(frames.size()), frames);
     }
 

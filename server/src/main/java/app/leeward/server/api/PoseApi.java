@@ -2,9 +2,9 @@ package app.leeward.server.api;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
-import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Redrawn;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eval.Reason;
 import app.leeward.core.eye.EyeView;
@@ -79,8 +79,6 @@ class PoseApi {
      */
     public record PoseView(int revision, Frame frame, List<Joint> joints, List<Redrawn> redrawn) {}
 
-    public record Redrawn(String part, String drawing, List<Shape> shapes) {}
-
     public record SweepBody(PoseBody pose, UUID line, Integer frame, String dial, int samples) {}
 
     /**
@@ -121,21 +119,7 @@ class PoseApi {
                 c.revision(),
                 evaluator.frame(pose),
                 joints ? evaluator.joints(pose) : List.of(),
-                moment.draft() == null ? List.of() : redrawn(c.state(), evaluator.character()));
-    }
-
-    private static List<Redrawn> redrawn(Character before, Character after) {
-        List<Redrawn> changed = new ArrayList<>();
-        for (Part p : after.rig().parts()) {
-            List<Drawing> was = before.part(p.id()).map(Part::drawings).orElse(List.of());
-            for (Drawing d : p.drawings()) {
-                boolean same = was.stream().anyMatch(w -> w.id().equals(d.id()) && w.art() == d.art());
-                if (!same) {
-                    changed.add(new Redrawn(p.id(), d.id(), d.art().shapes()));
-                }
-            }
-        }
-        return changed;
+                moment.draft() == null ? List.of() : Redrawn.between(c.state(), evaluator.character()));
     }
 
     private static Evaluator drafted(Character c, Edit draft) {

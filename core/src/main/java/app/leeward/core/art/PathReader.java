@@ -1,8 +1,5 @@
-package app.leeward.formats.svg;
+package app.leeward.core.art;
 
-import app.leeward.core.art.Path;
-import app.leeward.core.art.Point;
-import app.leeward.core.art.Segment;
 import java.util.ArrayList;
 import java.util.List;
 

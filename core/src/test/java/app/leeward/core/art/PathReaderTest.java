@@ -1,12 +1,8 @@
-package app.leeward.formats.svg;
+package app.leeward.core.art;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.leeward.core.art.Box;
-import app.leeward.core.art.Path;
-import app.leeward.core.art.Point;
-import app.leeward.core.art.Segment;
 import java.util.Random;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
