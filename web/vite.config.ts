@@ -4,6 +4,10 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
+  // core, compiled for the browser by this module's Maven build
+  resolve: {
+    alias: { 'page-core': new URL('./target/page/page-core.js', import.meta.url).pathname },
+  },
   build: { outDir: 'dist/static', sourcemap: false, chunkSizeWarningLimit: 900 },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:8480' } },
 });

@@ -1,5 +1,7 @@
-import { defineConfig } from 'vitest/config';
+import { defineConfig, mergeConfig } from 'vitest/config';
+import page from './vite.config';
 
-export default defineConfig({
-  test: { environment: 'jsdom', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] },
-});
+export default mergeConfig(
+  page,
+  defineConfig({ test: { environment: 'jsdom', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] } }),
+);

@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 import { Refusal } from './api/client';
 import './index.css';
+import { loadRules } from './rules/rules';
 import { keepAddress } from './state/desk';
 
 const queries = new QueryClient({
@@ -17,6 +18,7 @@ const queries = new QueryClient({
 });
 
 keepAddress();
+loadRules();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>

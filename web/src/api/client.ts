@@ -1,3 +1,4 @@
+import { heardOf } from '../rules/rules';
 import { isAway, useConnection } from './connection';
 import { Refusal } from './refusal';
 import type { components } from './schema';
@@ -18,11 +19,9 @@ export type Edit = Schemas['Edit'];
 export type ShotEdit = Schemas['ShotEdit'];
 export type Frame = Schemas['Frame'];
 export type Placed = Schemas['Placed'];
-export type FrameSeries = Schemas['FrameSeries'];
 export type BentView = Schemas['BentView'];
 export type Gesture = Schemas['Gesture'];
-export type ChoicesView = Schemas['ChoicesView'];
-export type PadFrames = Schemas['PadFrames'];
+export type Shot = Schemas['Shot'];
 export type LineView = Schemas['LineView'];
 export type ReadingView = Schemas['ReadingView'];
 export type PoseBody = Schemas['PoseBody'];
@@ -113,6 +112,7 @@ async function call(path: string, init?: RequestInit): Promise<Response> {
       await ask('/characters?size=1');
       response = await ask(path, init);
     }
+    heardOf(response.headers.get('Leeward-Rules'));
     if (!response.ok) throw await refusal(response);
     useConnection.getState().answered();
     return response;
@@ -231,40 +231,24 @@ export const api = {
     get<FindingsView>(`/characters/${id}/findings?${checks.map((c) => `check=${c}`).join('&')}`),
   eyes: (id: string, moment: Moment) => post<EyesView>(`/characters/${id}/eyes`, moment),
   brows: (id: string, pose: PoseBody) => post<BrowsView>(`/characters/${id}/brows`, { pose }),
-  looks: (id: string, pose: PoseBody) => post<LooksView>(`/characters/${id}/looks`, { pose }),
-  cueFrames: (id: string, cue: string, pose: PoseBody) =>
-    post<FrameSeries>(`/characters/${id}/cues/${encodeURIComponent(cue)}/frames`, { pose }),
+  looks: (id: string) => get<LooksView>(`/characters/${id}/looks`),
   mouths: (id: string) => post<WallView>(`/characters/${id}/mouths`, {}),
   previewMouths: (id: string, rulers: MouthRulers, own: Record<string, MouthRulers>) =>
     post<PreviewView>(`/characters/${id}/mouths/preview`, { rulers, own }),
-  sayWords: (id: string, text: string, pace: number, mood: string, pose: PoseBody, aloud = false) =>
-    post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, pose, aloud }),
+  sayWords: (id: string, text: string, pace: number, mood: string, aloud = false) =>
+    post<SaidView>(`/characters/${id}/mouths/say`, { text, pace, mood, aloud }),
   chartUrl: (id: string, mood: string, kind: 'svg' | 'pdf') =>
     `/api/v1/characters/${id}/mouths/chart.${kind}${mood ? `?mood=${encodeURIComponent(mood)}` : ''}`,
   runs: (id: string) => get<RunsView>(`/characters/${id}/runs`),
   bent: (id: string, part: string, by: number) =>
     get<BentView>(`/characters/${id}/hands/${encodeURIComponent(part)}/bent?by=${by}`),
   hands: (id: string) => get<HandsView>(`/characters/${id}/hands`),
-  turn: (id: string, pose: PoseBody, pictures: number) =>
-    post<TurnView>(`/characters/${id}/turn`, { pose, pictures }),
+  turn: (id: string, pictures: number) => post<TurnView>(`/characters/${id}/turn`, { pictures }),
   exactTurn: (id: string, pose: PoseBody, pictures: number) =>
     post<ExactView>(`/characters/${id}/turn/exact`, { pose, pictures }),
   dial: (id: string, dial: string) =>
     post<DialView>(`/characters/${id}/dials/${encodeURIComponent(dial)}`, {}),
-  playDial: (id: string, dial: string, pose: PoseBody, frames: number, exposure: number, eased: boolean) =>
-    post<FrameSeries>(`/characters/${id}/dials/${encodeURIComponent(dial)}/play`, {
-      pose,
-      frames,
-      exposure,
-      eased,
-    }),
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
-  sweep: (id: string, moment: Moment, dial: string, samples: number, signal?: AbortSignal) =>
-    post<FrameSeries>(`/characters/${id}/sweep`, { ...moment, dial, samples }, signal),
-  grid: (id: string, moment: Moment, across: string, down: string, samples: number, signal?: AbortSignal) =>
-    post<PadFrames>(`/characters/${id}/grid`, { ...moment, across, down, samples }, signal),
-  choices: (id: string, moment: Moment, part: string) =>
-    post<ChoicesView>(`/characters/${id}/choices`, { ...moment, part }),
   why: (id: string, moment: Moment, part: string) =>
     post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
   lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),
@@ -281,8 +265,6 @@ export const api = {
     read(post<ReadingView>(`/lines/${id}/words`, { base, words }), waiting),
   pronounce: (id: string, base: number, word: string, soundsLike: string, waiting: Waiting) =>
     read(post<ReadingView>(`/lines/${id}/pronounce`, { base, word, soundsLike }), waiting),
-  lineFrames: (id: string, pose: PoseBody, from: number, to: number, signal?: AbortSignal) =>
-    post<FrameSeries>(`/lines/${id}/frames`, { pose, from, to }, signal),
   peaks: (id: string, count: number) => get<number[]>(`/lines/${id}/peaks?count=${count}`),
   history: (kind: 'characters' | 'lines', id: string) =>
     get<{ steps: Step[]; total: number }>(`/${kind}/${id}/history?size=40`),

@@ -1,10 +1,14 @@
 import { X } from 'lucide-react';
+import { useRules } from '../rules/rules';
 import { useStudio } from '../state/studio';
 
 /** One message at a time, at the foot of the page, until it is read. */
 export function MessageBar() {
-  const { message, tell } = useStudio();
+  const { message: told, tell } = useStudio();
+  const missing = useRules((s) => s.missing);
+  const message = told ?? (missing === '' ? null : { message: missing, bad: true, more: [] });
   if (!message) return null;
+  const read = () => (told ? tell(null) : useRules.setState({ missing: '' }));
   return (
     <div
       role="alert"
@@ -20,7 +24,7 @@ export function MessageBar() {
           </div>
         ))}
       </div>
-      <button aria-label="Close this message" onClick={() => tell(null)}>
+      <button aria-label="Close this message" onClick={read}>
         <X size={16} />
       </button>
     </div>

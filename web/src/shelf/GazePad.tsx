@@ -84,7 +84,7 @@ export function GazePad({
           started.current = [x, y];
           setGrabbed(true);
           move(e);
-          void director.grabPad(across, down);
+          director.grab(across.id, down.id);
         }}
         onPointerMove={(e) => grabbed && move(e)}
         onPointerUp={() => grabbed && letGo()}

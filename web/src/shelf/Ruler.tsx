@@ -114,7 +114,7 @@ export function Ruler({ dial }: { dial: Dial }) {
           started.current = value;
           setGrabbed(true);
           set(at(e));
-          void director.grab(dial.id);
+          director.grab(dial.id);
         }}
         onPointerMove={(e) => grabbed && set(at(e))}
         onPointerUp={() => grabbed && letGo()}

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { Pin, X } from 'lucide-react';
-import { api } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useShown, useStudio } from '../state/studio';
 
@@ -14,14 +13,14 @@ export function WhyCard() {
   const { part, dials, picks, pins, line, frame, playing } = desk;
   const why = useQuery({
     queryKey: ['why', view.id, view.revision, part, dials, picks, pins, line, playing ? 'playing' : frame],
-    queryFn: () => api.why(view.id, director.moment(), part!),
+    queryFn: () => director.why(part!),
     enabled: part !== null,
     placeholderData: (old) => old,
   });
-  const reasons = (why.data?.reasons ?? []).filter(
+  const reasons = (why.data ?? []).filter(
     (r) => r.channel === 'drawing' || r.channel === 'order' || r.heard.length > 1 || r.overruled.length > 0,
   );
-  const still = (why.data?.reasons.length ?? 0) - reasons.length;
+  const still = (why.data?.length ?? 0) - reasons.length;
   const shown = useShown(part ?? '');
   return (
     <aside aria-label="Why" className="mb-4 rounded-xl border-2 border-doing bg-paper p-3.5 text-[13px]">
@@ -30,7 +29,9 @@ export function WhyCard() {
       ) : (
         <>
           <div className="flex items-start justify-between gap-2">
-            <h2 className="text-base font-bold">Why is the {why.data.name} like this?</h2>
+            <h2 className="text-base font-bold">
+              Why is the {view.character.rig.parts.find((p) => p.id === part)?.name ?? part} like this?
+            </h2>
             <button aria-label="Close" onClick={() => desk.ask(false)}>
               <X size={15} />
             </button>

@@ -1,89 +1,57 @@
-import type {
-  Character,
-  ChoicesView,
-  Dial,
-  Edit,
-  Frame,
-  FrameSeries,
-  Joint,
-  LineView,
-  PadFrames,
-  PoseBody,
-  Redrawn,
-} from '../api/client';
+import type { OpenCharacter, OpenLine } from 'page-core';
+import type { Edit, Frame, Joint, LineView, PoseBody, Reason, Redrawn, Shot } from '../api/client';
 import { api, Refusal } from '../api/client';
-import { frameOf, sampleOn, steadied } from '../stage/series';
 import { useDesk } from './desk';
 import { Latest } from './loader';
 
 type Watcher = (frame: Frame) => void;
 type JointWatcher = (joints: Joint[]) => void;
 
-const AHEAD = 36;
-/** Steps of a pad each way that are fetched ahead. */
-const GRID = 33;
-
-/** One dial of a pad under a hand, and where it counts as standing; null when the hand has just come. */
-type OnPad = { dial: Dial; way: PadFrames['across']; last: number | null };
-
-/** The step of the pad's frames at which a dial counts as standing now. */
-function stepOn(on: OnPad): number {
-  const value = useDesk.getState().dials[on.dial.id] ?? on.dial.rest;
-  on.last = steadied(on.way.edges, on.way.hysteresis, on.last, value);
-  return sampleOn(on.way.at, on.way.edges, on.last);
-}
-
 /**
- * Decides which frame is on the stage. It never computes one: it asks for poses, for a sweep while a dial is dragged,
- * and for chunks of a line ahead of the play head.
+ * Decides which frame is on the stage: whenever the desk changes, the page's own rules say what it looks like, in the same
+ * moment. Without rules, and for what only the server can try out, it asks the server, one question at a time.
  */
 export class Director {
   private readonly watchers = new Set<Watcher>();
-  private frame: Frame | null = null;
-  private sweep: { dial: string; series: FrameSeries; last: number | null } | null = null;
-  private pad: { across: OnPad; down: OnPad; frames: FrameSeries } | null = null;
-  private choices: { part: string; over: string; view: ChoicesView } | null = null;
-  private sweepAbort: AbortController | null = null;
-  private readonly cache = new Map<number, Frame>();
-  private poseKey = '';
-  private fetching = false;
+  private readonly jointWatchers = new Set<JointWatcher>();
+  private readonly redrawWatchers = new Set<(redrawn: Redrawn[]) => void>();
   private readonly poses: Latest<
     number,
     { revision: number; frame: Frame; joints: Joint[]; redrawn: Redrawn[] }
   >;
-  private readonly jointWatchers = new Set<JointWatcher>();
+  private readonly spoken: OpenLine | null;
+  private frame: Frame | null = null;
   private joints: Joint[] = [];
-  private draft: Edit | null = null;
   private redrawn: Redrawn[] = [];
-  private readonly redrawWatchers = new Set<(redrawn: Redrawn[]) => void>();
+  /** An edit a hand is in the middle of, and the character as it would leave it where that is known here. */
+  private draft: { edit: Edit; after: OpenCharacter | null; line: OpenLine | null } | null = null;
+  /** Dials under a hand, and where each counts as standing. */
+  private readonly held = new Map<string, number>();
   /** How often something small was begun: the newest goes on, the others end. */
   private once = 0;
   private stopped = false;
 
+  /** @param rules null where they are not there, or not yet */
   constructor(
-    readonly character: Character,
+    private readonly frameRate: number,
     readonly id: string,
     readonly revision: number,
-    private line: LineView | null,
+    private readonly line: LineView | null,
+    private readonly rules: OpenCharacter | null,
     private readonly failed: (e: unknown) => void,
   ) {
+    this.spoken = rules && line ? rules.line(line.shot) : null;
     this.poses = new Latest(
       async (_stamp: number) => {
-        const draft = this.draft ?? undefined;
+        const draft = this.draft?.edit;
         const joints = this.jointWatchers.size > 0;
         return api.pose(this.id, { ...this.moment(), revision: this.revision, draft, joints });
       },
       ({ frame, joints, redrawn }) => {
-        if (useDesk.getState().playing || this.stopped) return;
-        if (redrawn.length > 0 || this.redrawn.length > 0) {
-          this.redrawn = redrawn;
-          for (const w of this.redrawWatchers) w(redrawn);
-        }
-        if ((!this.sweep && !this.pad) || this.draft) this.put(frame);
-        if (this.jointWatchers.size > 0) {
-          this.joints = joints;
-          for (const w of this.jointWatchers) w(joints);
-        }
+        if (this.stopped) return;
+        this.redraw(redrawn);
+        this.put(frame);
+        this.tellJoints(joints);
       },
       // what a hand is in the middle of may be refused on the way; letting go says so
       (e) => (this.draft && e instanceof Refusal && e.status === 422 ? undefined : this.failed(e)),
@@ -110,10 +78,26 @@ export class Director {
     return () => this.redrawWatchers.delete(watcher);
   }
 
-  /** Shows what an edit would do, as the server sees it, until it is made or let go of with null. */
+  /** Shows what an edit would do, until it is made or let go of with null. */
   drafting(edit: Edit | null): void {
-    this.draft = edit;
+    if (!edit) {
+      this.draft = null;
+      if (this.rules) this.redraw([]);
+    } else if (this.known(edit)) {
+      const tried = this.rules!.draft(edit);
+      const after = tried.after();
+      // what would be refused leaves the last picture; letting go says why
+      if (!after) return;
+      this.draft = { edit, after, line: this.spoken?.with(after) ?? null };
+      this.redraw(tried.redrawn());
+    } else this.draft = { edit, after: null, line: null };
     this.refresh();
+  }
+
+  /** Whether the page's rules can try an edit out, and what it is recorded from. */
+  private known(edit: Edit): boolean {
+    const inner = 'pose' in edit && 'kind' in (edit.pose as object) ? (edit.pose as Edit) : null;
+    return this.rules !== null && this.rules.drafts(edit.kind) && (!inner || this.rules.drafts(inner.kind));
   }
 
   /** The drawing a part shows at this moment; null for none. */
@@ -123,7 +107,6 @@ export class Director {
 
   stop(): void {
     this.stopped = true;
-    this.sweepAbort?.abort();
     this.poses.drop();
   }
 
@@ -137,165 +120,136 @@ export class Director {
     return this.line ? { pose: this.pose(), line: this.line.id, frame } : { pose: this.pose() };
   }
 
+  /** A hand is on some dials: their drawings do not flicker when it trembles. */
+  grab(...dials: string[]): void {
+    for (const dial of dials) this.held.set(dial, NaN);
+    this.refresh();
+  }
+
+  /** The hand is off. */
+  release(): void {
+    this.held.clear();
+    this.refresh();
+  }
+
+  /** The pose with every dial under a hand where it counts as standing. */
+  private steady(rules: OpenCharacter): PoseBody {
+    const pose = this.pose();
+    if (this.held.size === 0) return pose;
+    const dials = { ...pose.dials };
+    for (const [dial, last] of this.held) {
+      const value = dials[dial];
+      if (value === undefined) continue;
+      const at = rules.steadied(dial, last, value);
+      this.held.set(dial, at);
+      dials[dial] = at;
+    }
+    return { ...pose, dials };
+  }
+
+  /** The desk changed: show what it asks for. */
+  refresh(): void {
+    if (this.stopped || useDesk.getState().playing) return;
+    this.show(useDesk.getState().frame);
+  }
+
+  /** The line at a frame while it plays. */
+  playAt(frame: number): void {
+    if (this.line && !this.stopped) this.show(frame);
+  }
+
+  private show(at: number): void {
+    const rules = this.draft ? this.draft.after : this.rules;
+    if (!rules) {
+      this.poses.ask(performance.now());
+      return;
+    }
+    const line = this.draft ? this.draft.line : this.spoken;
+    const pose = this.steady(rules);
+    this.put(line ? line.frame(at, pose) : rules.frame(pose));
+    if (this.jointWatchers.size > 0) this.tellJoints(line ? line.joints(at, pose) : rules.joints(pose));
+  }
+
   private put(frame: Frame): void {
     if (this.stopped) return;
     this.frame = frame;
     for (const w of this.watchers) w(frame);
   }
 
-  /** The desk changed: show what it asks for. */
-  refresh(): void {
-    if (this.stopped || useDesk.getState().playing) return;
-    if (this.sweep) {
-      const value = useDesk.getState().dials[this.sweep.dial];
-      if (value !== undefined) {
-        const { series, last } = this.sweep;
-        const at = steadied(series.edges, series.hysteresis, last, value);
-        this.sweep.last = at;
-        this.put(frameOf(series, sampleOn(series.at, series.edges, at), this.character.rig.order));
-        if (this.jointWatchers.size === 0) return;
-      }
-    }
-    if (this.pad) {
-      const { across, down, frames } = this.pad;
-      const index = stepOn(down) * across.way.at.length + stepOn(across);
-      this.put(frameOf(frames, index, this.character.rig.order));
-      if (this.jointWatchers.size === 0) return;
-    }
-    if (this.choices && !this.draft) {
-      const { part, over, view } = this.choices;
-      const index = view.drawings.indexOf(useDesk.getState().picks[part] ?? '');
-      if (index >= 0 && this.without(part) === over)
-        this.put(frameOf(view.frames, index, this.character.rig.order));
-    }
-    this.poses.ask(performance.now());
+  private tellJoints(joints: Joint[]): void {
+    if (this.jointWatchers.size === 0) return;
+    this.joints = joints;
+    for (const w of this.jointWatchers) w(joints);
   }
 
-  /** All that is asked for but the pick of one part. */
-  private without(part: string): string {
-    const { pose, ...moment } = this.moment();
-    const picks = Object.entries(pose.picks ?? {}).filter(([id]) => id !== part);
-    return JSON.stringify({ ...moment, ...pose, picks });
+  private redraw(redrawn: Redrawn[]): void {
+    if (redrawn.length === 0 && this.redrawn.length === 0) return;
+    this.redrawn = redrawn;
+    for (const w of this.redrawWatchers) w(redrawn);
   }
 
-  /** A hand is near the choices of a part: get what each of them looks like, so that stepping through needs no answer. */
-  async offer(part: string): Promise<void> {
-    if (useDesk.getState().playing) return;
-    const over = this.without(part);
-    if (this.choices?.part === part && this.choices.over === over) return;
-    try {
-      const view = await api.choices(this.id, this.moment(), part);
-      if (!this.stopped) this.choices = { part, over, view };
-    } catch (e) {
-      this.failed(e);
-    }
+  /** Why a part looks as it does now. */
+  async why(part: string): Promise<Reason[]> {
+    const { frame } = useDesk.getState();
+    if (this.spoken) return this.spoken.why(frame, part, this.pose());
+    if (this.rules) return this.rules.why(part, this.pose());
+    return (await api.why(this.id, this.moment(), part)).reasons;
   }
 
-  /** A hand is on a pad: get all it can reach, as for one dial. */
-  async grabPad(across: Dial, down: Dial): Promise<void> {
-    if (useDesk.getState().playing) return;
-    this.sweepAbort?.abort();
-    const abort = new AbortController();
-    this.sweepAbort = abort;
-    try {
-      const all = await api.grid(this.id, this.moment(), across.id, down.id, GRID, abort.signal);
-      if (!abort.signal.aborted) {
-        this.pad = {
-          frames: all.frames,
-          across: { dial: across, way: all.across, last: null },
-          down: { dial: down, way: all.down, last: null },
-        };
-        this.refresh();
-      }
-    } catch (e) {
-      if (!abort.signal.aborted) this.failed(e);
-    }
+  /** What the character looks like in each of some poses, without a line. */
+  async framesOf(poses: PoseBody[]): Promise<Frame[]> {
+    if (this.rules) return poses.map((pose) => this.rules!.frame(pose));
+    const frames: Frame[] = [];
+    for (const pose of poses) frames.push((await api.pose(this.id, { pose, revision: this.revision })).frame);
+    return frames;
   }
 
-  /** A hand is on a dial: get its whole range, so that moving it needs no answer each time. */
-  async grab(dial: string): Promise<void> {
-    if (useDesk.getState().playing) return;
-    this.sweepAbort?.abort();
-    const abort = new AbortController();
-    this.sweepAbort = abort;
-    try {
-      const series = await api.sweep(this.id, this.moment(), dial, 121, abort.signal);
-      if (!abort.signal.aborted) {
-        this.sweep = { dial, series, last: null };
-        this.refresh();
-      }
-    } catch (e) {
-      if (!abort.signal.aborted) this.failed(e);
-    }
+  /** Plays a cue over the pose on the stage. */
+  playCue(cue: string): void {
+    const frames = this.needed().cue(cue, this.pose());
+    this.playOnce(frames.length, (f) => frames[f]!);
   }
 
-  /** The hand is off: what stays on the stage is the server's own answer for the value it was left at. */
-  release(): void {
-    this.sweepAbort?.abort();
-    this.sweepAbort = null;
-    this.sweep = null;
-    this.pad = null;
-    this.refresh();
+  /** Plays a dial there and back over the pose on the stage. */
+  playDial(dial: string, frames: number, exposure: number, eased: boolean): void {
+    const all = this.needed().play(dial, this.pose(), frames, exposure, eased);
+    this.playOnce(all.length, (f) => all[f]!);
   }
 
   /**
-   * Shows the frames of something small once, at the character's own rate, and then what the desk asks for again.
+   * Words the face says that are no line of its own.
    *
    * @param clock seconds since it began; a sound's own while one is heard
+   * @returns shows one of its frames
    */
-  playOnce(series: FrameSeries, clock?: () => number): void {
+  say(shot: Shot, frames: number, clock?: () => number): (frame: number) => void {
+    const line = this.needed().line(shot);
+    const pose = this.pose();
+    this.playOnce(frames, (f) => line.frame(f, pose), clock);
+    return (f) => {
+      this.once++;
+      this.put(line.frame(f, pose));
+    };
+  }
+
+  private needed(): OpenCharacter {
+    if (!this.rules)
+      throw new Error('The page has not loaded its rules, so it cannot play this. Reload the page.');
+    return this.rules;
+  }
+
+  /** Shows the frames of something small once, at the character's own rate, and then what the desk asks for again. */
+  private playOnce(count: number, frameAt: (f: number) => Frame, clock?: () => number): void {
     const begun = performance.now();
     const turn = ++this.once;
     const step = () => {
       const seconds = clock ? clock() : (performance.now() - begun) / 1000;
-      const f = Math.floor(seconds * this.character.sheet.frameRate);
+      const f = Math.floor(seconds * this.frameRate);
       if (this.stopped || turn !== this.once) return;
-      if (f >= series.at.length) return this.refresh();
-      this.put(frameOf(series, f, this.character.rig.order));
+      if (f >= count) return this.refresh();
+      this.put(frameAt(f));
       requestAnimationFrame(step);
     };
     step();
-  }
-
-  /** Shows one frame that no pose asks for, until the desk asks for another. */
-  showFrame(frame: Frame): void {
-    this.put(frame);
-  }
-
-  /** The line at a frame while it plays; what is not there yet is fetched, and the last picture stays meanwhile. */
-  playAt(frame: number): void {
-    if (!this.line) return;
-    const key = JSON.stringify(this.pose());
-    if (key !== this.poseKey) {
-      this.poseKey = key;
-      this.cache.clear();
-    }
-    const there = this.cache.get(frame);
-    if (there) this.put(there);
-    const needed = there ? this.firstMissing(frame) : frame;
-    // one at a time: while a dial is dragged the newest pose goes next, instead of a queue of old ones
-    if (!this.fetching && needed < this.line.frames && needed - frame < AHEAD / 2) {
-      this.fetching = true;
-      void this.fetch(needed, key).finally(() => (this.fetching = false));
-    }
-  }
-
-  private firstMissing(from: number): number {
-    let f = from;
-    while (this.cache.has(f)) f++;
-    return f;
-  }
-
-  private async fetch(from: number, key: string): Promise<void> {
-    try {
-      const series = await api.lineFrames(this.line!.id, JSON.parse(key), from, from + AHEAD);
-      if (key !== this.poseKey || this.stopped) return;
-      series.at.forEach((f, i) => this.cache.set(f, frameOf(series, i, this.character.rig.order)));
-      const now = useDesk.getState();
-      const frame = this.cache.get(now.frame);
-      if (now.playing && frame) this.put(frame);
-    } catch (e) {
-      this.failed(e);
-    }
   }
 }

@@ -10,6 +10,7 @@ import {
   type ShotEdit,
 } from '../api/client';
 import { isAway, whenThere } from '../api/connection';
+import { opened, useRules } from '../rules/rules';
 import { useDesk } from './desk';
 import { Director } from './director';
 import { InTurn } from './inTurn';
@@ -110,9 +111,14 @@ export function StudioProvider({
     // a server that is away is told at the top of the page, once for all that was asked of it
     if (!(e instanceof Refusal && isAway(e))) tell(asMessage(e));
   }, []);
+  const core = useRules((s) => s.core);
+  const rules = useMemo(() => (core && pair ? opened(core, pair.view, pair.artwork) : null), [core, pair]);
   const director = useMemo(
-    () => (view ? new Director(view.character, view.id, view.revision, lineView, failed) : null),
-    [view, lineView, failed],
+    () =>
+      view
+        ? new Director(view.character.sheet.frameRate, view.id, view.revision, lineView, rules, failed)
+        : null,
+    [view, lineView, rules, failed],
   );
   useEffect(() => {
     if (!director) return;

@@ -14,7 +14,8 @@ export function FaceCrop({
 }: {
   character: Character;
   artwork: Artwork;
-  frame: Frame;
+  /** Nothing while it is on its way. */
+  frame: Frame | undefined;
   box: ViewBox;
   label: string;
   className?: string;
@@ -24,7 +25,9 @@ export function FaceCrop({
   useLayoutEffect(() => {
     painter.current = new Painter(g.current!, character, artwork);
   }, [character, artwork]);
-  useLayoutEffect(() => painter.current?.show(frame), [character, artwork, frame]);
+  useLayoutEffect(() => {
+    if (frame) painter.current?.show(frame);
+  }, [character, artwork, frame]);
   return (
     <svg
       role={label ? 'img' : undefined}

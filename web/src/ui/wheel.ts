@@ -6,20 +6,14 @@ const NOTCH = 120;
 /**
  * Steps by the wheel over an element, which does not scroll what lies around it meanwhile.
  *
- * @param near told when the pointer or the keyboard comes to the element, before it steps
  * @returns the ref of that element
  */
-export function useWheelSteps(
-  stepBy: (by: number) => void,
-  near?: () => void,
-): (element: HTMLElement | null) => void {
+export function useWheelSteps(stepBy: (by: number) => void): (element: HTMLElement | null) => void {
   const [element, setElement] = useState<HTMLElement | null>(null);
   const step = useRef(stepBy);
-  const comes = useRef(near);
   const last = useRef(0);
   useEffect(() => {
     step.current = stepBy;
-    comes.current = near;
   });
   useEffect(() => {
     if (!element) return;
@@ -31,15 +25,8 @@ export function useWheelSteps(
       last.current = now;
       step.current(e.deltaY > 0 ? 1 : -1);
     };
-    const arrive = () => comes.current?.();
     element.addEventListener('wheel', wheel, { passive: false });
-    element.addEventListener('pointerenter', arrive);
-    element.addEventListener('focusin', arrive);
-    return () => {
-      element.removeEventListener('wheel', wheel);
-      element.removeEventListener('pointerenter', arrive);
-      element.removeEventListener('focusin', arrive);
-    };
+    return () => element.removeEventListener('wheel', wheel);
   }, [element]);
   return setElement;
 }

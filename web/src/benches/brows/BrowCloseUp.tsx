@@ -122,7 +122,7 @@ function Grip({
         e.currentTarget.setPointerCapture(e.pointerId);
         e.currentTarget.focus();
         setFrom({ y: at(e), value });
-        void director.grab(dial.id);
+        director.grab(dial.id);
       }}
       onPointerMove={(e) => from && set(from.value + (from.y - at(e)) / Math.max(reach, 1e-6))}
       onPointerUp={() => from && done()}

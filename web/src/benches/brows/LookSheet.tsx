@@ -3,8 +3,8 @@ import { Bookmark, Sparkles, TriangleAlert, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api, type LooksView } from '../../api/client';
 import { faceBox } from '../../stage/view';
-import { frameOf } from '../../stage/series';
 import { useDesk } from '../../state/desk';
+import { usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
@@ -21,16 +21,18 @@ export function LookSheet() {
   const turned = useSettled((s) => (turn ? s.dials[turn.id] : undefined), 300);
   const [keeping, setKeeping] = useState(false);
   const sheet = useQuery({
-    queryKey: ['looks', view.id, view.revision, turned],
-    queryFn: () => api.looks(view.id, { dials: turn && turned !== undefined ? { [turn.id]: turned } : {} }),
+    queryKey: ['looks', view.id, view.revision],
+    queryFn: () => api.looks(view.id),
     placeholderData: keepPreviousData,
   });
+  const dials = turn && turned !== undefined ? { [turn.id]: turned } : {};
+  const frames = usePictures((sheet.data?.looks ?? []).map((l) => ({ dials, looks: { [l.look.id]: 1 } })));
   const box = useMemo(() => faceBox(character, artwork), [character, artwork]);
   const groups = useMemo(() => {
     const found = new Map<string, { entry: Entry; index: number }[]>();
     sheet.data?.looks.forEach((entry, i) => {
       const key = entry.look.collection;
-      found.set(key, [...(found.get(key) ?? []), { entry, index: i + 1 }]);
+      found.set(key, [...(found.get(key) ?? []), { entry, index: i }]);
     });
     return [...found];
   }, [sheet.data]);
@@ -77,7 +79,7 @@ export function LookSheet() {
                     <FaceCrop
                       character={character}
                       artwork={artwork}
-                      frame={frameOf(sheet.data.frames, index, character.rig.order)}
+                      frame={frames[index]}
                       box={box}
                       label=""
                       className="block aspect-[100/94] w-full bg-drawn"

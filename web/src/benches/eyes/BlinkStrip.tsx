@@ -1,7 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, type Dial, type EyesView } from '../../api/client';
-import { frameOf } from '../../stage/series';
+import type { Dial, EyesView } from '../../api/client';
 import { useDesk } from '../../state/desk';
+import { usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
@@ -10,15 +9,15 @@ const STEPS = 5;
 
 /** The blink from open to shut as it really is in the present pose; a click holds the eyes there. */
 export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dial }) {
-  const { view, artwork, director } = useStudio();
+  const { view, artwork } = useStudio();
   const { character } = view;
   const dials = useSettled((s) => s.dials, 200);
-  const others = JSON.stringify({ ...dials, [blink.id]: 0 });
-  const strip = useQuery({
-    queryKey: ['blink-strip', view.id, view.revision, others],
-    queryFn: ({ signal }) => api.sweep(view.id, director.moment(), blink.id, STEPS, signal),
-    placeholderData: (old) => old,
-  });
+  const { picks, pins, looks } = useSettled((s) => s, 200);
+  const at = Array.from(
+    { length: STEPS },
+    (_, i) => blink.from + ((blink.to - blink.from) * i) / (STEPS - 1),
+  );
+  const frames = usePictures(at.map((v) => ({ dials: { ...dials, [blink.id]: v }, picks, pins, looks })));
   const now = useDesk((s) => s.dials[blink.id] ?? blink.rest);
   const left = Math.min(...eyes.map((e) => e.box.minX));
   const right = Math.max(...eyes.map((e) => e.box.maxX));
@@ -28,10 +27,9 @@ export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dia
   const h = w / 2;
   const box = { x: (left + right - w) / 2, y: (top + bottom - h) / 2, w, h };
   const words = ['open', '¼', 'half', '¾', 'shut'];
-  if (!strip.data) return null;
   return (
     <div className="mt-1.5 grid grid-cols-5 gap-1.5" role="group" aria-label={blink.name}>
-      {strip.data.at.map((v, i) => (
+      {at.map((v, i) => (
         <button
           key={v}
           className={`overflow-hidden rounded-lg border ${
@@ -44,7 +42,7 @@ export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dia
           <FaceCrop
             character={character}
             artwork={artwork}
-            frame={frameOf(strip.data, i, character.rig.order)}
+            frame={frames[i]}
             box={box}
             label=""
             className="block aspect-[2/1] w-full bg-drawn"

@@ -1,6 +1,6 @@
 import { Play, Sparkles, X } from 'lucide-react';
 import { useState } from 'react';
-import { api, type Cue } from '../../api/client';
+import type { Cue } from '../../api/client';
 import { useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
 import { CueTrack } from './CueTrack';
@@ -11,9 +11,9 @@ export function Cues() {
   const { character } = view;
   const [chosen, setChosen] = useState<string | null>(null);
   const cue = character.library.cues.find((c) => c.id === chosen);
-  const play = async (c: Cue) => {
+  const play = (c: Cue) => {
     try {
-      director.playOnce(await api.cueFrames(view.id, c.id, director.pose()));
+      director.playCue(c.id);
     } catch (e) {
       tell({ message: e instanceof Error ? e.message : 'The cue cannot be played.', bad: true });
     }
@@ -38,7 +38,7 @@ export function Cues() {
               key={c.id}
               className={`flex items-center gap-1.5 rounded-lg border bg-paper px-2 py-1 ${c.id === chosen ? 'border-doing' : 'border-line'}`}
             >
-              <button className="btn-do px-2 py-1" aria-label={`Play ${c.name}`} onClick={() => void play(c)}>
+              <button className="btn-do px-2 py-1" aria-label={`Play ${c.name}`} onClick={() => play(c)}>
                 <Play size={13} aria-hidden />
               </button>
               <EditableName

@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type EyesView } from '../../api/client';
-import { frameOf } from '../../stage/series';
 import { useDesk } from '../../state/desk';
+import { usePictures } from '../../state/pictures';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
 
@@ -17,6 +17,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
     enabled: open,
     placeholderData: keepPreviousData,
   });
+  const frames = usePictures((sheet.data?.cases ?? []).map((c) => ({ dials: c.dials })));
   const left = Math.min(...eyes.map((e) => e.box.minX));
   const right = Math.max(...eyes.map((e) => e.box.maxX));
   const top = Math.min(...eyes.map((e) => e.box.minY));
@@ -71,7 +72,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
                     <FaceCrop
                       character={character}
                       artwork={artwork}
-                      frame={frameOf(sheet.data.frames, i + 1, character.rig.order)}
+                      frame={frames[i]}
                       box={box}
                       label=""
                       className="block aspect-[2/1] w-full bg-drawn"

@@ -14,18 +14,15 @@ export function WornPart({
   ticked: boolean;
   tick: (on: boolean) => void;
 }) {
-  const { artwork, director } = useStudio();
+  const { artwork } = useStudio();
   const shown = useShown(part.id);
   const all = [...part.drawings.map((d) => d.id), 'nothing'];
   const pick = (id: string) => useDesk.getState().pick(part.id, id);
-  const wheel = useWheelSteps(
-    (by) => {
-      // the stage answers a moment later, and steps may come faster
-      const at = all.indexOf(useDesk.getState().picks[part.id] ?? shown);
-      pick(all[(at + by + all.length) % all.length]!);
-    },
-    () => void director.offer(part.id),
-  );
+  const wheel = useWheelSteps((by) => {
+    // without rules the stage answers a moment later, and steps may come faster
+    const at = all.indexOf(useDesk.getState().picks[part.id] ?? shown);
+    pick(all[(at + by + all.length) % all.length]!);
+  });
   return (
     <li className="flex items-center gap-2 px-2.5 py-1.5">
       <label className="flex w-[8.2rem] shrink-0 items-center gap-2 text-[13px]">

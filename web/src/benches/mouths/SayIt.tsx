@@ -1,7 +1,6 @@
 import { Play, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
 import type { SaidView } from '../../api/client';
-import { frameOf } from '../../stage/series';
 import { asMessage, useStudio } from '../../state/studio';
 import { sayOnStage } from './aloud';
 
@@ -44,28 +43,30 @@ function runsOf(said: SaidView): Run[] {
 /** Any words, said at once by the mouths on the stage; every mouth of them can be looked at. */
 export function SayIt({ mood, jump }: { mood: string; jump: (drawing: string) => void }) {
   const studio = useStudio();
-  const { view, director, tell } = studio;
+  const { view, tell } = studio;
   const [text, setText] = useState('Mind the ropes, please.');
   const [pace, setPace] = useState(1);
   const [aloud, setAloud] = useState(false);
-  const [said, setSaid] = useState<{ of: number; view: SaidView } | null>(null);
+  const [said, setSaid] = useState<{ of: number; said: SaidView; show: (frame: number) => void } | null>(
+    null,
+  );
   const [at, setAt] = useState<number | null>(null);
   const say = async () => {
     try {
       const answer = await sayOnStage(studio, text, pace, mood, aloud);
-      setSaid({ of: view.revision, view: answer });
+      setSaid({ of: view.revision, ...answer });
       setAt(null);
-      if (answer.skipped.length > 0) tell({ message: answer.skipped.join(' '), bad: true });
+      if (answer.said.skipped.length > 0) tell({ message: answer.said.skipped.join(' '), bad: true });
     } catch (e) {
       tell(asMessage(e));
     }
   };
-  const now = said?.of === view.revision ? said.view : null;
+  const now = said?.of === view.revision ? said.said : null;
   const runs = now ? runsOf(now) : [];
   const frames = now?.drawings.length ?? 1;
   const show = (run: Run, i: number) => {
     setAt(i);
-    director.showFrame(frameOf(now!.frames, run.from, view.character.rig.order));
+    said!.show(run.from);
     jump(run.drawing);
   };
   return (

@@ -14,7 +14,7 @@ const MANY = 5;
 
 /** What a part can show: picked for this pose, pinned over every dial, or made the default. */
 export function Drawings({ part }: { part: Part }) {
-  const { view, artwork, director, edit } = useStudio();
+  const { view, artwork, edit } = useStudio();
   const { character } = view;
   const shown = useShown(part.id);
   const picks = useDesk((s) => s.picks);
@@ -37,7 +37,7 @@ export function Drawings({ part }: { part: Part }) {
     useDesk.getState().pick(part.id, next);
   };
   const shownAt = part.drawings.findIndex((d) => d.id === shown);
-  const stepper = useWheelSteps(stepBy, () => void director.offer(part.id));
+  const stepper = useWheelSteps(stepBy);
   if (part.drawings.length === 0) return null;
   return (
     <>

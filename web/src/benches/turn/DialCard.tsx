@@ -6,6 +6,7 @@ import { boundsOf, type ViewBox } from '../../stage/view';
 import { Ruler } from '../../shelf/Ruler';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
+import { usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { asMessage, useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
@@ -171,13 +172,15 @@ function Along({ dial }: { dial: Dial }) {
       }),
     300,
   );
-  const along = useQuery({
-    queryKey: ['along', view.id, view.revision, dial.id, held],
-    queryFn: () => api.sweep(view.id, { pose: JSON.parse(held) }, dial.id, PICTURES),
-    placeholderData: keepPreviousData,
-  });
+  const at = useMemo(
+    () =>
+      Array.from({ length: PICTURES }, (_, i) => dial.from + ((dial.to - dial.from) * i) / (PICTURES - 1)),
+    [dial],
+  );
+  const pose = JSON.parse(held);
+  const frames = usePictures(at.map((v) => ({ ...pose, dials: { ...pose.dials, [dial.id]: v } })));
   const around = useMemo(() => awayFromHead(dial, view.character, artwork), [dial, view.character, artwork]);
-  return along.data ? <Strip dial={dial} series={along.data} measured={[]} around={around} /> : null;
+  return <Strip dial={dial} at={at} frames={frames} measured={[]} around={around} />;
 }
 
 /** Where a dial poses nothing of the head, what it does pose, with air round it; null for a dial of the head. */

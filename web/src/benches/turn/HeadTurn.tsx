@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { api } from '../../api/client';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
+import { usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { asMessage, useStudio } from '../../state/studio';
 import { SolidCard } from './SolidCard';
@@ -32,9 +33,9 @@ export function HeadTurn() {
   }, [held]);
   const client = useQueryClient();
   const turn = useQuery({
-    queryKey: ['turn', view.id, view.revision, held, pictures],
+    queryKey: ['turn', view.id, view.revision, pictures],
     queryFn: async () => {
-      const answer = await api.turn(view.id, pose, pictures);
+      const answer = await api.turn(view.id, pictures);
       // for what takes hold of the pieces on the stage
       client.setQueryData(['turn-pieces', view.id, view.revision], answer);
       return answer;
@@ -47,9 +48,13 @@ export function HeadTurn() {
     enabled: exactly && turn.data?.made === true,
     placeholderData: keepPreviousData,
   });
+  const strip = turn.data?.strip ?? [];
+  const frames = usePictures(
+    dial ? strip.map((at) => ({ ...pose, dials: { ...pose.dials, [dial.id]: at } })) : [],
+  );
   if (turn.error) return <p className="mt-2 text-wrong">{asMessage(turn.error).message}</p>;
   if (!turn.data) return <p className="mt-2 text-faint">Turning the head …</p>;
-  const { made, shape, strip, measured, uneven, offered, edges, offModel, drawnAngle } = turn.data;
+  const { made, shape, measured, uneven, offered, edges, offModel, drawnAngle } = turn.data;
   const { views } = character.controls;
   const several = character.rig.parts.filter((p) => p.role === 'VIEW').length > 1;
   if (!views && several)
@@ -147,10 +152,11 @@ export function HeadTurn() {
             </button>
           ))}
         </div>
-        {strip[0] && (
+        {strip.length > 0 && (
           <Strip
             dial={dial}
-            series={strip[0]}
+            at={strip}
+            frames={frames}
             measured={measured}
             onion={onion}
             exact={exactly ? (exact.data ?? null) : null}
@@ -158,10 +164,12 @@ export function HeadTurn() {
         )}
         <PlayRow dial={dial} />
       </section>
-      {views && strip[0] && (
-        <ViewsCard dial={dial} views={views} series={strip[0]} edges={edges} offModel={offModel} />
+      {views && strip.length > 0 && (
+        <ViewsCard dial={dial} views={views} at={strip} frames={frames} edges={edges} offModel={offModel} />
       )}
-      {!views && strip[0] && !shape[0]?.drawn && <TwoHalves dial={dial} series={strip[0]} uneven={uneven} />}
+      {!views && frames.length > 0 && !shape[0]?.drawn && (
+        <TwoHalves dial={dial} frames={frames} uneven={uneven} />
+      )}
       {!views && <SolidCard shape={shape[0]!} turn={turn.data} />}
       {!views && (
         <section className="mt-3" aria-label="Hidden and uncovered">

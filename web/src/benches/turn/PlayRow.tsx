@@ -1,28 +1,25 @@
 import { Play } from 'lucide-react';
 import { useState } from 'react';
-import { api, type Dial } from '../../api/client';
-import { useDesk } from '../../state/desk';
+import type { Dial } from '../../api/client';
 import { asMessage, useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
 
 /** Plays a dial there and back on the stage. */
 export function PlayRow({ dial }: { dial: Dial }) {
-  const { view, director, tell } = useStudio();
+  const { director, tell } = useStudio();
   const [frames, setFrames] = useState(24);
   const [twos, setTwos] = useState(false);
   const [eased, setEased] = useState(true);
-  const play = async () => {
+  const play = () => {
     try {
-      const { dials, picks, pins, looks } = useDesk.getState();
-      const pose = { dials, picks, pins, looks };
-      director.playOnce(await api.playDial(view.id, dial.id, pose, frames, twos ? 2 : 1, eased));
+      director.playDial(dial.id, frames, twos ? 2 : 1, eased);
     } catch (e) {
       tell(asMessage(e));
     }
   };
   return (
     <div className="mt-2 flex flex-wrap items-center gap-1.5">
-      <button className="btn-do" onClick={() => void play()}>
+      <button className="btn-do" onClick={play}>
         <Play size={14} aria-hidden /> There and back
       </button>
       <div className="w-[118px]">

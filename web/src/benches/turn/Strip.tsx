@@ -1,7 +1,7 @@
 import { EyeOff, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
-import type { Dial, ExactView, FrameSeries, TurnView } from '../../api/client';
-import { frameOf, nearest } from '../../stage/series';
+import type { Dial, ExactView, Frame, TurnView } from '../../api/client';
+import { nearest } from '../../stage/series';
 import { turnBox, type ViewBox } from '../../stage/view';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
@@ -13,14 +13,18 @@ type Measured = TurnView['measured'][number];
 /** The head from one end of a dial to the other; each picture is a place to go to. */
 export function Strip({
   dial,
-  series,
+  at,
+  frames,
   measured,
   around = null,
   onion = false,
   exact = null,
 }: {
   dial: Dial;
-  series: FrameSeries;
+  /** Places of the dial, evenly from end to end. */
+  at: number[];
+  /** The head at each of them; fewer while they are on their way. */
+  frames: Frame[];
   measured: Measured[];
   /** What is to be seen in each picture; the head when nothing is said. */
   around?: ViewBox | null;
@@ -34,10 +38,10 @@ export function Strip({
   const value = useDesk((s) => s.dials[dial.id] ?? dial.rest);
   const head = useMemo(() => turnBox(character, artwork), [character, artwork]);
   const box = around ?? head;
-  const now = nearest(series.at, value);
-  const columns = series.at.length > 13 ? 9 : 7;
+  const now = nearest(at, value);
+  const columns = at.length > 13 ? 9 : 7;
   if (!box) return null;
-  const resting = nearest(series.at, dial.rest);
+  const resting = nearest(at, dial.rest);
   const before = (i: number) => i + Math.sign(resting - i);
   const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   return (
@@ -46,22 +50,22 @@ export function Strip({
       style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
       data-testid="film-strip"
     >
-      {series.at.map((at, i) => {
-        const about = measured.find((m) => Math.abs(m.at - at) < 1e-6);
+      {at.map((place, i) => {
+        const about = measured.find((m) => Math.abs(m.at - place) < 1e-6);
         return (
           <button
-            key={at}
+            key={place}
             className={`relative overflow-hidden rounded-lg border bg-card ${
               i === now ? 'border-doing ring-2 ring-doing' : 'border-line hover:border-faint'
             }`}
             aria-pressed={i === now}
-            aria-label={`${dial.name} at ${shown(dial, at)}`}
-            onClick={() => useDesk.getState().turn(dial.id, at)}
+            aria-label={`${dial.name} at ${shown(dial, place)}`}
+            onClick={() => useDesk.getState().turn(dial.id, place)}
           >
             <FaceCrop
               character={character}
               artwork={artwork}
-              frame={frameOf(series, i, character.rig.order)}
+              frame={frames[i]}
               box={box}
               label=""
               className="block aspect-square w-full bg-drawn"
@@ -70,19 +74,19 @@ export function Strip({
               <FaceCrop
                 character={character}
                 artwork={artwork}
-                frame={frameOf(series, before(i), character.rig.order)}
+                frame={frames[before(i)]}
                 box={box}
                 label=""
                 className="absolute inset-x-0 top-0 block aspect-square w-full opacity-35"
               />
             )}
-            <span className="block text-center text-[11px] leading-4 text-ink">{shown(dial, at)}</span>
-            {exact?.strip[0] && nearest(exact.strip[0].at, at) === i && (
+            <span className="block text-center text-[11px] leading-4 text-ink">{shown(dial, place)}</span>
+            {exact && exact.at.length > 0 && nearest(exact.at, place) === i && (
               <>
                 <FaceCrop
                   character={character}
                   artwork={artwork}
-                  frame={frameOf(exact.strip[0], i, character.rig.order)}
+                  frame={exact.frames[i]}
                   box={box}
                   label=""
                   className="block aspect-square w-full border-t border-line bg-drawn"

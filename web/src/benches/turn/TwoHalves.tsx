@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import type { Dial, FrameSeries, TurnView } from '../../api/client';
-import { frameOf } from '../../stage/series';
+import type { Dial, Frame, TurnView } from '../../api/client';
 import { turnBox } from '../../stage/view';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
@@ -10,11 +9,12 @@ import { FaceCrop } from '../../ui/FaceCrop';
 /** One end of the turn, the other one in a mirror, and the two laid over each other. */
 export function TwoHalves({
   dial,
-  series,
+  frames,
   uneven,
 }: {
   dial: Dial;
-  series: FrameSeries;
+  /** From one end to the other. */
+  frames: Frame[];
   uneven: TurnView['uneven'];
 }) {
   const { view, artwork, edit } = useStudio();
@@ -26,14 +26,14 @@ export function TwoHalves({
       <FaceCrop
         character={character}
         artwork={artwork}
-        frame={frameOf(series, index, character.rig.order)}
+        frame={frames[index]}
         box={box}
         label={label}
         className="block h-full w-full"
       />
     </div>
   );
-  const last = series.at.length - 1;
+  const last = frames.length - 1;
   const turned = { transform: 'scaleX(-1)' };
   const worst = uneven[0];
   const part = character.rig.parts.find((p) => p.id === worst?.part)?.name;
@@ -44,13 +44,13 @@ export function TwoHalves({
         <div className="h-[104px] overflow-hidden rounded-lg border border-line bg-drawn">
           {face(0, 'One end')}
         </div>
-        <figcaption className="text-[11px] text-faint">{shown(dial, series.at[0]!)}</figcaption>
+        <figcaption className="text-[11px] text-faint">{shown(dial, dial.from)}</figcaption>
       </figure>
       <figure className="m-0">
         <div className="h-[104px] overflow-hidden rounded-lg border border-line bg-drawn">
           {face(last, 'The other end, in a mirror', turned)}
         </div>
-        <figcaption className="text-[11px] text-faint">{shown(dial, series.at[last]!)}, mirrored</figcaption>
+        <figcaption className="text-[11px] text-faint">{shown(dial, dial.to)}, mirrored</figcaption>
       </figure>
       <figure className="m-0">
         <div className="relative h-[104px] overflow-hidden rounded-lg border border-line bg-drawn">

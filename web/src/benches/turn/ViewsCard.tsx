@@ -1,7 +1,7 @@
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import type { Dial, FrameSeries, TurnView, ViewSet } from '../../api/client';
-import { frameOf, nearest } from '../../stage/series';
+import type { Dial, Frame, TurnView, ViewSet } from '../../api/client';
+import { nearest } from '../../stage/series';
 import { turnBox } from '../../stage/view';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
@@ -16,13 +16,16 @@ const MARKS = ['NECK', 'EYES', 'MOUTH', 'CHIN', 'TOP'] as const;
 export function ViewsCard({
   dial,
   views,
-  series,
+  at: places,
+  frames,
   edges,
   offModel,
 }: {
   dial: Dial;
   views: ViewSet;
-  series: FrameSeries;
+  /** Places of the dial, evenly from end to end, and the head at each. */
+  at: number[];
+  frames: Frame[];
   edges: TurnView['edges'];
   offModel: string | undefined;
 }) {
@@ -59,7 +62,7 @@ export function ViewsCard({
           const from = i === 0 ? dial.from : edgeAt(i - 1);
           const to = i === views.bands.length - 1 ? dial.to : edgeAt(i);
           const middle = (b.from + b.to) / 2;
-          const inBand = series.at.filter((v) => v >= b.from && v <= b.to);
+          const inBand = places.filter((v) => v >= b.from && v <= b.to);
           const picture = inBand.length > 0 ? inBand[nearest(inBand, middle)]! : middle;
           const now = value >= from && (value < to || i === views.bands.length - 1);
           return (
@@ -75,7 +78,7 @@ export function ViewsCard({
                 <FaceCrop
                   character={character}
                   artwork={artwork}
-                  frame={frameOf(series, nearest(series.at, picture), character.rig.order)}
+                  frame={frames[nearest(places, picture)]}
                   box={box}
                   label=""
                   className="mx-auto block h-[66px] w-[66px]"

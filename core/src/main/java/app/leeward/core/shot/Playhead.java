@@ -32,6 +32,21 @@ public final class Playhead {
                 talks ? Optional.of(shot.mouths(evaluator.character().voice().mouths())) : Optional.empty();
     }
 
+    private Playhead(Evaluator evaluator, Shot shot, Optional<MouthTrack> mouths) {
+        this.evaluator = evaluator;
+        this.shot = shot;
+        this.mouths = mouths;
+        trails = new DelayLine(evaluator);
+    }
+
+    /** The same shot over a character that speaks with the same mouths; with others it is solved anew. */
+    public Playhead with(Evaluator other) {
+        return other.character().voice().mouths()
+                        == evaluator.character().voice().mouths()
+                ? new Playhead(other, shot, mouths)
+                : new Playhead(other, shot);
+    }
+
     /** The mouth track; empty for a character without a mouth set. */
     public Optional<MouthTrack> mouths() {
         return mouths;

@@ -117,6 +117,9 @@ public final class CodecSource {
                     /** Digest of the sources of core. */
                     public static final String SOURCES = "%s";
 
+                    /** The kinds of edits it knows. */
+                    public static final java.util.Set<String> EDITS = java.util.Set.of(%s);
+
                     private final Shelf shelf;
 
                     /** @param shelf where what is read once lies */
@@ -124,8 +127,15 @@ public final class CodecSource {
                         this.shelf = shelf;
                     }
                 """
-                        .formatted(sources())
+                        .formatted(sources(), edits())
                 + methods + "}\n";
+    }
+
+    private String edits() {
+        return Kinds.EDITS.options().keySet().stream()
+                .filter(k -> edits.isEmpty() || edits.contains(k))
+                .map(k -> '"' + k + '"')
+                .collect(Collectors.joining(", "));
     }
 
     /** As core's build wrote it down. */

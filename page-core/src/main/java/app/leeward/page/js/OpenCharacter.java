@@ -42,6 +42,10 @@ public final class OpenCharacter {
         return shelf;
     }
 
+    Evaluator evaluator() {
+        return evaluator;
+    }
+
     Codec codec() {
         return codec;
     }
@@ -67,6 +71,12 @@ public final class OpenCharacter {
     @JSExport
     public OpenLine line(JSObject shot) {
         return new OpenLine(this, new Playhead(evaluator, codec.readShot(new JsValue(shot))));
+    }
+
+    /** Whether {@link #draft} knows a kind of edit; the others only the server makes. */
+    @JSExport
+    public boolean drafts(String kind) {
+        return Codec.EDITS.contains(kind);
     }
 
     /**

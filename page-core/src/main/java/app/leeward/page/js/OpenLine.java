@@ -30,6 +30,12 @@ public final class OpenLine {
         return character.whyOf(part, poseAt(at, live));
     }
 
+    /** The same line over a character that speaks with the same mouths, such as one with a draft. */
+    @JSExport
+    public OpenLine with(OpenCharacter other) {
+        return new OpenLine(other, playhead.with(other.evaluator()));
+    }
+
     private Pose poseAt(int at, JSObject live) {
         return playhead.poseAt(at, PageForms.pose(live));
     }

@@ -14,8 +14,6 @@ import org.springframework.web.servlet.HandlerInterceptor;
 @Component
 class AdmittedRequests implements HandlerInterceptor {
     private static final String HELD = AdmittedRequests.class.getName();
-    /** Bytes one part of one frame takes, worked out and written. */
-    private static final long PLACED = 400;
 
     private final Admission admission;
 
@@ -44,11 +42,6 @@ class AdmittedRequests implements HandlerInterceptor {
             request.setAttribute(HELD, held, RequestAttributes.SCOPE_REQUEST);
         }
         held.push(what);
-    }
-
-    /** Takes memory for frames. */
-    void takeFrames(int frames, int parts) {
-        take(frames * PLACED * parts);
     }
 
     @Override

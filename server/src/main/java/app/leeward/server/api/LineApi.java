@@ -2,9 +2,6 @@ package app.leeward.server.api;
 
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.Viseme;
-import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Frame;
-import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
@@ -44,8 +41,6 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/v1")
 @Tag(name = "lines")
 class LineApi {
-    private static final int MOST_FRAMES = 480;
-
     private final Characters characters;
     private final Lines lines;
     private final LineReadings readings;
@@ -110,9 +105,6 @@ class LineApi {
 
     public record PronounceBody(int base, String word, String soundsLike) {}
 
-    /** Frames {@code from} to before {@code to}. */
-    public record FramesBody(PoseBody pose, int from, int to) {}
-
     /** Has a recording read: the line is there once the reading is done. */
     @PostMapping(path = "/characters/{id}/lines", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.ACCEPTED)
@@ -169,27 +161,6 @@ class LineApi {
                 ReadingApi.client(request)));
     }
 
-    @PostMapping("/lines/{id}/frames")
-    FrameSeries frames(@PathVariable UUID id, @RequestBody FramesBody body) {
-        Snapshot<Shot> shot = lines.snapshot(id);
-        Snapshot<Character> character = characters.snapshot(shot.belongsTo());
-        Playhead playhead = lines.playhead(shot, character);
-        Pose live = PoseBody.of(body.pose());
-        int from = Math.max(0, Math.min(body.from(), shot.state().frames() - 1));
-        int to = Math.max(
-                from + 1,
-                Math.min(Math.min(body.to(), from + MOST_FRAMES), shot.state().frames()));
-        admitted.takeFrames(to - from, character.state().rig().parts().size());
-        List<Double> at = new ArrayList<>();
-        List<Frame> frames = new ArrayList<>();
-        for (int f = from; f < to; f++) {
-            at.add((double) f);
-            frames.add(playhead.frameAt(f, live));
-        }
-        return FrameSeries.of(character.state(), at, frames);
-    }
-
-    /** Loudest excursions of equal stretches, 0 to 1. */
     @GetMapping("/lines/{id}/peaks")
     float[] peaks(@PathVariable UUID id, @RequestParam(defaultValue = "600") int count) {
         byte[] wav = lines.sound(lines.snapshot(id).state().line().sound()).wav();

@@ -13,9 +13,7 @@ import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
-import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.speech.Phone;
@@ -40,7 +38,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.IntStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -252,7 +249,7 @@ class MouthApi {
      * @param mood id of the row of mouths to say them with; empty for the neutral one
      * @param aloud whether the voice booth speaks them, and the mouths follow it
      */
-    public record SayBody(String text, double pace, String mood, PoseBody pose, boolean aloud) {}
+    public record SayBody(String text, double pace, String mood, boolean aloud) {}
 
     /**
      * Words as the mouths say them.
@@ -262,7 +259,7 @@ class MouthApi {
      * @param sounds the sound every frame shows; empty in a pause
      * @param skipped words that could not be read out
      * @param guessed words whose sounds were guessed from their spelling
-     * @param frames the face, frame by frame
+     * @param shot what the page plays
      * @param sound a WAV file; empty when nothing was spoken aloud
      */
     public record SaidView(
@@ -272,7 +269,7 @@ class MouthApi {
             List<String> sounds,
             List<String> skipped,
             List<String> guessed,
-            FrameSeries frames,
+            Shot shot,
             byte[] sound) {}
 
     /** The face as it says typed words, without a recording. */
@@ -300,12 +297,6 @@ class MouthApi {
         Shot shot = new Shot("said", said.line(), TrackRules.at(c.sheet().frameRate()), Map.of())
                 .withMood(body.mood() == null ? "" : body.mood());
         Playhead playhead = new Playhead(characters.evaluator(standing), shot);
-        Pose pose = PoseBody.of(body.pose());
-        List<Frame> frames = IntStream.range(0, shot.frames())
-                .mapToObj(f -> playhead.frameAt(f, pose))
-                .toList();
-        List<Double> numbers =
-                IntStream.range(0, shot.frames()).mapToObj(f -> (double) f).toList();
         return new SaidView(
                 said.line().words(),
                 playhead.mouths().orElseThrow().drawings(),
@@ -313,7 +304,7 @@ class MouthApi {
                 sounds(shot),
                 said.skipped(),
                 said.line().guesses().stream().map(g -> g.word()).toList(),
-                FrameSeries.of(c, numbers, frames),
+                shot,
                 sound);
     }
 

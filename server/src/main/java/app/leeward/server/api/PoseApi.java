@@ -1,8 +1,6 @@
 package app.leeward.server.api;
 
-import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
-import app.leeward.core.dial.Dial;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Redrawn;
 import app.leeward.core.eval.Evaluator;
@@ -13,7 +11,6 @@ import app.leeward.core.eye.LidLine;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Joint;
-import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
@@ -26,13 +23,9 @@ import app.leeward.server.studio.Snapshot;
 import app.leeward.server.studio.StoredImages;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.UUID;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -48,17 +41,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/characters/{id}")
 @Tag(name = "poses")
 class PoseApi {
-    private static final int MOST_SAMPLES = 241;
-    private static final int MOST_ROWS = 41;
-
     private final Characters characters;
     private final Lines lines;
     private final StoredImages images;
-    private final AdmittedRequests admitted;
 
-    PoseApi(Characters characters, Lines lines, StoredImages images, AdmittedRequests admitted) {
+    PoseApi(Characters characters, Lines lines, StoredImages images) {
         this.images = images;
-        this.admitted = admitted;
         this.characters = characters;
         this.lines = lines;
     }
@@ -78,15 +66,6 @@ class PoseApi {
      * @param redrawn drawings whose art the draft changes
      */
     public record PoseView(int revision, Frame frame, List<Joint> joints, List<Redrawn> redrawn) {}
-
-    public record SweepBody(PoseBody pose, UUID line, Integer frame, String dial, int samples) {}
-
-    /**
-     * @param across the pad's first dial
-     * @param down its second
-     * @param samples of each, evenly over its range
-     */
-    public record GridBody(PoseBody pose, UUID line, Integer frame, String across, String down, int samples) {}
 
     public record WhyBody(PoseBody pose, UUID line, Integer frame, String part) {}
 
@@ -143,83 +122,6 @@ class PoseApi {
         Pose pose = pose(c, moment.pose(), moment.line(), moment.frame());
         return new EyesView(
                 c.revision(), EyeView.of(c.state(), pose), GazeField.of(c.state(), pose), LidLine.resting(c.state()));
-    }
-
-    /** The frames of one dial over its whole range, the rest of the pose staying as it is. */
-    @PostMapping("/sweep")
-    FrameSeries sweep(@PathVariable UUID id, @RequestBody SweepBody body) {
-        Snapshot<Character> c = characters.snapshot(id);
-        Dial dial = c.state().dial(Bodies.require(body.dial(), "dial")).orElseThrow(() -> Problem.notThere("dial"));
-        int n = Math.max(2, Math.min(MOST_SAMPLES, body.samples()));
-        admitted.takeFrames(n, c.state().rig().parts().size());
-        Pose pose = pose(c, body.pose(), body.line(), body.frame());
-        Evaluator evaluator = characters.evaluator(c);
-        List<Double> at = values(dial, n);
-        List<Frame> frames = at.stream()
-                .map(v -> evaluator.frame(pose.withDial(dial.id(), v)))
-                .toList();
-        return FrameSeries.of(c.state(), at, frames).along(c.state(), dial);
-    }
-
-    /** The frames of two dials over both their ranges, row by row, the rest of the pose staying as it is. */
-    @PostMapping("/grid")
-    PadFrames grid(@PathVariable UUID id, @RequestBody GridBody body) {
-        Snapshot<Character> c = characters.snapshot(id);
-        Dial across =
-                c.state().dial(Bodies.require(body.across(), "across")).orElseThrow(() -> Problem.notThere("dial"));
-        Dial down = c.state().dial(Bodies.require(body.down(), "down")).orElseThrow(() -> Problem.notThere("dial"));
-        int n = Math.max(2, Math.min(MOST_ROWS, body.samples()));
-        admitted.takeFrames(n * n, c.state().rig().parts().size());
-        Pose pose = pose(c, body.pose(), body.line(), body.frame());
-        Evaluator evaluator = characters.evaluator(c);
-        List<Double> columns = values(across, n);
-        List<Double> rows = values(down, n);
-        List<Double> at = new ArrayList<>(n * n);
-        List<Frame> frames = new ArrayList<>(n * n);
-        for (double row : rows) {
-            for (double column : columns) {
-                at.add((double) at.size());
-                frames.add(evaluator.frame(pose.withDial(across.id(), column).withDial(down.id(), row)));
-            }
-        }
-        return new PadFrames(
-                FrameSeries.of(c.state(), at, frames),
-                PadFrames.PadWay.of(c.state(), across, columns),
-                PadFrames.PadWay.of(c.state(), down, rows));
-    }
-
-    private static List<Double> values(Dial dial, int steps) {
-        return IntStream.range(0, steps).mapToObj(i -> at(dial, i, steps)).toList();
-    }
-
-    private static double at(Dial dial, int step, int steps) {
-        return dial.from() + (dial.to() - dial.from()) * step / (steps - 1);
-    }
-
-    public record ChoicesBody(PoseBody pose, UUID line, Integer frame, String part) {}
-
-    /**
-     * @param drawings what can be picked, as a pick names it, in the order of the frames
-     * @param frames one for each pick
-     */
-    public record ChoicesView(List<String> drawings, FrameSeries frames) {}
-
-    /** The pose with each choice of one part picked, so that stepping through them needs no answer each time. */
-    @PostMapping("/choices")
-    ChoicesView choices(@PathVariable UUID id, @RequestBody ChoicesBody body) {
-        Snapshot<Character> c = characters.snapshot(id);
-        Part part = c.state().part(Bodies.require(body.part(), "part")).orElseThrow(() -> Problem.notThere("part"));
-        Pose pose = pose(c, body.pose(), body.line(), body.frame());
-        Evaluator evaluator = characters.evaluator(c);
-        List<String> drawings = Stream.concat(part.drawings().stream().map(Drawing::id), Stream.of(Part.NOTHING))
-                .toList();
-        admitted.takeFrames(drawings.size(), c.state().rig().parts().size());
-        List<Frame> frames = drawings.stream()
-                .map(d -> evaluator.frame(pose.withPicks(Map.of(part.id(), d))))
-                .toList();
-        List<Double> at =
-                IntStream.range(0, drawings.size()).mapToObj(i -> (double) i).toList();
-        return new ChoicesView(drawings, FrameSeries.of(c.state(), at, frames));
     }
 
     @PostMapping("/why")

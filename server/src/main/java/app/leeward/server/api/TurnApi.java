@@ -3,11 +3,9 @@ package app.leeward.server.api;
 import app.leeward.core.art.Point;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.eval.Asymmetry;
-import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.HeadShape;
-import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.SolidKind;
 import app.leeward.core.rig.TurnPlan;
 import app.leeward.core.solid.HeadSolids;
@@ -18,7 +16,6 @@ import app.leeward.core.turn.TurnAngle;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
 import app.leeward.core.turn.TurnNotes;
-import app.leeward.core.turn.TurnPlay;
 import app.leeward.core.turn.TurnRange;
 import app.leeward.core.turn.ViewCheck;
 import app.leeward.server.studio.Characters;
@@ -52,6 +49,9 @@ class TurnApi {
         this.characters = characters;
     }
 
+    /** @param pictures how many places of the dial, evenly from end to end: 3 to 25 */
+    public record PicturesBody(int pictures) {}
+
     /** @param pictures how many, evenly from end to end: 3 to 25 */
     public record StripBody(PoseBody pose, int pictures) {}
 
@@ -72,6 +72,7 @@ class TurnApi {
      * @param strip the head from end to end in the pose asked for; none without a turn dial
      * @param measured what is hidden and bald at places along the dial
      * @param uneven where the halves differ most; none when they are alike
+     * @param strip places of the dial, evenly from end to end
      * @param offered dials around the head that could be made and are not there
      * @param edges what jumps where one view of the head gives way to the next; none for a head that slides
      * @param nosePieces whether the nose can be taken apart, so that its profile shows past the face's edge
@@ -90,7 +91,7 @@ class TurnApi {
             List<SolidChoice> kinds,
             List<Point> side,
             double halfWidth,
-            List<FrameSeries> strip,
+            List<Double> strip,
             List<TurnCheck.Position> measured,
             List<Asymmetry> uneven,
             List<OfferedDial> offered,
@@ -105,7 +106,7 @@ class TurnApi {
     public record OfferedDial(HeadDial dial, String name) {}
 
     @PostMapping("/turn")
-    TurnView turn(@PathVariable UUID id, @RequestBody StripBody body) {
+    TurnView turn(@PathVariable UUID id, @RequestBody PicturesBody body) {
         Snapshot<Character> standing = characters.snapshot(id);
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
@@ -116,8 +117,6 @@ class TurnApi {
         Optional<HeadSolids> solids = shape.flatMap(s -> HeadSolids.of(c, s));
         Optional<TurnAngle> angle = dial.flatMap(d -> shape.map(s -> TurnAngle.of(d, s)));
         boolean fromFront = shape.filter(s -> s.drawn() == 0).isPresent();
-        Evaluator evaluator = characters.evaluator(standing);
-        Pose pose = PoseBody.of(body.pose());
         int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
         return new TurnView(
                 standing.revision(),
@@ -138,7 +137,7 @@ class TurnApi {
                         .toList(),
                 solids.map(HeadSolids::sideView).orElse(List.of()),
                 solids.map(HeadSolids::halfWidth).orElse(0.0),
-                dial.stream().map(d -> strip(evaluator, d, pose, n)).toList(),
+                dial.map(d -> places(d, n)).orElse(List.of()),
                 dial.filter(d -> slides)
                         .map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
                         .orElse(List.of()),
@@ -156,11 +155,13 @@ class TurnApi {
     /**
      * The turn as the solids have it, without stops between.
      *
-     * @param strip the head from end to end
+     * @param at places of the dial from end to end
+     * @param frames the head at each of them
      * @param strays for each picture how far the dial's own way lies off at the most, as a share of the head's width
      * @param furthest for each picture the piece with that point; empty where all lie on it
      */
-    public record ExactView(int revision, List<FrameSeries> strip, List<Double> strays, List<String> furthest) {}
+    public record ExactView(
+            int revision, List<Double> at, List<Frame> frames, List<Double> strays, List<String> furthest) {}
 
     /** The head turned by its solids alone, to be held beside what its stops make of it. */
     @PostMapping("/turn/exact")
@@ -170,15 +171,10 @@ class TurnApi {
         Dial dial = c.dial(TurnMaker.DIAL).orElseThrow(() -> Problem.notThere("dial"));
         int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
         List<ExactTurn.Step> steps = ExactTurn.of(c, PoseBody.of(body.pose()), places(dial, n));
-        List<FrameSeries> strip = steps.isEmpty()
-                ? List.of()
-                : List.of(FrameSeries.of(
-                        c,
-                        steps.stream().map(ExactTurn.Step::at).toList(),
-                        steps.stream().map(ExactTurn.Step::frame).toList()));
         return new ExactView(
                 standing.revision(),
-                strip,
+                steps.stream().map(ExactTurn.Step::at).toList(),
+                steps.stream().map(ExactTurn.Step::frame).toList(),
                 steps.stream().map(ExactTurn.Step::strays).toList(),
                 steps.stream().map(s -> s.furthest().orElse("")).toList());
     }
@@ -189,34 +185,5 @@ class TurnApi {
             at.add(d.from() + (d.to() - d.from()) * i / (n - 1));
         }
         return at;
-    }
-
-    private static FrameSeries strip(Evaluator evaluator, Dial d, Pose pose, int n) {
-        List<Double> at = places(d, n);
-        List<Frame> frames =
-                at.stream().map(v -> evaluator.frame(pose.withDial(d.id(), v))).toList();
-        return FrameSeries.of(evaluator.character(), at, frames);
-    }
-
-    /**
-     * @param frames one way, 12 to 48
-     * @param exposure 1 on ones, 2 on twos
-     */
-    public record PlayBody(PoseBody pose, int frames, int exposure, boolean eased) {}
-
-    /** A dial played there and back over the rest of the pose, with what follows it later. */
-    @PostMapping("/dials/{dial}/play")
-    FrameSeries play(@PathVariable UUID id, @PathVariable String dial, @RequestBody PlayBody body) {
-        Snapshot<Character> c = characters.snapshot(id);
-        Dial d = c.state().dial(dial).orElseThrow(() -> Problem.notThere("dial"));
-        Evaluator evaluator = characters.evaluator(c);
-        List<Pose> poses =
-                TurnPlay.of(evaluator, d, PoseBody.of(body.pose()), body.frames(), body.exposure(), body.eased());
-        List<Double> at = new ArrayList<>();
-        for (int f = 0; f < poses.size(); f++) {
-            at.add((double) f);
-        }
-        return FrameSeries.of(
-                c.state(), at, poses.stream().map(evaluator::frame).toList());
     }
 }

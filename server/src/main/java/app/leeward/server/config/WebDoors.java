@@ -51,6 +51,7 @@ class WebDoors {
                 .logout(AbstractHttpConfigurer::disable)
                 .csrf(c -> c.csrfTokenRepository(tokens).csrfTokenRequestHandler(new HeaderOnly()))
                 .addFilterBefore(new SameOrigin(), CsrfFilter.class)
+                .addFilterBefore(new RulesHeader(), SameOrigin.class)
                 .exceptionHandling(e -> e.accessDeniedHandler((request, response, denied) -> Refusals.write(
                         response,
                         403,

@@ -1,0 +1,42 @@
+/** The doors of the compiled core, as `page-core` exports them; what they do is said there. */
+declare module 'page-core' {
+  type Schemas = import('../api/schema').components['schemas'];
+
+  export interface OpenLine {
+    frame(at: number, live: Schemas['PoseBody']): Schemas['Frame'];
+    joints(at: number, live: Schemas['PoseBody']): Schemas['Joint'][];
+    why(at: number, part: string, live: Schemas['PoseBody']): Schemas['Reason'][];
+    with(character: OpenCharacter): OpenLine;
+  }
+
+  export interface Draft {
+    after(): OpenCharacter | null;
+    refused(): string;
+    redrawn(): Schemas['Redrawn'][];
+  }
+
+  export interface OpenCharacter {
+    frame(pose: Schemas['PoseBody']): Schemas['Frame'];
+    joints(pose: Schemas['PoseBody']): Schemas['Joint'][];
+    why(part: string, pose: Schemas['PoseBody']): Schemas['Reason'][];
+    line(shot: Schemas['Shot']): OpenLine;
+    drafts(kind: string): boolean;
+    draft(edit: Schemas['Edit']): Draft;
+    steadied(dial: string, last: number, value: number): number;
+    cue(cue: string, pose: Schemas['PoseBody']): Schemas['Frame'][];
+    play(
+      dial: string,
+      pose: Schemas['PoseBody'],
+      frames: number,
+      exposure: number,
+      eased: boolean,
+    ): Schemas['Frame'][];
+  }
+
+  export function sources(): string;
+  export function open(
+    character: Schemas['Character'],
+    artwork: Record<string, Schemas['Shape'][]>,
+    before: OpenCharacter | null,
+  ): OpenCharacter;
+}
