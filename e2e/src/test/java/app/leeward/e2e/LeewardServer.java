@@ -204,6 +204,15 @@ final class LeewardServer implements AutoCloseable {
         }
     }
 
+    /** A header of the answer. */
+    String header(String path, String name) throws IOException, InterruptedException {
+        return HttpClient.newHttpClient()
+                .send(HttpRequest.newBuilder(URI.create(url() + path)).build(), HttpResponse.BodyHandlers.discarding())
+                .headers()
+                .firstValue(name)
+                .orElse("");
+    }
+
     /** As a power cut does it. */
     void kill() throws InterruptedException {
         process.destroyForcibly();

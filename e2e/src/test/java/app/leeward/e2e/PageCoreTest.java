@@ -1,0 +1,345 @@
+package app.leeward.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.MakeBrows;
+import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.MakeDial;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.MakeTurn;
+import app.leeward.core.edit.Nudge;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eye.ReadyMade;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
+import app.leeward.faces.Face;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.file.ArtReader;
+import app.leeward.formats.json.ArtworkStore;
+import app.leeward.formats.json.LeewardJson;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/**
+ * One truth: random poses of the demo's characters, a line and seeded faces, worked out by the page's core in Chromium and by the
+ * server's classes here. Everything must be the same; the numbers to a billionth, outlines to the four decimals they are sent with.
+ */
+class PageCoreTest extends Story {
+    private static final int FACES = 12;
+    private static final int POSES = 120;
+    private static final Pattern NUMBER = Pattern.compile("-?[0-9.]+(e-?[0-9]+)?");
+
+    /** What runs in the page: the core it loaded itself, told to open a character and to work out what is asked. */
+    private static final String RUN =
+            """
+            async text => {
+              const asked = JSON.parse(text);
+              const url = performance.getEntriesByType('resource').map(r => r.name).find(n => n.includes('page-core'));
+              const core = await import(url);
+              const open = core.open(asked.character, asked.artwork, null);
+              const line = asked.shot ? open.line(asked.shot) : null;
+              const frame = (of, l, p) => l ? l.frame(p.frame, p.pose) : of.frame(p.pose);
+              return JSON.stringify({
+                sources: core.sources(),
+                frames: asked.poses.map(p => frame(open, line, p)),
+                reasons: asked.poses.map(p => line ? line.why(p.frame, p.part, p.pose) : open.why(p.part, p.pose)),
+                joints: open.joints(asked.poses[0].pose),
+                drafts: asked.drafts.map(edit => {
+                  const after = open.draft(edit).after();
+                  return frame(after, line && line.with(after), asked.poses[1]);
+                }),
+              });
+            }
+            """;
+
+    private final Map<String, Artwork> art = new HashMap<>();
+    private final Map<Artwork, String> hashes = new IdentityHashMap<>();
+    private final ObjectMapper json = LeewardJson.mapper(new ArtworkStore() {
+        @Override
+        public void put(Artwork drawn, String hash, String text) {
+            Artwork kept = LeewardJson.artwork(text);
+            art.put(hash, kept);
+            hashes.put(kept, hash);
+        }
+
+        @Override
+        public Optional<String> known(Artwork drawn) {
+            return Optional.ofNullable(hashes.get(drawn));
+        }
+
+        @Override
+        public Artwork get(String hash) {
+            return art.get(hash);
+        }
+    });
+
+    private int compared;
+
+    private JsonNode ask(String path) throws Exception {
+        return json.readTree(server.body("/api/v1" + path));
+    }
+
+    @Test
+    void thePageWorksOutWhatTheServerDoes() throws Exception {
+        page.waitForFunction("() => performance.getEntriesByType('resource').some(r => r.name.includes('page-core'))");
+        for (JsonNode item : ask("/characters?size=200").get("items")) {
+            String id = item.get("id").asText();
+            JsonNode character = ask("/characters/" + id).get("character");
+            JsonNode artwork = ask("/characters/" + id + "/artwork");
+            compare(character, artwork, Optional.empty(), POSES);
+            for (JsonNode line : ask("/characters/" + id + "/lines?size=200").get("items")) {
+                JsonNode shot = ask("/lines/" + line.get("id").asText()).get("shot");
+                compare(character, artwork, Optional.of(shot), POSES);
+            }
+        }
+        for (long seed = 700; seed < 700 + FACES; seed++) {
+            Optional<Character> face = rigged(seed);
+            if (face.isPresent()) {
+                ObjectNode artwork = json.createObjectNode();
+                JsonNode character = json.valueToTree(face.get());
+                for (Part p : face.get().rig().parts()) {
+                    p.drawings().forEach(d -> {
+                        String hash = json.valueToTree(d.art()).asText();
+                        artwork.set(hash, json.valueToTree(art.get(hash).shapes()));
+                    });
+                }
+                compare(character, artwork, Optional.empty(), POSES);
+            }
+        }
+        assertThat(compared).isGreaterThanOrEqualTo(2_000);
+    }
+
+    private static Optional<Character> rigged(long seed) throws Exception {
+        LayeredArt read = ArtReader.read(Face.of(seed).svg().getBytes(StandardCharsets.UTF_8));
+        IntakeResult result = Assembler.assemble("face", read.canvas(), 24, read.root(), read.notes());
+        if (!(result instanceof IntakeResult.Hung hung)) {
+            return Optional.empty();
+        }
+        Character c = hung.character();
+        List<Edit> edits = new ArrayList<>(List.of(MakeTurn.of(Optional.empty()), new MakeBrows()));
+        for (ReadyMade dial : ReadyMade.values()) {
+            edits.add(new MakeDial(dial));
+        }
+        edits.addAll(List.of(new MakeLooks(), new MakeCues()));
+        for (Edit e : edits) {
+            c = Edits.apply(c, e) instanceof Outcome.Done done ? done.character() : c;
+        }
+        return Optional.of(c);
+    }
+
+    /** @param sent the character as the page gets it */
+    private void compare(JsonNode sent, JsonNode artwork, Optional<JsonNode> spoken, int poses) throws Exception {
+        ObjectMapper lenient = json.copy().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
+        artwork.properties()
+                .forEach(a -> art.computeIfAbsent(a.getKey(), hash -> {
+                    ObjectNode whole = json.createObjectNode();
+                    whole.set("shapes", a.getValue());
+                    return LeewardJson.artwork(whole.toString());
+                }));
+        Character c = lenient.treeToValue(sent, Character.class);
+        Evaluator here = new Evaluator(c);
+        Optional<Playhead> playhead = spoken.isPresent()
+                ? Optional.of(new Playhead(here, lenient.treeToValue(spoken.get(), Shot.class)))
+                : Optional.empty();
+        Random random = new Random(c.rig().parts().size());
+        List<Asked> asked = new ArrayList<>();
+        for (int i = 0; i < poses; i++) {
+            asked.add(Asked.of(c, playhead, random));
+        }
+        List<Edit> drafts = c.rig().parts().stream()
+                .limit(4)
+                .map(p -> (Edit) new Nudge(p.id(), 3.5, -2))
+                .toList();
+        ObjectNode question = json.createObjectNode();
+        question.set("character", sent);
+        question.set("artwork", artwork);
+        spoken.ifPresent(s -> question.set("shot", s));
+        ArrayNode list = question.putArray("poses");
+        asked.forEach(a -> list.add(a.body(json)));
+        ArrayNode edits = question.putArray("drafts");
+        for (Edit e : drafts) {
+            edits.add(json.readTree(json.writerFor(Edit.class).writeValueAsString(e)));
+        }
+        JsonNode told = json.readTree((String) page.evaluate(RUN, question.toString()));
+
+        assertThat(told.get("sources").asText())
+                .as("the page's core and the server are built from the same sources")
+                .isEqualTo(server.header("/api/v1/characters", "Leeward-Rules"));
+        for (int i = 0; i < poses; i++) {
+            String what = c.name() + ", pose " + i + " " + asked.get(i);
+            Pose pose = asked.get(i).pose(playhead);
+            same(what, here.frame(pose), told.get("frames").get(i));
+            alike(
+                    what + ", why " + asked.get(i).part,
+                    json.valueToTree(here.why(asked.get(i).part, pose)),
+                    told.get("reasons").get(i));
+            compared++;
+        }
+        alike(c.name() + ", joints", json.valueToTree(here.joints(asked.get(0).pose)), told.get("joints"), 1e-3);
+        for (int i = 0; i < drafts.size(); i++) {
+            Character after = ((Outcome.Done) Edits.draft(c, drafts.get(i))).character();
+            Evaluator drafted = new Evaluator(after);
+            Pose pose = asked.get(1).pose(playhead.map(p -> p.with(drafted)));
+            same(
+                    c.name() + ", draft " + drafts.get(i),
+                    drafted.frame(pose),
+                    told.get("drafts").get(i));
+        }
+    }
+
+    private static void same(String what, Frame here, JsonNode there) {
+        JsonNode placed = there.get("placed");
+        assertThat(placed.findValuesAsText("part"))
+                .as(what + ": order")
+                .isEqualTo(here.placed().stream().map(Frame.Placed::part).toList());
+        for (int i = 0; i < here.placed().size(); i++) {
+            Frame.Placed mine = here.placed().get(i);
+            JsonNode its = placed.get(i);
+            String part = what + ": " + mine.part();
+            assertThat(its.get("drawing").asText()).as(part).isEqualTo(mine.drawing());
+            assertThat(texts(its.path("windows"))).as(part).isEqualTo(mine.windows());
+            assertThat(texts(its.path("outside"))).as(part).isEqualTo(mine.outside());
+            assertThat(texts(its.path("behind"))).as(part).isEqualTo(mine.behind());
+            close(part, mine.opacity(), its.get("opacity").asDouble(), 1e-9);
+            double[] matrix = {
+                mine.matrix().a(),
+                mine.matrix().b(),
+                mine.matrix().c(),
+                mine.matrix().d(),
+                mine.matrix().e(),
+                mine.matrix().f()
+            };
+            for (int k = 0; k < 6; k++) {
+                close(part, matrix[k], its.get("matrix").get(k).asDouble(), 1e-9);
+            }
+            List<String> outlines = texts(its.path("outlines"));
+            assertThat(outlines).as(part).hasSameSizeAs(mine.outlines());
+            for (int k = 0; k < outlines.size(); k++) {
+                sameOutline(part, mine.outlines().get(k).toSvg(), outlines.get(k));
+            }
+        }
+    }
+
+    private static void sameOutline(String what, String mine, String its) {
+        assertThat(NUMBER.matcher(its).replaceAll(""))
+                .as(what)
+                .isEqualTo(NUMBER.matcher(mine).replaceAll(""));
+        Matcher a = NUMBER.matcher(mine);
+        Matcher b = NUMBER.matcher(its);
+        while (a.find() && b.find()) {
+            // a number that lies just between two may be rounded either way
+            assertThat(Double.parseDouble(b.group()))
+                    .as(what)
+                    .isCloseTo(Double.parseDouble(a.group()), within(1.01e-4));
+        }
+    }
+
+    private static List<String> texts(JsonNode list) {
+        List<String> all = new ArrayList<>();
+        list.forEach(n -> all.add(n.asText()));
+        return all;
+    }
+
+    private static void close(String what, double mine, double its, double share) {
+        assertThat(Math.abs(mine - its)).as(what).isLessThanOrEqualTo(share * Math.max(1, Math.abs(mine)));
+    }
+
+    private static void alike(String what, JsonNode mine, JsonNode its) {
+        alike(what, mine, its, 1e-9);
+    }
+
+    /** The same text, the same lists, and numbers as close as said. */
+    private static void alike(String what, JsonNode mine, JsonNode its, double share) {
+        if (mine.isNumber()) {
+            close(what, mine.asDouble(), its.asDouble(), share);
+        } else if (mine.isContainerNode()) {
+            assertThat(its.size()).as(what + " " + its).isEqualTo(mine.size());
+            for (int i = 0; mine.isArray() && i < mine.size(); i++) {
+                alike(what, mine.get(i), its.get(i), share);
+            }
+            mine.properties().forEach(p -> alike(what + "." + p.getKey(), p.getValue(), its.path(p.getKey()), share));
+        } else {
+            assertThat(its.asText()).as(what).isEqualTo(mine.asText());
+        }
+    }
+
+    /** Something to be worked out. */
+    private record Asked(
+            Map<String, Double> dials,
+            Map<String, String> picks,
+            Map<String, String> pins,
+            Map<String, Double> looks,
+            String part,
+            int frame,
+            Pose pose) {
+        static Asked of(Character c, Optional<Playhead> playhead, Random random) {
+            Map<String, Double> dials = new HashMap<>();
+            c.controls().dials().forEach(d -> {
+                if (random.nextInt(3) > 0) {
+                    // sometimes beyond the ends, where it holds
+                    dials.put(d.id(), d.from() + (1.1 * random.nextDouble() - 0.05) * (d.to() - d.from()));
+                }
+            });
+            Map<String, Double> looks = new HashMap<>();
+            c.library().looks().stream()
+                    .filter(l -> random.nextInt(4) == 0)
+                    .forEach(l -> looks.put(l.id(), random.nextDouble()));
+            Map<String, String> picks = new HashMap<>();
+            Map<String, String> pins = new HashMap<>();
+            for (Part p : c.rig().parts()) {
+                if (p.drawings().size() > 1 && random.nextInt(3) == 0) {
+                    String drawing = p.drawings()
+                            .get(random.nextInt(p.drawings().size()))
+                            .id();
+                    (random.nextBoolean() ? picks : pins).put(p.id(), drawing);
+                }
+            }
+            List<Part> parts = c.rig().parts();
+            return new Asked(
+                    dials,
+                    picks,
+                    pins,
+                    looks,
+                    parts.get(random.nextInt(parts.size())).id(),
+                    playhead.isPresent() ? random.nextInt(60) : 0,
+                    new Pose(dials, picks, pins, Map.of()).withLooks(looks));
+        }
+
+        Pose pose(Optional<Playhead> playhead) {
+            return playhead.map(p -> p.poseAt(frame, pose)).orElse(pose);
+        }
+
+        ObjectNode body(ObjectMapper json) {
+            ObjectNode body = json.createObjectNode();
+            body.set("pose", json.valueToTree(Map.of("dials", dials, "picks", picks, "pins", pins, "looks", looks)));
+            body.put("part", part);
+            body.put("frame", frame);
+            return body;
+        }
+    }
+}
