@@ -12,7 +12,6 @@ declare module 'page-core' {
   export interface Draft {
     after(): OpenCharacter | null;
     refused(): string;
-    redrawn(): Schemas['Redrawn'][];
   }
 
   export interface OpenCharacter {
@@ -22,6 +21,7 @@ declare module 'page-core' {
     line(shot: Schemas['Shot']): OpenLine;
     drafts(kind: string): boolean;
     draft(edit: Schemas['Edit']): Draft;
+    redrawnSince(other: OpenCharacter): Schemas['Redrawn'][];
     steadied(dial: string, last: number, value: number): number;
     cue(cue: string, pose: Schemas['PoseBody']): Schemas['Frame'][];
     play(

@@ -143,12 +143,22 @@ function windowShapes(shapes: Shape[]): Shape[] {
 /** What a part is cut by: inside a window, outside a fill, or behind a hand's fingers. */
 type Cut = 'w' | 'o' | 'h';
 
+/** A drawing's elements, by which it is given other outlines. */
+interface Drawn {
+  group: SVGGElement;
+  /** For each shape what is drawn of it: paths, or the group of a piece of a picture. */
+  paths: [number, SVGElement][];
+  patches: [number, SVGElement][];
+  /** The paths of its own window, each with its shape. */
+  within: [number, SVGElement][];
+  /** The outlines it was given last; empty for its own. */
+  outlines: string[];
+}
+
 interface Slot {
   outer: SVGGElement;
   placed: SVGGElement;
-  drawings: Map<string, SVGGElement>;
-  /** Drawing to the outlines it was last given; drawings left out have their own. */
-  bent: Map<string, string>;
+  drawings: Map<string, Drawn>;
   shown: string | null;
   /** What cuts the part, as attributes of the groups it lies in, outermost first. */
   cuts: string;
@@ -158,7 +168,22 @@ interface Slot {
 interface CutBy {
   element: SVGClipPathElement | SVGMaskElement;
   placed: SVGElement[];
-  shown: string;
+  /** Its paths, each with the shape it is of. */
+  paths: [number, SVGElement][];
+  /** The drawing it was made from; null when it is to be made anew. */
+  drawing: string | null;
+  outlines: string[];
+}
+
+const NONE: string[] = [];
+
+/** A placement as it is written; more digits than a screen can tell apart would only make it longer. */
+function matrixOf(m: number[]): string {
+  return `matrix(${m.map((v, i) => Math.round(v * (i < 4 ? 1e5 : 1e3)) / (i < 4 ? 1e5 : 1e3)).join(' ')})`;
+}
+
+function alike(a: string[], b: string[]): boolean {
+  return a === b || (a.length === b.length && a.every((x, i) => x === b[i]));
 }
 
 const FAR = { x: '-100000', y: '-100000', width: '200000', height: '200000' };
@@ -203,7 +228,7 @@ export class Painter {
       const placed = element('g', { 'data-part': id });
       outer.append(placed);
       root.append(outer);
-      this.slots.set(id, { outer, placed, drawings: new Map(), bent: new Map(), shown: null, cuts: '' });
+      this.slots.set(id, { outer, placed, drawings: new Map(), shown: null, cuts: '' });
     }
   }
 
@@ -217,7 +242,7 @@ export class Painter {
     for (const p of frame.placed) this.mask(p);
     for (const [id, slot] of this.slots) {
       if (!seen.has(id) && slot.shown !== null) {
-        slot.drawings.get(slot.shown)!.style.display = 'none';
+        slot.drawings.get(slot.shown)!.group.style.display = 'none';
         slot.shown = null;
         this.last.delete(id);
       }
@@ -270,13 +295,12 @@ export class Painter {
     for (const key of keys) {
       const [part, drawing] = key.split('/') as [string, string];
       const slot = this.slots.get(part);
-      const group = slot?.drawings.get(drawing);
-      if (group) this.fill(group, part, drawing);
-      slot?.bent.delete(drawing);
+      const own = slot?.drawings.get(drawing);
+      if (own) this.fill(own, part, drawing);
       const last = this.last.get(part);
-      if (slot && group && last?.drawing === drawing && last.outlines?.length) this.bend(slot, last);
+      if (slot && own && last?.drawing === drawing && last.outlines?.length) this.bend(slot, last);
       for (const [kind, cutBy] of this.cutsBy.get(part) ?? []) {
-        cutBy.shown = '';
+        cutBy.drawing = null;
         this.cutOf(kind, part);
       }
     }
@@ -293,68 +317,74 @@ export class Painter {
     if (!slot) return;
     const before = this.last.get(p.part);
     if (slot.shown !== p.drawing) {
-      if (slot.shown !== null) slot.drawings.get(slot.shown)!.style.display = 'none';
+      if (slot.shown !== null) slot.drawings.get(slot.shown)!.group.style.display = 'none';
       this.drawing(slot, p).style.display = '';
       slot.shown = p.drawing;
     }
     if (!before || before.matrix.some((v, i) => v !== p.matrix[i])) {
-      const matrix = `matrix(${p.matrix.join(' ')})`;
+      const matrix = matrixOf(p.matrix);
       slot.placed.setAttribute('transform', matrix);
       for (const cutBy of this.cutsBy.get(p.part)?.values() ?? [])
         for (const e of cutBy.placed) e.setAttribute('transform', matrix);
     }
-    if ((slot.bent.get(p.drawing) ?? '') !== (p.outlines ?? []).join()) this.bend(slot, p);
+    this.bend(slot, p);
     if (!before || before.opacity !== p.opacity) slot.placed.setAttribute('opacity', String(p.opacity));
     this.last.set(p.part, p);
   }
 
   private drawing(slot: Slot, p: Placed): SVGGElement {
-    let group = slot.drawings.get(p.drawing);
-    if (!group) {
-      group = element('g');
-      this.fill(group, p.part, p.drawing);
-      slot.drawings.set(p.drawing, group);
-      slot.placed.append(group);
+    let own = slot.drawings.get(p.drawing);
+    if (!own) {
+      own = { group: element('g'), paths: [], patches: [], within: [], outlines: NONE };
+      this.fill(own, p.part, p.drawing);
+      slot.drawings.set(p.drawing, own);
+      slot.placed.append(own.group);
     }
-    return group;
+    return own.group;
   }
 
-  private fill(group: SVGGElement, part: string, drawing: string): void {
+  private fill(own: Drawn, part: string, drawing: string): void {
     const shapes = this.shapes(part, drawing);
-    const within = shapes.filter((s) => s.role === 'WINDOW');
+    const within = shapes.flatMap((s, i) => (s.role === 'WINDOW' ? [i] : []));
     const id = `${this.prefix}-in-${part}-${drawing}`;
-    group.replaceChildren();
+    own.group.replaceChildren();
+    own.paths = [];
+    own.patches = [];
+    own.outlines = NONE;
     this.defs.querySelector(`[id="${id}"]`)?.remove();
+    own.within = within.map((i) => [i, element('path', { d: shapes[i]!.path })]);
     if (within.length > 0) {
       const clip = element('clipPath', { id });
-      for (const s of within) clip.append(element('path', { d: s.path }));
+      clip.append(...own.within.map(([, e]) => e));
       this.defs.append(clip);
     }
     shapes.forEach((s, i) => {
       const e = drawn(s);
-      if (s.fill.kind === 'patch') e.setAttribute('data-patch', String(i));
-      else outlineOf(e)?.setAttribute('data-shape', String(i));
-      group.append(s.masked && within.length > 0 ? cut(e, id) : e);
+      const path = s.fill.kind === 'patch' ? null : outlineOf(e);
+      if (s.fill.kind === 'patch') own.patches.push([i, e]);
+      else if (path) own.paths.push([i, path]);
+      path?.setAttribute('data-shape', String(i));
+      own.group.append(s.masked && within.length > 0 ? cut(e, id) : e);
     });
   }
 
-  /** Gives the shapes of the drawing that is shown the outlines of this frame, or their own again. */
+  /** Gives the shapes of the drawing that is shown the outlines of this frame, or their own again; those that differ. */
   private bend(slot: Slot, p: Placed): void {
-    slot.bent.set(p.drawing, (p.outlines ?? []).join());
+    const own = slot.drawings.get(p.drawing)!;
+    const now = p.outlines ?? NONE;
+    if (alike(own.outlines, now)) return;
     const shapes = this.shapes(p.part, p.drawing);
-    const outline = (i: number) => p.outlines?.[i] ?? shapes[i]?.path ?? '';
-    for (const e of slot.drawings.get(p.drawing)!.querySelectorAll('[data-shape]'))
-      e.setAttribute('d', outline(Number(e.getAttribute('data-shape'))));
-    for (const e of slot.drawings.get(p.drawing)!.querySelectorAll('[data-patch]')) {
-      const i = Number(e.getAttribute('data-patch'));
+    const outline = (i: number) => now[i] ?? shapes[i]?.path ?? '';
+    const before = (i: number) => own.outlines[i] ?? shapes[i]?.path ?? '';
+    for (const [i, e] of [...own.paths, ...own.within])
+      if (outline(i) !== before(i)) e.setAttribute('d', outline(i));
+    for (const [i, e] of own.patches) {
       const fill = shapes[i]?.fill;
-      if (fill?.kind !== 'patch') continue;
+      if (fill?.kind !== 'patch' || outline(i) === before(i)) continue;
       e.querySelector('clipPath > path')?.setAttribute('d', covered(fill, outline(i)));
       e.querySelector('image')?.setAttribute('transform', `matrix(${placeIn(fill, outline(i)).join(' ')})`);
     }
-    const within = this.defs.querySelector(`[id="${this.prefix}-in-${p.part}-${p.drawing}"]`);
-    const windows = shapes.flatMap((s, i) => (s.role === 'WINDOW' ? [i] : []));
-    windows.forEach((i, n) => within?.children[n]?.setAttribute('d', outline(i)));
+    own.outlines = now;
   }
 
   /** One group for each thing that cuts, so that nested windows intersect. */
@@ -391,37 +421,48 @@ export class Painter {
     const own = this.cutsBy.get(by) ?? new Map<Cut, CutBy>();
     this.cutsBy.set(by, own);
     let cutBy = own.get(kind);
-    const shown = `${placed.drawing} ${(placed.outlines ?? []).join()}`;
-    if (cutBy?.shown === shown) return;
-    const id = `${this.prefix}-${kind}-${by}`;
+    const now = placed.outlines ?? NONE;
+    const shapes = this.shapes(by, placed.drawing);
+    const outline = (i: number) => {
+      const s = shapes[i]!;
+      return s.fill.kind === 'patch' ? covered(s.fill, now[i] ?? s.path) : (now[i] ?? s.path);
+    };
+    if (cutBy?.drawing === placed.drawing) {
+      if (alike(cutBy.outlines, now)) return;
+      for (const [i, e] of cutBy.paths) if (cutBy.outlines[i] !== now[i]) e.setAttribute('d', outline(i));
+      cutBy.outlines = now;
+      return;
+    }
     if (!cutBy) {
+      const id = `${this.prefix}-${kind}-${by}`;
       const made =
         kind === 'w'
           ? element('clipPath', { id })
           : element('mask', { id, maskUnits: 'userSpaceOnUse', ...FAR });
       this.defs.append(made);
-      cutBy = { element: made, placed: [], shown: '' };
+      cutBy = { element: made, placed: [], paths: [], drawing: null, outlines: NONE };
       own.set(kind, cutBy);
     }
-    cutBy.shown = shown;
-    const transform = `matrix(${placed.matrix.join(' ')})`;
-    const shapes = this.shapes(by, placed.drawing);
-    const outline = (s: Shape) => {
-      const own = placed.outlines?.[shapes.indexOf(s)] ?? s.path;
-      return s.fill.kind === 'patch' ? covered(s.fill, own) : own;
-    };
+    cutBy.drawing = placed.drawing;
+    cutBy.outlines = now;
+    const transform = matrixOf(placed.matrix);
     if (kind === 'w') {
-      cutBy.placed = windowShapes(shapes).map((s) => {
-        const path = element('path', { d: outline(s), transform });
+      cutBy.paths = windowShapes(shapes).map((s) => {
+        const path = element('path', { d: outline(shapes.indexOf(s)), transform });
         if (s.rule === 'EVENODD') path.setAttribute('clip-rule', 'evenodd');
-        return path;
+        return [shapes.indexOf(s), path];
       });
+      cutBy.placed = cutBy.paths.map(([, e]) => e);
       cutBy.element.replaceChildren(...cutBy.placed);
       return;
     }
     const out = element('g', { transform });
     const taken = kind === 'o' ? windowShapes(shapes) : shapes.filter((s) => s.role === 'FINGERS');
-    out.append(...taken.map((s) => silhouette(s, outline(s), kind === 'h')));
+    cutBy.paths = taken.map((s) => [
+      shapes.indexOf(s),
+      silhouette(s, outline(shapes.indexOf(s)), kind === 'h'),
+    ]);
+    out.append(...cutBy.paths.map(([, e]) => e));
     cutBy.placed = [out];
     cutBy.element.replaceChildren(element('rect', { ...FAR, fill: '#fff' }), out);
   }

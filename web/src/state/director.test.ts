@@ -27,11 +27,11 @@ function rules(by = 0): OpenCharacter {
     draft: (edit) => {
       const dx = (edit as { dx?: number }).dx ?? 0;
       return {
-        after: () => (dx > 900 ? null : rules(dx)),
+        after: () => (dx > 900 ? null : rules(by + dx)),
         refused: () => (dx > 900 ? 'That would move the part far off the canvas.' : ''),
-        redrawn: () => [],
       };
     },
+    redrawnSince: () => [],
     // an edge at 0.5, and a hand that trembles by 0.1
     steadied: (_dial, last, value) =>
       !Number.isNaN(last) && last < 0.5 !== value < 0.5 && Math.abs(value - 0.5) < 0.1 ? last : value,
@@ -122,6 +122,24 @@ describe('the director', () => {
       expect(shown).toEqual([3]);
       director.drafting(null);
       expect(shown).toEqual([3, 0]);
+      expect(asked).toEqual([]);
+    });
+
+    it('shows what is on its way to the server, and drafts on top of it', () => {
+      direct(rules());
+      const nudge = (dx: number) => ({ kind: 'nudge', part: 'nose', dx, dy: 0 }) as Edit;
+      director.expect([{ edit: nudge(3) }, { edit: nudge(4) }]);
+      expect(shown.at(-1)).toBe(7);
+      director.drafting(nudge(10));
+      expect(shown.at(-1)).toBe(17);
+      director.drafting(null);
+      // what cannot be tried out here, and what comes behind it, waits for the server
+      director.expect([{ edit: nudge(3) }, { edit: { kind: 'make-turn' } as Edit }, { edit: nudge(4) }]);
+      expect(shown.at(-1)).toBe(3);
+      director.expect([{ state: rules(99) }, { edit: nudge(1) }]);
+      expect(shown.at(-1)).toBe(100);
+      director.expect([]);
+      expect(shown.at(-1)).toBe(0);
       expect(asked).toEqual([]);
     });
 

@@ -1,11 +1,18 @@
 import type { OpenCharacter, OpenLine } from 'page-core';
 import type { Edit, Frame, Joint, LineView, PoseBody, Reason, Redrawn, Shot } from '../api/client';
 import { api, Refusal } from '../api/client';
+import type { Step } from './ahead';
 import { useDesk } from './desk';
 import { Latest } from './loader';
 
 type Watcher = (frame: Frame) => void;
 type JointWatcher = (joints: Joint[]) => void;
+
+/** A character to be posed, and the line it says. */
+interface Shown {
+  character: OpenCharacter;
+  line: OpenLine | null;
+}
 
 /**
  * Decides which frame is on the stage: whenever the desk changes, the page's own rules say what it looks like, in the same
@@ -19,12 +26,13 @@ export class Director {
     number,
     { revision: number; frame: Frame; joints: Joint[]; redrawn: Redrawn[] }
   >;
-  private readonly spoken: OpenLine | null;
   private frame: Frame | null = null;
   private joints: Joint[] = [];
   private redrawn: Redrawn[] = [];
   /** An edit a hand is in the middle of, and the character as it would leave it where that is known here. */
-  private draft: { edit: Edit; after: OpenCharacter | null; line: OpenLine | null } | null = null;
+  private draft: { edit: Edit; after: Shown | null } | null = null;
+  /** What the server is about to answer with, where that is known here; else what it answered last. */
+  private ahead: Shown | null;
   /** Dials under a hand, and where each counts as standing. */
   private readonly held = new Map<string, number>();
   /** How often something small was begun: the newest goes on, the others end. */
@@ -40,7 +48,7 @@ export class Director {
     private readonly rules: OpenCharacter | null,
     private readonly failed: (e: unknown) => void,
   ) {
-    this.spoken = rules && line ? rules.line(line.shot) : null;
+    this.ahead = rules && { character: rules, line: line ? rules.line(line.shot) : null };
     this.poses = new Latest(
       async (_stamp: number) => {
         const draft = this.draft?.edit;
@@ -80,18 +88,47 @@ export class Director {
 
   /** Shows what an edit would do, until it is made or let go of with null. */
   drafting(edit: Edit | null): void {
-    if (!edit) {
-      this.draft = null;
-      if (this.rules) this.redraw([]);
-    } else if (this.known(edit)) {
-      const tried = this.rules!.draft(edit);
-      const after = tried.after();
+    if (!edit) this.draft = null;
+    else if (this.known(edit)) {
+      const after = this.tried(this.ahead!, edit);
       // what would be refused leaves the last picture; letting go says why
       if (!after) return;
-      this.draft = { edit, after, line: this.spoken?.with(after) ?? null };
-      this.redraw(tried.redrawn());
-    } else this.draft = { edit, after: null, line: null };
+      this.draft = { edit, after };
+    } else this.draft = { edit, after: null };
+    if (this.rules) this.redraw(this.current()?.character.redrawnSince(this.rules) ?? []);
     this.refresh();
+  }
+
+  /**
+   * Shows steps that are on their way to the server as if they were made already, as far as they can be tried out here; of one that
+   * cannot, and of those behind it, only the server's answer shows.
+   */
+  expect(steps: Step[]): void {
+    if (!this.rules) return;
+    let ahead: Shown = { character: this.rules, line: this.line ? this.rules.line(this.line.shot) : null };
+    for (const step of steps) {
+      const after =
+        'state' in step
+          ? { character: step.state, line: ahead.line?.with(step.state) ?? null }
+          : this.known(step.edit)
+            ? this.tried(ahead, step.edit)
+            : null;
+      if (!after) break;
+      ahead = after;
+    }
+    this.ahead = ahead;
+    this.redraw(this.current()?.character.redrawnSince(this.rules) ?? []);
+    this.refresh();
+  }
+
+  private tried(before: Shown, edit: Edit): Shown | null {
+    const character = before.character.draft(edit).after();
+    return character && { character, line: before.line?.with(character) ?? null };
+  }
+
+  /** What is posed now; null where only the server knows. */
+  private current(): Shown | null {
+    return this.draft ? this.draft.after : this.ahead;
   }
 
   /** Whether the page's rules can try an edit out, and what it is recorded from. */
@@ -159,15 +196,15 @@ export class Director {
   }
 
   private show(at: number): void {
-    const rules = this.draft ? this.draft.after : this.rules;
-    if (!rules) {
+    const now = this.current();
+    if (!now) {
       this.poses.ask(performance.now());
       return;
     }
-    const line = this.draft ? this.draft.line : this.spoken;
-    const pose = this.steady(rules);
-    this.put(line ? line.frame(at, pose) : rules.frame(pose));
-    if (this.jointWatchers.size > 0) this.tellJoints(line ? line.joints(at, pose) : rules.joints(pose));
+    const { character, line } = now;
+    const pose = this.steady(character);
+    this.put(line ? line.frame(at, pose) : character.frame(pose));
+    if (this.jointWatchers.size > 0) this.tellJoints(line ? line.joints(at, pose) : character.joints(pose));
   }
 
   private put(frame: Frame): void {
@@ -191,8 +228,9 @@ export class Director {
   /** Why a part looks as it does now. */
   async why(part: string): Promise<Reason[]> {
     const { frame } = useDesk.getState();
-    if (this.spoken) return this.spoken.why(frame, part, this.pose());
-    if (this.rules) return this.rules.why(part, this.pose());
+    const now = this.current();
+    if (now?.line) return now.line.why(frame, part, this.pose());
+    if (now) return now.character.why(part, this.pose());
     return (await api.why(this.id, this.moment(), part)).reasons;
   }
 

@@ -11,6 +11,7 @@ import {
 } from '../api/client';
 import { isAway, whenThere } from '../api/connection';
 import { opened, useRules } from '../rules/rules';
+import { Ahead } from './ahead';
 import { useDesk } from './desk';
 import { Director } from './director';
 import { InTurn } from './inTurn';
@@ -120,8 +121,10 @@ export function StudioProvider({
         : null,
     [view, lineView, rules, failed],
   );
+  const [ahead] = useState(() => new Ahead());
   useEffect(() => {
     if (!director) return;
+    ahead.stands(director.revision, rules, director);
     director.refresh();
     const stop = useDesk.subscribe((now, before) => {
       if (
@@ -138,7 +141,7 @@ export function StudioProvider({
       stop();
       director.stop();
     };
-  }, [director]);
+  }, [director, ahead, rules]);
 
   const settle = useCallback(
     async <T,>(key: unknown[], work: () => Promise<T>): Promise<boolean> => {
@@ -182,7 +185,9 @@ export function StudioProvider({
       message,
       tell,
       edit: async (edit) => {
-        const done = await inTurn((base) => api.edit(id, base, edit));
+        const done = await ahead.send({ edit }, (made) =>
+          inTurn(async (base) => made(await api.edit(id, base, edit), base)),
+        );
         if (done) void queries.invalidateQueries({ queryKey: ['line'] });
         return done;
       },
@@ -205,13 +210,20 @@ export function StudioProvider({
           await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
           void queries.invalidateQueries({ queryKey: ['lines', id] });
         } else if (back ? view.canUndo : view.canRedo) {
-          await inTurn((base) => (back ? api.undo(id, base) : api.redo(id, base)));
+          const send = (made = (v: CharacterView) => v) =>
+            inTurn(async (base) => {
+              const stepped = await (back ? api.undo(id, base) : api.redo(id, base));
+              ahead.stepped(back, base, stepped.revision);
+              return made(stepped);
+            });
+          const state = ahead.target(back, view.revision);
+          await (state ? ahead.send({ state }, (made) => send((v) => made(v, 0))) : send());
           void queries.invalidateQueries({ queryKey: ['line'] });
         }
         void queries.invalidateQueries({ queryKey: ['characters'] });
       },
     };
-  }, [view, pair, lineView, director, message, id, queries, settle, inTurn]);
+  }, [view, pair, lineView, director, message, id, queries, settle, inTurn, ahead]);
 
   if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
     return <>{asMessage(character.error).message}</>;

@@ -40,14 +40,6 @@ public final class PoseLoad {
         int seconds = 8;
         List<Long> many = drag(http, pose, 50, seconds);
         print("pose request, 50 clients at 20 a second", many, 50 * 20 * seconds);
-        int bytes = http.send(
-                        request(
-                                base.resolve("/api/v1/characters/" + id + "/sweep"),
-                                "{\"pose\":{},\"dial\":\"turn\",\"samples\":121}"),
-                        HttpResponse.BodyHandlers.ofByteArray())
-                .body()
-                .length;
-        System.out.printf(Locale.ROOT, "sweep of 121 samples, compressed: %.1f KB%n", bytes / 1024.0);
     }
 
     private static HttpRequest request(URI at, String json) {

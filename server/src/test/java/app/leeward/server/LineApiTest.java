@@ -92,9 +92,7 @@ class LineApiTest {
                         "{\"base\":2,\"edit\":{\"kind\":\"pin-mouth\",\"from\":20,\"to\":23,\"drawing\":\"surprise\"}}")
                 .json();
         assertThat(drawingAt(pinned, 21)).isEqualTo("surprise");
-        JsonNode frames = client.post(at + "/frames", "{\"pose\":{\"dials\":{\"turn\":30}},\"from\":21,\"to\":22}")
-                .json();
-        assertThat(frames.at("/first/placed").toString())
+        assertThat(frame(pinned, 21, "{\"dials\":{\"turn\":30}}").toString())
                 .contains("\"drawing\":\"surprise\"")
                 .contains("profile-to-right");
         String csv = new String(client.get(at + "/exposure.csv").body(), StandardCharsets.UTF_8);
@@ -210,9 +208,7 @@ class LineApiTest {
                                 "{\"base\":2,\"edit\":{\"kind\":\"lay-blinks\",\"perMinute\":0,\"seed\":4}}")
                         .status())
                 .isEqualTo(422);
-        JsonNode frames = client.post(at + "/frames", "{\"pose\":{},\"from\":" + first + ",\"to\":" + (first + 7) + "}")
-                .json();
-        assertThat(frames.at("/changes/3/placed").toString()).contains("upper-lid-left");
+        assertThat(frame(laid, first + 3, "{}")).isNotEqualTo(frame(laid, first, "{}"));
         JsonNode undone = client.post(at + "/undo", "{\"base\":2}").json();
         assertThat(undone.at("/shot/blinks")).isEmpty();
     }
@@ -245,18 +241,23 @@ class LineApiTest {
                         .asText())
                 .contains("frames");
         assertThat(client.post(at + "/edits", set.formatted(1, 9)).status()).isEqualTo(200);
-        JsonNode frames = client.post(at + "/frames", "{\"pose\":{},\"from\":4,\"to\":12}")
-                .json();
         List<String> shown = new ArrayList<>();
-        for (JsonNode change : frames.get("changes")) {
-            String now = "relaxed";
-            for (JsonNode p : change.get("placed")) {
-                now = p.get("part").asText().equals("hand-left")
-                        ? p.get("drawing").asText()
-                        : now;
+        for (int f = 4; f < 12; f++) {
+            for (JsonNode p : frame(line, f, "{}")) {
+                if (p.get("part").asText().equals("hand-left")) {
+                    shown.add(p.get("drawing").asText());
+                }
             }
-            shown.add(now);
         }
         assertThat(shown).containsExactly("relaxed", "open", "open", "flat", "flat", "open", "open", "relaxed");
+    }
+
+    /** What is placed at a frame of a line, over a pose. */
+    private JsonNode frame(JsonNode line, int at, String pose) {
+        return client.post(
+                        "/api/v1/characters/" + line.get("character").asText() + "/pose",
+                        "{\"pose\":" + pose + ",\"line\":\"" + line.get("id").asText() + "\",\"frame\":" + at + "}")
+                .json()
+                .at("/frame/placed");
     }
 }

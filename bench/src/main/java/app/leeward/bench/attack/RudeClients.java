@@ -33,7 +33,7 @@ import java.util.zip.ZipOutputStream;
 /**
  * One well-behaved client – poses as a hand drags them, an edit a second, now and then the whole character – beside clients
  * that send a byte and stop, ask for edits on revisions of long ago, unpack archives of nothing, send drawings of 20 MB all at
- * once, ask for grids of poses with more dials than there are, and have long recordings read. Every rude client ends by itself.
+ * once, ask for poses with more dials than there are, and have long recordings read. Every rude client ends by itself.
  */
 public final class RudeClients {
     private static final int SLOW_ONES = 220;
@@ -332,9 +332,10 @@ public final class RudeClients {
             count("million dials hung up on", 0);
         }
         for (int dials : new int[] {10_000, 1_900}) {
-            String grid =
-                    "{\"pose\":{\"dials\":" + dials(dials) + "},\"across\":\"turn\",\"down\":\"blink\",\"samples\":41}";
-            count("grid over " + dials + " dials", api.post(at + "/grid", grid).status());
+            count(
+                    "pose of " + dials + " dials",
+                    api.post(at + "/pose", "{\"pose\":{\"dials\":" + dials(dials) + "}}")
+                            .status());
         }
     }
 

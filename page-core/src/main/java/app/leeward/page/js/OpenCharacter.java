@@ -89,11 +89,23 @@ public final class OpenCharacter {
         Edit asked = codec.readEdit(new JsValue(edit));
         Outcome outcome = Edits.draft(evaluator.character(), asked);
         if (outcome instanceof Outcome.Refused refused) {
-            return new Draft(null, List.of(), refused.message());
+            return new Draft(null, refused.message());
         }
-        Character after = ((Outcome.Done) outcome).character();
-        List<Redrawn> redrawn = Redrawn.between(evaluator.character(), after);
-        return new Draft(new OpenCharacter(shelf, codec, after), redrawn, "");
+        return new Draft(new OpenCharacter(shelf, codec, ((Outcome.Done) outcome).character()), "");
+    }
+
+    /** The drawings whose art is not what it is in another revision. */
+    @JSExport
+    public JSObject redrawnSince(OpenCharacter other) {
+        return redrawn(Redrawn.between(other.evaluator.character(), evaluator.character()));
+    }
+
+    JSObject redrawn(List<Redrawn> all) {
+        JsSink out = new JsSink();
+        out.beginList();
+        all.forEach(r -> codec.writeRedrawn(r, out));
+        out.end();
+        return out.whole();
     }
 
     /**
