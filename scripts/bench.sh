@@ -9,7 +9,15 @@ mvn -q -B -ntp install -DskipTests -Dspotless.check.skip -pl core,speech,formats
 mvn -q -B -ntp -pl bench dependency:build-classpath -Dmdep.outputFile="$HOME_DIR/bench.cp"
 CP=bench/target/classes:$(cat "$HOME_DIR/bench.cp")
 printf '%s, %s processors, Java %s\n' "$(sed -n 's/^model name.*: //p' /proc/cpuinfo | head -1)" "$(nproc)" "$(java -version 2>&1 | sed -n '1s/.*"\(.*\)".*/\1/p')"
-# faces, turns, drawn, order, strips, chaos, fuzz and rude can be run by themselves: ./leeward bench faces [count first-seed], ./leeward bench turns count [first-seed], drawn and order the same, ./leeward bench strips folder [file or seed ...], ./leeward bench chaos [seed edits kills], fuzz [seed calls], rude [seconds]
+# faces, turns, drawn, order, strips, page, chaos, fuzz and rude can be run by themselves: ./leeward bench faces [count first-seed], ./leeward bench turns count [first-seed], drawn and order the same, ./leeward bench strips folder [file or seed ...], ./leeward bench chaos [seed edits kills], fuzz [seed calls], rude [seconds]
+page_figures() {
+  need_chromium
+  export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+  connect bench start
+  bash scripts/cluster.sh bench admin -c 'alter role leeward createdb' >/dev/null
+  trap 'bash scripts/cluster.sh bench stop' EXIT
+  mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest='PageFigures,MouthWallFigures,HandFigures' -Dleeward.figures=true | grep -oE '(page:|jaw ruler turned|sheet of 24|step of the wheel).*'
+}
 attack() { java -Xmx3g -cp "$CP" "app.leeward.bench.attack.$@"; }
 case "${1:-}" in
   faces) shift; java -Xmx2g -cp "$CP" app.leeward.bench.faces.ThousandFaces "$@"; exit ;;
@@ -19,6 +27,7 @@ case "${1:-}" in
   strips) shift; java -Xmx2g -cp "$CP" app.leeward.bench.faces.FilmStrips "$@"; exit ;;
   chaos) shift; attack Chaos "$@"; exit ;;
   fuzz) shift; attack Fuzz "$@"; exit ;;
+  page) page_figures; exit ;;
   rude) shift; attack RudeClients "$@"; exit ;;
 esac
 attack Chaos; attack Fuzz; attack RudeClients
@@ -43,6 +52,4 @@ java -cp "$CP" app.leeward.bench.PoseLoad "http://127.0.0.1:$LEEWARD_PORT"
 java -Xmx512m -cp "$CP" app.leeward.bench.IntakeFigures "http://127.0.0.1:$LEEWARD_PORT"
 kill "$server"; wait "$server" 2>/dev/null || true
 unset LEEWARD_DEMO LEEWARD_PORT
-need_chromium
-export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
-mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest='DragFigures,HandFigures' -Dleeward.figures=true | grep -oE '(gaze pad dragged|turn ruler dragged|jaw ruler turned|sheet of 24|step of the wheel).*'
+page_figures

@@ -243,7 +243,7 @@ export const api = {
   bent: (id: string, part: string, by: number) =>
     get<BentView>(`/characters/${id}/hands/${encodeURIComponent(part)}/bent?by=${by}`),
   hands: (id: string) => get<HandsView>(`/characters/${id}/hands`),
-  turn: (id: string, pictures: number) => post<TurnView>(`/characters/${id}/turn`, { pictures }),
+  turn: (id: string) => get<TurnView>(`/characters/${id}/turn`),
   exactTurn: (id: string, pose: PoseBody, pictures: number) =>
     post<ExactView>(`/characters/${id}/turn/exact`, { pose, pictures }),
   dial: (id: string, dial: string) =>

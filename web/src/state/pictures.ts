@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Frame, PoseBody } from '../api/client';
+import type { Dial, Frame, PoseBody } from '../api/client';
 import { useStudio } from './studio';
 
 /** What the character looks like in each of some poses; the last pictures while new ones are on their way. */
@@ -13,4 +13,9 @@ export function usePictures(poses: PoseBody[]): Frame[] {
     gcTime: 10_000,
   });
   return pictures.data ?? [];
+}
+
+/** Places of a dial, evenly from end to end. */
+export function placesOf(dial: Dial, count: number): number[] {
+  return Array.from({ length: count }, (_, i) => dial.from + ((dial.to - dial.from) * i) / (count - 1));
 }

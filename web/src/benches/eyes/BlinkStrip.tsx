@@ -1,6 +1,6 @@
 import type { Dial, EyesView } from '../../api/client';
 import { useDesk } from '../../state/desk';
-import { usePictures } from '../../state/pictures';
+import { placesOf, usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
@@ -13,10 +13,7 @@ export function BlinkStrip({ eyes, blink }: { eyes: EyesView['eyes']; blink: Dia
   const { character } = view;
   const dials = useSettled((s) => s.dials, 200);
   const { picks, pins, looks } = useSettled((s) => s, 200);
-  const at = Array.from(
-    { length: STEPS },
-    (_, i) => blink.from + ((blink.to - blink.from) * i) / (STEPS - 1),
-  );
+  const at = placesOf(blink, STEPS);
   const frames = usePictures(at.map((v) => ({ dials: { ...dials, [blink.id]: v }, picks, pins, looks })));
   const now = useDesk((s) => s.dials[blink.id] ?? blink.rest);
   const left = Math.min(...eyes.map((e) => e.box.minX));

@@ -6,7 +6,7 @@ import { boundsOf, type ViewBox } from '../../stage/view';
 import { Ruler } from '../../shelf/Ruler';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
-import { usePictures } from '../../state/pictures';
+import { placesOf, usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { asMessage, useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
@@ -172,11 +172,7 @@ function Along({ dial }: { dial: Dial }) {
       }),
     300,
   );
-  const at = useMemo(
-    () =>
-      Array.from({ length: PICTURES }, (_, i) => dial.from + ((dial.to - dial.from) * i) / (PICTURES - 1)),
-    [dial],
-  );
+  const at = useMemo(() => placesOf(dial, PICTURES), [dial]);
   const pose = JSON.parse(held);
   const frames = usePictures(at.map((v) => ({ ...pose, dials: { ...pose.dials, [dial.id]: v } })));
   const around = useMemo(() => awayFromHead(dial, view.character, artwork), [dial, view.character, artwork]);

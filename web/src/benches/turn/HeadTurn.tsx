@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { api } from '../../api/client';
 import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
-import { usePictures } from '../../state/pictures';
+import { placesOf, usePictures } from '../../state/pictures';
 import { useSettled } from '../../state/settled';
 import { asMessage, useStudio } from '../../state/studio';
 import { SolidCard } from './SolidCard';
@@ -33,9 +33,9 @@ export function HeadTurn() {
   }, [held]);
   const client = useQueryClient();
   const turn = useQuery({
-    queryKey: ['turn', view.id, view.revision, pictures],
+    queryKey: ['turn', view.id, view.revision],
     queryFn: async () => {
-      const answer = await api.turn(view.id, pictures);
+      const answer = await api.turn(view.id);
       // for what takes hold of the pieces on the stage
       client.setQueryData(['turn-pieces', view.id, view.revision], answer);
       return answer;
@@ -48,7 +48,7 @@ export function HeadTurn() {
     enabled: exactly && turn.data?.made === true,
     placeholderData: keepPreviousData,
   });
-  const strip = turn.data?.strip ?? [];
+  const strip = dial ? placesOf(dial, pictures) : [];
   const frames = usePictures(
     dial ? strip.map((at) => ({ ...pose, dials: { ...pose.dials, [dial.id]: at } })) : [],
   );

@@ -34,13 +34,13 @@ import java.util.Optional;
 import java.util.Random;
 
 /** The rig of the budgets: 60 parts hung up to five deep, 12 dials that each pose a dozen of them, all away from rest. */
-final class SixtyParts {
+public final class SixtyParts {
     static final int PARTS = 60;
     static final int DIALS = 12;
 
     private SixtyParts() {}
 
-    static Character rig() {
+    public static Character rig() {
         Random random = new Random(60);
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < PARTS; i++) {

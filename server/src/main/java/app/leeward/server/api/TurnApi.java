@@ -27,6 +27,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -49,9 +50,6 @@ class TurnApi {
         this.characters = characters;
     }
 
-    /** @param pictures how many places of the dial, evenly from end to end: 3 to 25 */
-    public record PicturesBody(int pictures) {}
-
     /** @param pictures how many, evenly from end to end: 3 to 25 */
     public record StripBody(PoseBody pose, int pictures) {}
 
@@ -72,7 +70,6 @@ class TurnApi {
      * @param strip the head from end to end in the pose asked for; none without a turn dial
      * @param measured what is hidden and bald at places along the dial
      * @param uneven where the halves differ most; none when they are alike
-     * @param strip places of the dial, evenly from end to end
      * @param offered dials around the head that could be made and are not there
      * @param edges what jumps where one view of the head gives way to the next; none for a head that slides
      * @param nosePieces whether the nose can be taken apart, so that its profile shows past the face's edge
@@ -91,7 +88,6 @@ class TurnApi {
             List<SolidChoice> kinds,
             List<Point> side,
             double halfWidth,
-            List<Double> strip,
             List<TurnCheck.Position> measured,
             List<Asymmetry> uneven,
             List<OfferedDial> offered,
@@ -105,8 +101,8 @@ class TurnApi {
     /** A dial around the head that could be made. */
     public record OfferedDial(HeadDial dial, String name) {}
 
-    @PostMapping("/turn")
-    TurnView turn(@PathVariable UUID id, @RequestBody PicturesBody body) {
+    @GetMapping("/turn")
+    TurnView turn(@PathVariable UUID id) {
         Snapshot<Character> standing = characters.snapshot(id);
         Character c = standing.state();
         Optional<Dial> dial = c.dial(TurnMaker.DIAL);
@@ -117,7 +113,6 @@ class TurnApi {
         Optional<HeadSolids> solids = shape.flatMap(s -> HeadSolids.of(c, s));
         Optional<TurnAngle> angle = dial.flatMap(d -> shape.map(s -> TurnAngle.of(d, s)));
         boolean fromFront = shape.filter(s -> s.drawn() == 0).isPresent();
-        int n = Math.max(FEWEST, Math.min(MOST, body.pictures()));
         return new TurnView(
                 standing.revision(),
                 dial.isPresent(),
@@ -137,7 +132,6 @@ class TurnApi {
                         .toList(),
                 solids.map(HeadSolids::sideView).orElse(List.of()),
                 solids.map(HeadSolids::halfWidth).orElse(0.0),
-                dial.map(d -> places(d, n)).orElse(List.of()),
                 dial.filter(d -> slides)
                         .map(d -> characters.turnMeasured(standing, places(d, MEASURED)))
                         .orElse(List.of()),
