@@ -111,9 +111,11 @@ export function GazePad({
         <div className="absolute inset-y-0 left-1/2 w-px bg-line" />
         <div className="absolute inset-x-0 top-1/2 h-px bg-line" />
         <div
-          className="absolute h-4 w-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-card bg-doing shadow"
-          style={{ left: `${share(across, x)}%`, top: `${share(down, y)}%` }}
-        />
+          className="pointer-events-none absolute inset-0 will-change-transform"
+          style={{ transform: `translate(${share(across, x)}%, ${share(down, y)}%)` }}
+        >
+          <div className="absolute -top-2 -left-2 h-4 w-4 rounded-full border-2 border-card bg-doing shadow" />
+        </div>
       </div>
       <div className="mt-0.5 text-center text-[12px] font-bold">{name}</div>
     </div>

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import type { Dial } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
@@ -7,7 +7,7 @@ import { hold, nextNotch, shown, typed } from './values';
 
 /** A dial as a ruler: its stops are pins, its bands coloured stretches with the drawings they show. */
 export function Ruler({ dial }: { dial: Dial }) {
-  const { view, artwork, director } = useStudio();
+  const { director } = useStudio();
   const value = useDesk((s) => hold(dial, s.dials[dial.id] ?? dial.rest));
   const track = useRef<HTMLDivElement>(null);
   const [draft, setDraft] = useState<string | null>(null);
@@ -72,7 +72,6 @@ export function Ruler({ dial }: { dial: Dial }) {
     }
   };
 
-  const bands = dial.bands.flatMap((b) => b.bands.map((band) => ({ ...band, part: b.part })));
   return (
     <div className="flex items-center gap-2.5">
       <div className="w-[74px] shrink-0">
@@ -122,46 +121,61 @@ export function Ruler({ dial }: { dial: Dial }) {
         onDoubleClick={() => set(dial.rest)}
         onKeyDown={key}
       >
-        <div className="absolute inset-x-0 top-[13px] h-2.5 rounded-full border border-line bg-card" />
-        {bands.map((b) => (
-          <div
-            key={`${b.part}${b.from}`}
-            className="absolute top-[13px] h-2.5 bg-tide"
-            style={{ left: `${share(b.from)}%`, width: `${share(b.to) - share(b.from)}%` }}
-          />
-        ))}
-        {bands
-          .filter((b) => b.part === bands.at(-1)?.part)
-          .map((b) => {
-            const drawing = view.character.rig.parts
-              .find((p) => p.id === b.part)
-              ?.drawings.find((d) => d.id === b.drawing);
-            return drawing ? (
-              <div
-                key={`thumb${b.from}`}
-                className="pointer-events-none absolute top-[5px] -ml-[13px] rounded-full border border-line bg-stage"
-                style={{ left: `${share((b.from + b.to) / 2)}%` }}
-              >
-                <DrawingThumb
-                  shapes={artwork[drawing.art as unknown as string] ?? []}
-                  label={drawing.name}
-                  className="h-6 w-6 p-0.5"
-                />
-              </div>
-            ) : null;
-          })}
-        {[...dial.stops.map((s) => s.at), dial.rest].map((s) => (
-          <div
-            key={s}
-            className={`absolute top-[9px] h-[18px] w-[3px] -ml-[1.5px] rounded ${s === dial.rest ? 'bg-ink' : 'bg-faint'}`}
-            style={{ left: `${share(s)}%` }}
-          />
-        ))}
+        <Marks dial={dial} />
+        {/* moved by a transform on a layer of its own, so that nothing around it is painted anew */}
         <div
-          className="absolute top-[5px] h-[26px] w-[13px] -ml-[6.5px] rounded-[5px] border-2 border-card bg-doing shadow"
-          style={{ left: `${share(value)}%` }}
-        />
+          className="pointer-events-none absolute inset-0 will-change-transform"
+          style={{ transform: `translateX(${share(value)}%)` }}
+        >
+          <div className="absolute top-[5px] -left-[6.5px] h-[26px] w-[13px] rounded-[5px] border-2 border-card bg-doing shadow" />
+        </div>
       </div>
     </div>
   );
 }
+
+/** What stays where it is while the dial is dragged: its stops, and its bands with the drawings they show. */
+const Marks = memo(function Marks({ dial }: { dial: Dial }) {
+  const { view, artwork } = useStudio();
+  const share = (v: number) => ((v - dial.from) / (dial.to - dial.from)) * 100;
+  const bands = dial.bands.flatMap((b) => b.bands.map((band) => ({ ...band, part: b.part })));
+  return (
+    <>
+      <div className="absolute inset-x-0 top-[13px] h-2.5 rounded-full border border-line bg-card" />
+      {bands.map((b) => (
+        <div
+          key={`${b.part}${b.from}`}
+          className="absolute top-[13px] h-2.5 bg-tide"
+          style={{ left: `${share(b.from)}%`, width: `${share(b.to) - share(b.from)}%` }}
+        />
+      ))}
+      {bands
+        .filter((b) => b.part === bands.at(-1)?.part)
+        .map((b) => {
+          const drawing = view.character.rig.parts
+            .find((p) => p.id === b.part)
+            ?.drawings.find((d) => d.id === b.drawing);
+          return drawing ? (
+            <div
+              key={`thumb${b.from}`}
+              className="pointer-events-none absolute top-[5px] -ml-[13px] rounded-full border border-line bg-stage"
+              style={{ left: `${share((b.from + b.to) / 2)}%` }}
+            >
+              <DrawingThumb
+                shapes={artwork[drawing.art as unknown as string] ?? []}
+                label={drawing.name}
+                className="h-6 w-6 p-0.5"
+              />
+            </div>
+          ) : null;
+        })}
+      {[...dial.stops.map((s) => s.at), dial.rest].map((s) => (
+        <div
+          key={s}
+          className={`absolute top-[9px] h-[18px] w-[3px] -ml-[1.5px] rounded ${s === dial.rest ? 'bg-ink' : 'bg-faint'}`}
+          style={{ left: `${share(s)}%` }}
+        />
+      ))}
+    </>
+  );
+});

@@ -30,7 +30,8 @@ export function Shelf() {
   return (
     <section
       aria-label="Dials"
-      className="col-start-2 flex items-center gap-4 border-t border-r border-line bg-paper px-4 py-2"
+      // a layer of its own: values that change sixty times a second paint nothing around it
+      className="col-start-2 flex items-center gap-4 border-t border-r border-line bg-paper px-4 py-2 will-change-transform"
     >
       {character.controls.pads.map((p) => {
         const across = dial(p.across);

@@ -35,10 +35,10 @@ export function Strip({
 }) {
   const { view, artwork } = useStudio();
   const { character } = view;
-  const value = useDesk((s) => s.dials[dial.id] ?? dial.rest);
   const head = useMemo(() => turnBox(character, artwork), [character, artwork]);
   const box = around ?? head;
-  const now = nearest(at, value);
+  // which picture it is, not the value: a dial that is dragged renders the strip anew only from picture to picture
+  const now = useDesk((s) => nearest(at, s.dials[dial.id] ?? dial.rest));
   const columns = at.length > 13 ? 9 : 7;
   if (!box) return null;
   const resting = nearest(at, dial.rest);

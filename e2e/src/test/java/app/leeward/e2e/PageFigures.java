@@ -35,7 +35,7 @@ class PageFigures {
               const nose = document.querySelector('[data-testid=stage] [data-part=nose]');
               addEventListener('pointerdown', e => {
                 const from = e.timeStamp;
-                const seen = new MutationObserver(() => { seen.disconnect(); requestAnimationFrame(at => done(at - from)); });
+                const seen = new MutationObserver(() => { seen.disconnect(); requestAnimationFrame(() => done(performance.now() - from)); });
                 seen.observe(nose, { attributes: true, subtree: true });
               }, { once: true, capture: true });
             }); }""";
