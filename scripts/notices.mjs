@@ -26,6 +26,12 @@ function page() {
     .filter((line, i, all) => line !== all[i - 1]);
 }
 
+/** What of Java core is compiled with for the page. */
+function compiled() {
+  const version = /<teavm.version>([^<]+)</.exec(readFileSync('pom.xml', 'utf8'))[1];
+  return ['teavm-classlib', 'teavm-jso'].map((name) => row(`org.teavm:${name}`, version, 'Apache-2.0'));
+}
+
 const head = ['| what | version | licence |', '|---|---|---|'];
 const text = [
   '# What others made',
@@ -52,6 +58,7 @@ const text = [
   '',
   ...head,
   ...page(),
+  ...compiled(),
   '',
 ].join('\n');
 

@@ -28,7 +28,8 @@ took() {
 touch "$HOME_DIR/began"
 began=$SECONDS
 say "Stage 1: the front end's types, rules, format and tests; Java format, unit and server tests …"
-(cd web && bash build.sh >"$HOME_DIR/web.log" 2>&1) || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end could not be built."; }
+# the page loads core, compiled for it, so both are built before the front end is looked at
+mvn -q -B -ntp -T 2 install -DskipTests -Dspotless.check.skip -pl web -am >"$HOME_DIR/web.log" 2>&1 || { tail -20 "$HOME_DIR/web.log" >&2; die "The front end could not be built."; }
 (cd web && npm run --silent lint && npm run --silent test) >"$HOME_DIR/web.log" 2>&1 &
 front=$!
 mvn -B -ntp -T 2 install -pl '!e2e' "$@"
