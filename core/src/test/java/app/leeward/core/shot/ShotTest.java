@@ -11,6 +11,7 @@ import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.Key;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeCues;
+import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.TrackRules;
@@ -65,6 +66,26 @@ class ShotTest {
         assertThat(p.frameAt(12, Pose.REST)).isEqualTo(p.frameAt(12, Pose.REST));
         assertThat(p.frameAt(-5, Pose.REST)).isEqualTo(p.frameAt(0, Pose.REST));
         assertThat(p.frameAt(999, Pose.REST)).isEqualTo(p.frameAt(23, Pose.REST));
+    }
+
+    @Test
+    void theSameShotIsPlayedOverADraftOfTheCharacter() {
+        Character nudged = ((Outcome.Done) Edits.draft(FACE, new Nudge("nose", 4, 0))).character();
+        Playhead other = new Playhead(new Evaluator(FACE), SHOT).with(new Evaluator(nudged));
+        Playhead fresh = new Playhead(new Evaluator(nudged), SHOT);
+        for (int f = 0; f < SHOT.frames(); f += 5) {
+            assertThat(other.frameAt(f, Pose.REST)).isEqualTo(fresh.frameAt(f, Pose.REST));
+        }
+    }
+
+    @Test
+    void aCueIsPlayedOverAPoseFrameByFrame() {
+        Cue cue = new Cue("nod", "Nod", Map.of("turn", List.of(new Key(0, 0), new Key(4, 8))));
+        List<Pose> poses = CuePlay.of(FACE, cue, Pose.of(Map.of("turn", 10.0)));
+        assertThat(poses).hasSize(5);
+        assertThat(poses)
+                .extracting(p -> new Evaluator(FACE).setting("turn", p))
+                .containsExactly(10.0, 12.0, 14.0, 16.0, 18.0);
     }
 
     @Test
