@@ -43,7 +43,7 @@ describe('the rules of the page', () => {
     expect(other.before).toBeNull();
   });
 
-  it('goes without them for a character they cannot open, and says so', () => {
+  it('goes without them for a character they cannot open, and says so', async () => {
     const broken = {
       ...core(),
       open: () => {
@@ -52,7 +52,7 @@ describe('the rules of the page', () => {
     };
     const silent = vi.spyOn(console, 'error').mockImplementation(() => undefined);
     expect(opened(broken, view('fox', 1), {})).toBeNull();
-    expect(useRules.getState().missing).toContain('could not be opened');
+    await vi.waitFor(() => expect(useRules.getState().missing).toContain('could not be opened'));
     silent.mockRestore();
   });
 });

@@ -52,10 +52,10 @@ export function opened(core: PageCore, view: CharacterView, artwork: Artwork): O
     return now;
   } catch (e) {
     console.error(e);
-    useRules.setState({
-      missing:
-        'This character could not be opened by the page. It goes on, asking the server for each picture.',
-    });
+    const missing =
+      'This character could not be opened by the page. It goes on, asking the server for each picture.';
+    // not while the page is being rendered
+    queueMicrotask(() => useRules.setState({ missing }));
     return null;
   }
 }

@@ -32,6 +32,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -131,6 +135,62 @@ class PageCoreTest extends Story {
             }
         }
         assertThat(compared).isGreaterThanOrEqualTo(2_000);
+    }
+
+    @Test
+    void withoutItsRulesThePageGoesOnAndSaysSo() {
+        try (Browser other = new Browser()) {
+            other.page.route("**/page-core*.js", Route::abort);
+            other.open(server.url() + "/#b=turn");
+            PlaywrightAssertions.assertThat(other.page.getByRole(AriaRole.ALERT))
+                    .containsText("could not load its rules");
+            String before = other.transform("nose");
+            other.page.getByLabel("Turn, value").first().fill("30");
+            other.page.getByLabel("Turn, value").first().press("Enter");
+            other.page.waitForFunction(
+                    "t => document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') !== t",
+                    before);
+            assertThat(other.errors).isEmpty();
+        }
+    }
+
+    @Test
+    void anEditIsSeenBeforeTheServerAnswersAndTakenBackWhenItRefuses() {
+        page.getByTestId("stage").waitFor();
+        hand.bench("Parts").click();
+        page.locator("[data-testid=rigging] [data-node=nose]").click(new Locator.ClickOptions().setForce(true));
+        hand.settle();
+        String before = hand.transform("nose");
+        List<Route> held = new ArrayList<>();
+        page.route("**/edits", held::add);
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        page.waitForFunction(
+                "t => document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') !== t",
+                before);
+        String moved = hand.transform("nose");
+        assertThat(held).as("one at a time, and not answered yet").hasSize(1);
+        held.remove(0)
+                .fulfill(new Route.FulfillOptions()
+                        .setStatus(422)
+                        .setContentType("application/problem+json")
+                        .setBody("{\"code\":\"too-far\",\"detail\":\"Not today.\"}"));
+        PlaywrightAssertions.assertThat(page.getByText("Not today.")).isVisible();
+        // the second one is still ahead
+        page.waitForFunction(
+                "([a, b]) => { const t = document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform');"
+                        + " return t !== a && t !== b; }",
+                List.of(before, moved));
+        page.waitForCondition(() -> !held.isEmpty());
+        held.remove(0).resume();
+        page.unroute("**/edits");
+        hand.settle();
+        String kept = hand.transform("nose");
+        assertThat(kept).isNotEqualTo(before).isNotEqualTo(moved);
+        page.keyboard().press("Control+z");
+        page.waitForFunction(
+                "t => document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') === t",
+                before);
     }
 
     private static Optional<Character> rigged(long seed) throws Exception {
