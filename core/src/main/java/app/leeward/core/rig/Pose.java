@@ -36,9 +36,18 @@ public record Pose(
         looks = Map.copyOf(looks);
         cues = Map.copyOf(cues);
         earlier = Map.copyOf(earlier);
-        dials.forEach((dial, value) -> Numbers.finite("dial " + dial, value));
-        looks.forEach((look, strength) -> Numbers.finite("look " + look, strength));
-        cues.forEach((dial, by) -> Numbers.finite("cue on dial " + dial, by));
+        requireFinite("dial ", dials);
+        requireFinite("look ", looks);
+        requireFinite("cue on dial ", cues);
+    }
+
+    /** A pose is made for every frame: what is wrong is put into words only when something is. */
+    private static void requireFinite(String what, Map<String, Double> numbers) {
+        for (Map.Entry<String, Double> e : numbers.entrySet()) {
+            if (!Double.isFinite(e.getValue())) {
+                Numbers.finite(what + e.getKey(), e.getValue());
+            }
+        }
     }
 
     /** A pose without looks and cues. */

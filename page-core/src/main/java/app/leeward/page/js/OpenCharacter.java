@@ -145,17 +145,11 @@ public final class OpenCharacter {
     }
 
     private JSObject frames(List<Pose> poses) {
-        JsSink out = new JsSink();
-        out.beginList();
-        poses.forEach(p -> codec.writeFrame(evaluator.frame(p), out));
-        out.end();
-        return out.whole();
+        return FrameForm.all(poses.stream().map(evaluator::frame).toList());
     }
 
     JSObject frameOf(Pose pose) {
-        JsSink out = new JsSink();
-        codec.writeFrame(evaluator.frame(pose), out);
-        return out.whole();
+        return FrameForm.of(evaluator.frame(pose));
     }
 
     JSObject jointsOf(Pose pose) {
