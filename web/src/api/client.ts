@@ -126,14 +126,23 @@ async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
   return (await call(path, { signal })).json();
 }
 
-async function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
+async function post<T>(path: string, body: unknown, signal?: AbortSignal, more?: RequestInit): Promise<T> {
   const init = {
     method: 'POST',
     body: JSON.stringify(body),
     headers: { 'Content-Type': 'application/json' },
     signal,
+    ...more,
   };
   return (await call(path, init)).json();
+}
+
+/** Longest body, in letters, that a browser goes on sending when the page is left. */
+const KEPT_ALIVE = 30_000;
+
+/** A step is seen before it is answered, so it goes on its way even when the page is reloaded in that moment. */
+function step(path: string, body: object): Promise<CharacterView> {
+  return post<CharacterView>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
 }
 
 async function send<T>(path: string, parts: Record<string, string | File>): Promise<T> {
@@ -217,10 +226,9 @@ export const api = {
       base: String(base),
       keys: keys.join(','),
     }),
-  edit: (id: string, base: number, edit: Edit) =>
-    post<CharacterView>(`/characters/${id}/edits`, { base, edit }),
-  undo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/undo`, { base }),
-  redo: (id: string, base: number) => post<CharacterView>(`/characters/${id}/redo`, { base }),
+  edit: (id: string, base: number, edit: Edit) => step(`/characters/${id}/edits`, { base, edit }),
+  undo: (id: string, base: number) => step(`/characters/${id}/undo`, { base }),
+  redo: (id: string, base: number) => step(`/characters/${id}/redo`, { base }),
   pose: (id: string, moment: Moment, signal?: AbortSignal) =>
     post<{ revision: number; frame: Frame; joints: Joint[]; redrawn: Redrawn[] }>(
       `/characters/${id}/pose`,

@@ -9,7 +9,7 @@ import {
   Refusal,
   type ShotEdit,
 } from '../api/client';
-import { isAway, whenThere } from '../api/connection';
+import { isAway, useConnection, whenThere } from '../api/connection';
 import { opened, useRules } from '../rules/rules';
 import { Ahead } from './ahead';
 import { useDesk } from './desk';
@@ -142,6 +142,15 @@ export function StudioProvider({
       director.stop();
     };
   }, [director, ahead, rules]);
+
+  // what waits for a server that is away would be gone with the page
+  useEffect(() => {
+    const ask = (e: BeforeUnloadEvent) => {
+      if (useConnection.getState().waiting > 0) e.preventDefault();
+    };
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, []);
 
   const settle = useCallback(
     async <T,>(key: unknown[], work: () => Promise<T>): Promise<boolean> => {

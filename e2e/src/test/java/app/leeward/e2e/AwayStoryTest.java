@@ -36,6 +36,8 @@ class AwayStoryTest extends Story {
                 "x => new DOMMatrix(getComputedStyle(document.querySelector('[data-testid=stage] [data-part=nose]')).transform).e > x + 5",
                 before);
         assertThat(name).hasValue("Good morning! The words nobody has sent yet.");
+        // it was seen at once; now it is sent
+        hand.settle();
         page.reload();
         page.getByTestId("stage").waitFor();
         page.waitForFunction(
