@@ -13,9 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -88,21 +86,25 @@ class StoryTest extends Story {
 
     @Test
     void marenSaysHerLineInStepWhileSheIsTurned() {
-        Set<String> mouths = new HashSet<>();
+        // every mouth that is shown counts, also those between two looks of a busy machine
+        page.evaluate(
+                "() => { window.mouths = new Set(); const part = document.querySelector('[data-testid=stage] [data-part=mouth]');"
+                        + "const look = () => window.mouths.add([...part.children].find(g => g.style.display !== 'none')?.outerHTML.length);"
+                        + "new MutationObserver(look).observe(part, { subtree: true, childList: true, attributes: true }); look(); }");
+        int mouths = 0;
         page.keyboard().press(" ");
         page.waitForFunction("() => !document.querySelector('audio').paused");
         List<Double> apart = new ArrayList<>();
         boolean turned = false;
         double heard = 0;
         // a busy machine paints few of her frames: then to the end of the line
-        while (heard < 60 || heard < 90 && mouths.size() < 6) {
+        while (heard < 60 || heard < 90 && mouths < 6) {
             Object[] now = ((List<?>)
                             page.evaluate(
                                     "() => { const f = Number(document.querySelector('[data-testid=clock] b').textContent);"
-                                            + "const m = [...document.querySelectorAll('[data-testid=stage] [data-part=mouth] > g')].find(g => g.style.display !== 'none');"
-                                            + "return [f, document.querySelector('audio').currentTime * 24 + 1, m.outerHTML.length]; }"))
+                                            + "return [f, document.querySelector('audio').currentTime * 24 + 1, window.mouths.size]; }"))
                     .toArray();
-            mouths.add(String.valueOf(now[2]));
+            mouths = ((Number) now[2]).intValue();
             apart.add(Math.abs(((Number) now[0]).doubleValue() - Math.floor(((Number) now[1]).doubleValue())));
             heard = ((Number) now[1]).doubleValue();
             if (heard > 20 && !turned) {
@@ -111,7 +113,7 @@ class StoryTest extends Story {
             }
             hand.frame();
         }
-        assertThat(mouths).as("different mouths seen").hasSizeGreaterThanOrEqualTo(6);
+        assertThat(mouths).as("different mouths seen").isGreaterThanOrEqualTo(6);
         // the middle one: a single late paint on a busy machine says nothing about the play head following the sound
         apart.sort(null);
         assertThat(apart.get(apart.size() / 2))
