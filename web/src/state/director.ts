@@ -33,6 +33,7 @@ export class Director {
   private draft: { edit: Edit; after: Shown | null } | null = null;
   /** What the server is about to answer with, where that is known here; else what it answered last. */
   private ahead: Shown | null;
+  private readonly standing: Shown | null;
   /** Dials under a hand, and where each counts as standing. */
   private readonly held = new Map<string, number>();
   /** How often something small was begun: the newest goes on, the others end. */
@@ -48,7 +49,8 @@ export class Director {
     private readonly rules: OpenCharacter | null,
     private readonly failed: (e: unknown) => void,
   ) {
-    this.ahead = rules && { character: rules, line: line ? rules.line(line.shot) : null };
+    this.standing = rules && { character: rules, line: line ? rules.line(line.shot) : null };
+    this.ahead = this.standing;
     this.poses = new Latest(
       async (_stamp: number) => {
         const draft = this.draft?.edit;
@@ -104,8 +106,8 @@ export class Director {
    * cannot, and of those behind it, only the server's answer shows.
    */
   expect(steps: Step[]): void {
-    if (!this.rules) return;
-    let ahead: Shown = { character: this.rules, line: this.line ? this.rules.line(this.line.shot) : null };
+    if (!this.rules || !this.standing) return;
+    let ahead = this.standing;
     for (const step of steps) {
       const after =
         'state' in step

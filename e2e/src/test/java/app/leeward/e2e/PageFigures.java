@@ -11,6 +11,7 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -81,7 +82,7 @@ class PageFigures {
                 Page page = hand.page;
                 hand.open(server.url() + "/#b=turn");
                 page.getByTestId("film-strip").waitFor();
-                page.waitForTimeout(3000);
+                page.waitForLoadState(LoadState.NETWORKIDLE);
                 pose(page);
                 presses(page, "turn ruler pressed");
                 drag(page, "turn ruler dragged", "[data-testid=ruler-turn]");
@@ -107,7 +108,7 @@ class PageFigures {
         page.locator("[data-testid=stage] [data-part=nose] path").first().waitFor();
         double face = number(page.evaluate("() => performance.now()"));
         page.waitForFunction("() => performance.getEntriesByType('resource').some(r => r.name.includes('page-core'))");
-        page.waitForTimeout(1500);
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         List<?> all = (List<?>)
                 page.evaluate(
                         "() => { const all = performance.getEntriesByType('resource');"
@@ -203,7 +204,7 @@ class PageFigures {
         page.evaluate("() => { location.hash = '#b=lines'; }");
         page.reload();
         page.locator("[data-testid=stage] [data-part=nose] path").first().waitFor();
-        page.waitForTimeout(3000);
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         CDPSession cdp = page.context().newCDPSession(page);
         cdp.send("Performance.enable");
         page.getByLabel("Play").first().click();
@@ -217,7 +218,7 @@ class PageFigures {
         page.evaluate("() => { location.hash = '#b=turn'; }");
         page.reload();
         page.getByTestId("film-strip").waitFor();
-        page.waitForTimeout(3000);
+        page.waitForLoadState(LoadState.NETWORKIDLE);
     }
 
     private static double metric(CDPSession cdp, String name) {

@@ -46,10 +46,6 @@ public final class OpenCharacter {
         return evaluator;
     }
 
-    Codec codec() {
-        return codec;
-    }
-
     @JSExport
     public JSObject frame(JSObject pose) {
         return frameOf(PageForms.pose(pose));
