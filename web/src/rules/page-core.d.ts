@@ -7,6 +7,18 @@ declare module 'page-core' {
     joints(at: number, live: Schemas['PoseBody']): Schemas['Joint'][];
     why(at: number, part: string, live: Schemas['PoseBody']): Schemas['Reason'][];
     with(character: OpenCharacter): OpenLine;
+    shot(): Schemas['Shot'];
+    drafts(kind: string): boolean;
+    draft(edit: Schemas['ShotEdit']): LineDraft;
+    keyed(at: number): Record<string, number>;
+    values(dial: string): Float64Array;
+    mouths(): string[];
+    copy(tracks: Schemas['Track'][], from: number, to: number): Schemas['Strip'];
+  }
+
+  export interface LineDraft {
+    after(): OpenLine | null;
+    refused(): string;
   }
 
   export interface Draft {

@@ -5,7 +5,7 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 
 /**
- * Reads RIFF WAVE recordings: 8 to 96 kHz, one or two channels, 16, 24 or 32 bit integers or 32 bit floats. Everything
+ * Reads RIFF WAVE recordings and writes them. Read are 8 to 96 kHz, one or two channels, 16, 24 or 32 bit integers or 32 bit floats. Everything
  * else is refused with the reason; nothing is guessed, because wrongly read sound gives plausible nonsense.
  */
 public final class WavFile {
@@ -21,6 +21,19 @@ public final class WavFile {
     private WavFile() {}
 
     private record Format(int code, int channels, int rate, int bits) {}
+
+    /** One channel of 16 bits. */
+    public static byte[] write(Sound sound) {
+        byte[] data = sound.pcm16();
+        ByteBuffer out = ByteBuffer.allocate(44 + data.length).order(ByteOrder.LITTLE_ENDIAN);
+        out.put("RIFF".getBytes(StandardCharsets.US_ASCII)).putInt(36 + data.length);
+        out.put("WAVEfmt ".getBytes(StandardCharsets.US_ASCII)).putInt(16);
+        out.putShort((short) PCM).putShort((short) 1);
+        out.putInt(sound.rate()).putInt(sound.rate() * 2);
+        out.putShort((short) 2).putShort((short) 16);
+        out.put("data".getBytes(StandardCharsets.US_ASCII)).putInt(data.length);
+        return out.put(data).array();
+    }
 
     /** @throws SpeechProblem with code wav-not, wav-truncated, wav-format, wav-empty, wav-silent or wav-long */
     public static Sound read(byte[] file) {

@@ -1,12 +1,15 @@
 package app.leeward.core.cue;
 
+import java.util.Optional;
+
 /**
  * One blink in a shot. In the {@code down} frames the lids close evenly, the last of them shut; they stay shut for {@code
  * hold} more, and open in the {@code up} frames, the last of them open.
  *
  * @param frame the last frame before it in which the eyes are open
+ * @param laid why it was laid; empty for one made by hand, and for one laid before that was kept
  */
-public record Blink(int frame, int down, int hold, int up) {
+public record Blink(int frame, int down, int hold, int up, Optional<Laid> laid) {
     /** Three frames to close and three to open: common practice, no source. */
     public static final int USUAL = 3;
 
@@ -21,6 +24,10 @@ public record Blink(int frame, int down, int hold, int up) {
             throw new IllegalArgumentException("A blink takes 1 to " + LONGEST + " frames down, 0 to " + LONGEST
                     + " held and 1 to " + LONGEST + " up, not " + down + ", " + hold + " and " + up + ".");
         }
+    }
+
+    public Blink(int frame, int down, int hold, int up) {
+        this(frame, down, hold, up, Optional.empty());
     }
 
     public static Blink at(int frame) {

@@ -61,12 +61,12 @@ public record Cue(String id, String name, Map<String, List<Key>> tracks) {
     }
 
     /**
-     * What it adds to each of its dials at one of its frames; nothing outside them.
+     * What it adds to each of its dials at one of its frames, or between two where it is drawn out; nothing outside them.
      *
      * @param straight ids of dials that stay at one key until the next
      */
-    public Map<String, Double> at(int frame, Set<String> straight) {
-        if (frame < 0 || frame >= frames()) {
+    public Map<String, Double> at(double frame, Set<String> straight) {
+        if (frame < 0 || frame > frames() - 1) {
             return Map.of();
         }
         Map<String, Double> adds = new HashMap<>();
@@ -74,7 +74,7 @@ public record Cue(String id, String name, Map<String, List<Key>> tracks) {
         return adds;
     }
 
-    private static double at(List<Key> keys, int frame, boolean straight) {
+    private static double at(List<Key> keys, double frame, boolean straight) {
         Key before = keys.get(0);
         for (Key k : keys) {
             if (k.frame() > frame) {

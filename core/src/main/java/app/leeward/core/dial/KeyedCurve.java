@@ -1,6 +1,5 @@
 package app.leeward.core.dial;
 
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -78,44 +77,32 @@ final class KeyedCurve {
         if (slopes == null || !(eases[i] instanceof Ease.Smooth)) {
             return from + (to - from) * share;
         }
-        double h = at[i + 1] - at[i];
-        double t = share;
-        double s = 1 - t;
-        return (1 + 2 * t) * s * s * from
-                + t * s * s * h * slopes[a]
-                + t * t * (3 - 2 * t) * to
-                + t * t * (t - 1) * h * slopes[a + width];
+        return MonotoneCubic.at(from, slopes[a], to, slopes[a + width], at[i + 1] - at[i], share);
     }
 
-    /**
-     * Slopes that keep each stretch between the values at its ends: F. N. Fritsch and R. E. Carlson, Monotone piecewise cubic
-     * interpolation, SIAM J. Numer. Anal. 17 (1980) 238–246, with their circle of radius 3.
-     */
+    /** For each of the numbers its slopes on the {@link MonotoneCubic}. */
     private double[] slopes() {
         int last = at.length - 1;
-        double[] m = new double[numbers.length];
+        double[] all = new double[numbers.length];
         for (int k = 0; k < width; k++) {
-            for (int i = 0; i <= last; i++) {
-                double before = i == 0 ? 0 : secant(i - 1, k);
-                double after = i == last ? 0 : secant(i, k);
-                m[i * width + k] = i == 0 ? after : i == last ? before : before * after <= 0 ? 0 : (before + after) / 2;
-            }
-            // both stretches at a stop are looked at before it is changed, so that a mirrored dial goes the mirrored
-            // way
-            double[] less = new double[last + 1];
-            Arrays.fill(less, 1);
+            double[] secants = new double[last];
             for (int i = 0; i < last; i++) {
-                double d = secant(i, k);
-                double steep = d == 0 ? 0 : Math.hypot(m[i * width + k], m[(i + 1) * width + k]) / Math.abs(d);
-                double most = d == 0 ? 0 : steep > 3 ? 3 / steep : 1;
-                less[i] = Math.min(less[i], most);
-                less[i + 1] = Math.min(less[i + 1], most);
+                secants[i] = secant(i, k);
             }
+            double[] m = new double[last + 1];
             for (int i = 0; i <= last; i++) {
-                m[i * width + k] *= less[i];
+                m[i] = last == 0
+                        ? 0
+                        : i == 0
+                                ? secants[0]
+                                : i == last ? secants[last - 1] : MonotoneCubic.slope(secants[i - 1], secants[i]);
+            }
+            MonotoneCubic.limit(secants, m);
+            for (int i = 0; i <= last; i++) {
+                all[i * width + k] = m[i];
             }
         }
-        return m;
+        return all;
     }
 
     private double secant(int i, int k) {

@@ -9,7 +9,7 @@ public enum Facet {
     BLINKS("blinks", ""),
     COLOURS("colours", ""),
     CUE("", "cue "),
-    CUE_PLACEMENT("", "cue on "),
+    CUE_PLACEMENT("cues", "cue on "),
     DIAL("dials", "dial "),
     DRAWINGS("", "drawings of "),
     /** Past whose edges a part shows. */
@@ -21,15 +21,21 @@ public enum Facet {
     /** What leads into a mouth. */
     INBETWEEN("", "way into "),
     KEYS("keys", ""),
+    /** Where a dial stands along a shot. */
+    KEYED("", "keys along "),
     KITS("kits", ""),
+    /** How long a shot is. */
+    LENGTH("length", ""),
     /** The words of a line and when they are said. */
-    LINE("line", ""),
+    LINE("line", "line "),
     LINK("", "link of "),
-    LOOK("", "look "),
+    LOOK("looks", "look "),
     MODEL_LINE("", "model line "),
     MOOD("mood", ""),
     MOUTHS("mouths", ""),
     NAME("name", "name of "),
+    /** What is written to frames of a shot. */
+    NOTES("notes", ""),
     ORDER("order", ""),
     PARENT("", "parent of "),
     /** The mouth of one frame, set by hand. */
@@ -42,6 +48,8 @@ public enum Facet {
     SOLID("", "depth of "),
     /** Which mouth serves a sound. */
     SERVED("", "mouth for "),
+    /** What a part shows along a shot. */
+    SHOWN_ALONG("", "drawings along "),
     /** Which drawing a part shows by default. */
     SHOWN("", "default of "),
     /** How a word is said. */

@@ -6,6 +6,7 @@ import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.Character;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
@@ -22,37 +23,60 @@ public final class GazeShifts {
     /** The frames in rising order, each once; a move that goes straight on from another one is part of it. */
     public static List<Integer> of(Shot shot, Character character) {
         TreeSet<Integer> frames = new TreeSet<>();
-        for (CuePlacement d : shot.cues()) {
-            character
-                    .cue(d.cue())
-                    .ifPresent(q -> gather(q, d.frame(), shot.rules().frameRate(), character, frames));
+        int rate = shot.rules().frameRate();
+        for (CuePlacement d : shot.tracks().cues()) {
+            character.cue(d.cue()).ifPresent(q -> q.tracks()
+                    .forEach((dial, keys) -> gather(
+                            character.dial(dial),
+                            keys.stream().map(k -> moment(d, q, k)).toList(),
+                            rate,
+                            frames)));
         }
+        shot.tracks().dials().forEach((dial, keys) -> gather(character.dial(dial), moments(keys), rate, frames));
         frames.removeIf(f -> f >= shot.frames());
         return List.copyOf(frames);
     }
 
-    private static void gather(Cue cue, int from, int frameRate, Character character, TreeSet<Integer> frames) {
-        cue.tracks().forEach((id, keys) -> {
-            Optional<Dial> dial = character.dial(id);
-            if (dial.isEmpty()) {
-                return;
+    /** Where a dial is at a frame. */
+    private record Moment(int frame, double value) {}
+
+    private static Moment moment(CuePlacement placed, Cue cue, Key key) {
+        int once = placed.lasts(cue) / placed.times();
+        double along = cue.frames() == 1 ? 0 : (double) key.frame() * (once - 1) / (cue.frames() - 1);
+        return new Moment(placed.frame() + (int) Math.round(along), placed.strength() * key.by());
+    }
+
+    /** A dial that is held jumps at the next key: it sets out just before it. */
+    private static List<Moment> moments(List<DialKey> keys) {
+        List<Moment> all = new ArrayList<>();
+        for (int i = 0; i < keys.size(); i++) {
+            DialKey k = keys.get(i);
+            all.add(new Moment(k.frame(), k.value()));
+            if (k.way() instanceof Way.Hold
+                    && i + 1 < keys.size()
+                    && keys.get(i + 1).frame() > k.frame() + 1) {
+                all.add(new Moment(keys.get(i + 1).frame() - 1, k.value()));
             }
-            boolean gaze =
-                    dial.get().purpose() == Purpose.GAZE_ACROSS || dial.get().purpose() == Purpose.GAZE_DOWN;
-            if (!gaze && dial.get().purpose() != Purpose.TURN) {
-                return;
+        }
+        return all;
+    }
+
+    private static void gather(Optional<Dial> dial, List<Moment> moments, int frameRate, TreeSet<Integer> frames) {
+        Purpose purpose = dial.map(Dial::purpose).orElse(Purpose.OWN);
+        boolean gaze = purpose == Purpose.GAZE_ACROSS || purpose == Purpose.GAZE_DOWN;
+        if (!gaze && purpose != Purpose.TURN) {
+            return;
+        }
+        double far = FAR * (dial.get().to() - dial.get().from());
+        boolean moving = false;
+        for (int i = 0; i + 1 < moments.size(); i++) {
+            Moment m = moments.get(i);
+            Moment next = moments.get(i + 1);
+            boolean soon = !gaze || next.frame() - m.frame() <= SOON * frameRate;
+            if (!moving && soon && Math.abs(next.value() - m.value()) >= far) {
+                frames.add(m.frame());
             }
-            double far = FAR * (dial.get().to() - dial.get().from());
-            boolean moving = false;
-            for (int i = 0; i + 1 < keys.size(); i++) {
-                Key k = keys.get(i);
-                Key next = keys.get(i + 1);
-                boolean soon = !gaze || next.frame() - k.frame() <= SOON * frameRate;
-                if (!moving && soon && Math.abs(next.by() - k.by()) >= far) {
-                    frames.add(from + k.frame());
-                }
-                moving = next.by() != k.by();
-            }
-        });
+            moving = next.value() != m.value();
+        }
     }
 }

@@ -2,8 +2,10 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.eval.Contribution;
 import app.leeward.core.eval.DelayLine;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.eval.Reason;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
@@ -12,6 +14,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a shot looks like at any frame: the one evaluation that the screen, the renderer and exports share. Immutable.
@@ -21,11 +26,14 @@ public final class Playhead {
     private final Shot shot;
     private final Optional<MouthTrack> mouths;
     private final DelayLine trails;
+    /** Dials that are keyed and there, in the order of their ids. */
+    private final Map<String, KeyedDial> keyed = new TreeMap<>();
 
     public Playhead(Evaluator evaluator, Shot shot) {
         this.evaluator = evaluator;
         this.shot = shot;
         this.trails = new DelayLine(evaluator);
+        compile();
         boolean talks = evaluator.character().voice().mouths().part().isPresent()
                 && !evaluator.character().voice().mouths().drawn().isEmpty();
         this.mouths =
@@ -37,6 +45,15 @@ public final class Playhead {
         this.shot = shot;
         this.mouths = mouths;
         trails = new DelayLine(evaluator);
+        compile();
+    }
+
+    private void compile() {
+        shot.tracks().dials().forEach((dial, keys) -> {
+            if (evaluator.character().dial(dial).isPresent()) {
+                keyed.put(dial, new KeyedDial(keys));
+            }
+        });
     }
 
     /** The same shot over a character that speaks with the same mouths; with others it is solved anew. */
@@ -45,6 +62,15 @@ public final class Playhead {
                         == evaluator.character().voice().mouths()
                 ? new Playhead(other, shot, mouths)
                 : new Playhead(other, shot);
+    }
+
+    /** Another state of the same shot; its mouths are solved anew only where they could be others. */
+    public Playhead of(Shot other) {
+        return other.speaksLike(shot) ? new Playhead(evaluator, other, mouths) : new Playhead(evaluator, other);
+    }
+
+    public Shot shot() {
+        return shot;
     }
 
     /** The mouth track; empty for a character without a mouth set. */
@@ -59,8 +85,9 @@ public final class Playhead {
     }
 
     /**
-     * The pose at a frame: {@code live} (what the dials are held at by hand) with the line's mouth, the blinks, the cues and
-     * the runs added. While a run plays it is the pick of its part.
+     * The pose at a frame: what is keyed, held and mixed in there, with the line's mouth, the blinks, the cues and the runs added.
+     * Dials, drawings and looks in {@code live}, which the hand holds, stand in place of those keyed; a run is the pick of its part
+     * while it plays.
      */
     public Pose poseAt(int frame, Pose live) {
         if (trails.reach() == 0) {
@@ -77,20 +104,130 @@ public final class Playhead {
     /** The pose at a frame that knows nothing of those before it. */
     private Pose without(int frame, Pose live) {
         int at = exposed(frame);
-        Pose cued = live.withCues(cuesAt(at)).withPicks(gesturesAt(at));
+        Pose cued = acted(at, live).withCues(cuesAt(at)).withPicks(gesturesAt(at));
         if (mouths.isEmpty()) {
             return cued;
         }
         String part = evaluator.character().voice().mouths().part().orElseThrow();
         Pose speaking = cued.saying(part, mouths.get().at(at));
-        String pin = shot.pins().get(at);
+        String pin = shot.tracks().pins().get(at);
         return pin == null ? speaking : speaking.withPins(Map.of(part, pin));
+    }
+
+    private Pose acted(int frame, Pose live) {
+        Tracks tracks = shot.tracks();
+        if (keyed.isEmpty() && tracks.drawings().isEmpty() && tracks.looks().isEmpty()) {
+            return live;
+        }
+        Map<String, Double> dials = keyedAt(frame);
+        dials.putAll(live.dials());
+        Map<String, String> picks = heldAt(frame);
+        picks.putAll(live.picks());
+        Map<String, Double> looks = looksAt(frame);
+        looks.putAll(live.looks());
+        return new Pose(dials, picks, live.pins(), live.speech(), looks, live.cues(), live.earlier());
+    }
+
+    /** Where the keys of a shot put each keyed dial at a frame. */
+    public Map<String, Double> keyedAt(int frame) {
+        int at = exposed(frame);
+        Map<String, Double> dials = new HashMap<>();
+        keyed.forEach((dial, keys) -> dials.put(dial, keys.at(at)));
+        return dials;
+    }
+
+    /** The drawing each part is given along the shot, where it is given one. */
+    private Map<String, String> heldAt(int frame) {
+        Map<String, String> picks = new HashMap<>();
+        shot.tracks().drawings().forEach((part, held) -> held.stream()
+                .filter(h -> h.from() <= frame && frame < h.to())
+                .findFirst()
+                .ifPresent(h -> picks.put(part, h.drawing())));
+        return picks;
+    }
+
+    /** How strong each look is; of two stretches of one look the stronger counts. */
+    private Map<String, Double> looksAt(int frame) {
+        Map<String, Double> looks = new HashMap<>();
+        for (LookSpan l : shot.tracks().looks()) {
+            double strength = l.at(frame);
+            if (strength != 0) {
+                looks.merge(l.look(), strength, (a, b) -> Math.abs(a) >= Math.abs(b) ? a : b);
+            }
+        }
+        return looks;
+    }
+
+    /**
+     * Where a keyed dial stands at each frame, whatever the exposures.
+     *
+     * @return one value a frame; empty for a dial without keys
+     */
+    public double[] valuesOf(String dial) {
+        KeyedDial keys = keyed.get(dial);
+        double[] values = new double[keys == null ? 0 : shot.frames()];
+        for (int f = 0; f < values.length; f++) {
+            values[f] = keys.at(f);
+        }
+        return values;
+    }
+
+    /** Why a part looks as it does at a frame: what the evaluation says, with the track behind each that is acted. */
+    public List<Reason> why(int frame, String part, Pose live) {
+        int at = exposed(frame);
+        return evaluator.why(part, poseAt(frame, live)).stream()
+                .map(r -> new Reason(
+                        r.channel(),
+                        r.words(),
+                        r.value(),
+                        r.amount(),
+                        withTracks(r.heard(), at, part, live),
+                        withTracks(r.overruled(), at, part, live)))
+                .toList();
+    }
+
+    private List<Contribution> withTracks(List<Contribution> all, int frame, String part, Pose live) {
+        return all.stream()
+                .map(c -> new Contribution(c.kind(), c.by(), c.amount(), c.message() + trackOf(c, frame, part, live)))
+                .toList();
+    }
+
+    private String trackOf(Contribution c, int frame, String part, Pose live) {
+        return switch (c.kind()) {
+            case PICK ->
+                live.picks().containsKey(part)
+                        ? ""
+                        : spans(shot.tracks().drawings().getOrDefault(part, List.of()).stream()
+                                .filter(h -> h.from() <= frame && frame < h.to())
+                                .map(h -> "held from frame " + (h.from() + 1) + " to " + h.to()));
+            case LOOK ->
+                live.looks().containsKey(c.by())
+                        ? ""
+                        : spans(shot.tracks().looks().stream()
+                                .filter(l -> l.look().equals(c.by()) && l.at(frame) != 0)
+                                .map(l -> "it shows from frame " + (l.from() + 1) + " to " + l.to()));
+            default ->
+                live.dials().containsKey(c.by()) || !keyed.containsKey(c.by()) ? "" : keysAt(keyed.get(c.by()), frame);
+        };
+    }
+
+    private static String spans(Stream<String> told) {
+        return told.map(t -> ", " + t).collect(Collectors.joining());
+    }
+
+    private static String keysAt(KeyedDial dial, int frame) {
+        int i = dial.deciding(frame);
+        int from = dial.keys().get(i).frame();
+        return i + 1 == dial.keys().size() || frame < from
+                ? ", keyed at frame " + (from + 1)
+                : ", keyed at frames " + (from + 1) + " to "
+                        + (dial.keys().get(i + 1).frame() + 1);
     }
 
     /** What the runs along the shot show; of two on one part the later in the list. */
     private Map<String, String> gesturesAt(int frame) {
         Map<String, String> picks = new HashMap<>();
-        for (Gesture g : shot.gestures()) {
+        for (Gesture g : shot.tracks().gestures()) {
             evaluator.character().rig().runs().stream()
                     .filter(r -> r.id().equals(g.run()))
                     .findFirst()
@@ -106,16 +243,18 @@ public final class Playhead {
     /** How far blinks and cues take each dial. */
     private Map<String, Double> cuesAt(int frame) {
         Map<String, Double> adds = new HashMap<>();
-        double shut =
-                shot.blinks().stream().mapToDouble(b -> b.shut(frame)).max().orElse(0);
+        double shut = shot.tracks().blinks().stream()
+                .mapToDouble(b -> b.shut(frame))
+                .max()
+                .orElse(0);
         if (shut > 0) {
             evaluator.character().controls().dials().stream()
                     .filter(d -> d.purpose() == Purpose.BLINK)
                     .forEach(d -> adds.put(d.id(), shut * (d.to() - d.rest())));
         }
-        for (CuePlacement d : shot.cues()) {
-            evaluator.character().cue(d.cue()).ifPresent(q -> q.at(
-                            frame - d.frame(), evaluator.character().controls().straightDials())
+        for (CuePlacement d : shot.tracks().cues()) {
+            evaluator.character().cue(d.cue()).ifPresent(q -> d.at(
+                            frame, q, evaluator.character().controls().straightDials())
                     .forEach((dial, by) -> adds.merge(dial, by, Double::sum)));
         }
         return adds;

@@ -1,7 +1,5 @@
 package app.leeward.core.shot;
 
-import app.leeward.core.cue.Blink;
-import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
@@ -9,110 +7,125 @@ import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.speech.DialogueLine;
+import app.leeward.core.speech.TimedPhone;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 
 /**
- * A stretch of frames in which a character says a line.
+ * A stretch of frames in which a character acts, and says what lines are placed in it.
  *
  * @param rules frame rate, ones or twos, lead and minimum hold
- * @param pins frame to the mouth drawing pinned there by hand
- * @param blinks in rising order, none overlapping
- * @param cues dropped into the shot, in rising order
- * @param gestures runs of drawings that play along it, in rising order
+ * @param frames how many there are
+ * @param lines in the order they begin in, none overlapping; none for a shot without words
  * @param mood id of the row of mouths it is said with; empty, or one that is not there any more, for the neutral row
+ * @param tracks what is acted along it
  */
-public record Shot(
-        String name,
-        DialogueLine line,
-        TrackRules rules,
-        Map<Integer, String> pins,
-        List<Blink> blinks,
-        List<CuePlacement> cues,
-        String mood,
-        List<Gesture> gestures) {
+public record Shot(String name, TrackRules rules, int frames, List<PlacedLine> lines, String mood, Tracks tracks) {
+    /** Longest shot, frames: a quarter of an hour. What is longer is several shots. */
+    public static final int LONGEST = 20_000;
+
     public Shot {
         mood = mood == null ? "" : mood;
-        gestures = gestures == null
-                ? List.of()
-                : gestures.stream()
-                        .sorted(Comparator.comparingInt(Gesture::from).thenComparing(Gesture::run))
-                        .toList();
-        // stored before there were any
-        blinks = blinks == null ? List.of() : sorted(blinks);
-        cues = cues == null
-                ? List.of()
-                : cues.stream()
-                        .sorted(Comparator.comparingInt(CuePlacement::frame).thenComparing(CuePlacement::cue))
-                        .toList();
         if (name.isBlank()) {
-            throw new Refusal(RefusalCode.NO_NAME, "A line needs a name.");
+            throw new Refusal(RefusalCode.NO_NAME, "A shot needs a name.");
         }
-        pins = java.util.Collections.unmodifiableMap(new TreeMap<>(pins));
+        if (frames < 1 || frames > LONGEST) {
+            throw new Refusal(RefusalCode.BEYOND_SHOT, "A shot has 1 to " + LONGEST + " frames, not " + frames + ".");
+        }
+        lines = lines.stream().sorted(Comparator.comparingInt(PlacedLine::at)).toList();
+        requireOneVoice(lines, rules.frameRate());
     }
 
-    /** A shot in which nothing but the mouth moves. */
-    public Shot(String name, DialogueLine line, TrackRules rules, Map<Integer, String> pins) {
-        this(name, line, rules, pins, List.of(), List.of(), "", List.of());
-    }
-
-    private static List<Blink> sorted(List<Blink> blinks) {
-        List<Blink> rising =
-                blinks.stream().sorted(Comparator.comparingInt(Blink::frame)).toList();
-        for (int i = 1; i < rising.size(); i++) {
-            if (rising.get(i).frame() < rising.get(i - 1).end()) {
-                throw new Refusal(
-                        RefusalCode.BLINKS_OVERLAP,
-                        "The blink from frame "
-                                + rising.get(i).frame() + " would begin before the one from frame "
-                                + rising.get(i - 1).frame() + " has ended.");
+    /** Recordings may run into each other where one of them is silent; what is spoken may not. */
+    private static void requireOneVoice(List<PlacedLine> lines, int frameRate) {
+        for (PlacedLine a : lines) {
+            for (PlacedLine b : lines) {
+                if (a != b
+                        && a.speaks(frameRate) <= b.speaks(frameRate)
+                        && a.silent(frameRate) > b.speaks(frameRate) + 1e-9) {
+                    throw new Refusal(
+                            RefusalCode.FRAME_TAKEN,
+                            "The line from frame " + b.at() + " would begin to speak before the one from frame "
+                                    + a.at() + " has ended.");
+                }
             }
         }
-        return rising;
     }
 
-    /** How many frames it lasts: enough for the whole recording, at least one. */
-    public int frames() {
-        return Math.max(1, (int) Math.ceil(line.seconds() * rules.frameRate() - 1e-9));
+    /** A shot just as long as one line, in which nothing but the mouth moves. */
+    public Shot(String name, DialogueLine line, TrackRules rules, Map<Integer, String> pins) {
+        this(
+                name,
+                rules,
+                new PlacedLine(0, line).end(rules.frameRate()),
+                List.of(new PlacedLine(0, line)),
+                "",
+                Tracks.EMPTY.withPins(pins));
+    }
+
+    /** A shot without words. */
+    public static Shot silent(String name, TrackRules rules, int frames) {
+        return new Shot(name, rules, frames, List.of(), "", Tracks.EMPTY);
+    }
+
+    /** Seconds into it at which a line begins. */
+    public double starts(PlacedLine line) {
+        return (double) line.at() / rules.frameRate();
+    }
+
+    /** Every sound spoken in it, timed from its beginning. */
+    public List<TimedPhone> phones() {
+        List<TimedPhone> all = new ArrayList<>();
+        for (PlacedLine placed : lines) {
+            double by = starts(placed);
+            for (TimedPhone p : placed.line().phones()) {
+                // the numbers of a line at the beginning stay just what they are
+                all.add(by == 0 ? p : new TimedPhone(p.phone(), p.start() + by, p.end() + by));
+            }
+        }
+        all.sort(Comparator.comparingDouble(TimedPhone::start));
+        return all;
     }
 
     /** The mouths of this shot for a character with this chart. */
     public MouthTrack mouths(MouthChart chart) {
-        return MouthSolver.solve(chart.in(mood), line.phones(), line.seconds(), rules, pins);
+        double seconds = (double) frames / rules.frameRate();
+        return MouthSolver.solve(chart.in(mood), phones(), seconds, rules, tracks.pins());
+    }
+
+    /** Whether its mouths are the same as those of another shot, whatever else is acted in it. */
+    boolean speaksLike(Shot other) {
+        return frames == other.frames
+                && rules.equals(other.rules)
+                && mood.equals(other.mood)
+                && lines.equals(other.lines)
+                && tracks.pins().equals(other.tracks.pins());
     }
 
     public Shot withName(String newName) {
-        return new Shot(newName, line, rules, pins, blinks, cues, mood, gestures);
+        return new Shot(newName, rules, frames, lines, mood, tracks);
     }
 
     public Shot withRules(TrackRules newRules) {
-        return new Shot(name, line, newRules, pins, blinks, cues, mood, gestures);
+        return new Shot(name, newRules, frames, lines, mood, tracks);
     }
 
-    public Shot withLine(DialogueLine newLine) {
-        return new Shot(name, newLine, rules, pins, blinks, cues, mood, gestures);
-    }
-
-    public Shot withPins(Map<Integer, String> newPins) {
-        return new Shot(name, line, rules, newPins, blinks, cues, mood, gestures);
+    public Shot withFrames(int newFrames) {
+        return new Shot(name, rules, newFrames, lines, mood, tracks);
     }
 
     /** @throws Refusal when two of them overlap */
-    public Shot withBlinks(List<Blink> newBlinks) {
-        return new Shot(name, line, rules, pins, newBlinks, cues, mood, gestures);
-    }
-
-    public Shot withCues(List<CuePlacement> newCues) {
-        return new Shot(name, line, rules, pins, blinks, newCues, mood, gestures);
+    public Shot withLines(List<PlacedLine> newLines) {
+        return new Shot(name, rules, frames, newLines, mood, tracks);
     }
 
     public Shot withMood(String newMood) {
-        return new Shot(name, line, rules, pins, blinks, cues, newMood, gestures);
+        return new Shot(name, rules, frames, lines, newMood, tracks);
     }
 
-    public Shot withGestures(List<Gesture> newGestures) {
-        return new Shot(name, line, rules, pins, blinks, cues, mood, newGestures);
+    public Shot withTracks(Tracks newTracks) {
+        return new Shot(name, rules, frames, lines, mood, newTracks);
     }
 }

@@ -19,7 +19,23 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Every way a shot can change. */
-public sealed interface ShotEdit {
+public sealed interface ShotEdit
+        permits ActingEdit,
+                LayoutEdit,
+                ShotEdit.Record,
+                ShotEdit.RenameShot,
+                ShotEdit.Realign,
+                ShotEdit.Expose,
+                ShotEdit.Feel,
+                ShotEdit.PinMouth,
+                ShotEdit.ReleaseMouth,
+                ShotEdit.LayBlinks,
+                ShotEdit.SetBlink,
+                ShotEdit.DropBlink,
+                ShotEdit.DropIn,
+                ShotEdit.TakeOut,
+                ShotEdit.SetGesture,
+                ShotEdit.DropGesture {
     /**
      * The shot after the edit.
      *
@@ -68,11 +84,18 @@ public sealed interface ShotEdit {
         }
     }
 
-    /** Words or pronunciations were corrected and the recording was read again; pins stay. */
-    record Realign(DialogueLine line) implements ShotEdit {
+    /**
+     * Words or pronunciations were corrected and the recording was read again; pins stay.
+     *
+     * @param at the frame the line begins at
+     */
+    record Realign(int at, DialogueLine line) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            return shot.withLine(line);
+            LayoutEdit.require(shot, at);
+            return shot.withLines(shot.lines().stream()
+                    .map(p -> p.at() == at ? new PlacedLine(at, line) : p)
+                    .toList());
         }
 
         @Override
@@ -132,11 +155,11 @@ public sealed interface ShotEdit {
                         RefusalCode.BEYOND_SHOT,
                         "Frames " + from + " to " + to + " do not lie within 0 to " + last + ".");
             }
-            Map<Integer, String> pins = new TreeMap<>(shot.pins());
+            Map<Integer, String> pins = new TreeMap<>(shot.tracks().pins());
             for (int f = from; f <= to; f++) {
                 pins.put(f, drawing);
             }
-            return shot.withPins(pins);
+            return shot.withTracks(shot.tracks().withPins(pins));
         }
 
         @Override
@@ -154,9 +177,9 @@ public sealed interface ShotEdit {
     record ReleaseMouth(int from, int to) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            Map<Integer, String> pins = new TreeMap<>(shot.pins());
+            Map<Integer, String> pins = new TreeMap<>(shot.tracks().pins());
             pins.keySet().removeIf(f -> f >= from && f <= to);
-            return shot.withPins(pins);
+            return shot.withTracks(shot.tracks().withPins(pins));
         }
 
         @Override
@@ -191,7 +214,8 @@ public sealed interface ShotEdit {
 
         @Override
         public Shot apply(Shot shot) {
-            return shot.withBlinks(BlinkPlan.lay(shot.frames(), shot.rules().frameRate(), perMinute, shifts, seed));
+            return shot.withTracks(shot.tracks()
+                    .withBlinks(BlinkPlan.lay(shot.frames(), shot.rules().frameRate(), perMinute, shifts, seed)));
         }
 
         @Override
@@ -216,10 +240,10 @@ public sealed interface ShotEdit {
                         "A blink from frame " + blink.frame() + " to " + blink.end()
                                 + " is not over within the shot, whose last frame is " + (shot.frames() - 1) + ".");
             }
-            List<Blink> blinks = new ArrayList<>(shot.blinks());
+            List<Blink> blinks = new ArrayList<>(shot.tracks().blinks());
             blinks.removeIf(b -> b.frame() == was);
             blinks.add(blink);
-            return shot.withBlinks(blinks);
+            return shot.withTracks(shot.tracks().withBlinks(blinks));
         }
 
         @Override
@@ -236,11 +260,11 @@ public sealed interface ShotEdit {
     record DropBlink(int frame) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            List<Blink> blinks = new ArrayList<>(shot.blinks());
+            List<Blink> blinks = new ArrayList<>(shot.tracks().blinks());
             if (!blinks.removeIf(b -> b.frame() == frame)) {
                 throw new Refusal(RefusalCode.GONE, "No blink begins at frame " + frame + " any more.");
             }
-            return shot.withBlinks(blinks);
+            return shot.withTracks(shot.tracks().withBlinks(blinks));
         }
 
         @Override
@@ -263,10 +287,10 @@ public sealed interface ShotEdit {
                         RefusalCode.BEYOND_SHOT,
                         "Frame " + frame + " does not lie within 0 to " + (shot.frames() - 1) + ".");
             }
-            List<CuePlacement> cues = new ArrayList<>(shot.cues());
+            List<CuePlacement> cues = new ArrayList<>(shot.tracks().cues());
             cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue));
             cues.add(new CuePlacement(frame, cue));
-            return shot.withCues(cues);
+            return shot.withTracks(shot.tracks().withCues(cues));
         }
 
         @Override
@@ -283,11 +307,11 @@ public sealed interface ShotEdit {
     record TakeOut(int frame, String cue) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            List<CuePlacement> cues = new ArrayList<>(shot.cues());
+            List<CuePlacement> cues = new ArrayList<>(shot.tracks().cues());
             if (!cues.removeIf(d -> d.frame() == frame && d.cue().equals(cue))) {
                 throw new Refusal(RefusalCode.GONE, "No such cue begins at frame " + frame + " any more.");
             }
-            return shot.withCues(cues);
+            return shot.withTracks(shot.tracks().withCues(cues));
         }
 
         @Override
@@ -315,10 +339,10 @@ public sealed interface ShotEdit {
                         "A run from frame " + gesture.from() + " to " + gesture.to()
                                 + " does not lie within the shot, which has " + shot.frames() + " frames.");
             }
-            List<Gesture> gestures = new ArrayList<>(shot.gestures());
+            List<Gesture> gestures = new ArrayList<>(shot.tracks().gestures());
             gestures.removeIf(g -> g.run().equals(gesture.run()) && (g.from() == was || g.from() == gesture.from()));
             gestures.add(gesture);
-            return shot.withGestures(gestures);
+            return shot.withTracks(shot.tracks().withGestures(gestures));
         }
 
         @Override
@@ -335,11 +359,11 @@ public sealed interface ShotEdit {
     record DropGesture(int from, String run) implements ShotEdit {
         @Override
         public Shot apply(Shot shot) {
-            List<Gesture> gestures = new ArrayList<>(shot.gestures());
+            List<Gesture> gestures = new ArrayList<>(shot.tracks().gestures());
             if (!gestures.removeIf(g -> g.from() == from && g.run().equals(run))) {
                 throw new Refusal(RefusalCode.GONE, "No such run begins at frame " + from + " any more.");
             }
-            return shot.withGestures(gestures);
+            return shot.withTracks(shot.tracks().withGestures(gestures));
         }
 
         @Override

@@ -102,9 +102,10 @@ class GestureTest {
     void itIsMovedTakenOutAndRefusedWhereItDoesNotFit() {
         Shot shot = playing(SHOT, 3, 12);
         Shot moved = new ShotEdit.SetGesture(3, new Gesture(5, 14, "wave")).apply(shot);
-        assertThat(moved.gestures()).containsExactly(new Gesture(5, 14, "wave"));
-        assertThat(playing(moved, 16, 20).gestures()).hasSize(2);
-        assertThat(new ShotEdit.DropGesture(5, "wave").apply(moved).gestures()).isEmpty();
+        assertThat(moved.tracks().gestures()).containsExactly(new Gesture(5, 14, "wave"));
+        assertThat(playing(moved, 16, 20).tracks().gestures()).hasSize(2);
+        assertThat(new ShotEdit.DropGesture(5, "wave").apply(moved).tracks().gestures())
+                .isEmpty();
         assertThatThrownBy(() -> new ShotEdit.DropGesture(3, "wave").apply(moved))
                 .hasMessageContaining("frame 3");
         assertThatThrownBy(() -> playing(SHOT, 20, 25)).hasMessageContaining("24 frames");

@@ -143,13 +143,13 @@ class ShotTest {
     void blinksAreMovedTakenAwayAndKeptApart() {
         Shot one = new ShotEdit.SetBlink(-1, Blink.at(4)).apply(SHOT);
         Shot moved = new ShotEdit.SetBlink(4, new Blink(6, 3, 2, 3)).apply(one);
-        assertThat(moved.blinks()).containsExactly(new Blink(6, 3, 2, 3));
+        assertThat(moved.tracks().blinks()).containsExactly(new Blink(6, 3, 2, 3));
         assertThatThrownBy(() -> new ShotEdit.SetBlink(-1, Blink.at(10)).apply(moved))
                 .hasMessageContaining("frame 10")
                 .hasMessageContaining("frame 6");
         assertThatThrownBy(() -> new ShotEdit.SetBlink(-1, Blink.at(20)).apply(moved))
                 .hasMessageContaining("last frame is 23");
-        assertThat(new ShotEdit.DropBlink(6).apply(moved).blinks()).isEmpty();
+        assertThat(new ShotEdit.DropBlink(6).apply(moved).tracks().blinks()).isEmpty();
         Refused.because(RefusalCode.EXPOSURE, () -> new ShotEdit.Expose(9, 1, 2).apply(SHOT));
         Refused.because(RefusalCode.GONE, () -> new ShotEdit.DropBlink(7).apply(moved));
         Refused.because(RefusalCode.BLINKS_OVERLAP, () -> new ShotEdit.SetBlink(-1, Blink.at(10)).apply(moved));
@@ -203,7 +203,7 @@ class ShotTest {
         assertThat(GazeShifts.of(new ShotEdit.DropIn(3, "cue-that-was-deleted").apply(SHOT), BLINKING))
                 .isEmpty();
         ShotEdit.LayBlinks lay = new ShotEdit.LayBlinks(60, 9, null).near(looking, BLINKING);
-        assertThat(lay.apply(looking).blinks())
+        assertThat(lay.apply(looking).tracks().blinks())
                 .as("the lids begin to fall a frame before the eyes go")
                 .isNotEmpty()
                 .allMatch(b -> b.frame() == 1 || b.frame() == 13 || b.frame() == 7);

@@ -114,7 +114,10 @@ import app.leeward.core.edit.Tidy;
 import app.leeward.core.edit.TravelBy;
 import app.leeward.core.edit.Unfollow;
 import app.leeward.core.edit.WeighPoint;
+import app.leeward.core.shot.ActingEdit;
+import app.leeward.core.shot.LayoutEdit;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.Way;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -272,10 +275,35 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("drop-in", ShotEdit.DropIn.class),
                     entry("take-out", ShotEdit.TakeOut.class),
                     entry("set-gesture", ShotEdit.SetGesture.class),
-                    entry("drop-gesture", ShotEdit.DropGesture.class)));
+                    entry("drop-gesture", ShotEdit.DropGesture.class),
+                    entry("set-length", LayoutEdit.SetLength.class),
+                    entry("place-line", LayoutEdit.PlaceLine.class),
+                    entry("move-line", LayoutEdit.MoveLine.class),
+                    entry("lift-line", LayoutEdit.LiftLine.class),
+                    entry("set-keys", ActingEdit.SetKeys.class),
+                    entry("clear-frames", ActingEdit.ClearFrames.class),
+                    entry("move-frames", ActingEdit.MoveFrames.class),
+                    entry("paste-frames", ActingEdit.PasteFrames.class),
+                    entry("insert-frames", ActingEdit.InsertFrames.class),
+                    entry("take-out-frames", ActingEdit.TakeOutFrames.class),
+                    entry("stretch-frames", ActingEdit.StretchFrames.class),
+                    entry("hold-drawing", ActingEdit.HoldDrawing.class),
+                    entry("set-look", ActingEdit.SetLook.class),
+                    entry("lift-look", ActingEdit.LiftLook.class),
+                    entry("set-placement", ActingEdit.SetPlacement.class),
+                    entry("write-note", ActingEdit.WriteNote.class),
+                    entry("lay-acting", ActingEdit.LayActing.class)));
+
+    public static final Kinds<Way> WAYS = of(
+            Way.class,
+            List.of(
+                    entry("hold", Way.Hold.class),
+                    entry("even", Way.Even.class),
+                    entry("smooth", Way.Smooth.class),
+                    entry("curve", Way.Curve.class)));
 
     /** Every choice there is. */
-    public static final List<Kinds<?>> ALL = List.of(PAINTS, EASES, EDITS, SHOT_EDITS);
+    public static final List<Kinds<?>> ALL = List.of(PAINTS, EASES, EDITS, SHOT_EDITS, WAYS);
 
     private static <T> Kinds<T> of(Class<T> sealed, List<Map.Entry<String, Class<? extends T>>> options) {
         Map<String, Class<? extends T>> ordered = new LinkedHashMap<>();

@@ -28,7 +28,7 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 7;
+    public static final int SCHEMA = 8;
 
     /** From 1 to 2, from 2 to 3, and so on. */
     private static final List<Upgrade> UPGRADES = List.of(
@@ -37,7 +37,8 @@ public final class StoredJson {
             new GroupedCharacter(),
             new NoteMessages(),
             new HeadShapes(),
-            new DrawnHeads());
+            new DrawnHeads(),
+            new ActedShots());
 
     /** Kinds of edits that hold another edit, and where. */
     private static final Map<String, String> EDITS_INSIDE = Map.of("record", "pose", "record-corner", "pose");

@@ -3,6 +3,7 @@ package app.leeward.formats.sheet;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.speech.TimedPhone;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,11 +17,12 @@ public final class ExposureCsv {
 
     public static String write(Shot shot, Optional<MouthTrack> mouths) {
         StringBuilder out = new StringBuilder("frame,seconds,phone,class,drawing,pinned\r\n");
+        List<TimedPhone> spoken = shot.phones();
         double length = 1.0 / shot.rules().frameRate();
         for (int f = 0; f < shot.frames(); f++) {
             double from = f * length;
             int exposed = f - f % shot.rules().exposure();
-            String phones = shot.line().phones().stream()
+            String phones = spoken.stream()
                     .filter(p -> p.end() > from + 1e-9 && p.start() < from + length - 1e-9)
                     .map(TimedPhone::phone)
                     .map(Enum::name)
@@ -39,7 +41,7 @@ public final class ExposureCsv {
                 out.append(',');
             }
             out.append(',')
-                    .append(shot.pins().containsKey(exposed) ? "yes" : "")
+                    .append(shot.tracks().pins().containsKey(exposed) ? "yes" : "")
                     .append("\r\n");
         }
         return out.toString();

@@ -250,7 +250,7 @@ class LeewardJsonTest {
         DialogueLine line =
                 new DialogueLine("a", "h", 1, List.of(), List.of(new TimedPhone(Phone.AA, 0, 1)), List.of(), 0);
         List<ShotEdit> shots = List.of(
-                new ShotEdit.Realign(line),
+                new ShotEdit.Realign(0, line),
                 new ShotEdit.RenameShot("b"),
                 new ShotEdit.Expose(2, 1, 2),
                 new ShotEdit.Feel("happy"),

@@ -15,6 +15,9 @@ import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Joint;
 import app.leeward.core.rig.Part;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.Strip;
+import app.leeward.core.shot.Track;
 import app.leeward.formats.json.Kinds;
 import java.io.IOException;
 import java.io.InputStream;
@@ -43,6 +46,9 @@ public final class CodecSource {
             Character.class,
             Shape.class,
             Shot.class,
+            ShotEdit.class,
+            Strip.class,
+            Track.class,
             Edit.class,
             Redrawn.class,
             Frame.class,
@@ -81,7 +87,8 @@ public final class CodecSource {
         java.nio.file.Path file = folder.resolve("Codec.java");
         Set<String> edits = Stream.of(args).skip(1).collect(Collectors.toCollection(TreeSet::new));
         edits.stream()
-                .filter(k -> !Kinds.EDITS.options().containsKey(k))
+                .filter(k -> !Kinds.EDITS.options().containsKey(k)
+                        && !Kinds.SHOT_EDITS.options().containsKey(k))
                 .findFirst()
                 .ifPresent(k -> {
                     throw new IllegalArgumentException("'" + k + "' is no kind of edit");
@@ -120,6 +127,9 @@ public final class CodecSource {
                     /** The kinds of edits it knows. */
                     public static final java.util.Set<String> EDITS = java.util.Set.of(%s);
 
+                    /** The kinds of edits of a shot it knows. */
+                    public static final java.util.Set<String> SHOT_EDITS = java.util.Set.of(%s);
+
                     private final Shelf shelf;
 
                     /** @param shelf where what is read once lies */
@@ -127,12 +137,12 @@ public final class CodecSource {
                         this.shelf = shelf;
                     }
                 """
-                        .formatted(sources(), edits())
+                        .formatted(sources(), wanted(Kinds.EDITS), wanted(Kinds.SHOT_EDITS))
                 + methods + "}\n";
     }
 
-    private String edits() {
-        return Kinds.EDITS.options().keySet().stream()
+    private String wanted(Kinds<?> kinds) {
+        return kinds.options().keySet().stream()
                 .filter(k -> edits.isEmpty() || edits.contains(k))
                 .map(k -> '"' + k + '"')
                 .collect(Collectors.joining(", "));
@@ -207,7 +217,8 @@ public final class CodecSource {
         String name = method(kinds.sealed());
         String java = kinds.sealed().getCanonicalName();
         Map<String, Class<?>> options = new LinkedHashMap<>(kinds.options());
-        options.keySet().removeIf(k -> kinds == Kinds.EDITS && !edits.isEmpty() && !edits.contains(k));
+        boolean chosen = (kinds == Kinds.EDITS || kinds == Kinds.SHOT_EDITS) && !edits.isEmpty();
+        options.keySet().removeIf(k -> chosen && !edits.contains(k));
         line("");
         line("public %s read%s(JsonValue in) {", java, name);
         line("    if (in == null) return null;");

@@ -38,6 +38,10 @@ public final class OpenCharacter {
         return new OpenCharacter(shelf, codec, codec.readCharacter(character));
     }
 
+    Codec codec() {
+        return codec;
+    }
+
     PageShelf shelf() {
         return shelf;
     }
@@ -158,10 +162,14 @@ public final class OpenCharacter {
         return out.whole();
     }
 
-    JSObject whyOf(String part, Pose pose) {
+    private JSObject whyOf(String part, Pose pose) {
+        return reasons(evaluator.why(part, pose));
+    }
+
+    JSObject reasons(List<Reason> all) {
         JsSink out = new JsSink();
         out.beginList();
-        for (Reason r : evaluator.why(part, pose)) {
+        for (Reason r : all) {
             codec.writeReason(r, out);
         }
         out.end();

@@ -1,7 +1,14 @@
 package app.leeward.page.js;
 
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.Strip;
+import app.leeward.core.shot.Track;
+import app.leeward.page.json.Codec;
+import java.util.ArrayList;
+import java.util.List;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
@@ -27,13 +34,84 @@ public final class OpenLine {
 
     @JSExport
     public JSObject why(int at, String part, JSObject live) {
-        return character.whyOf(part, poseAt(at, live));
+        return character.reasons(playhead.why(at, part, PageForms.pose(live)));
     }
 
     /** The same line over a character that speaks with the same mouths, such as one with a draft. */
     @JSExport
     public OpenLine with(OpenCharacter other) {
         return new OpenLine(other, playhead.with(other.evaluator()));
+    }
+
+    /** The shot itself. */
+    @JSExport
+    public JSObject shot() {
+        JsSink out = new JsSink();
+        character.codec().writeShot(playhead.shot(), out);
+        return out.whole();
+    }
+
+    /** Whether {@link #draft} knows a kind of edit; the others only the server makes. */
+    @JSExport
+    public boolean drafts(String kind) {
+        return Codec.SHOT_EDITS.contains(kind);
+    }
+
+    /**
+     * The shot as an edit would leave it.
+     *
+     * @throws IllegalArgumentException for a kind of edit that only the server makes
+     */
+    @JSExport
+    public LineDraft draft(JSObject edit) {
+        try {
+            ShotEdit asked = character.codec().readShotEdit(new JsValue(edit));
+            return new LineDraft(new OpenLine(character, playhead.of(asked.apply(playhead.shot()))), "");
+        } catch (Refusal e) {
+            return new LineDraft(null, e.getMessage());
+        }
+    }
+
+    /** Where each keyed dial is put at a frame, by its id. */
+    @JSExport
+    public JSObject keyed(int at) {
+        JsSink out = new JsSink();
+        out.begin();
+        playhead.keyedAt(at).forEach((dial, value) -> {
+            out.name(dial);
+            out.number(value);
+        });
+        out.end();
+        return out.whole();
+    }
+
+    /** Where a keyed dial stands at each frame; empty for one without keys. */
+    @JSExport
+    public double[] values(String dial) {
+        return playhead.valuesOf(dial);
+    }
+
+    /** The mouth of each frame; empty for a character that cannot talk. */
+    @JSExport
+    public String[] mouths() {
+        return playhead.mouths().map(m -> m.drawings().toArray(new String[0])).orElse(new String[0]);
+    }
+
+    /**
+     * What some tracks hold from a frame to the one behind a stretch.
+     *
+     * @param tracks a list of tracks
+     */
+    @JSExport
+    public JSObject copy(JSObject tracks, int from, int to) {
+        JsValue asked = new JsValue(tracks);
+        List<Track> all = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            all.add(character.codec().readTrack(asked.at(i)));
+        }
+        JsSink out = new JsSink();
+        character.codec().writeStrip(Strip.copied(playhead.shot(), all, from, to), out);
+        return out.whole();
     }
 
     private Pose poseAt(int at, JSObject live) {

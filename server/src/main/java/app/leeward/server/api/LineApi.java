@@ -2,22 +2,23 @@ package app.leeward.server.api;
 
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.shot.PlacedLine;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.formats.art.Sha256;
 import app.leeward.formats.sheet.ExposureCsv;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.LineReadings;
 import app.leeward.server.studio.Lines;
 import app.leeward.server.studio.Snapshot;
-import app.leeward.speech.WavFile;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
@@ -59,8 +60,8 @@ class LineApi {
      * @param drawings the mouth of every frame; empty for a character that cannot talk
      * @param classes the viseme class of every frame
      * @param notShown closures and the like that found no frame
-     * @param fits whether the words are believably the ones spoken
-     * @param doubtful indices of words that do not seem to be spoken
+     * @param fits whether the words of all its lines are believably the ones spoken
+     * @param doubtful indices of words of its first line that do not seem to be spoken
      */
     public record LineView(
             UUID id,
@@ -79,8 +80,9 @@ class LineApi {
     private LineView view(Snapshot<Shot> s) {
         Playhead playhead = lines.playhead(s, characters.snapshot(s.belongsTo()));
         List<Integer> doubtful = new ArrayList<>();
-        for (int i = 0; i < s.state().line().words().size(); i++) {
-            if (s.state().line().words().get(i).doubtful()) {
+        List<PlacedLine> said = s.state().lines();
+        for (int i = 0; !said.isEmpty() && i < said.get(0).line().words().size(); i++) {
+            if (said.get(0).line().words().get(i).doubtful()) {
                 doubtful.add(i);
             }
         }
@@ -95,7 +97,7 @@ class LineApi {
                 playhead.mouths().map(MouthTrack::drawings).orElse(List.of()),
                 playhead.mouths().map(MouthTrack::classes).orElse(List.of()),
                 playhead.mouths().map(MouthTrack::broken).orElse(List.of()),
-                s.state().line().fits(),
+                said.stream().allMatch(p -> p.line().fits()),
                 doubtful);
     }
 
@@ -141,6 +143,38 @@ class LineApi {
         return view(lines.redo(id, body.base(), CharacterApi.AUTHOR));
     }
 
+    /** A shot without words, or with the line of another shot at its beginning. */
+    public record ShotBody(String name, Integer frames, UUID line) {}
+
+    @PostMapping("/characters/{id}/shots")
+    @ResponseStatus(HttpStatus.CREATED)
+    LineView begin(@PathVariable UUID id, @RequestBody ShotBody body) {
+        return view(lines.begin(
+                id,
+                Bodies.require(body.name(), "name"),
+                Optional.ofNullable(body.frames()),
+                Optional.ofNullable(body.line()),
+                CharacterApi.AUTHOR));
+    }
+
+    /**
+     * Places the line of another shot of the same character in this one.
+     *
+     * @param at the frame it begins at
+     * @param from the other shot; its first line is taken
+     */
+    public record PlaceBody(int base, Integer at, UUID from) {}
+
+    @PostMapping("/lines/{id}/place")
+    LineView place(@PathVariable UUID id, @RequestBody PlaceBody body) {
+        return view(lines.place(
+                id,
+                body.base(),
+                Bodies.require(body.at(), "at"),
+                Bodies.require(body.from(), "from"),
+                CharacterApi.AUTHOR));
+    }
+
     /** Has the recording read again with corrected words; what stays the same keeps its times. */
     @PostMapping("/lines/{id}/words")
     @ResponseStatus(HttpStatus.ACCEPTED)
@@ -163,17 +197,19 @@ class LineApi {
 
     @GetMapping("/lines/{id}/peaks")
     float[] peaks(@PathVariable UUID id, @RequestParam(defaultValue = "600") int count) {
-        byte[] wav = lines.sound(lines.snapshot(id).state().line().sound()).wav();
-        return WavFile.read(wav).peaks(Math.max(1, Math.min(4000, count)));
+        return lines.sound(lines.snapshot(id).state())
+                .map(s -> s.peaks(Math.max(1, Math.min(4000, count))))
+                .orElse(new float[0]);
     }
 
-    /** The recording as it was uploaded; in ranges when asked for. */
+    /** The recording as it was uploaded, or what all lines of the shot sound like together; in ranges when asked for. */
     @GetMapping("/lines/{id}/sound.wav")
     ResponseEntity<Resource> sound(@PathVariable UUID id) {
-        byte[] wav = lines.sound(lines.snapshot(id).state().line().sound()).wav();
+        byte[] wav = lines.wav(lines.snapshot(id).state());
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("audio/wav"))
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .eTag(Sha256.of(wav))
                 .body(new ByteArrayResource(wav));
     }
 

@@ -313,7 +313,7 @@ class MouthApi {
         for (int f = 0; f < shot.frames(); f++) {
             // mouths run ahead of what is heard
             double at = (f + 0.5 + shot.rules().lead()) / shot.rules().frameRate();
-            out.add(shot.line().phones().stream()
+            out.add(shot.phones().stream()
                     .filter(p -> p.start() <= at && at < p.end())
                     .map(TimedPhone::phone)
                     .map(Phone::name)

@@ -130,8 +130,12 @@ class PoseApi {
         String part = Bodies.require(body.part(), "part");
         String name =
                 c.state().part(part).orElseThrow(() -> Problem.notThere("part")).name();
-        Pose pose = pose(c, body.pose(), body.line(), body.frame());
-        return new WhyView(part, name, characters.evaluator(c).why(part, pose));
+        Pose live = PoseBody.of(body.pose());
+        if (body.line() == null) {
+            return new WhyView(part, name, characters.evaluator(c).why(part, live));
+        }
+        Playhead playhead = lines.playhead(lines.snapshot(body.line()), c);
+        return new WhyView(part, name, playhead.why(body.frame() == null ? 0 : body.frame(), part, live));
     }
 
     /** The present picture as a file. */

@@ -100,7 +100,7 @@ public class LineReadings {
                 words,
                 line,
                 characters.snapshot(line.belongsTo()).state().voice().lexicon());
-        double seconds = line.state().line().seconds();
+        double seconds = Lines.first(line.state()).line().seconds();
         return queued(
                 ReadingRow.words(UUID.randomUUID(), line.belongsTo(), lineId, base, words, seconds), null, client);
     }
@@ -115,7 +115,7 @@ public class LineReadings {
         lines.requireRoom(lineId, base);
         lines.requireWord(line.state(), word);
         lines.phones(soundsLike);
-        double seconds = line.state().line().seconds();
+        double seconds = Lines.first(line.state()).line().seconds();
         return queued(
                 ReadingRow.pronounce(UUID.randomUUID(), line.belongsTo(), lineId, base, word, soundsLike, seconds),
                 null,

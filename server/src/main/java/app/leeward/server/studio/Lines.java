@@ -5,6 +5,8 @@ import app.leeward.core.edit.Pronounce;
 import app.leeward.core.edit.Touch;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
+import app.leeward.core.shot.LayoutEdit;
+import app.leeward.core.shot.PlacedLine;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
@@ -20,6 +22,7 @@ import app.leeward.server.store.Sounds;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Listening;
 import app.leeward.speech.Sound;
+import app.leeward.speech.SoundMix;
 import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.WavFile;
 import app.leeward.speech.WordReader;
@@ -27,6 +30,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -76,9 +80,55 @@ public class Lines {
         Character character = characters.snapshot(characterId).state();
         Shot shot = shot(name, words, wav, character, Listening.ALONE);
         return transaction.execute(t -> {
-            sounds.keep(shot.line().sound(), wav, shot.line().seconds());
+            keep(shot, wav);
             return ledger.begin(keeping, id, characterId, shot, new ShotEdit.Record(shot), author);
         });
+    }
+
+    private void keep(Shot shot, byte[] wav) {
+        DialogueLine line = shot.lines().get(0).line();
+        sounds.keep(line.sound(), wav, line.seconds());
+    }
+
+    /** The first line of a shot, which its words and sounds are corrected of. */
+    static PlacedLine first(Shot shot) {
+        return shot.lines().stream()
+                .findFirst()
+                .orElseThrow(() -> Problem.refused("no-line", "Nothing is said in the shot '" + shot.name() + "'."));
+    }
+
+    /**
+     * Begins a shot.
+     *
+     * @param frames how long; as long as its line, or two seconds, when nobody says
+     * @param line the shot whose first line is said at its beginning
+     */
+    public Snapshot<Shot> begin(
+            UUID characterId, String name, Optional<Integer> frames, Optional<UUID> line, String author) {
+        Snapshot<Character> character = characters.snapshot(characterId);
+        TrackRules rules = TrackRules.at(character.state().sheet().frameRate());
+        Shot silent = Shot.silent(
+                shortened(name.strip()), rules, frames.orElse(line.isPresent() ? 1 : 2 * rules.frameRate()));
+        Shot shot = line.map(from ->
+                        new LayoutEdit.PlaceLine(0, first(of(from, characterId)).line()).apply(silent))
+                .orElse(silent);
+        UUID id = UUID.randomUUID();
+        return transaction.execute(
+                t -> ledger.begin(keeping, id, characterId, shot, new ShotEdit.Record(shot), author));
+    }
+
+    /** Places the first line of another shot in this one. */
+    public Snapshot<Shot> place(UUID id, int base, int at, UUID from, String author) {
+        DialogueLine line = first(of(from, snapshot(id).belongsTo())).line();
+        return ledger.edit(keeping, id, base, new LayoutEdit.PlaceLine(at, line), author);
+    }
+
+    private Shot of(UUID shot, UUID character) {
+        Snapshot<Shot> there = snapshot(shot);
+        if (!there.belongsTo().equals(character)) {
+            throw Problem.notThere("line");
+        }
+        return there.state();
     }
 
     private Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
@@ -122,7 +172,9 @@ public class Lines {
     }
 
     public Snapshot<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
-        if (edit instanceof ShotEdit.Record || edit instanceof ShotEdit.Realign) {
+        if (edit instanceof ShotEdit.Record
+                || edit instanceof ShotEdit.Realign
+                || edit instanceof LayoutEdit.PlaceLine) {
             throw Problem.refused("read-by-words", "Timed sounds come from a recording and its words.");
         }
         if (edit instanceof ShotEdit.PinMouth pin) {
@@ -172,7 +224,7 @@ public class Lines {
         Character character = characters.snapshot(asked.character()).state();
         Shot shot = shot(asked.name(), asked.words(), wav, character, listening);
         return () -> {
-            sounds.keep(shot.line().sound(), wav, shot.line().seconds());
+            keep(shot, wav);
             ledger.begin(keeping, asked.line(), asked.character(), shot, new ShotEdit.Record(shot), asked.author());
         };
     }
@@ -183,7 +235,12 @@ public class Lines {
         requireRoom(asked.line(), asked.base());
         Lexicon lexicon = characters.snapshot(asked.character()).state().voice().lexicon();
         DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
-        return () -> ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Realign(line), asked.author());
+        return () -> ledger.edit(
+                keeping,
+                asked.line(),
+                asked.base(),
+                new ShotEdit.Realign(first(before.state()).at(), line),
+                asked.author());
     }
 
     /** The long part of reading a line with a word pronounced otherwise; what comes back writes line and lexicon. */
@@ -193,17 +250,24 @@ public class Lines {
         List<Phone> phones = phones(asked.soundsLike());
         Lexicon lexicon =
                 characters.snapshot(asked.character()).state().voice().lexicon().with(asked.word(), phones);
-        DialogueLine line = corrected(before.state(), before.state().line().text(), lexicon, listening);
+        DialogueLine line =
+                corrected(before.state(), first(before.state()).line().text(), lexicon, listening);
         return () -> {
             Snapshot<Character> now = characters.snapshot(asked.character());
             characters.edit(now.id(), now.revision(), new Pronounce(asked.word(), phones), asked.author());
-            ledger.edit(keeping, asked.line(), asked.base(), new ShotEdit.Realign(line), asked.author());
+            ledger.edit(
+                    keeping,
+                    asked.line(),
+                    asked.base(),
+                    new ShotEdit.Realign(first(before.state()).at(), line),
+                    asked.author());
         };
     }
 
     private DialogueLine corrected(Shot before, String words, Lexicon lexicon, Listening listening) {
-        Sound sound = heard(() -> WavFile.read(sound(before.line().sound()).wav()));
-        return heard(() -> reader.correct(before.line(), within(words), sound, lexicon, listening));
+        DialogueLine line = first(before).line();
+        Sound sound = heard(() -> WavFile.read(recording(line.sound()).wav()));
+        return heard(() -> reader.correct(line, within(words), sound, lexicon, listening));
     }
 
     /** @throws Problem when a line read again could not be written any more */
@@ -213,7 +277,7 @@ public class Lines {
 
     /** @throws Problem when the line does not have the word */
     void requireWord(Shot shot, String word) {
-        boolean there = WordReader.read(shot.line().text()).stream()
+        boolean there = WordReader.read(first(shot).line().text()).stream()
                 .flatMap(w -> w.spoken().stream())
                 .anyMatch(word.strip()::equalsIgnoreCase);
         if (!there) {
@@ -252,13 +316,38 @@ public class Lines {
 
     void readable(String words, Snapshot<Shot> line, Lexicon lexicon) {
         heard(() -> {
-            reader.requireReadable(within(words), line.state().line().seconds(), lexicon);
+            reader.requireReadable(within(words), first(line.state()).line().seconds(), lexicon);
             return true;
         });
     }
 
-    public SoundRow sound(String hash) {
+    private SoundRow recording(String hash) {
         return sounds.findById(hash).orElseThrow(() -> Problem.notThere("recording"));
+    }
+
+    /** What is heard in a shot, in time; empty where nothing is said. */
+    public Optional<Sound> sound(Shot shot) {
+        List<SoundMix.Placed> placed = shot.lines().stream()
+                .map(p -> new SoundMix.Placed(
+                        shot.starts(p), WavFile.read(recording(p.line().sound()).wav())))
+                .toList();
+        double seconds = (double) shot.frames() / shot.rules().frameRate();
+        return placed.isEmpty() ? Optional.empty() : Optional.of(SoundMix.of(placed, seconds));
+    }
+
+    /**
+     * The sound of a shot as a file: the recording as it was uploaded where that is all there is.
+     *
+     * @throws Problem when nothing is said in it
+     */
+    public byte[] wav(Shot shot) {
+        PlacedLine first = first(shot);
+        boolean alone = shot.lines().size() == 1
+                && first.at() == 0
+                && Math.abs(first.line().seconds() * shot.rules().frameRate() - shot.frames()) < 1;
+        return alone
+                ? recording(first.line().sound()).wav()
+                : WavFile.write(sound(shot).orElseThrow());
     }
 
     /** The line over its character as both stand now. */

@@ -1,0 +1,139 @@
+package app.leeward.core.shot;
+
+import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.CuePlacement;
+import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.ToIntFunction;
+
+/**
+ * What is acted along a shot, or along a stretch that was taken out of one. What belongs to a dial, a drawing, a look or a cue that
+ * is not there any more is kept and skipped.
+ *
+ * @param pins frame to the mouth drawing pinned there by hand
+ * @param blinks in rising order, none overlapping
+ * @param cues dropped in, in rising order
+ * @param gestures runs of drawings that play, in rising order
+ * @param dials dial id to its keys in rising order, no two on one frame
+ * @param drawings part id to what it shows by turns, in rising order, none overlapping
+ * @param looks that come and go, in rising order
+ * @param notes in rising order
+ */
+public record Tracks(
+        Map<Integer, String> pins,
+        List<Blink> blinks,
+        List<CuePlacement> cues,
+        List<Gesture> gestures,
+        Map<String, List<DialKey>> dials,
+        Map<String, List<HeldDrawing>> drawings,
+        List<LookSpan> looks,
+        List<ShotNote> notes) {
+    public static final Tracks EMPTY =
+            new Tracks(Map.of(), List.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), List.of());
+
+    /** Most keys of one dial, and most of what one other track holds. */
+    static final int MOST = 20_000;
+
+    public Tracks {
+        pins = pins == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(pins));
+        blinks = rising(blinks, Comparator.comparingInt(Blink::frame));
+        cues = rising(cues, Comparator.comparingInt(CuePlacement::frame).thenComparing(CuePlacement::cue));
+        gestures = rising(gestures, Comparator.comparingInt(Gesture::from).thenComparing(Gesture::run));
+        looks = rising(looks, Comparator.comparingInt(LookSpan::from).thenComparing(LookSpan::look));
+        notes = rising(notes, Comparator.comparingInt(ShotNote::from).thenComparing(ShotNote::text));
+        dials = each(dials, Comparator.comparingInt(DialKey::frame));
+        drawings = each(drawings, Comparator.comparingInt(HeldDrawing::from));
+        for (int i = 1; i < blinks.size(); i++) {
+            if (blinks.get(i).frame() < blinks.get(i - 1).end()) {
+                throw new Refusal(
+                        RefusalCode.BLINKS_OVERLAP,
+                        "The blink from frame "
+                                + blinks.get(i).frame() + " would begin before the one from frame "
+                                + blinks.get(i - 1).frame() + " has ended.");
+            }
+        }
+        dials.forEach((dial, keys) -> requireApart("key of " + dial, keys, DialKey::frame, k -> k.frame() + 1));
+        drawings.forEach((part, held) -> requireApart("drawing of " + part, held, HeldDrawing::from, HeldDrawing::to));
+    }
+
+    private static <T> List<T> rising(List<T> all, Comparator<T> order) {
+        if (all == null || all.isEmpty()) {
+            return List.of();
+        }
+        if (all.size() > MOST) {
+            throw new Refusal(
+                    RefusalCode.TRACK_FULL, "A track holds " + MOST + " things at most, not " + all.size() + ".");
+        }
+        List<T> sorted = new ArrayList<>(all);
+        sorted.sort(order);
+        return Collections.unmodifiableList(sorted);
+    }
+
+    /** Empty tracks are left out, so that the same acting is always written the same way. */
+    private static <T> Map<String, List<T>> each(Map<String, List<T>> all, Comparator<T> order) {
+        if (all == null || all.isEmpty()) {
+            return Map.of();
+        }
+        Map<String, List<T>> sorted = new TreeMap<>();
+        all.forEach((id, items) -> {
+            if (items != null && !items.isEmpty()) {
+                sorted.put(id, rising(items, order));
+            }
+        });
+        return Collections.unmodifiableMap(sorted);
+    }
+
+    private static <T> void requireApart(String what, List<T> items, ToIntFunction<T> from, ToIntFunction<T> to) {
+        for (int i = 1; i < items.size(); i++) {
+            int begins = from.applyAsInt(items.get(i));
+            if (begins < to.applyAsInt(items.get(i - 1))) {
+                throw new Refusal(RefusalCode.FRAME_TAKEN, "Frame " + begins + " has a " + what + " already.");
+            }
+        }
+    }
+
+    public Tracks withPins(Map<Integer, String> newPins) {
+        return new Tracks(newPins, blinks, cues, gestures, dials, drawings, looks, notes);
+    }
+
+    /** @throws Refusal when two of them overlap */
+    public Tracks withBlinks(List<Blink> newBlinks) {
+        return new Tracks(pins, newBlinks, cues, gestures, dials, drawings, looks, notes);
+    }
+
+    public Tracks withCues(List<CuePlacement> newCues) {
+        return new Tracks(pins, blinks, newCues, gestures, dials, drawings, looks, notes);
+    }
+
+    public Tracks withGestures(List<Gesture> newGestures) {
+        return new Tracks(pins, blinks, cues, newGestures, dials, drawings, looks, notes);
+    }
+
+    /** With other keys of one dial. */
+    public Tracks withKeys(String dial, List<DialKey> keys) {
+        Map<String, List<DialKey>> all = new TreeMap<>(dials);
+        all.put(dial, keys);
+        return new Tracks(pins, blinks, cues, gestures, all, drawings, looks, notes);
+    }
+
+    /** With other drawings of one part. */
+    public Tracks withDrawings(String part, List<HeldDrawing> held) {
+        Map<String, List<HeldDrawing>> all = new TreeMap<>(drawings);
+        all.put(part, held);
+        return new Tracks(pins, blinks, cues, gestures, dials, all, looks, notes);
+    }
+
+    public Tracks withLooks(List<LookSpan> newLooks) {
+        return new Tracks(pins, blinks, cues, gestures, dials, drawings, newLooks, notes);
+    }
+
+    public Tracks withNotes(List<ShotNote> newNotes) {
+        return new Tracks(pins, blinks, cues, gestures, dials, drawings, looks, newNotes);
+    }
+}
