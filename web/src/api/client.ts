@@ -22,6 +22,16 @@ export type Placed = Schemas['Placed'];
 export type BentView = Schemas['BentView'];
 export type Gesture = Schemas['Gesture'];
 export type Shot = Schemas['Shot'];
+export type Tracks = Schemas['Tracks'];
+export type Track = Schemas['Track'];
+export type Strip = Schemas['Strip'];
+export type DialKey = Schemas['DialKey'];
+export type Way = Schemas['Way'];
+export type HeldDrawing = Schemas['HeldDrawing'];
+export type LookSpan = Schemas['LookSpan'];
+export type CuePlacement = Schemas['CuePlacement'];
+export type ShotNote = Schemas['ShotNote'];
+export type DialogueLine = Schemas['DialogueLine'];
 export type LineView = Schemas['LineView'];
 export type ReadingView = Schemas['ReadingView'];
 export type PoseBody = Schemas['PoseBody'];
@@ -141,8 +151,8 @@ async function post<T>(path: string, body: unknown, signal?: AbortSignal, more?:
 const KEPT_ALIVE = 30_000;
 
 /** A step is seen before it is answered, so it goes on its way even when the page is reloaded in that moment. */
-function step(path: string, body: object): Promise<CharacterView> {
-  return post<CharacterView>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
+function step<T>(path: string, body: object): Promise<T> {
+  return post<T>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
 }
 
 async function send<T>(path: string, parts: Record<string, string | File>): Promise<T> {
@@ -226,9 +236,10 @@ export const api = {
       base: String(base),
       keys: keys.join(','),
     }),
-  edit: (id: string, base: number, edit: Edit) => step(`/characters/${id}/edits`, { base, edit }),
-  undo: (id: string, base: number) => step(`/characters/${id}/undo`, { base }),
-  redo: (id: string, base: number) => step(`/characters/${id}/redo`, { base }),
+  edit: (id: string, base: number, edit: Edit) =>
+    step<CharacterView>(`/characters/${id}/edits`, { base, edit }),
+  undo: (id: string, base: number) => step<CharacterView>(`/characters/${id}/undo`, { base }),
+  redo: (id: string, base: number) => step<CharacterView>(`/characters/${id}/redo`, { base }),
   pose: (id: string, moment: Moment, signal?: AbortSignal) =>
     post<{ revision: number; frame: Frame; joints: Joint[]; redrawn: Redrawn[] }>(
       `/characters/${id}/pose`,
@@ -266,9 +277,9 @@ export const api = {
   readings: (id: string) => get<ReadingView[]>(`/characters/${id}/readings`),
   cancelReading: (id: string) => post<ReadingView>(`/readings/${id}/cancel`, {}),
   editLine: (id: string, base: number, edit: ShotEdit) =>
-    post<LineView>(`/lines/${id}/edits`, { base, edit }),
-  undoLine: (id: string, base: number) => post<LineView>(`/lines/${id}/undo`, { base }),
-  redoLine: (id: string, base: number) => post<LineView>(`/lines/${id}/redo`, { base }),
+    step<LineView>(`/lines/${id}/edits`, { base, edit }),
+  undoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/undo`, { base }),
+  redoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/redo`, { base }),
   words: (id: string, base: number, words: string, waiting: Waiting) =>
     read(post<ReadingView>(`/lines/${id}/words`, { base, words }), waiting),
   pronounce: (id: string, base: number, word: string, soundsLike: string, waiting: Waiting) =>
@@ -276,7 +287,12 @@ export const api = {
   peaks: (id: string, count: number) => get<number[]>(`/lines/${id}/peaks?count=${count}`),
   history: (kind: 'characters' | 'lines', id: string) =>
     get<{ steps: Step[]; total: number }>(`/${kind}/${id}/history?size=40`),
-  soundUrl: (id: string) => `/api/v1/lines/${id}/sound.wav`,
+  /** @param of tells states of the shot that sound otherwise apart */
+  soundUrl: (id: string, of: string) => `/api/v1/lines/${id}/sound.wav?of=${of}`,
+  beginShot: (id: string, name: string, line?: string, frames?: number) =>
+    post<LineView>(`/characters/${id}/shots`, { name, line, frames }),
+  placeLine: (id: string, base: number, at: number, from: string) =>
+    post<LineView>(`/lines/${id}/place`, { base, at, from }),
   exporters: () => get<ExporterView[]>('/exporters'),
   export: async (
     id: string,

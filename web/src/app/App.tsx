@@ -6,6 +6,7 @@ import { LineStrip } from '../line/LineStrip';
 import { PlayerProvider } from '../line/player';
 import { Shelf } from '../shelf/Shelf';
 import { Stage } from '../stage/Stage';
+import { ShotTransport } from '../shot/ShotTransport';
 import { useDesk } from '../state/desk';
 import { StudioProvider } from '../state/studio';
 import { ConnectionBar } from './ConnectionBar';
@@ -33,6 +34,7 @@ function useFirstLine(character: string | null) {
 
 export function App() {
   const id = useDesk((s) => s.character);
+  const bench = useDesk((s) => s.bench);
   const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: 10_000 });
   useEffect(() => {
     const items = characters.data?.items;
@@ -59,12 +61,18 @@ export function App() {
         <StudioProvider key={id} id={id} waiting={<p className="p-8 text-faint">Fetching the character …</p>}>
           <PlayerProvider>
             <Keys />
-            <div className="grid h-full grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)] grid-rows-[minmax(0,1fr)_auto_206px]">
+            <div
+              className={`grid h-full grid-rows-[minmax(0,1fr)_auto_206px] ${
+                bench === 'shot'
+                  ? 'grid-cols-[132px_minmax(0,0.58fr)_minmax(0,1fr)]'
+                  : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'
+              }`}
+            >
               <Rail characters={characters.data.items} />
               <Stage />
               <Bench />
               <Shelf />
-              <LineStrip />
+              {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
             </div>
             <MessageBar />
           </PlayerProvider>

@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
 import { usePlayer } from '../line/player';
-import { useDesk } from '../state/desk';
+import { posesParts, useDesk } from '../state/desk';
 import { heldKeys } from '../state/held';
 import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
@@ -11,10 +11,10 @@ import { useStudio } from '../state/studio';
 const LIST: [string, string][] = [
   ['Space', 'play or stop the line'],
   [', and .', 'one frame back, one frame on'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Ctrl+Z, Ctrl+Shift+Z or Ctrl+Y', 'undo, redo: the last edit of all, on the character or the line'],
   ['W', 'Why? – then click a part'],
   ['0', 'every dial back to rest'],
-  ['Arrows', 'nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
+  ['Arrows', 'on Parts, Eyes, Brows, Hands, Kits and Turn: nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
   ['Escape', 'let go of the drag, the artwork, the part; end Why?'],
   ['Shift+click', 'choose several parts'],
   ['Delete, S, C', 'on a point of the artwork: take it out, smooth, corner'],
@@ -24,6 +24,10 @@ const LIST: [string, string][] = [
 
 const typing = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role="dialog"]') !== null;
+/** A control that was come to by keyboard, for whose hand Space means that control. */
+const reached = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement &&
+  e.target.closest(':is(button, a, [role="option"]):focus-visible') !== null;
 const onControl = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement && e.target.closest('button, [role="slider"], a, [role="option"]') !== null;
 
@@ -42,13 +46,14 @@ export function Keys() {
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       const desk = useDesk.getState();
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing(e)) {
+      const command = (e.ctrlKey || e.metaKey) && !e.altKey && !typing(e);
+      if (command && (e.key.toLowerCase() === 'z' || e.key.toLowerCase() === 'y')) {
         e.preventDefault();
-        void step(!e.shiftKey);
+        void step(e.key.toLowerCase() === 'z' && !e.shiftKey);
         return;
       }
       if (typing(e) || e.ctrlKey || e.metaKey) return;
-      if (e.key === ' ' && !onControl(e)) {
+      if (e.key === ' ' && !reached(e)) {
         e.preventDefault();
         toggle();
       } else if (e.key === ',' || e.key === '.') {
@@ -78,7 +83,13 @@ export function Keys() {
         desk.wear(kits.find((k) => k.key === e.key)!.choices);
       } else if (!desk.shaping && !e.altKey && runs.some((r) => r.key === e.key)) {
         if (!e.repeat) void toggleRun(runs.find((r) => r.key === e.key)!);
-      } else if (e.key.startsWith('Arrow') && desk.part && !desk.shaping && !onControl(e)) {
+      } else if (
+        e.key.startsWith('Arrow') &&
+        desk.part &&
+        !desk.shaping &&
+        posesParts(desk.bench) &&
+        !onControl(e)
+      ) {
         e.preventDefault();
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
         const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
@@ -151,7 +162,8 @@ export function Keys() {
               ))}
           </dl>
           <p className="mt-3 text-faint">
-            On a ruler: drag, wheel from stop to stop, arrows, or type a value.
+            On a ruler: drag, arrows, or type a value; the wheel goes from stop to stop while the ruler has
+            focus or Alt is held.
           </p>
           <Dialog.Close className="btn mt-4">Close</Dialog.Close>
         </Dialog.Content>

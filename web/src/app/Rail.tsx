@@ -1,11 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
 import { Select } from 'radix-ui';
-import { api, type CharacterView, type Item } from '../api/client';
+import { api, type CharacterView, type Item, type LineView } from '../api/client';
 import { EditableName } from '../ui/EditableName';
 import { BENCHES, type Bench, useDesk } from '../state/desk';
 import { openCount, useReport } from '../state/report';
-import { useStudio } from '../state/studio';
+import { stepsLine, useStudio } from '../state/studio';
 import { useDrop } from './drop';
 
 const NAMES: Record<Bench, string> = {
@@ -18,6 +18,7 @@ const NAMES: Record<Bench, string> = {
   kits: 'Kits',
   turn: 'Turn',
   lines: 'Lines',
+  shot: 'Shot',
   'hand-over': 'Hand over',
 };
 
@@ -40,11 +41,11 @@ export function Rail({ characters }: { characters: Item[] }) {
     kits: kitsFact(view.character),
     turn: turnFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
+    shot: shotFact(line),
     'hand-over': 'CSV, SVG, PNG',
   };
-  const onLine = bench === 'lines' && line !== null;
-  const canUndo = onLine ? line.canUndo : view.canUndo;
-  const canRedo = onLine ? line.canRedo : view.canRedo;
+  const undo = stepsLine(true, view, line) ? line?.undo : view.undo;
+  const redo = stepsLine(false, view, line) ? line?.redo : view.redo;
   // a sheet of measured hands takes a moment: it is asked for while the pointer is on its way
   const near = (b: Bench) =>
     b === 'hands' &&
@@ -124,19 +125,19 @@ export function Rail({ characters }: { characters: Item[] }) {
         <div className="flex gap-1.5">
           <button
             className="btn flex-1 justify-center"
-            disabled={!canUndo}
+            disabled={!undo}
             onClick={() => void step(true)}
-            aria-label={onLine ? 'Undo on this line' : 'Undo on the character'}
-            title={(onLine ? 'Undo on this line' : 'Undo on the character') + ' (Ctrl+Z)'}
+            aria-label={undo ? `Undo: ${undo.message}` : 'Undo'}
+            title={undo ? `Undo: ${undo.message} (Ctrl+Z)` : 'Nothing to undo'}
           >
             <Undo2 size={15} aria-hidden />
           </button>
           <button
             className="btn flex-1 justify-center"
-            disabled={!canRedo}
+            disabled={!redo}
             onClick={() => void step(false)}
-            aria-label={onLine ? 'Redo on this line' : 'Redo on the character'}
-            title={(onLine ? 'Redo on this line' : 'Redo on the character') + ' (Ctrl+Shift+Z)'}
+            aria-label={redo ? `Redo: ${redo.message}` : 'Redo'}
+            title={redo ? `Redo: ${redo.message} (Ctrl+Shift+Z, Ctrl+Y)` : 'Nothing to redo'}
           >
             <Redo2 size={15} aria-hidden />
           </button>
@@ -144,6 +145,16 @@ export function Rail({ characters }: { characters: Item[] }) {
       </div>
     </nav>
   );
+}
+
+function shotFact(line: LineView | null): string {
+  if (!line) return 'no shot yet';
+  const { tracks } = line.shot;
+  const n =
+    Object.keys(tracks.dials).length +
+    Object.keys(tracks.drawings).length +
+    [tracks.looks, tracks.cues, tracks.blinks, tracks.gestures].filter((t) => t.length > 0).length;
+  return n === 0 ? 'nothing acted yet' : n === 1 ? '1 track' : `${n} tracks`;
 }
 
 function kitsFact(c: CharacterView['character']): string {

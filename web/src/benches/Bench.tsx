@@ -27,6 +27,7 @@ const KitsBench = bench(() => import('./KitsBench').then((m) => m.KitsBench));
 const LinesBench = bench(() => import('./LinesBench').then((m) => m.LinesBench));
 const MouthsBench = bench(() => import('./MouthsBench').then((m) => m.MouthsBench));
 const PartsBench = bench(() => import('./PartsBench').then((m) => m.PartsBench));
+const ShotBench = bench(() => import('./ShotBench').then((m) => m.ShotBench));
 const TurnBench = bench(() => import('./TurnBench').then((m) => m.TurnBench));
 
 /** The surface made for the stage of work that is open. */
@@ -51,6 +52,7 @@ export function Bench() {
         {bench === 'kits' && <KitsBench />}
         {bench === 'turn' && <TurnBench />}
         {bench === 'lines' && <LinesBench />}
+        {bench === 'shot' && <ShotBench />}
         {bench === 'hand-over' && <HandOverBench />}
       </Suspense>
     </section>

@@ -1,7 +1,7 @@
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { AudioLines, TriangleAlert } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { api, type LineView } from '../api/client';
+import { api, type DialogueLine, type LineView } from '../api/client';
 import { useDrop } from '../app/drop';
 import { ReadingProgress } from '../line/ReadingProgress';
 import { useReading } from '../line/useReading';
@@ -46,7 +46,14 @@ export function LinesBench() {
         </p>
       )}
       <UnfinishedReadings character={view.id} />
-      {line && <Words key={line.id + line.shot.line.text} line={line} />}
+      {line &&
+        (line.shot.lines[0] ? (
+          <Words key={line.id + line.shot.lines[0].line.text} line={line} said={line.shot.lines[0].line} />
+        ) : (
+          <p className="mt-3 rounded-lg border border-dashed border-line p-4 text-faint">
+            Nothing is said in the shot “{line.shot.name}”. The Shot bench places lines in it.
+          </p>
+        ))}
       <MouthChart />
     </>
   );
@@ -91,9 +98,9 @@ function UnfinishedReadings({ character }: { character: string }) {
   );
 }
 
-function Words({ line }: { line: LineView }) {
+function Words({ line, said }: { line: LineView; said: DialogueLine }) {
   const { view, changeLine, editLine } = useStudio();
-  const [text, setText] = useState(line.shot.line.text);
+  const [text, setText] = useState(said.text);
   const { reading, busy, wait, cancel } = useReading();
   const { rules } = line.shot;
   const reread = () => wait((waiting) => changeLine((l) => api.words(l.id, l.revision, text, waiting)));
@@ -112,10 +119,10 @@ function Words({ line }: { line: LineView }) {
         disabled={busy}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
-          if (e.key === 'Escape') setText(line.shot.line.text);
+          if (e.key === 'Escape') setText(said.text);
         }}
       />
-      {text.trim() !== line.shot.line.text && (
+      {text.trim() !== said.text && (
         <div className="mt-1 flex items-center gap-2">
           {busy ? (
             <ReadingProgress reading={reading} />
@@ -124,7 +131,7 @@ function Words({ line }: { line: LineView }) {
               Read again with these words
             </button>
           )}
-          <button className="btn" onClick={busy ? cancel : () => setText(line.shot.line.text)}>
+          <button className="btn" onClick={busy ? cancel : () => setText(said.text)}>
             {busy ? 'Stop' : 'Leave them'}
           </button>
         </div>
@@ -140,7 +147,7 @@ function Words({ line }: { line: LineView }) {
           <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden />
           <span>
             Something else seems to be said in place of{' '}
-            {line.doubtful.map((i) => `“${line.shot.line.words[i]?.text}”`).join(', ')}.
+            {line.doubtful.map((i) => `“${said.words[i]?.text}”`).join(', ')}.
           </span>
         </p>
       )}
@@ -149,7 +156,7 @@ function Words({ line }: { line: LineView }) {
           Not shown: {line.notShown.join('; ')}.
         </p>
       )}
-      {line.shot.line.guesses.map((g) => (
+      {said.guesses.map((g) => (
         <GuessRow key={g.word} word={g.word} phones={g.phones.join(' ')} />
       ))}
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">

@@ -44,7 +44,7 @@ export function Blinks() {
               <button
                 key={rate}
                 className="btn px-2 text-[12.5px]"
-                aria-pressed={perMinute === rate && line.shot.blinks.length > 0}
+                aria-pressed={perMinute === rate && line.shot.tracks.blinks.length > 0}
                 onClick={() => lay(rate, seed)}
               >
                 {words} <span className="text-faint">{rate}</span>
@@ -103,7 +103,7 @@ export function BlinkLane({ frames }: { frames: number }) {
   if (!line) return null;
   return (
     <div className="relative h-[18px]" data-testid="blinks">
-      {line.shot.cues.map((d) => {
+      {line.shot.tracks.cues.map((d) => {
         const cue = cues.find((c) => c.id === d.cue);
         const length = cue
           ? 1 + Math.max(0, ...Object.values(cue.tracks).flatMap((keys) => keys.map((k) => k.frame)))
@@ -128,7 +128,7 @@ export function BlinkLane({ frames }: { frames: number }) {
           </button>
         );
       })}
-      {line.shot.blinks.map((b) => (
+      {line.shot.tracks.blinks.map((b) => (
         <OneBlink key={b.frame} blink={b} frames={frames} />
       ))}
     </div>

@@ -63,7 +63,7 @@ export function GestureLane({ frames }: { frames: number }) {
   if (!line) return null;
   return (
     <div className="relative h-[18px]" data-testid="gestures">
-      {line.shot.gestures.map((g) => (
+      {line.shot.tracks.gestures.map((g) => (
         <OneGesture key={`${g.from} ${g.run}`} gesture={g} frames={frames} />
       ))}
     </div>

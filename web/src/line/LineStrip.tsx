@@ -7,9 +7,10 @@ import { useDrop } from '../app/drop';
 import { isTall, useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
-import { usePlayer } from './player';
+import { soundOf, usePlayer } from './player';
 import { BlinkLane, Blinks } from './BlinkLane';
 import { GestureLane, Gestures } from './GestureLane';
+import { MouthPicker } from './MouthPicker';
 import { type Span, spans, wavePath } from './spans';
 
 const LABELS = 84;
@@ -45,7 +46,7 @@ function Strip() {
   const playing = useDesk((s) => s.playing);
   const lane = useRef<HTMLDivElement>(null);
   const peaks = useQuery({
-    queryKey: ['peaks', line!.id],
+    queryKey: ['peaks', line!.id, soundOf(line!)],
     queryFn: () => api.peaks(line!.id, 700),
     staleTime: Infinity,
   });
@@ -59,6 +60,9 @@ function Strip() {
     const r = lane.current!.getBoundingClientRect();
     stepTo(Math.floor(((e.clientX - r.left) / r.width) * l.frames));
   };
+  const placed = l.shot.lines.map((p, n) => ({ ...p, by: p.at / rules.frameRate, first: n === 0 }));
+  const words = placed.flatMap((p) => p.line.words.map((w, i) => ({ w, i, by: p.by, first: p.first })));
+  const phones = placed.flatMap((q) => q.line.phones.map((p, i) => ({ p, i, by: q.by })));
   const [scrubbing, setScrubbing] = useState(false);
   const span = useSpan();
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
@@ -151,25 +155,27 @@ function Strip() {
             <path d={wave} fill="var(--faint)" />
           </svg>
           <div className="relative h-[19px] overflow-hidden">
-            {l.shot.line.words.map((w, i) => (
+            {words.map(({ w, i, by, first }) => (
               <span
-                key={i}
+                key={`${by} ${i}`}
                 className={`absolute top-0 flex h-full items-center overflow-hidden border-l border-line px-0.5 text-[12px] whitespace-nowrap ${
-                  l.doubtful.includes(i) ? 'bg-wrong-soft text-wrong' : ''
+                  first && l.doubtful.includes(i) ? 'bg-wrong-soft text-wrong' : ''
                 }`}
-                style={{ left: x(w.start), width: x(w.end - w.start) }}
-                title={l.doubtful.includes(i) ? `${w.text}: something else seems to be said here` : w.text}
+                style={{ left: x(by + w.start), width: x(w.end - w.start) }}
+                title={
+                  first && l.doubtful.includes(i) ? `${w.text}: something else seems to be said here` : w.text
+                }
               >
                 {w.text}
               </span>
             ))}
           </div>
           <div className="relative h-[18px] overflow-hidden">
-            {l.shot.line.phones.map((p, i) => (
+            {phones.map(({ p, i, by }) => (
               <span
-                key={i}
+                key={`${by} ${i}`}
                 className="absolute top-0 h-full overflow-hidden border-l border-line text-center text-[10.5px] leading-[18px] text-faint"
-                style={{ left: x(p.start), width: x(p.end - p.start) }}
+                style={{ left: x(by + p.start), width: x(p.end - p.start) }}
               >
                 {p.phone}
               </span>
@@ -229,7 +235,7 @@ function MouthRun({
   shapes: (id: string) => Shape[];
   lane: React.RefObject<HTMLDivElement | null>;
 }) {
-  const { line, view, editLine } = useStudio();
+  const { line, view } = useStudio();
   const { stepTo } = usePlayer();
   const [open, setOpen] = useState(false);
   const [wide, setWide] = useState(true);
@@ -243,7 +249,9 @@ function MouthRun({
     return () => seen.disconnect();
   }, [lane, length, frames]);
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
-  const pinned = Object.keys(line!.shot.pins).some((f) => Number(f) >= run.from && Number(f) <= run.to);
+  const pinned = Object.keys(line!.shot.tracks.pins).some(
+    (f) => Number(f) >= run.from && Number(f) <= run.to,
+  );
   const name = mouth?.drawings.find((d) => d.id === run.what)?.name ?? run.what;
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -271,37 +279,7 @@ function MouthRun({
           collisionPadding={12}
           className="z-40 w-[332px] rounded-xl border border-line bg-paper p-3 shadow-xl"
         >
-          <p className="mb-2 text-[13px]">
-            Frames {run.from + 1}–{run.to + 1} show <b>{name}</b>. Choose a mouth to pin it here.
-          </p>
-          <div className="grid grid-cols-6 gap-1">
-            {mouth?.drawings.map((d) => (
-              <button
-                key={d.id}
-                className={`rounded-md border p-0.5 ${d.id === run.what ? 'border-doing bg-doing-soft' : 'border-line bg-stage hover:border-faint'}`}
-                title={d.name}
-                aria-label={`Pin ${d.name}`}
-                onClick={async () => {
-                  setOpen(false);
-                  await editLine({ kind: 'pin-mouth', from: run.from, to: run.to, drawing: d.id });
-                }}
-              >
-                <DrawingThumb shapes={shapes(d.id)} label="" className="h-8 w-full rounded bg-stage" />
-                <span className="block truncate text-[10px] leading-3">{d.name}</span>
-              </button>
-            ))}
-          </div>
-          {pinned && (
-            <button
-              className="btn mt-2"
-              onClick={async () => {
-                setOpen(false);
-                await editLine({ kind: 'release-mouth', from: run.from, to: run.to });
-              }}
-            >
-              Let the sound decide again
-            </button>
-          )}
+          <MouthPicker run={run} done={() => setOpen(false)} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

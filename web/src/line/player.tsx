@@ -1,7 +1,11 @@
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef } from 'react';
-import { api } from '../api/client';
+import { api, type LineView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
+
+/** Tells states of a shot that sound otherwise apart. */
+export const soundOf = (line: LineView) =>
+  [line.frames, ...line.shot.lines.map((l) => `${l.at}-${l.line.sound.slice(0, 12)}`)].join('.');
 
 interface Player {
   toggle: () => void;
@@ -38,25 +42,44 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
   const toggle = useCallback(() => {
     const desk = useDesk.getState();
     if (!lineId) return;
-    if (!desk.playing && desk.frame >= frames - 1) stepTo(0);
+    const [first, end] = desk.loop ?? [0, frames];
+    if (!desk.playing && (desk.frame >= end - 1 || desk.frame < first)) stepTo(first);
     desk.play(!desk.playing);
   }, [lineId, frames, stepTo]);
 
+  const speed = useDesk((s) => s.speed);
   useEffect(() => {
+    if (!playing || !lineId) return;
     const sound = audio.current;
-    if (!playing || !sound || !lineId) return;
     let loop = 0;
     let stopped = false;
-    sound.currentTime = useDesk.getState().frame / rate;
+    let from = useDesk.getState().frame / rate;
+    let since = performance.now();
+    // a shot without words is played by the page's own clock
+    const clock = () => (sound ? sound.currentTime : from + ((performance.now() - since) / 1000) * speed);
+    const goTo = (seconds: number) => {
+      from = seconds;
+      since = performance.now();
+      if (sound) sound.currentTime = seconds;
+    };
     const tick = () => {
       if (stopped) return;
-      const frame = Math.min(frames - 1, Math.floor(sound.currentTime * rate + 1e-6));
+      const round = useDesk.getState().loop;
+      const last = round ? Math.min(frames, round[1]) : frames;
+      const over = clock() * rate >= last - 1e-6 || sound?.ended;
+      if (over && round) {
+        goTo(round[0] / rate);
+        if (sound?.paused) void sound.play();
+      }
+      const frame = Math.max(0, Math.min(frames - 1, Math.floor(clock() * rate + 1e-6)));
       if (frame !== useDesk.getState().frame) useDesk.getState().seek(frame);
       director.playAt(frame);
-      if (sound.ended) useDesk.getState().play(false);
+      if (over && !round) useDesk.getState().play(false);
       else loop = requestAnimationFrame(tick);
     };
-    sound.play().then(
+    goTo(from);
+    if (sound) sound.playbackRate = speed;
+    (sound ? sound.play() : Promise.resolve()).then(
       () => (loop = requestAnimationFrame(tick)),
       (e: unknown) => {
         if (!stopped) {
@@ -68,15 +91,17 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
     return () => {
       stopped = true;
       cancelAnimationFrame(loop);
-      sound.pause();
+      sound?.pause();
     };
-  }, [playing, lineId, rate, frames, director, tell]);
+  }, [playing, lineId, rate, frames, speed, director, tell]);
 
   const value = useMemo(() => ({ toggle, stepTo }), [toggle, stepTo]);
   return (
     <Context.Provider value={value}>
       {children}
-      {lineId && <audio ref={audio} src={api.soundUrl(lineId)} preload="auto" data-testid="sound" />}
+      {lineId && line.shot.lines.length > 0 && (
+        <audio ref={audio} src={api.soundUrl(lineId, soundOf(line))} preload="auto" data-testid="sound" />
+      )}
     </Context.Provider>
   );
 }

@@ -7,12 +7,15 @@ declare module 'page-core' {
     joints(at: number, live: Schemas['PoseBody']): Schemas['Joint'][];
     why(at: number, part: string, live: Schemas['PoseBody']): Schemas['Reason'][];
     with(character: OpenCharacter): OpenLine;
+    plain(): OpenLine;
+    of(shot: Schemas['Shot']): OpenLine;
     shot(): Schemas['Shot'];
     drafts(kind: string): boolean;
     draft(edit: Schemas['ShotEdit']): LineDraft;
     keyed(at: number): Record<string, number>;
     values(dial: string): Float64Array;
     mouths(): string[];
+    mirrored(strip: Schemas['Strip']): Schemas['Strip'];
     copy(tracks: Schemas['Track'][], from: number, to: number): Schemas['Strip'];
   }
 

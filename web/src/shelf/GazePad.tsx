@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { Dial } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
+import { useValue } from './standing';
 import { hold, shown, within } from './values';
 
 /** Two dials as one square: where the eyes look, or how the head is held. Right is the right of the screen. */
@@ -18,8 +19,8 @@ export function GazePad({
   field: number[][];
   large?: boolean;
 }) {
-  const x = useDesk((s) => hold(across, s.dials[across.id] ?? across.rest));
-  const y = useDesk((s) => hold(down, s.dials[down.id] ?? down.rest));
+  const x = useValue(across);
+  const y = useValue(down);
   const { director } = useStudio();
   const square = useRef<HTMLDivElement>(null);
   const [grabbed, setGrabbed] = useState(false);

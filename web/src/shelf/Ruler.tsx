@@ -4,11 +4,12 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import { hold, nextNotch, shown, typed } from './values';
+import { useValue, valueNow } from './standing';
 
 /** A dial as a ruler: its stops are pins, its bands coloured stretches with the drawings they show. */
 export function Ruler({ dial }: { dial: Dial }) {
   const { director } = useStudio();
-  const value = useDesk((s) => hold(dial, s.dials[dial.id] ?? dial.rest));
+  const value = useValue(dial);
   const track = useRef<HTMLDivElement>(null);
   const [draft, setDraft] = useState<string | null>(null);
   const [grabbed, setGrabbed] = useState(false);
@@ -24,8 +25,10 @@ export function Ruler({ dial }: { dial: Dial }) {
   useEffect(() => {
     const e = track.current!;
     const wheel = (event: WheelEvent) => {
+      // whoever means to scroll the shelf does not mean the dial that happens to lie there
+      if (!event.altKey && document.activeElement !== e) return;
       event.preventDefault();
-      const now = hold(dial, useDesk.getState().dials[dial.id] ?? dial.rest);
+      const now = valueNow(dial);
       set(nextNotch(dial, now, event.deltaY < 0));
     };
     e.addEventListener('wheel', wheel, { passive: false });
@@ -106,7 +109,7 @@ export function Ruler({ dial }: { dial: Dial }) {
         aria-valuenow={Math.round(value * 100) / 100}
         aria-valuetext={shown(dial, value)}
         data-testid={`ruler-${dial.id}`}
-        title="Drag, wheel from stop to stop, double-click for rest"
+        title="Drag; with focus or Alt the wheel goes from stop to stop; double-click for rest"
         className="relative h-9 flex-1 cursor-ew-resize touch-none select-none"
         onPointerDown={(e) => {
           e.currentTarget.setPointerCapture(e.pointerId);

@@ -31,17 +31,20 @@ export function Shelf() {
     <section
       aria-label="Dials"
       // a layer of its own: values that change sixty times a second paint nothing around it
-      className="col-start-2 flex items-center gap-4 border-t border-r border-line bg-paper px-4 py-2 will-change-transform"
+      className="@container col-start-2 flex items-center gap-4 border-t border-r border-line bg-paper px-4 py-2 will-change-transform"
     >
       {character.controls.pads.map((p) => {
         const across = dial(p.across);
         const down = dial(p.down);
         return across && down ? (
-          <GazePad key={p.name} name={p.name} across={across} down={down} field={p.field} />
+          // where there is little room the head keeps to its rulers
+          <div key={p.name} className={onPads.has(p.across) ? '' : '@max-[480px]:hidden'}>
+            <GazePad name={p.name} across={across} down={down} field={p.field} />
+          </div>
         ) : null;
       })}
       <div
-        className={`max-h-[100px] min-w-0 pr-1.5 flex-1 overflow-y-auto ${rulers.length > 2 ? 'grid grid-cols-2 gap-x-4' : ''}`}
+        className={`max-h-[100px] min-w-0 pr-1.5 flex-1 overflow-y-auto ${rulers.length > 2 ? '@min-[480px]:grid @min-[480px]:grid-cols-2 @min-[480px]:gap-x-4' : ''}`}
       >
         {rulers.length === 0 && character.controls.pads.length === 0 && (
           <p className="text-faint">

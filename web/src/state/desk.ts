@@ -10,11 +10,17 @@ export const BENCHES = [
   'kits',
   'turn',
   'lines',
+  'shot',
   'hand-over',
 ] as const;
 export type Bench = (typeof BENCHES)[number];
 /** Benches that need the whole height beside the face; the line keeps to the face's side there. */
 export const isTall = (bench: Bench) => bench !== 'lines' && bench !== 'hand-over';
+
+/** Benches on which what is acted along the shot shows; on the others the hand alone poses. */
+export const acts = (bench: Bench) => bench === 'lines' || bench === 'shot' || bench === 'hand-over';
+/** Benches on which a part's rest pose is what one works at. */
+export const posesParts = (bench: Bench) => !acts(bench) && bench !== 'mouths';
 
 /** What the rigger has on the desk: which bench, which pose, which line and frame. All of it lives in the address. */
 export interface Desk {
@@ -28,6 +34,10 @@ export interface Desk {
   line: string | null;
   frame: number;
   playing: boolean;
+  /** First frame and the one behind the last of what is played over and over; null for the whole, once. */
+  loop: [number, number] | null;
+  /** How fast it is played: 1 as it is. */
+  speed: number;
   part: string | null;
   /** Further parts chosen together with `part`. */
   also: string[];
@@ -90,6 +100,8 @@ const START: Desk = {
   line: null,
   frame: 0,
   playing: false,
+  loop: null,
+  speed: 1,
   part: null,
   also: [],
   hidden: [],
@@ -189,7 +201,7 @@ export const useDesk = create<Desk & Actions>((set) => ({
       return { looks };
     }),
   rest: () => set({ dials: {}, picks: {}, pins: {}, looks: {} }),
-  say: (line) => set({ line, frame: 0, playing: false }),
+  say: (line) => set({ line, frame: 0, playing: false, loop: null }),
   seek: (frame) => set({ frame }),
   play: (playing) => set({ playing }),
   select: (part) => set({ part, also: [], shaping: null }),

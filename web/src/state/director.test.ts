@@ -17,6 +17,16 @@ function rules(by = 0): OpenCharacter {
     joints: () => [],
     why: (frame, part) => [{ channel: `${part} at ${frame}` }] as never,
     with: (other) => other.line({} as never),
+    plain: () => spoken,
+    of: () => spoken,
+    shot: () => ({}) as never,
+    drafts: () => false,
+    draft: () => ({ after: () => null, refused: () => '' }),
+    keyed: () => ({}),
+    values: () => new Float64Array(),
+    mouths: () => [],
+    mirrored: (strip) => strip,
+    copy: () => ({}) as never,
   };
   return {
     frame: (pose) => at(turnOf(pose) + by),
@@ -60,7 +70,8 @@ describe('the director', () => {
   let failures: unknown[];
   let director: Director;
   const direct = (with_: OpenCharacter | null, over: LineView | null = null) => {
-    director = new Director(24, 'c', 1, over, with_, (e) => failures.push(e));
+    director = new Director(24, 'c', 1, with_, (e) => failures.push(e));
+    if (over) director.speaks(over, with_ && with_.line(over.shot));
     director.watch((f) => shown.push(f.placed[0]!.matrix[4]!));
   };
 
@@ -105,6 +116,7 @@ describe('the director', () => {
 
     it('plays a line frame by frame, following a dial that is dragged meanwhile', () => {
       direct(rules(), line);
+      shown = [];
       useDesk.setState({ playing: true });
       for (let f = 1; f <= 3; f++) {
         useDesk.getState().turn('turn', f);

@@ -2,7 +2,7 @@ import type { OpenCharacter, OpenLine } from 'page-core';
 import type { Edit, Frame, Joint, LineView, PoseBody, Reason, Redrawn, Shot } from '../api/client';
 import { api, Refusal } from '../api/client';
 import type { Step } from './ahead';
-import { useDesk } from './desk';
+import { acts, useDesk } from './desk';
 import { Latest } from './loader';
 
 type Watcher = (frame: Frame) => void;
@@ -33,7 +33,8 @@ export class Director {
   private draft: { edit: Edit; after: Shown | null } | null = null;
   /** What the server is about to answer with, where that is known here; else what it answered last. */
   private ahead: Shown | null;
-  private readonly standing: Shown | null;
+  private standing: Shown | null;
+  private line: LineView | null = null;
   /** Dials under a hand, and where each counts as standing. */
   private readonly held = new Map<string, number>();
   /** How often something small was begun: the newest goes on, the others end. */
@@ -45,11 +46,10 @@ export class Director {
     private readonly frameRate: number,
     readonly id: string,
     readonly revision: number,
-    private readonly line: LineView | null,
     private readonly rules: OpenCharacter | null,
     private readonly failed: (e: unknown) => void,
   ) {
-    this.standing = rules && { character: rules, line: line ? rules.line(line.shot) : null };
+    this.standing = rules && { character: rules, line: null };
     this.ahead = this.standing;
     this.poses = new Latest(
       async (_stamp: number) => {
@@ -66,6 +66,24 @@ export class Director {
       // what a hand is in the middle of may be refused on the way; letting go says so
       (e) => (this.draft && e instanceof Refusal && e.status === 422 ? undefined : this.failed(e)),
     );
+  }
+
+  /**
+   * Puts a line on the stage, or another state of it.
+   *
+   * @param open the same, as it is played; null without rules
+   */
+  speaks(line: LineView | null, open: OpenLine | null): void {
+    this.line = line;
+    if (this.standing) {
+      const before = this.standing;
+      this.standing = { character: before.character, line: open };
+      this.ahead =
+        !this.ahead || this.ahead === before
+          ? this.standing
+          : { character: this.ahead.character, line: open && open.with(this.ahead.character) };
+    }
+    this.refresh();
   }
 
   watch(watcher: Watcher): () => void {
@@ -159,6 +177,11 @@ export class Director {
     return this.line ? { pose: this.pose(), line: this.line.id, frame } : { pose: this.pose() };
   }
 
+  /** Whether a hand is on a dial. */
+  get grabbed(): boolean {
+    return this.held.size > 0;
+  }
+
   /** A hand is on some dials: their drawings do not flicker when it trembles. */
   grab(...dials: string[]): void {
     for (const dial of dials) this.held.set(dial, NaN);
@@ -203,7 +226,8 @@ export class Director {
       this.poses.ask(performance.now());
       return;
     }
-    const { character, line } = now;
+    const { character } = now;
+    const line = acts(useDesk.getState().bench) ? now.line : (now.line?.plain() ?? null);
     const pose = this.steady(character);
     this.put(line ? line.frame(at, pose) : character.frame(pose));
     if (this.jointWatchers.size > 0) this.tellJoints(line ? line.joints(at, pose) : character.joints(pose));
@@ -231,7 +255,8 @@ export class Director {
   async why(part: string): Promise<Reason[]> {
     const { frame } = useDesk.getState();
     const now = this.current();
-    if (now?.line) return now.line.why(frame, part, this.pose());
+    const line = acts(useDesk.getState().bench) ? now?.line : now?.line?.plain();
+    if (line) return line.why(frame, part, this.pose());
     if (now) return now.character.why(part, this.pose());
     return (await api.why(this.id, this.moment(), part)).reasons;
   }

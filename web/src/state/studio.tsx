@@ -11,6 +11,7 @@ import {
 } from '../api/client';
 import { isAway, useConnection, whenThere } from '../api/connection';
 import { opened, useRules } from '../rules/rules';
+import { ActedShot } from './acted';
 import { Ahead } from './ahead';
 import { useDesk } from './desk';
 import { Director } from './director';
@@ -32,11 +33,27 @@ export interface Studio {
   tell: (m: Message | null) => void;
   edit: (edit: Edit) => Promise<boolean>;
   editLine: (edit: ShotEdit) => Promise<boolean>;
+  /** Shows what an edit of the shot would do, until it is made or let go of with null. */
+  draftLine: (edit: ShotEdit | null) => void;
   changeLine: (change: (line: LineView) => Promise<LineView>) => Promise<boolean>;
   step: (back: boolean) => Promise<void>;
   takeVersion: (file: File, keys: string[]) => Promise<boolean>;
   returnTo: (revision: number) => Promise<boolean>;
 }
+
+/**
+ * Whether the next step is one of the line's and not of the character's: both have one order, by when the edits were made. Back goes
+ * what was made last, and on what was made first.
+ */
+export function stepsLine(back: boolean, view: CharacterView, line: LineView | null): boolean {
+  const ofLine = back ? line?.undo : line?.redo;
+  const ofCharacter = back ? view.undo : view.redo;
+  if (!ofLine || !ofCharacter) return !!ofLine;
+  return back === ofLine.at > ofCharacter.at;
+}
+
+/** An edit that was not made; why was told already. */
+class NotMade extends Error {}
 
 const Context = createContext<Studio | null>(null);
 
@@ -115,13 +132,12 @@ export function StudioProvider({
   const core = useRules((s) => s.core);
   const rules = useMemo(() => (core && pair ? opened(core, pair.view, pair.artwork) : null), [core, pair]);
   const director = useMemo(
-    () =>
-      view
-        ? new Director(view.character.sheet.frameRate, view.id, view.revision, lineView, rules, failed)
-        : null,
-    [view, lineView, rules, failed],
+    () => (view ? new Director(view.character.sheet.frameRate, view.id, view.revision, rules, failed) : null),
+    [view, rules, failed],
   );
   const [ahead] = useState(() => new Ahead());
+  const [acted] = useState(() => new ActedShot());
+  useEffect(() => acted.stands(lineView, rules, director), [acted, lineView, rules, director]);
   useEffect(() => {
     if (!director) return;
     ahead.stands(director.revision, rules, director);
@@ -133,6 +149,7 @@ export function StudioProvider({
         now.pins !== before.pins ||
         now.looks !== before.looks ||
         now.frame !== before.frame ||
+        now.bench !== before.bench ||
         now.playing !== before.playing
       )
         director.refresh();
@@ -172,6 +189,7 @@ export function StudioProvider({
 
   // one after the other, each on what the one before it made: a quick hand is not another window
   const [queue] = useState(() => new InTurn());
+  const [lineQueue] = useState(() => new InTurn());
   const inTurn = useCallback(
     (work: (base: number) => Promise<CharacterView>): Promise<boolean> =>
       queue.run(() =>
@@ -184,8 +202,11 @@ export function StudioProvider({
 
   const studio = useMemo<Studio | null>(() => {
     if (!view || !pair || !director) return null;
+    const key = ['line', lineView?.id];
     const changeLine = (change: (l: LineView) => Promise<LineView>) =>
-      lineView ? settle(['line', lineView.id], () => change(lineView)) : Promise.resolve(false);
+      lineView
+        ? lineQueue.run(() => settle(key, () => change(queries.getQueryData<LineView>(key) ?? lineView)))
+        : Promise.resolve(false);
     return {
       view,
       artwork: pair.artwork,
@@ -200,7 +221,26 @@ export function StudioProvider({
         if (done) void queries.invalidateQueries({ queryKey: ['line'] });
         return done;
       },
-      editLine: (edit) => changeLine((l) => api.editLine(l.id, l.revision, edit)),
+      editLine: (edit) =>
+        lineView
+          ? acted
+              .send(edit, () => {
+                let answer: LineView | null = null;
+                const made = changeLine(async (l) => (answer = await api.editLine(l.id, l.revision, edit)));
+                return made.then((done) => {
+                  if (!done || !answer) throw new NotMade();
+                  return answer;
+                });
+              })
+              .then(
+                () => true,
+                (e: unknown) => {
+                  if (e instanceof NotMade) return false;
+                  throw e;
+                },
+              )
+          : Promise.resolve(false),
+      draftLine: (edit) => acted.draft(edit),
       changeLine: async (change) => {
         const done = await changeLine(change);
         void queries.invalidateQueries({ queryKey: ['character', id] });
@@ -214,11 +254,10 @@ export function StudioProvider({
       },
       returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),
       step: async (back) => {
-        if (useDesk.getState().bench === 'lines' && lineView) {
-          if (!(back ? lineView.canUndo : lineView.canRedo)) return;
+        if (stepsLine(back, view, lineView)) {
           await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
           void queries.invalidateQueries({ queryKey: ['lines', id] });
-        } else if (back ? view.canUndo : view.canRedo) {
+        } else if (back ? view.undo : view.redo) {
           const send = (made = (v: CharacterView) => v) =>
             inTurn(async (base) => {
               const stepped = await (back ? api.undo(id, base) : api.redo(id, base));
@@ -232,7 +271,7 @@ export function StudioProvider({
         void queries.invalidateQueries({ queryKey: ['characters'] });
       },
     };
-  }, [view, pair, lineView, director, message, id, queries, settle, inTurn, ahead]);
+  }, [view, pair, lineView, director, message, id, queries, settle, inTurn, ahead, acted, lineQueue]);
 
   if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
     return <>{asMessage(character.error).message}</>;

@@ -2,13 +2,17 @@ package app.leeward.page.js;
 
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.MirroredStrip;
 import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.shot.Strip;
 import app.leeward.core.shot.Track;
+import app.leeward.core.shot.Tracks;
 import app.leeward.page.json.Codec;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
@@ -16,6 +20,7 @@ import org.teavm.jso.JSObject;
 public final class OpenLine {
     private final OpenCharacter character;
     private final Playhead playhead;
+    private OpenLine plain;
 
     OpenLine(OpenCharacter character, Playhead playhead) {
         this.character = character;
@@ -41,6 +46,25 @@ public final class OpenLine {
     @JSExport
     public OpenLine with(OpenCharacter other) {
         return new OpenLine(other, playhead.with(other.evaluator()));
+    }
+
+    /** The shot without dials, drawings and looks acted along it: for benches where the hand poses. */
+    @JSExport
+    public OpenLine plain() {
+        if (plain == null) {
+            Shot shot = playhead.shot();
+            Tracks t = shot.tracks();
+            Tracks rest =
+                    new Tracks(t.pins(), t.blinks(), t.cues(), t.gestures(), Map.of(), Map.of(), List.of(), List.of());
+            plain = rest.equals(t) ? this : new OpenLine(character, playhead.of(shot.withTracks(rest)));
+        }
+        return plain;
+    }
+
+    /** Another state of the same shot. Its mouths are solved anew only where they could be others. */
+    @JSExport
+    public OpenLine of(JSObject shot) {
+        return new OpenLine(character, playhead.of(character.codec().readShot(new JsValue(shot))));
     }
 
     /** The shot itself. */
@@ -111,6 +135,15 @@ public final class OpenLine {
         }
         JsSink out = new JsSink();
         character.codec().writeStrip(Strip.copied(playhead.shot(), all, from, to), out);
+        return out.whole();
+    }
+
+    /** A strip acted to the other side. */
+    @JSExport
+    public JSObject mirrored(JSObject strip) {
+        Strip asked = character.codec().readStrip(new JsValue(strip));
+        JsSink out = new JsSink();
+        character.codec().writeStrip(MirroredStrip.of(character.evaluator().character(), asked), out);
         return out.whole();
     }
 

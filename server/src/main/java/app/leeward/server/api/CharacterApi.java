@@ -61,13 +61,18 @@ class CharacterApi {
 
     /** A character as it stands; drawings hold the hash of their artwork. */
     public record CharacterView(
-            UUID id, int revision, boolean canUndo, boolean canRedo, Character character, List<Serving> mouths) {
+            UUID id,
+            int revision,
+            Optional<Snapshot.Made> undo,
+            Optional<Snapshot.Made> redo,
+            Character character,
+            List<Serving> mouths) {
         static CharacterView of(Snapshot<Character> s) {
             return new CharacterView(
                     s.id(),
                     s.revision(),
-                    s.canUndo(),
-                    s.canRedo(),
+                    s.undo(),
+                    s.redo(),
                     sent(s.state()),
                     servings(s.state().voice().mouths()));
         }

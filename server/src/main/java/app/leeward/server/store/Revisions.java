@@ -41,6 +41,14 @@ public interface Revisions extends JpaRepository<RevisionRow, RevisionKey> {
     @Query("select r.message from RevisionRow r where r.key.document = :document and r.key.number = :number")
     String message(UUID document, int number);
 
+    /** One revision, without what it holds. */
+    @Query(
+            """
+            select r.key.number as number, cast(r.action as string) as action, r.message as message, r.author as author,
+              r.madeAt as madeAt
+            from RevisionRow r where r.key.document = :document and r.key.number = :number""")
+    Told told(UUID document, int number);
+
     /** What was done after {@code after}, newest first. */
     @Query(
             """

@@ -18,6 +18,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.PageRequest;
@@ -137,18 +138,27 @@ public class RevisionService {
                 .orElseThrow(() -> new IllegalStateException("revision " + number + " of " + id + " is missing"));
     }
 
-    private static <T, E> Snapshot<T> standing(DocumentType<T, E> type, DocumentRow document, RevisionRow row) {
+    private <T, E> Snapshot<T> standing(DocumentType<T, E> type, DocumentRow document, RevisionRow row) {
         return standing(document, row, type.read(row.schema(), row.state()));
     }
 
-    private static <T> Snapshot<T> standing(DocumentRow document, RevisionRow row, T state) {
+    private <T> Snapshot<T> standing(DocumentRow document, RevisionRow row, T state) {
         return new Snapshot<>(
                 document.getId(),
                 document.belongsTo(),
                 row.number(),
                 state,
-                row.cameFrom() != null,
-                !row.ahead().isEmpty());
+                row.cameFrom() == null ? Optional.empty() : Optional.of(made(row, row.standsAt())),
+                row.ahead().stream().findFirst().map(next -> made(row, next)));
+    }
+
+    /** An edit of the same document as a revision, which may be that revision itself. */
+    private Snapshot.Made made(RevisionRow row, int number) {
+        if (number == row.number()) {
+            return new Snapshot.Made(row.message(), row.madeAt());
+        }
+        Revisions.Told told = revisions.told(row.getId().document(), number);
+        return new Snapshot.Made(told.getMessage(), told.getMadeAt());
     }
 
     /** Begins a document with the state its first edit makes. */

@@ -1,0 +1,419 @@
+import { Copy, FlipHorizontal2, MoreHorizontal, Repeat2, Scissors, Trash2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import type { Shot, ShotEdit, Way } from '../api/client';
+import { useKeyed } from '../state/acted';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { NumberField } from '../ui/NumberField';
+import { type Item, itemsOn } from './items';
+import { useCutting, wayEdit, WAYS } from './sheetKeys';
+import { useSheet } from './sheetState';
+import { handedOver, said, writing } from './writing';
+
+/** What is chosen and what can be done with it; below it, what a key would write. */
+export function Foot({ shot }: { shot: Shot }) {
+  return (
+    <div className="shrink-0 bg-paper">
+      <ChosenRow shot={shot} />
+      <KeyRow shot={shot} />
+    </div>
+  );
+}
+
+const SHAPES: Record<Way['kind'], string> = {
+  hold: 'M1 11H11V3H17',
+  even: 'M1 12L17 2',
+  smooth: 'M1 12C8 12 10 2 17 2',
+  curve: 'M1 12C2 4 8 2 17 2',
+};
+
+function ChosenRow({ shot }: { shot: Shot }) {
+  const { view, editLine } = useStudio();
+  const { chosen, clip, ...cutting } = useCutting(shot);
+  const itemId = useSheet((s) => s.item);
+  if (!chosen)
+    return (
+      <div
+        className="flex min-h-[46px] items-center gap-2 border-b border-line px-3 text-[13px] text-faint"
+        id="sheet-says"
+      >
+        Drag over frames and tracks to choose them; drag a key along its ruler for its value, along time for
+        its frame.
+        {clip && (
+          <button className="btn ml-auto" onClick={cutting.paste} title="Ctrl+V; in place of what is there">
+            Put {clip.frames} frames in here
+          </button>
+        )}
+      </div>
+    );
+  const keys = chosen.tracks
+    .filter((t) => t.sort === 'DIAL')
+    .flatMap((t) =>
+      (shot.tracks.dials[t.of!] ?? []).filter((k) => k.frame >= chosen.from && k.frame < chosen.to),
+    );
+  const items = chosen.tracks.flatMap((t) => itemsOn(t, shot, view.character));
+  const item = items.find((i) => i.id === itemId);
+  const ways = new Set(keys.map((k) => k.way.kind));
+  const words = chosen.tracks.length === 1 ? '' : ` · ${chosen.tracks.length} tracks`;
+  return (
+    <div className="flex min-h-[46px] flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-3 py-1.5 text-[13px]">
+      <span className="mr-1 whitespace-nowrap" id="sheet-says" aria-live="polite">
+        <b className="text-chosen">
+          Chosen: {chosen.from + 1}
+          {chosen.to > chosen.from + 1 ? `–${chosen.to}` : ''}
+        </b>
+        {words}
+        {keys.length > 0 && `, ${keys.length} ${keys.length === 1 ? 'key' : 'keys'}`}
+      </span>
+      {item && <About item={item} edit={(e) => void editLine(e)} />}
+      {keys.length > 0 && (
+        <div className="flex gap-0.5" role="group" aria-label="Way to the next key">
+          {WAYS.map((w, i) => (
+            <button
+              key={w.kind}
+              className="btn px-1.5"
+              aria-pressed={ways.has(w.kind) && ways.size === 1}
+              title={`${w.words} (${i + 1})`}
+              onClick={() => {
+                const edit = wayEdit(shot, chosen, w.way);
+                if (edit) void editLine(edit);
+              }}
+            >
+              <svg width="18" height="14" viewBox="0 0 18 14" fill="none" aria-hidden>
+                <path d={SHAPES[w.kind]} stroke="currentColor" strokeWidth="1.8" />
+              </svg>
+              {w.words}
+            </button>
+          ))}
+        </div>
+      )}
+      {keys.length > 0 && ways.size === 1 && ways.has('curve') && (
+        <Bezier
+          key={JSON.stringify(keys[0]!.way)}
+          way={keys[0]!.way}
+          set={(way) => {
+            const edit = wayEdit(shot, chosen, way);
+            if (edit) void editLine(edit);
+          }}
+        />
+      )}
+      <div className="ml-auto flex gap-1">
+        <button className="btn px-1.5" onClick={cutting.copy} aria-label="Copy" title="Copy (Ctrl+C)">
+          <Copy size={15} aria-hidden />
+        </button>
+        <button className="btn px-1.5" onClick={cutting.cut} aria-label="Cut" title="Cut (Ctrl+X)">
+          <Scissors size={15} aria-hidden />
+        </button>
+        <button
+          className="btn px-1.5"
+          onClick={cutting.repeat}
+          aria-label="Repeat behind itself"
+          title="Repeat behind itself"
+        >
+          <Repeat2 size={15} aria-hidden />
+        </button>
+        <button
+          className="btn px-1.5"
+          onClick={() => cutting.clear()}
+          aria-label="Take out"
+          title="Take out (Delete)"
+        >
+          <Trash2 size={15} aria-hidden />
+        </button>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger className="btn px-1.5" aria-label="More with these frames" title="More">
+            <MoreHorizontal size={15} aria-hidden />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content
+              align="end"
+              side="top"
+              sideOffset={4}
+              className="z-50 w-[290px] rounded-lg border border-line bg-card p-1 text-[13px] shadow-xl"
+            >
+              {clip && (
+                <>
+                  <Choice does={cutting.paste} keys="Ctrl+V">
+                    Put {clip.frames} copied {clip.frames === 1 ? 'frame' : 'frames'} in at the line
+                  </Choice>
+                  <Choice does={cutting.pasteMirrored} keys="Ctrl+Shift+V">
+                    <FlipHorizontal2 size={13} aria-hidden className="mr-1 inline" />
+                    The same, mirrored
+                  </Choice>
+                </>
+              )}
+              <Choice does={() => cutting.stretch((chosen.to - chosen.from) * 2)}>
+                Draw out to twice as long
+              </Choice>
+              <Choice does={() => cutting.stretch(Math.max(1, Math.round((chosen.to - chosen.from) / 2)))}>
+                Draw together to half as long
+              </Choice>
+              <Choice does={() => cutting.insert(chosen.to - chosen.from, chosen.tracks)}>
+                Make room for as many frames on these tracks
+              </Choice>
+              <Choice does={() => cutting.insert(chosen.to - chosen.from, cutting.all)} keys="Insert: one">
+                Make room on all tracks
+              </Choice>
+              <Choice does={() => cutting.takeOut(chosen.tracks)}>
+                Close these frames up on these tracks
+              </Choice>
+              <Choice does={() => cutting.takeOut(cutting.all)}>Close them up on all tracks</Choice>
+              <Choice does={() => useDesk.setState({ loop: [chosen.from, chosen.to] })}>
+                Play these over and over
+              </Choice>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+    </div>
+  );
+}
+
+function Choice({ does, keys, children }: { does: () => unknown; keys?: string; children: React.ReactNode }) {
+  return (
+    <DropdownMenu.Item
+      className="flex cursor-pointer justify-between gap-3 rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-tide"
+      onSelect={() => void does()}
+    >
+      <span>{children}</span>
+      {keys && <span className="shrink-0 text-faint">{keys}</span>}
+    </DropdownMenu.Item>
+  );
+}
+
+/** A curve as its four numbers, typed. */
+function Bezier({ way, set }: { way: Way; set: (way: Way) => void }) {
+  if (way.kind !== 'curve') return null;
+  const text = [way.x1, way.y1, way.x2, way.y2].map((n) => +n.toFixed(3)).join(' ');
+  const keep = (typed: string) => {
+    const n = typed
+      .split(/[\s,]+/)
+      .filter((t) => t !== '')
+      .map(Number);
+    const [x1, y1, x2, y2] = n;
+    if (n.length !== 4 || n.some((v) => !Number.isFinite(v)) || x1! < 0 || x1! > 1 || x2! < 0 || x2! > 1)
+      return false;
+    if (typed !== text) set({ kind: 'curve', x1: x1!, y1: y1!, x2: x2!, y2: y2! });
+    return true;
+  };
+  return (
+    <label className="flex items-center gap-1.5">
+      <span className="text-faint">cubic-bezier</span>
+      <input
+        className="field w-[118px] py-0"
+        defaultValue={text}
+        title="Four numbers; the first and the third from 0 to 1"
+        onBlur={(e) => {
+          if (!keep(e.target.value)) e.target.value = text;
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') e.currentTarget.blur();
+          if (e.key === 'Escape') {
+            e.currentTarget.value = text;
+            e.currentTarget.blur();
+          }
+        }}
+      />
+    </label>
+  );
+}
+
+/** What can be typed about the one thing that was clicked. */
+function About({ item, edit }: { item: Item; edit: (e: ShotEdit) => void }) {
+  const { view } = useStudio();
+  const { of } = item;
+  if (of.kind === 'key') {
+    const dial = view.character.controls.dials.find((d) => d.id === item.track.of);
+    return (
+      <Small
+        key={item.id}
+        label={dial?.name ?? item.track.of!}
+        value={of.key.value}
+        keep={(v) =>
+          edit({
+            kind: 'set-keys',
+            keys: {
+              [item.track.of!]: [
+                {
+                  ...of.key,
+                  laid: undefined,
+                  value: dial ? Math.max(dial.from, Math.min(dial.to, v)) : v,
+                },
+              ],
+            },
+          })
+        }
+      />
+    );
+  }
+  if (of.kind === 'look') {
+    const set = (over: Partial<typeof of.span>) =>
+      edit({ kind: 'set-look', was: of.span.from, span: { ...of.span, laid: undefined, ...over } });
+    const most = of.span.to - of.span.from;
+    return (
+      <Fields>
+        <b>{item.label}</b>
+        <Small label="in" value={of.span.in} keep={(v) => set({ in: held(v, 0, most) })} />
+        <Small label="out" value={of.span.out} keep={(v) => set({ out: held(v, 0, most) })} />
+        <Small
+          label="%"
+          value={Math.round(of.span.strength * 100)}
+          keep={(v) => set({ strength: Math.max(-2, Math.min(2, v / 100)) })}
+        />
+      </Fields>
+    );
+  }
+  if (of.kind === 'cue') {
+    const set = (over: Partial<typeof of.cue>) =>
+      edit({ kind: 'set-placement', was: of.cue.frame, cue: { ...of.cue, ...over } });
+    return (
+      <Fields>
+        <b>{item.label}</b>
+        <Small
+          label="%"
+          value={Math.round(of.cue.strength * 100)}
+          keep={(v) => set({ strength: Math.max(-4, Math.min(4, v / 100)) })}
+        />
+        <Small label="times" value={of.cue.times} keep={(v) => set({ times: held(v, 1, 500) })} />
+        <button
+          className="btn"
+          aria-pressed={of.cue.reversed}
+          onClick={() => set({ reversed: !of.cue.reversed })}
+        >
+          reversed
+        </button>
+      </Fields>
+    );
+  }
+  if (of.kind === 'blink') {
+    const set = (over: Partial<typeof of.blink>) =>
+      edit({ kind: 'set-blink', was: of.blink.frame, blink: { ...of.blink, laid: undefined, ...over } });
+    return (
+      <Fields>
+        <b>Blink</b>
+        <Small label="down" value={of.blink.down} keep={(v) => set({ down: held(v, 1, 48) })} />
+        <Small label="hold" value={of.blink.hold} keep={(v) => set({ hold: held(v, 0, 48) })} />
+        <Small label="up" value={of.blink.up} keep={(v) => set({ up: held(v, 1, 48) })} />
+      </Fields>
+    );
+  }
+  if (of.kind === 'drawing') {
+    const part = view.character.rig.parts.find((p) => p.id === item.track.of);
+    return (
+      <select
+        className="field py-0.5"
+        aria-label="Drawing"
+        value={of.held.drawing}
+        onChange={(e) =>
+          edit({ kind: 'hold-drawing', part: item.track.of!, held: { ...of.held, drawing: e.target.value } })
+        }
+      >
+        {item.gone && <option value={of.held.drawing}>{of.held.drawing} (not there any more)</option>}
+        {part?.drawings.map((d) => (
+          <option key={d.id} value={d.id}>
+            {d.name}
+          </option>
+        ))}
+        <option value="nothing">nothing</option>
+      </select>
+    );
+  }
+  if (of.kind === 'note')
+    return (
+      <input
+        key={item.id}
+        className="field min-w-[180px] flex-1 py-0.5"
+        aria-label="Note"
+        defaultValue={of.note.text}
+        maxLength={1000}
+        onBlur={(e) => {
+          const text = e.target.value.trim();
+          if (text && text !== of.note.text)
+            edit({ kind: 'write-note', was: of.note.from, note: { ...of.note, text } });
+        }}
+        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+      />
+    );
+  return <b>{item.label}</b>;
+}
+
+const held = (v: number, least: number, most: number) => Math.max(least, Math.min(most, Math.round(v)));
+
+/** A number with its name, as narrow as numbers are. */
+function Small(props: React.ComponentProps<typeof NumberField>) {
+  return (
+    <div className="w-[118px]">
+      <NumberField {...props} />
+    </div>
+  );
+}
+
+function Fields({ children }: { children: React.ReactNode }) {
+  return <div className="flex items-center gap-0.5 whitespace-nowrap">{children}</div>;
+}
+
+/** Says what a key writes before it writes it. */
+function KeyRow({ shot }: { shot: Shot }) {
+  const { view, editLine } = useStudio();
+  const frame = useDesk((s) => s.frame);
+  const keying = useSheet((s) => s.keying);
+  const chosen = useSheet((s) => s.chosen);
+  // what the hand holds and where the keys put the dials changes what would be written
+  useDesk((s) => s.dials);
+  useDesk((s) => s.picks);
+  useDesk((s) => s.looks);
+  useKeyed((s) => s.keyed);
+  const now = writing(view.character, shot, frame, chosen);
+  return (
+    <div className="flex min-h-[48px] items-center gap-2.5 px-3 py-1.5 text-[13.5px]">
+      <button
+        className="btn-do shrink-0"
+        disabled={now.edits.length === 0}
+        onClick={() => {
+          void Promise.all(now.edits.map((e) => editLine(e)));
+          handedOver(now);
+        }}
+      >
+        Key <kbd className="rounded border border-on-doing/60 px-1 font-sans text-[11px]">K</kbd>
+      </button>
+      <p className="min-w-0 flex-1" data-testid="writes">
+        {now.words.length === 0 ? (
+          <span className="text-faint">
+            Move a dial, pick a drawing or a look: a key writes them at frame {frame + 1}.
+          </span>
+        ) : keying ? (
+          <>
+            Every dial that is moved is <b>keyed</b> at frame {frame + 1}.
+          </>
+        ) : (
+          <>
+            writes{' '}
+            <b>
+              {said(
+                now.words.length > 5 ? [...now.words.slice(0, 4), `${now.words.length - 4} more`] : now.words,
+              )}
+            </b>{' '}
+            at frame <b>{frame + 1}</b>.
+          </>
+        )}
+      </p>
+      <div className="flex shrink-0 items-center gap-1.5" role="group" aria-label="A moved dial">
+        <span className="text-[12.5px] text-faint">a moved dial</span>
+        <button
+          className="btn px-2"
+          aria-pressed={!keying}
+          onClick={() => useSheet.setState({ keying: false })}
+        >
+          only poses
+        </button>
+        <button
+          className="btn px-2"
+          aria-pressed={keying}
+          onClick={() => useSheet.setState({ keying: true })}
+        >
+          keys
+        </button>
+      </div>
+    </div>
+  );
+}

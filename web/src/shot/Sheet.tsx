@@ -1,0 +1,613 @@
+import { useQuery } from '@tanstack/react-query';
+import { Popover } from 'radix-ui';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { api, type Shot, type ShotEdit, type Track } from '../api/client';
+import { MouthPicker } from '../line/MouthPicker';
+import { soundOf, usePlayer } from '../line/player';
+import { type Span, spans } from '../line/spans';
+import { useActed } from '../state/acted';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { DialLane } from './DialLane';
+import { LaneHead } from './Heads';
+import { MouthLane, SoundLane, WordsLane } from './HeardLanes';
+import { ItemLane } from './ItemLane';
+import { type Item, itemsOn, sameTrack } from './items';
+import { type Lane, lanesOf, Paper, sizeOf, valueAt } from './lanes';
+import { choose, useSheet, zoomBy } from './sheetState';
+import { symbolOf, Thumbs } from './Thumbs';
+
+/** Room for the numbers of the frames, and for the heads of the lanes. */
+const NUMBERS_DOWN = 44;
+const NUMBERS_ACROSS = 28;
+const HEAD_DOWN = 66;
+const HEAD_ACROSS = 118;
+/** Frames that are drawn beyond what is seen, so that a little scrolling draws nothing anew. */
+const BEYOND = 12;
+/** Pixels before a press becomes a drag. */
+const SLIP = 4;
+
+const NO_KEYS: never[] = [];
+const NO_VALUES = new Float64Array();
+
+/** What a pointer is in the middle of. */
+interface Drag {
+  x: number;
+  y: number;
+  what: 'choose' | 'item' | 'end';
+  item: Item | null;
+  lane: number;
+  frame: number;
+  /** Which way a key is dragged; not known before it has moved. */
+  way: 'time' | 'value' | null;
+  edit: ShotEdit | null;
+}
+
+/** The exposure sheet: a row a frame and a column a track, or the same running across. */
+export function Sheet({ shot }: { shot: Shot }) {
+  const { view, artwork, line, editLine, draftLine } = useStudio();
+  const { stepTo } = usePlayer();
+  const { character } = view;
+  const open = useActed((s) => s.open);
+  const mouths = useActed((s) => s.mouths);
+  const across = useSheet((s) => s.across);
+  const zoom = useSheet((s) => s.zoom);
+  const chosen = useSheet((s) => s.chosen);
+  const item = useSheet((s) => s.item);
+  const shown = useSheet((s) => s.shown);
+  const held = useDesk((s) => Object.keys(s.dials).join(' '));
+  const scroller = useRef<HTMLDivElement>(null);
+  const drag = useRef<Drag | null>(null);
+  const [picking, setPicking] = useState<{ run: Span; at: DOMRect } | null>(null);
+  const frames = shot.frames;
+  const lanes = useMemo(
+    () => lanesOf(character, shot, shown, held === '' ? [] : held.split(' '), across),
+    [character, shot, shown, held, across],
+  );
+  const paper = useMemo(() => new Paper(across, zoom), [across, zoom]);
+  const wide = sizeOf(lanes);
+  const long = frames * zoom;
+  const head = across ? HEAD_ACROSS : HEAD_DOWN;
+  const beside = across ? NUMBERS_ACROSS : NUMBERS_DOWN;
+  const [first, last] = useSeen(scroller, across, zoom, frames, head);
+
+  const peaks = useQuery({
+    queryKey: ['peaks', line!.id, soundOf(line!), 'sheet'],
+    queryFn: () => api.peaks(line!.id, Math.min(4000, line!.frames * 6)),
+    enabled: shot.lines.length > 0,
+    staleTime: Infinity,
+  });
+  const runs = useMemo(() => spans(mouths), [mouths]);
+  const mouth = character.rig.parts.find((p) => p.id === character.voice.mouths.part);
+  const items = useMemo(
+    () => new Map(lanes.map((l) => [l.key, l.track ? itemsOn(l.track, shot, character) : []])),
+    [lanes, shot, character],
+  );
+  const thumbOf = useCallback(
+    (part: string | undefined) => (drawing: string) => {
+      const art = character.rig.parts.find((p) => p.id === part)?.drawings.find((d) => d.id === drawing)?.art;
+      return art ? `#${symbolOf(art as unknown as string)}` : '';
+    },
+    [character],
+  );
+  const cards = useMemo(
+    () =>
+      character.rig.parts
+        .filter((p) => p.id === mouth?.id || lanes.some((l) => l.kind === 'DRAWINGS' && l.track!.of === p.id))
+        .flatMap((p) => p.drawings),
+    [character, mouth, lanes],
+  );
+
+  // the frame on the stage stays in sight
+  const playing = useDesk((s) => s.playing);
+  useEffect(() => {
+    const keep = (frame: number) => {
+      const e = scroller.current;
+      if (!e || drag.current) return;
+      const seen = across ? e.clientWidth - head : e.clientHeight - head;
+      const at = frame * zoom;
+      const scrolled = across ? e.scrollLeft : e.scrollTop;
+      const edge = Math.min(seen / 4, 3 * zoom);
+      if (at < scrolled + edge || at > scrolled + seen - edge) {
+        const to = Math.max(0, at - (useDesk.getState().playing ? edge * 2 : seen / 2));
+        if (across) e.scrollLeft = to;
+        else e.scrollTop = to;
+      }
+    };
+    keep(useDesk.getState().frame);
+    return useDesk.subscribe((now, before) => now.frame !== before.frame && keep(now.frame));
+  }, [across, zoom, head, playing]);
+
+  useWheelZoom(scroller, across, head);
+
+  /** Which frame and lane a pointer is over, and how far into the lanes. */
+  const place = (e: { clientX: number; clientY: number }) => {
+    const r = scroller.current!.getBoundingClientRect();
+    const s = scroller.current!;
+    const x = e.clientX - r.left + s.scrollLeft - (across ? head : beside);
+    const y = e.clientY - r.top + s.scrollTop - (across ? beside : head);
+    const [along, into] = across ? [x, y] : [y, x];
+    const index = lanes.findIndex((l) => into >= l.at && into < l.at + l.size);
+    return {
+      frame: Math.max(0, Math.min(frames - 1, Math.floor(along / zoom))),
+      lane: index < 0 ? (into < 0 ? 0 : lanes.length - 1) : index,
+      into,
+    };
+  };
+
+  const tracksBetween = (a: number, b: number): Track[] =>
+    lanes.slice(Math.min(a, b), Math.max(a, b) + 1).flatMap((l) => (l.track ? [l.track] : []));
+
+  const press = (e: React.PointerEvent) => {
+    if (e.button !== 0) return;
+    const at = place(e);
+    const end = (e.target as Element).closest('[data-end]')?.getAttribute('data-end');
+    const hit = end ?? (e.target as Element).closest('[data-item]')?.getAttribute('data-item');
+    const found = hit ? [...items.values()].flat().find((i) => i.id === hit) : undefined;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    scroller.current!.focus({ preventScroll: true });
+    useDesk.getState().play(false);
+    drag.current = {
+      x: e.clientX,
+      y: e.clientY,
+      what: found ? (end ? 'end' : 'item') : 'choose',
+      item: found ?? null,
+      lane: at.lane,
+      frame: at.frame,
+      way: null,
+      edit: null,
+    };
+    if (e.shiftKey && chosen) {
+      const from = Math.min(chosen.from, at.frame);
+      choose({
+        tracks: merged(chosen.tracks, tracksBetween(at.lane, at.lane)),
+        from,
+        to: Math.max(chosen.to, at.frame + 1),
+      });
+      drag.current = null;
+    } else if (found) {
+      const inside =
+        chosen &&
+        found.from >= chosen.from &&
+        found.to <= chosen.to &&
+        chosen.tracks.some((t) => sameTrack(t, found.track));
+      if (!inside || chosen.to - chosen.from === found.to - found.from)
+        choose({ tracks: [found.track], from: found.from, to: found.to }, found.id);
+    }
+  };
+
+  const moved = (e: React.PointerEvent) => {
+    const d = drag.current;
+    if (!d) return;
+    const at = place(e);
+    if (Math.hypot(e.clientX - d.x, e.clientY - d.y) < SLIP && !d.edit && d.what !== 'choose') return;
+    if (d.what === 'choose') {
+      if (Math.hypot(e.clientX - d.x, e.clientY - d.y) < SLIP) return;
+      choose({
+        tracks: tracksBetween(d.lane, at.lane),
+        from: Math.min(d.frame, at.frame),
+        to: Math.max(d.frame, at.frame) + 1,
+      });
+      return;
+    }
+    const found = d.item!;
+    const by = at.frame - d.frame;
+    if (found.of.kind === 'key' && d.way === null) {
+      const along = across ? Math.abs(e.clientX - d.x) : Math.abs(e.clientY - d.y);
+      const beside = across ? Math.abs(e.clientY - d.y) : Math.abs(e.clientX - d.x);
+      d.way = along > beside ? 'time' : 'value';
+    }
+    d.edit = dragged(d, found, by, at.into);
+    draftLine(d.edit);
+  };
+
+  /** The edit a drag has come to; null where it changes nothing. */
+  const dragged = (d: Drag, found: Item, by: number, into: number): ShotEdit | null => {
+    if (found.of.kind === 'key' && d.way === 'value') {
+      const lane = lanes.find((l) => l.track && sameTrack(l.track, found.track));
+      if (!lane?.dial) return null;
+      const fine = (lane.dial.to - lane.dial.from) / 1000;
+      const value = Math.round(valueAt(lane, into, across) / fine) * fine;
+      const key = { ...found.of.key, laid: undefined, value: Math.round(value * 1e4) / 1e4 };
+      return { kind: 'set-keys', keys: { [found.track.of!]: [key] } };
+    }
+    const many =
+      chosen && useSheet.getState().item === null && chosen.tracks.some((t) => sameTrack(t, found.track));
+    if (d.what === 'item' && many) {
+      const held = Math.max(-chosen.from, Math.min(frames - 1 - chosen.from, by));
+      return held === 0
+        ? null
+        : { kind: 'move-frames', tracks: chosen.tracks, from: chosen.from, to: chosen.to, by: held };
+    }
+    if (d.what === 'end')
+      return by === 0 ? null : found.over(found.from, Math.max(found.from + 1, found.to + by));
+    const held = Math.max(-found.from, Math.min(frames - 1 - found.from, by));
+    return held === 0 ? null : found.over(found.from + held, found.to + held);
+  };
+
+  const drop = (e: React.PointerEvent) => {
+    const d = drag.current;
+    drag.current = null;
+    if (!d) return;
+    if (d.edit) {
+      const edit = d.edit;
+      const by = edit.kind === 'move-frames' ? edit.by : place(e).frame - d.frame;
+      if (d.item && d.way !== 'value' && d.what === 'item' && chosen)
+        choose({ ...chosen, from: chosen.from + by, to: chosen.to + by });
+      void editLine(edit);
+      return;
+    }
+    draftLine(null);
+    const slipped = Math.hypot(e.clientX - d.x, e.clientY - d.y) >= SLIP;
+    if (slipped && d.what === 'choose') return;
+    stepTo(d.item && d.item.of.kind === 'key' ? d.item.from : d.frame);
+    const target = document.elementFromPoint(e.clientX, e.clientY)?.closest('[data-mouth]');
+    if (!d.item) {
+      const lane = lanes[d.lane]!;
+      choose(lane.track ? { tracks: [lane.track], from: d.frame, to: d.frame + 1 } : null);
+    }
+    if (target) {
+      const [from, to, ...what] = target.getAttribute('data-mouth')!.split(' ');
+      setPicking({
+        run: { from: Number(from), to: Number(to), what: what.join(' ') },
+        at: target.getBoundingClientRect(),
+      });
+    }
+  };
+
+  const escape = useCallback(() => {
+    if (drag.current?.edit) {
+      drag.current = null;
+      draftLine(null);
+    } else choose(null);
+  }, [draftLine]);
+
+  const total = across
+    ? { width: head + long, height: beside + wide }
+    : { width: beside + wide, height: head + long };
+  const svgFrom = Math.max(0, first) * zoom;
+  const svgLong = (Math.min(frames, last + 1) - Math.max(0, first)) * zoom;
+  const region = chosen && regionOf(chosen.tracks, lanes);
+  return (
+    <div
+      ref={scroller}
+      role="application"
+      tabIndex={0}
+      aria-label="Exposure sheet"
+      aria-describedby="sheet-says"
+      data-testid="sheet"
+      className="relative min-h-0 flex-1 overflow-auto border-y border-line bg-card outline-offset-[-2px] outline-chosen select-none"
+      onKeyDown={(e) => e.key === 'Escape' && escape()}
+    >
+      <Thumbs drawings={cards} artwork={artwork} />
+      <div className={across ? 'relative flex' : 'relative'} style={total}>
+        <div
+          className={`sticky z-30 shrink-0 bg-chart ${across ? 'left-0 border-r' : 'top-0 border-b'} border-line`}
+          style={
+            across
+              ? { width: head, height: beside + wide, paddingTop: beside }
+              : { height: head, width: beside + wide }
+          }
+        >
+          <div className="relative h-full" style={across ? undefined : { marginLeft: beside }}>
+            {lanes.map((l) => (
+              <LaneHead key={l.key} lane={l} across={across} frames={frames} />
+            ))}
+          </div>
+        </div>
+        <Numbers
+          paper={paper}
+          first={first}
+          last={Math.min(frames - 1, last)}
+          rate={shot.rules.frameRate}
+          long={long}
+          beside={beside}
+        />
+        <svg
+          className="absolute touch-none"
+          style={
+            across
+              ? { left: head + svgFrom, top: beside, width: svgLong, height: wide }
+              : { top: head + svgFrom, left: beside, width: wide, height: svgLong }
+          }
+          onPointerDown={press}
+          onPointerMove={moved}
+          onPointerUp={drop}
+          onPointerCancel={() => {
+            drag.current = null;
+            draftLine(null);
+          }}
+        >
+          <g transform={across ? `translate(${-svgFrom} 0)` : `translate(0 ${-svgFrom})`}>
+            <Ground
+              paper={paper}
+              first={first}
+              last={Math.min(frames - 1, last)}
+              wide={wide}
+              lanes={lanes}
+              exposure={shot.rules.exposure}
+              rate={shot.rules.frameRate}
+            />
+            {region && chosen && (
+              <rect
+                {...paper.rect(chosen.from, chosen.to, region.at, region.size)}
+                className="fill-chosen-soft stroke-chosen"
+                strokeWidth="2"
+                fillOpacity="0.75"
+                data-testid="chosen"
+              />
+            )}
+            {lanes.map((lane) => {
+              const seen = { lane, paper, first, last };
+              switch (lane.kind) {
+                case 'sound':
+                  return <SoundLane key={lane.key} {...seen} peaks={peaks.data ?? NO_KEYS} frames={frames} />;
+                case 'words':
+                  return <WordsLane key={lane.key} {...seen} shot={shot} />;
+                case 'MOUTHS':
+                  return (
+                    <MouthLane
+                      key={lane.key}
+                      {...seen}
+                      runs={runs}
+                      pins={shot.tracks.pins}
+                      chosen={picking ? `mouth ${picking.run.from} ${picking.run.to}` : null}
+                      thumb={thumbOf(mouth?.id)}
+                      name={(d) => mouth?.drawings.find((x) => x.id === d)?.name ?? d}
+                    />
+                  );
+                case 'DIAL': {
+                  const id = lane.track!.of!;
+                  return (
+                    <DialLane
+                      key={lane.key}
+                      {...seen}
+                      keys={shot.tracks.dials[id] ?? NO_KEYS}
+                      values={shot.tracks.dials[id] ? (open?.values(id) ?? NO_VALUES) : NO_VALUES}
+                      chosen={chosen}
+                    />
+                  );
+                }
+                default:
+                  return (
+                    <ItemLane
+                      key={lane.key}
+                      {...seen}
+                      items={items.get(lane.key) ?? NO_KEYS}
+                      chosen={item}
+                      thumb={thumbOf(lane.track?.of)}
+                    />
+                  );
+              }
+            })}
+          </g>
+        </svg>
+        <SheetHead across={across} zoom={zoom} long={long} wide={wide} head={head} beside={beside} />
+      </div>
+      <Popover.Root open={picking !== null} onOpenChange={(o) => !o && setPicking(null)}>
+        {picking && (
+          <>
+            <Popover.Anchor virtualRef={{ current: { getBoundingClientRect: () => picking.at } }} />
+            <Popover.Portal>
+              <Popover.Content
+                side="left"
+                sideOffset={6}
+                collisionPadding={12}
+                aria-label="Another mouth"
+                className="z-40 w-[332px] rounded-xl border border-line bg-paper p-3 shadow-xl"
+              >
+                <MouthPicker run={picking.run} done={() => setPicking(null)} />
+              </Popover.Content>
+            </Popover.Portal>
+          </>
+        )}
+      </Popover.Root>
+    </div>
+  );
+}
+
+const merged = (a: Track[], b: Track[]) => [...a, ...b.filter((t) => !a.some((x) => sameTrack(x, t)))];
+
+/** Where chosen tracks lie; what lies between them is inside too. */
+function regionOf(tracks: Track[], lanes: Lane[]): { at: number; size: number } | null {
+  const of = lanes.filter((l) => l.track && tracks.some((t) => sameTrack(t, l.track!)));
+  if (of.length === 0) return null;
+  const at = of[0]!.at;
+  const end = of.at(-1)!;
+  return { at: at + 1, size: end.at + end.size - at - 2 };
+}
+
+/** The frames that are in sight, with some beyond. */
+function useSeen(
+  scroller: React.RefObject<HTMLDivElement | null>,
+  across: boolean,
+  zoom: number,
+  frames: number,
+  head: number,
+): [number, number] {
+  const [seen, setSeen] = useState<[number, number]>([0, 60]);
+  useEffect(() => {
+    const e = scroller.current!;
+    const look = () => {
+      const scrolled = across ? e.scrollLeft : e.scrollTop;
+      const room = (across ? e.clientWidth : e.clientHeight) - head;
+      // in steps, so that scrolling draws anew only now and then
+      const from = Math.floor(scrolled / zoom / BEYOND) * BEYOND - BEYOND;
+      const to = Math.ceil((scrolled + room) / zoom / BEYOND) * BEYOND + BEYOND;
+      setSeen((s) => (s[0] === from && s[1] === to ? s : [from, to]));
+    };
+    look();
+    e.addEventListener('scroll', look, { passive: true });
+    const sized = new ResizeObserver(look);
+    sized.observe(e);
+    return () => {
+      e.removeEventListener('scroll', look);
+      sized.disconnect();
+    };
+  }, [scroller, across, zoom, frames, head]);
+  return [Math.max(0, seen[0]), Math.min(frames - 1, seen[1])];
+}
+
+/** Ctrl and the wheel zoom at the pointer. */
+function useWheelZoom(scroller: React.RefObject<HTMLDivElement | null>, across: boolean, head: number) {
+  useEffect(() => {
+    const e = scroller.current!;
+    const wheel = (event: WheelEvent) => {
+      if (!event.ctrlKey && !event.metaKey) return;
+      event.preventDefault();
+      const r = e.getBoundingClientRect();
+      const pointer = (across ? event.clientX - r.left : event.clientY - r.top) - head;
+      const scrolled = across ? e.scrollLeft : e.scrollTop;
+      const before = useSheet.getState().zoom;
+      const frame = (scrolled + pointer) / before;
+      zoomBy(Math.exp(-Math.max(-60, Math.min(60, event.deltaY)) * 0.006));
+      const now = useSheet.getState().zoom;
+      requestAnimationFrame(() => {
+        if (across) e.scrollLeft = frame * now - pointer;
+        else e.scrollTop = frame * now - pointer;
+      });
+    };
+    e.addEventListener('wheel', wheel, { passive: false });
+    return () => e.removeEventListener('wheel', wheel);
+  }, [scroller, across, head]);
+}
+
+/** The ground: exposures in bands, lanes with their edges. */
+function Ground({
+  paper,
+  first,
+  last,
+  wide,
+  lanes,
+  exposure,
+  rate,
+}: {
+  paper: Paper;
+  first: number;
+  last: number;
+  wide: number;
+  lanes: Lane[];
+  exposure: number;
+  rate: number;
+}) {
+  const { zoom } = paper;
+  const band = Math.max(exposure * 2, zoom < 4 ? rate * 2 : 0);
+  const bands = [];
+  for (let f = Math.floor(first / band) * band; f <= last; f += band) bands.push(f);
+  return (
+    <>
+      <rect {...paper.rect(first, last + 1, 0, wide)} fill="transparent" />
+      {bands.map((f) => (
+        <rect
+          key={f}
+          {...paper.rect(f, Math.min(last + 1, f + band / 2), 0, wide)}
+          className="fill-paper"
+          opacity="0.6"
+        />
+      ))}
+      {lanes.map((l) => (
+        <path
+          key={l.key}
+          d={paper.path([paper.at(first, l.at), paper.at(last + 1, l.at)])}
+          className="stroke-line"
+          fill="none"
+        />
+      ))}
+    </>
+  );
+}
+
+/** The numbers of the frames, which stay in sight beside whatever is scrolled to. */
+function Numbers({
+  paper,
+  first,
+  last,
+  rate,
+  long,
+  beside,
+}: {
+  paper: Paper;
+  first: number;
+  last: number;
+  rate: number;
+  long: number;
+  beside: number;
+}) {
+  const { across, zoom } = paper;
+  // so many frames that a number has room
+  const least = (across ? 30 : 15) / zoom;
+  const step = [1, 2, 5, 10, 25, 50, 100, 250, 500, 1000].find((s) => s >= least) ?? 1000;
+  const numbers = [];
+  for (let f = Math.ceil((first + 1) / step) * step - 1; f <= last; f += step) if (f >= 0) numbers.push(f);
+  const from = first * zoom;
+  const size = (last + 1 - first) * zoom;
+  return (
+    <div
+      className={`pointer-events-none sticky z-20 bg-card ${across ? 'top-0 border-b' : 'left-0 border-r'} border-line`}
+      style={across ? { height: beside, width: long } : { width: beside, height: long }}
+    >
+      <svg
+        className="absolute"
+        style={
+          across ? { left: from, width: size, height: beside } : { top: from, height: size, width: beside }
+        }
+      >
+        {numbers.map((f) => {
+          const [x, y] = paper.at(f + 0.5 - first, across ? 19 : beside - 8);
+          return (
+            <text
+              key={f}
+              x={x}
+              y={across ? y : y + 4}
+              textAnchor={across ? 'middle' : 'end'}
+              className={`text-[11.5px] ${(f + 1) % rate === 0 ? 'fill-ink font-bold' : 'fill-faint'}`}
+            >
+              {f + 1}
+            </text>
+          );
+        })}
+      </svg>
+    </div>
+  );
+}
+
+/** Where the shot stands: one line over all tracks, with the number of its frame. */
+function SheetHead({
+  across,
+  zoom,
+  long,
+  wide,
+  head,
+  beside,
+}: {
+  across: boolean;
+  zoom: number;
+  long: number;
+  wide: number;
+  head: number;
+  beside: number;
+}) {
+  const frame = useDesk((s) => s.frame);
+  const at = Math.min(long, (frame + 0.5) * zoom);
+  return (
+    <div
+      className="pointer-events-none absolute z-[25] will-change-transform"
+      style={
+        across
+          ? { left: head, top: 0, height: beside + wide, width: 0, transform: `translateX(${at}px)` }
+          : { top: head, left: 0, width: beside + wide, height: 0, transform: `translateY(${at}px)` }
+      }
+    >
+      <div
+        className={across ? 'absolute inset-y-0 w-[1.5px] bg-doing' : 'absolute inset-x-0 h-[1.5px] bg-doing'}
+      />
+      <span
+        className={`absolute rounded bg-doing px-1.5 text-[11.5px] leading-5 font-bold text-on-doing ${
+          across ? 'top-0.5 -translate-x-1/2' : 'left-0.5 -translate-y-1/2'
+        }`}
+      >
+        {frame + 1}
+      </span>
+    </div>
+  );
+}
