@@ -40,6 +40,11 @@ need_postgres() {
   ls -d /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || debian postgresql
 }
 
+# Films are encoded by it; everything else works without.
+need_ffmpeg() {
+  command -v ffmpeg >/dev/null || (debian ffmpeg) || say "Films cannot be made without ffmpeg; everything else works."
+}
+
 need_chromium() {
   [ -x /usr/bin/chromium ] || debian chromium fonts-dejavu-core
 }

@@ -3,7 +3,7 @@
 # server without its database gets it back, one that does not answer any more is ended and started again.
 set -euo pipefail
 . scripts/common.sh
-need_java; need_node; need_postgres
+need_java; need_node; need_postgres; need_ffmpeg
 build
 PIDFILE=$HOME_DIR/server.pid
 LOG=$HOME_DIR/server.log

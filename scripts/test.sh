@@ -3,7 +3,7 @@
 set -euo pipefail
 . scripts/common.sh
 need_java; need_node; need_postgres; need_chromium
-for tool in flite sox rsvg-convert:librsvg2-bin; do
+for tool in flite sox ffmpeg rsvg-convert:librsvg2-bin; do
   command -v "${tool%%:*}" >/dev/null || debian "${tool##*:}"
 done
 export PGOPTS='-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_connections=200'

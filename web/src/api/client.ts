@@ -291,6 +291,8 @@ export const api = {
   soundUrl: (id: string, of: string) => `/api/v1/lines/${id}/sound.wav?of=${of}`,
   beginShot: (id: string, name: string, line?: string, frames?: number) =>
     post<LineView>(`/characters/${id}/shots`, { name, line, frames }),
+  firstPass: (id: string, asked: Schemas['FirstPassBody']) =>
+    post<LineView>(`/lines/${id}/first-pass`, asked),
   placeLine: (id: string, base: number, at: number, from: string) =>
     post<LineView>(`/lines/${id}/place`, { base, at, from }),
   exporters: () => get<ExporterView[]>('/exporters'),

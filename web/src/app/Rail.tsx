@@ -42,7 +42,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     turn: turnFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     shot: shotFact(line),
-    'hand-over': 'CSV, SVG, PNG',
+    'hand-over': 'film, PNG, CSV …',
   };
   const undo = stepsLine(true, view, line) ? line?.undo : view.undo;
   const redo = stepsLine(false, view, line) ? line?.redo : view.redo;
@@ -127,7 +127,7 @@ export function Rail({ characters }: { characters: Item[] }) {
             className="btn flex-1 justify-center"
             disabled={!undo}
             onClick={() => void step(true)}
-            aria-label={undo ? `Undo: ${undo.message}` : 'Undo'}
+            aria-label="Undo"
             title={undo ? `Undo: ${undo.message} (Ctrl+Z)` : 'Nothing to undo'}
           >
             <Undo2 size={15} aria-hidden />
@@ -136,7 +136,7 @@ export function Rail({ characters }: { characters: Item[] }) {
             className="btn flex-1 justify-center"
             disabled={!redo}
             onClick={() => void step(false)}
-            aria-label={redo ? `Redo: ${redo.message}` : 'Redo'}
+            aria-label="Redo"
             title={redo ? `Redo: ${redo.message} (Ctrl+Shift+Z, Ctrl+Y)` : 'Nothing to redo'}
           >
             <Redo2 size={15} aria-hidden />

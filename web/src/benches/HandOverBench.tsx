@@ -17,7 +17,7 @@ function save(blob: Blob, name: string) {
 
 const TITLES: Record<ExporterView['scope'], string> = {
   POSE: 'The picture on the stage',
-  SHOT: 'The line',
+  SHOT: 'The shot',
   CHARACTER: 'The whole character',
 };
 
@@ -27,7 +27,7 @@ export function HandOverBench() {
   const frame = useDesk((s) => s.frame);
   const findings = useFindings();
   const [chosen, setChosen] = useState<Record<string, number>>({});
-  const [busy, setBusy] = useState(false);
+  const [busy, setBusy] = useState('');
   const exporters = useQuery({ queryKey: ['exporters'], queryFn: api.exporters, staleTime: Infinity });
   const history = useQuery({
     queryKey: ['history', view.id, view.revision],
@@ -41,28 +41,29 @@ export function HandOverBench() {
   const stem = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
   const canvas = view.character.sheet.canvas;
   const hand = async (e: ExporterView) => {
-    setBusy(true);
+    setBusy(e.id);
     try {
       const options = Object.fromEntries(e.options.map((o) => [o.id, chosen[o.id] ?? o.usual]));
       const moment = { ...director.moment(), ...(e.scope === 'SHOT' ? { line: line!.id } : {}) };
       const name =
         e.scope === 'SHOT'
-          ? `${stem(line!.shot.name)}-exposure`
+          ? `${stem(line!.shot.name)}${e.id.startsWith('exposure') ? '-exposure' : ''}`
           : `${stem(view.character.name)}${e.scope === 'POSE' && line ? `-${frame + 1}` : ''}`;
       save(await api.export(view.id, e.id, moment, options), `${name}.${e.extension}`);
       tell(null);
     } catch (e) {
       tell(asMessage(e));
     }
-    setBusy(false);
+    setBusy('');
   };
   const about: Record<ExporterView['scope'], string> = {
     POSE: `The whole canvas as posed now${line ? `, frame ${frame + 1} of the line` : ''}, masks kept.`,
     SHOT: line
       ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
           line.shot.rules.exposure === 1 ? 'ones' : 'twos'
-        }. A row a frame with its sounds, class and drawing.`
-      : 'Drop a recording first: the sheet is made of its frames.',
+        }, with its sound and everything that is acted in it. WebM keeps the ground clear; MP4 and GIF stand on white. The
+        exposure sheet has a row a frame with its sounds, class and mouth.`
+      : 'Drop a recording first, or begin a shot on the Shot bench.',
     CHARACTER: 'Its mouths on one page, to print or to draw over.',
   };
   return (
@@ -78,7 +79,9 @@ export function HandOverBench() {
       </section>
       {(['SHOT', 'POSE', 'CHARACTER'] as const).map((scope) => {
         const formats = exporters.data?.filter((e) => e.scope === scope) ?? [];
-        const options = formats.flatMap((e) => e.options);
+        const options = formats
+          .flatMap((e) => e.options)
+          .filter((o, i, all) => all.findIndex((x) => x.id === o.id) === i);
         return (
           <section
             key={scope}
@@ -90,8 +93,15 @@ export function HandOverBench() {
             <div className="mt-2.5 flex flex-wrap items-center gap-2">
               {(scope !== 'SHOT' || line) &&
                 formats.map((e) => (
-                  <button key={e.id} className="btn-do" disabled={busy} onClick={() => void hand(e)}>
-                    <Download size={14} aria-hidden /> {e.label}
+                  <button
+                    key={e.id}
+                    className="btn-do"
+                    disabled={busy !== ''}
+                    aria-busy={busy === e.id}
+                    onClick={() => void hand(e)}
+                  >
+                    <Download size={14} aria-hidden />{' '}
+                    {busy === e.id ? `${e.label} is being made …` : e.label}
                   </button>
                 ))}
               {options.map((o) => (
@@ -116,11 +126,13 @@ export function HandOverBench() {
                   {o.unit}
                 </label>
               ))}
-              {options.some((o) => o.id === 'width') && (
-                <span className="text-[13px] text-faint">
-                  {Math.round(((chosen.width ?? 1280) * canvas.height) / canvas.width)} high
-                </span>
-              )}
+              {options
+                .filter((o) => o.id === 'width' || o.id === 'film-width')
+                .map((o) => (
+                  <span key={o.id} className="text-[13px] text-faint">
+                    {Math.round(((chosen[o.id] ?? o.usual) * canvas.height) / canvas.width)} high
+                  </span>
+                ))}
             </div>
           </section>
         );

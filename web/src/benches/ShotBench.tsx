@@ -1,14 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ChevronDown, ListPlus, Plus, ZoomIn, ZoomOut } from 'lucide-react';
+import { ChevronDown, ListPlus, Plus } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import { useState } from 'react';
 import { api, type Shot } from '../api/client';
+import { FirstPass } from '../shot/FirstPass';
 import { Foot } from '../shot/Foot';
 import { keyOf } from '../shot/items';
 import { allTracks } from '../shot/lanes';
 import { Sheet } from '../shot/Sheet';
 import { useSheetKeys } from '../shot/sheetKeys';
-import { useSheet, zoomBy } from '../shot/sheetState';
+import { useSheet } from '../shot/sheetState';
 import { useAutoKeys } from '../shot/useAutoKeys';
 import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
@@ -53,21 +54,9 @@ export function ShotBench() {
             Across
           </button>
         </div>
+        <FirstPass shot={shot} />
         <TracksMenu shot={shot} />
         <Lines shot={shot} />
-        <div className="flex gap-0.5">
-          <button
-            className="btn px-1.5"
-            onClick={() => zoomBy(0.75)}
-            aria-label="Further away"
-            title="Ctrl+wheel"
-          >
-            <ZoomOut size={15} aria-hidden />
-          </button>
-          <button className="btn px-1.5" onClick={() => zoomBy(1.33)} aria-label="Nearer" title="Ctrl+wheel">
-            <ZoomIn size={15} aria-hidden />
-          </button>
-        </div>
       </header>
       <Sheet key={`${line.id} ${across}`} shot={shot} />
       <Foot shot={shot} />
@@ -118,7 +107,10 @@ function Shots() {
     'flex cursor-pointer items-center gap-2 rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-tide';
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="btn px-2" aria-label="Another shot">
+      <DropdownMenu.Trigger
+        className="btn px-2"
+        aria-label={`${all.length === 1 ? '1 shot' : `${all.length} shots`}: another shot`}
+      >
         {all.length === 1 ? '1 shot' : `${all.length} shots`} <ChevronDown size={13} aria-hidden />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { ZoomIn, ZoomOut } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api, type Shot, type ShotEdit, type Track } from '../api/client';
@@ -289,6 +290,31 @@ export function Sheet({ shot }: { shot: Shot }) {
               : { height: head, width: beside + wide }
           }
         >
+          <div
+            className={`absolute top-0 left-0 z-10 flex items-center justify-center gap-0.5 bg-chart ${across ? '' : 'flex-col'}`}
+            style={
+              across
+                ? { width: head, height: beside }
+                : { position: 'sticky', width: beside, height: head, marginBottom: -head }
+            }
+          >
+            <button
+              className="grid h-6 w-7 place-items-center rounded hover:bg-tide"
+              onClick={() => zoomBy(1.33)}
+              aria-label="Nearer"
+              title="Nearer (Ctrl+wheel)"
+            >
+              <ZoomIn size={15} aria-hidden />
+            </button>
+            <button
+              className="grid h-6 w-7 place-items-center rounded hover:bg-tide"
+              onClick={() => zoomBy(0.75)}
+              aria-label="Further away"
+              title="Further away (Ctrl+wheel)"
+            >
+              <ZoomOut size={15} aria-hidden />
+            </button>
+          </div>
           <div className="relative h-full" style={across ? undefined : { marginLeft: beside }}>
             {lanes.map((l) => (
               <LaneHead key={l.key} lane={l} across={across} frames={frames} />

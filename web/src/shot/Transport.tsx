@@ -140,8 +140,13 @@ export function Transport({ shot }: { shot: Shot }) {
 /** How long the shot is, typed. */
 function ShotLength({ frames, keep }: { frames: number; keep: (n: number) => void }) {
   return (
-    <div className="-ml-14 w-[112px]">
-      <NumberField label="" value={frames} keep={(v) => keep(Math.max(1, Math.round(v)))} />
+    <div className="w-[58px]">
+      <NumberField
+        bare
+        label="Frames of the shot"
+        value={frames}
+        keep={(v) => keep(Math.max(1, Math.round(v)))}
+      />
     </div>
   );
 }

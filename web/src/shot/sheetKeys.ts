@@ -197,7 +197,15 @@ function arrow(
   const now = lanes.findIndex((l) => chosen?.tracks[0] && sameTrack(l.track!, chosen.tracks[0]));
   let to = Math.max(0, Math.min(shot.frames - 1, frame + by));
   if (by !== 0 && (e.ctrlKey || e.metaKey)) {
-    const all = beginnings(shot, character, chosen?.tracks ?? lanes.map((l) => l.track!));
+    const own = beginnings(shot, character, chosen?.tracks ?? []);
+    const all =
+      own.length > 0
+        ? own
+        : beginnings(
+            shot,
+            character,
+            lanes.map((l) => l.track!),
+          );
     to = (by > 0 ? all.find((f) => f > frame) : all.filter((f) => f < frame).at(-1)) ?? frame;
   }
   const lane = Math.max(0, Math.min(lanes.length - 1, (now < 0 ? 0 : now) + beside));

@@ -9,6 +9,7 @@ export function NumberField({
   step = 1,
   keep,
   disabled = false,
+  bare = false,
 }: {
   label: string;
   value: number;
@@ -16,6 +17,8 @@ export function NumberField({
   step?: number;
   keep: (value: number) => void;
   disabled?: boolean;
+  /** Its label is only heard, since what stands beside it says what it is. */
+  bare?: boolean;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
@@ -33,7 +36,7 @@ export function NumberField({
   };
   return (
     <label className="flex items-center gap-1.5">
-      <span className="w-14 shrink-0 text-right text-[12px] text-faint">{label}</span>
+      {!bare && <span className="w-14 shrink-0 text-right text-[12px] text-faint">{label}</span>}
       <input
         className={`field w-full min-w-0 tabular-nums ${wrong ? 'border-wrong text-wrong' : ''}`}
         aria-label={label}

@@ -157,7 +157,7 @@ class EyesStoryTest extends Story {
         finished("Bram");
         assertThat(page.locator("[data-testid=stage] [data-part=pupil-left]")).isAttached();
         // taken back in one step
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByText("The other eye is missing")).isVisible();
     }
 
@@ -181,7 +181,7 @@ class EyesStoryTest extends Story {
         hand.bench("Eyes").click();
         finding.getByText("Left from right").click();
         assertThat(page.getByText("each other's reflection")).hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByText("each other's reflection")).isVisible();
     }
 
@@ -195,9 +195,9 @@ class EyesStoryTest extends Story {
                 "() => { const m = document.querySelector('[data-testid=stage] [data-part=eye-white-left]').getAttribute('transform'); return m !== null && Math.abs(Number(m.replace(/matrix\\(|\\)/g, '').split(' ')[3]) - 0.5) < 0.01; }");
         button("Take away the dial Squint").click();
         assertThat(page.getByTestId("ruler-squint")).hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByTestId("ruler-squint").first()).isVisible();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByTestId("ruler-squint")).hasCount(0);
     }
 }

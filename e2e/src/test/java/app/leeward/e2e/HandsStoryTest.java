@@ -53,7 +53,7 @@ class HandsStoryTest extends Story {
         // kept over a reload, and taken back in one step
         page.reload();
         assertThat(page.getByText("Every drawing meets the arm at one wrist.")).isVisible();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByText("6 off the wrist")).isVisible();
 
         // one by one: mended, then its wrist put by the keyboard and by hand
@@ -107,7 +107,7 @@ class HandsStoryTest extends Story {
         waitForOrder("hand-right", "forearm-right");
         page.getByTestId("hand-thumb-up").getByRole(AriaRole.BUTTON).first().click();
         waitForOrder("cap", "hand-right");
-        button("Undo on the character").click();
+        button("Undo").click();
         waitForOrder("hand-right", "forearm-right");
     }
 
@@ -215,15 +215,14 @@ class HandsStoryTest extends Story {
         undoAll();
         button("Take in her hand out of the hand").click();
         assertThat(page.getByLabel("Put into the hand")).isVisible();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(button("Take in her hand out of the hand")).isVisible();
     }
 
     /** Back to the beginning; the answer to the last step may disable the button while the next is on its way. */
     private void undoAll() {
         Locator undo = page.getByRole(
-                AriaRole.BUTTON,
-                new Page.GetByRoleOptions().setName("Undo on the character").setDisabled(false));
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setDisabled(false));
         do {
             undo.evaluateAll("all => all.forEach(b => b.click())");
             page.waitForLoadState(LoadState.NETWORKIDLE);
@@ -277,7 +276,7 @@ class HandsStoryTest extends Story {
             page.getByLabel("Swing").fill("-30");
         }
         assertThat(page.getByTestId("gap").first()).isVisible();
-        button("Undo on the character").click();
+        button("Undo").click();
         page.waitForFunction(
                 "was => Math.abs(Number(document.querySelector('[data-testid=hand-relaxed]').innerText.match(/gap ([\\d.]+)/)[1]) - was) < 0.2",
                 bends);
@@ -323,8 +322,8 @@ class HandsStoryTest extends Story {
         run.focus();
         page.keyboard().press("Delete");
         assertThat(run).hasCount(0);
-        while (button("Undo on this line").isEnabled()) {
-            button("Undo on this line").click();
+        while (button("Undo").isEnabled()) {
+            button("Undo").click();
             hand.settle();
         }
     }

@@ -128,8 +128,8 @@ class IntakeStoryTest extends Story {
         actsLikeMaren("Maren muddled");
         // every one of these steps can be taken back
         for (int i = 0; i < 6; i++) {
-            assertThat(button("Undo on the character")).isEnabled();
-            button("Undo on the character").click();
+            assertThat(button("Undo")).isEnabled();
+            button("Undo").click();
             hand.settle();
         }
         assertThat(button("Fit, stand and centre")).isVisible();
@@ -186,7 +186,7 @@ class IntakeStoryTest extends Story {
         assertThat(page.getByLabel("Maren's skin #a0c9f6")).isVisible();
         page.waitForFunction(
                 "() => document.querySelector('[data-testid=stage] [data-part=face-skin] path[fill=\"#a0c9f6\"]') !== null");
-        button("Undo on the character").click();
+        button("Undo").click();
         page.waitForFunction(
                 "() => document.querySelector('[data-testid=stage] [data-part=face-skin] path[fill=\"#f6c9a4\"]') !== null");
     }
@@ -204,7 +204,7 @@ class IntakeStoryTest extends Story {
         assertThat(page.locator(
                         "[data-testid=stage] [fill='" + merge + "'], [data-testid=stage] [stroke='" + merge + "']"))
                 .hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByLabel(Pattern.compile(".* " + merge + "$"))).hasCount(1);
     }
 
@@ -236,7 +236,7 @@ class IntakeStoryTest extends Story {
         hand.dragRuler("turn", 0.5, 0.95);
         page.waitForFunction(
                 "() => { const t = document.querySelector('[data-testid=stage] [data-part=plaster]').getAttribute('transform') || ''; return t.length > 0; }");
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.locator("[data-testid=stage] [data-part=plaster]")).hasCount(0);
         assertThat(maren().get("character")).isEqualTo(before);
 

@@ -58,9 +58,9 @@ class KitsStoryTest extends Story {
                 + "b => b.getAttribute('aria-label') === 'Pick at ease') === 1");
         page.reload();
         assertThat(button("Earlier in the set")).isEnabled();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(button("Earlier in the set")).isDisabled();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByLabel("Name of the drawing: relaxed. Rename")).isVisible();
     }
 
@@ -102,7 +102,7 @@ class KitsStoryTest extends Story {
         assertThat(clothes.locator("figure")).hasCount(4);
         button("Wear Half dressed by default").click();
         assertThat(radio("jumper, torso")).isChecked();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(radio("raincoat, torso")).isChecked();
         button("Take the kit Half dressed away").click();
         assertThat(clothes.locator("figure")).hasCount(3);

@@ -105,7 +105,7 @@ class LooksStoryTest extends Story {
         assertThat(outline("brow-right")).as("apart").isEqualTo(right);
         button("Left and right together").click();
         page.getByTestId("ruler-brow-outer").first().waitFor();
-        button("Undo on the character").click();
+        button("Undo").click();
         page.getByTestId("ruler-brow-outer-left").first().waitFor();
     }
 
@@ -143,7 +143,7 @@ class LooksStoryTest extends Story {
                 "d => document.querySelector(\"" + stage("brow-left") + " [data-shape]\").getAttribute('d') === d",
                 mixed);
 
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByTestId("look-outraged")).hasCount(0);
         // a look of a face with fewer pieces says what it does without
         hand.drop("otto.svg", "image/svg+xml", Files.readAllBytes(Path.of("src/test/resources/art", "otto.svg")));
@@ -179,7 +179,7 @@ class LooksStoryTest extends Story {
         rest.press("Enter");
         assertThat(page.getByText("Lids rest between −50 and 90 % of their way."))
                 .isVisible();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(rest).hasValue("0 %");
 
         // one pupil apart, by hand and by key, and back
@@ -193,7 +193,7 @@ class LooksStoryTest extends Story {
                         + "\").getAttribute('transform').split(' ')[4]) < x - 5",
                 at);
         assertThat(hand.shift("pupil-right")).isEqualTo(other);
-        button("Undo on the character").click();
+        button("Undo").click();
         page.waitForFunction(
                 "x => Math.abs(Number((document.querySelector(\"" + stage("pupil-left")
                         + "\").getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').split(' ')[4]) - x) < 0.01",
@@ -208,7 +208,7 @@ class LooksStoryTest extends Story {
                 before);
         assertThat(page.getByText("no finding")).isVisible();
         // the edit itself, rounded to tenths, has taken the place of what was seen while dragging
-        assertThat(button("Undo on the character")).isEnabled();
+        assertThat(button("Undo")).isEnabled();
         hand.settle();
         // a drag let go of with Escape changes nothing
         String bent = outline("upper-lid-left");
@@ -280,7 +280,7 @@ class LooksStoryTest extends Story {
         page.getByLabel("Blink from frame " + (frame + 1)).focus();
         page.keyboard().press("Delete");
         assertThat(blinks).hasCount(n - 1);
-        button("Undo on this line").click();
+        button("Undo").click();
         assertThat(blinks).hasCount(n);
     }
 }

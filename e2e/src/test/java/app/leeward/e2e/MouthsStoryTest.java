@@ -88,7 +88,7 @@ class MouthsStoryTest extends Story {
         assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
         button("Take away the mood Sad").click();
         assertThat(cell("sad", "SURPRISE")).hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         cell("sad", "SURPRISE").waitFor();
     }
 
@@ -108,7 +108,7 @@ class MouthsStoryTest extends Story {
         untilOther("neutral", "AH", ah);
         assertThat(page.getByText("75 %")).isVisible();
         page.keyboard().up("ArrowLeft");
-        page.waitForFunction("() => !document.querySelector('[aria-label=\"Undo on the character\"]').disabled");
+        page.waitForFunction("() => !document.querySelector('[aria-label=\"Undo\"]').disabled");
 
         // shaped by hand, both sides alike, the starting mouth shining through
         cell("neutral", "OH").click();

@@ -1,8 +1,10 @@
 package app.leeward.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.cue.Blink;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeBrows;
@@ -16,12 +18,20 @@ import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.refusal.Refusal;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.ActingEdit;
+import app.leeward.core.shot.DialKey;
+import app.leeward.core.shot.LookSpan;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.Strip;
+import app.leeward.core.shot.Track;
+import app.leeward.core.shot.Way;
 import app.leeward.faces.Face;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
@@ -135,6 +145,112 @@ class PageCoreTest extends Story {
             }
         }
         assertThat(compared).isGreaterThanOrEqualTo(2_000);
+    }
+
+    /** What runs in the page: a shot acted there, edit by edit. */
+    private static final String ACT =
+            """
+            async text => {
+              const asked = JSON.parse(text);
+              const url = performance.getEntriesByType('resource').map(r => r.name).find(n => n.includes('page-core'));
+              const core = await import(url);
+              let line = core.open(asked.character, asked.artwork, null).line(asked.shot);
+              const shots = [];
+              for (const edit of asked.edits) {
+                const draft = line.draft(edit);
+                line = draft.after() ?? line;
+                shots.push(draft.refused() || line.shot());
+              }
+              return JSON.stringify({
+                shots,
+                frames: asked.frames.map(f => line.frame(f, {})),
+                plain: line.plain().frame(asked.frames[0], {}),
+                values: [...line.values('turn')],
+                keyed: line.keyed(30),
+                copied: line.copy([{ sort: 'DIAL', of: 'turn' }, { sort: 'LOOKS', of: '' }], 5, 40),
+              });
+            }
+            """;
+
+    @Test
+    void aShotIsActedInThePageAsItIsOnTheServer() throws Exception {
+        page.waitForFunction("() => performance.getEntriesByType('resource').some(r => r.name.includes('page-core'))");
+        String id = "";
+        for (JsonNode item : ask("/characters?size=200").get("items")) {
+            id = item.get("name").asText().equals("Maren Quill")
+                    ? item.get("id").asText()
+                    : id;
+        }
+        JsonNode sent = ask("/characters/" + id).get("character");
+        JsonNode artwork = ask("/characters/" + id + "/artwork");
+        JsonNode spoken = ask("/lines/"
+                        + ask("/characters/" + id + "/lines").at("/items/0/id").asText())
+                .get("shot");
+        ObjectMapper lenient = json.copy().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
+        artwork.properties()
+                .forEach(a -> art.computeIfAbsent(a.getKey(), hash -> {
+                    ObjectNode whole = json.createObjectNode();
+                    whole.set("shapes", a.getValue());
+                    return LeewardJson.artwork(whole.toString());
+                }));
+        Character c =
+                ((Outcome.Done) Edits.apply(lenient.treeToValue(sent, Character.class), new MakeLooks())).character();
+        sent = json.valueToTree(c);
+        Shot shot = lenient.treeToValue(spoken, Shot.class);
+        List<Track> tracks = List.of(Track.dial("turn"), Track.of(Track.Sort.LOOKS), Track.of(Track.Sort.BLINKS));
+        String look = c.library().looks().get(0).id();
+        List<ShotEdit> edits = new ArrayList<>(List.of(
+                new ActingEdit.SetKeys(Map.of(
+                        "turn",
+                        List.of(
+                                new DialKey(0, 0, Way.SMOOTH),
+                                new DialKey(12, -30, new Way.Curve(0.2, 0.9, 0.3, 1)),
+                                new DialKey(30, 20, Way.EVEN),
+                                new DialKey(50, 0, Way.HOLD)))),
+                new ActingEdit.SetLook(-1, new LookSpan(10, 60, look, 6, 8, 0.8)),
+                new ShotEdit.SetBlink(-1, Blink.at(20)),
+                new ActingEdit.MoveFrames(tracks, 10, 40, 5),
+                new ActingEdit.SetKeys(Map.of("turn", List.of(new DialKey(5000, 0, Way.HOLD)))),
+                new ActingEdit.StretchFrames(tracks, 0, 20, 31),
+                new ActingEdit.InsertFrames(tracks, 8, 3)));
+        ObjectNode question = json.createObjectNode();
+        question.set("character", sent);
+        question.set("artwork", artwork);
+        question.set("shot", spoken);
+        ArrayNode list = question.putArray("edits");
+        for (ShotEdit e : edits) {
+            list.add(json.readTree(json.writerFor(ShotEdit.class).writeValueAsString(e)));
+        }
+        List<Integer> frames = List.of(33, 0, 5, 14, 22, 41, 55, 70, 99);
+        question.set("frames", json.valueToTree(frames));
+        JsonNode told = json.readTree((String) page.evaluate(ACT, question.toString()));
+        Shot here = shot;
+        for (int i = 0; i < edits.size(); i++) {
+            JsonNode there = told.get("shots").get(i);
+            try {
+                here = edits.get(i).apply(here);
+                alike("after " + edits.get(i), json.valueToTree(here), there);
+            } catch (Refusal e) {
+                assertThat(there.asText()).isEqualTo(e.getMessage());
+            }
+        }
+        Evaluator face = new Evaluator(c);
+        Playhead playhead = new Playhead(face, here);
+        for (int i = 0; i < frames.size(); i++) {
+            same(
+                    "acted, frame " + frames.get(i),
+                    playhead.frameAt(frames.get(i), Pose.REST),
+                    told.get("frames").get(i));
+        }
+        Shot plain = here.withTracks(here.tracks().withKeys("turn", List.of()).withLooks(List.of()));
+        same("not acted", new Playhead(face, plain).frameAt(33, Pose.REST), told.get("plain"));
+        double[] values = playhead.valuesOf("turn");
+        for (int f = 0; f < values.length; f++) {
+            assertThat(told.get("values").get(f).asDouble()).isCloseTo(values[f], within(1e-9));
+        }
+        assertThat(told.at("/keyed/turn").asDouble())
+                .isCloseTo(playhead.keyedAt(30).get("turn"), within(1e-9));
+        alike("copied", json.valueToTree(Strip.copied(here, tracks.subList(0, 2), 5, 40)), told.get("copied"));
     }
 
     @Test

@@ -59,9 +59,9 @@ class PartsStoryTest extends Story {
     }
 
     private String undoUntilClean() {
-        while (button("Undo on the character").isEnabled()) {
+        while (button("Undo").isEnabled()) {
             try {
-                button("Undo on the character").click(new Locator.ClickOptions().setTimeout(2000));
+                button("Undo").click(new Locator.ClickOptions().setTimeout(2000));
             } catch (com.microsoft.playwright.TimeoutError e) {
                 // the answer to the undo before came in between: there is nothing left
                 continue;
@@ -216,7 +216,7 @@ class PartsStoryTest extends Story {
         history.getByText("Return to this").click();
         waitForValue("across", Pattern.compile("9"));
         assertThat(history).containsText("Returned to “nose agreed”");
-        button("Undo on the character").click();
+        button("Undo").click();
         waitForValue("across", Pattern.compile("21"));
         page.getByLabel("only milestones").check();
         assertThat(history.getByRole(AriaRole.LISTITEM)).hasCount(1);
@@ -279,12 +279,12 @@ class PartsStoryTest extends Story {
         button("Take the part away").click();
         assertThat(page.locator("[data-testid=stage] [data-part=nose]")).hasCount(0);
         for (int i = 0; i < 3; i++) {
-            button("Undo on the character").click();
+            button("Undo").click();
             hand.settle();
         }
         assertThat(page.locator("[data-testid=stage] [data-part=nose] path").first())
                 .isAttached();
-        assertThat(button("Undo on the character")).isDisabled();
+        assertThat(button("Undo")).isDisabled();
     }
 
     @Test

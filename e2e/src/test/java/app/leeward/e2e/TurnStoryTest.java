@@ -90,33 +90,33 @@ class TurnStoryTest extends Story {
         page.waitForFunction(
                 "t => document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') !== t",
                 nose);
-        button("Undo on the character").click();
-        assertThat(button("Undo on the character")).isDisabled();
+        button("Undo").click();
+        assertThat(button("Undo")).isDisabled();
 
         // a piece of the turned head, pulled forward on the stage
         button("On the face").click();
         pull(page.getByTestId("solid-nose"), 30, 0);
         page.mouse().up();
         assertThat(page.getByText("1 set by hand")).isVisible();
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByText("as they look")).isVisible();
         page.getByLabel("Nose turns as").selectOption("FLAT");
         assertThat(page.getByText("1 left flat")).isVisible();
-        button("Undo on the character").click();
-        assertThat(button("Undo on the character")).isDisabled();
+        button("Undo").click();
+        assertThat(button("Undo")).isDisabled();
 
         type("face", "900");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("0.2 to 1.6, not 9");
         type("face", "90");
-        assertThat(button("Undo on the character")).isEnabled();
+        assertThat(button("Undo")).isEnabled();
         button("There and back").click();
         page.waitForFunction("() => document.querySelector('[data-testid=stage] [data-part=nose]')"
                 + ".getAttribute('transform').match(/[-\\d.e]+/g)[4] < 0");
         type("in frames", "200");
         button("There and back").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("12 to 48 frames, not 200");
-        button("Undo on the character").click();
-        assertThat(button("Undo on the character")).isDisabled();
+        button("Undo").click();
+        assertThat(button("Undo")).isDisabled();
     }
 
     /** What a piece is welded to and where an ear grows, by hand and by keyboard, beside the way the solids have it. */
@@ -146,8 +146,8 @@ class TurnStoryTest extends Story {
         pull(page.getByTestId("root"), -10, 16);
         page.mouse().up();
         assertThat(page.getByText("2 set by hand")).isVisible();
-        button("Undo on the character").click();
-        button("Undo on the character").click();
+        button("Undo").click();
+        button("Undo").click();
         assertThat(pieces).containsText("Grows where it meets the skin");
         page.waitForFunction(
                 "t => document.querySelector('[data-testid=stage] [data-part=ear-left]').getAttribute('transform') === t",
@@ -165,8 +165,8 @@ class TurnStoryTest extends Story {
         page.getByTestId("film-strip").waitFor();
         page.getByText(Pattern.compile("[0-9]+ pieces")).click();
         assertThat(page.getByText("1 set by hand")).isVisible();
-        button("Undo on the character").click();
-        assertThat(button("Undo on the character")).isDisabled();
+        button("Undo").click();
+        assertThat(button("Undo")).isDisabled();
     }
 
     /** The dial reaches as far as the head bears, and back. */
@@ -178,9 +178,9 @@ class TurnStoryTest extends Story {
         wider.click();
         assertThat(page.getByText("turns from -" + far + "° to " + far + "°")).isVisible();
         assertThat(wider).hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(wider).isVisible();
-        assertThat(button("Undo on the character")).isDisabled();
+        assertThat(button("Undo")).isDisabled();
     }
 
     /** A head that comes in drawn turned turns to either side of that, unless somebody says it looks to the front. */
@@ -221,8 +221,8 @@ class TurnStoryTest extends Story {
         tab("Hair drag").click();
         assertThat(page.getByText("follows Turn")).hasCount(2);
         assertThat(seriousFaults()).isEmpty();
-        while (button("Undo on the character").isEnabled()) {
-            button("Undo on the character").click();
+        while (button("Undo").isEnabled()) {
+            button("Undo").click();
             hand.settle();
         }
     }
@@ -294,9 +294,9 @@ class TurnStoryTest extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("there is no 77 on it");
         page.getByLabel("Take the dial Sneer away").click();
         assertThat(tab("Sneer")).hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(tab("Sneer")).isVisible();
-        button("Redo on the character").click();
+        button("Redo").click();
         assertThat(tab("Sneer")).hasCount(0);
     }
 
@@ -322,8 +322,7 @@ class TurnStoryTest extends Story {
                 "d => document.querySelector('[data-testid=stage] [data-part=face-skin] path')"
                         + ".getAttribute('d') !== d",
                 turned);
-        assertThat(page.getByText("Pulled a point").or(button("Undo on the character")))
-                .isEnabled();
+        assertThat(page.getByText("Pulled a point").or(button("Undo"))).isEnabled();
         page.keyboard().press("Escape");
         page.getByTestId("recording")
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stop"))
@@ -336,8 +335,8 @@ class TurnStoryTest extends Story {
         tab("The whole head").click();
         assertThat(page.getByText("1 thing shaped by hand stays").or(page.getByText("1 thing shaped by hand stay")))
                 .isVisible();
-        button("Undo on the character").click();
-        assertThat(button("Undo on the character")).isDisabled();
+        button("Undo").click();
+        assertThat(button("Undo")).isDisabled();
     }
 
     @Test
@@ -356,10 +355,10 @@ class TurnStoryTest extends Story {
                 "n => [...document.querySelectorAll('[aria-label=\"Edge of nose\"]')]"
                         + ".some(e => Number(e.getAttribute('aria-valuenow')) > n + 10)",
                 before);
-        button("Undo on the character").click();
+        button("Undo").click();
         hand.settle();
-        button("Undo on the character").click();
-        assertThat(button("Undo on the character")).isDisabled();
+        button("Undo").click();
+        assertThat(button("Undo")).isDisabled();
     }
 
     @Test
@@ -377,9 +376,9 @@ class TurnStoryTest extends Story {
                         + "  && !g('nose-filling').parentElement.hasAttribute('mask') }");
         page.reload();
         assertThat(button("Let its profile grow past the edge")).hasCount(0);
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(button("Let its profile grow past the edge")).isVisible();
-        assertThat(button("Undo on the character")).isDisabled();
+        assertThat(button("Undo")).isDisabled();
     }
 
     /** W3C CSS Easing Functions: the browser's own progress of an animation with the same curve. */

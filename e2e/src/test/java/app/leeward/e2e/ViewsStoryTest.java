@@ -89,9 +89,9 @@ class ViewsStoryTest extends Story {
         page.reload();
         page.getByTestId("view-bands").waitFor();
         assertThat(edge).hasAttribute("aria-valuetext", "23.5°");
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(edge).hasAttribute("aria-valuetext", "22.5°");
-        button("Undo on the character").click();
+        button("Undo").click();
         assertThat(page.getByText("4 of 4 edges jump.")).isVisible();
     }
 

@@ -11,6 +11,17 @@ public interface FramePainter {
     byte[] png(Frame frame);
 
     /**
+     * A frame as it is, four bytes a pixel: red, green, blue and how much of them, not mixed with it.
+     *
+     * @param ground whether it is drawn on white instead of a clear ground
+     */
+    byte[] pixels(Frame frame, boolean ground);
+
+    int width();
+
+    int height();
+
+    /**
      * The fastest painter this machine has.
      *
      * @param width of the pictures, pixels, 1 to 8000; their height follows the canvas

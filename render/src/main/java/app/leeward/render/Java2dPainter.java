@@ -11,10 +11,12 @@ import com.github.weisj.jsvg.parser.SVGLoader;
 import com.github.weisj.jsvg.renderer.SVGRenderingHints;
 import com.github.weisj.jsvg.view.ViewBox;
 import java.awt.AlphaComposite;
+import java.awt.Color;
 import java.awt.Component;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -37,8 +39,48 @@ final class Java2dPainter implements FramePainter {
     }
 
     @Override
+    public int width() {
+        return width;
+    }
+
+    @Override
+    public int height() {
+        Canvas canvas = character.sheet().canvas();
+        return Math.max(1, (int) Math.round(canvas.height() * width / canvas.width()));
+    }
+
+    @Override
     public byte[] png(Frame frame) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(drawn(frame, layer()), "png", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    @Override
+    public byte[] pixels(Frame frame, boolean ground) {
         BufferedImage picture = layer();
+        if (ground) {
+            Graphics2D g = picture.createGraphics();
+            g.setColor(Color.WHITE);
+            g.fillRect(0, 0, picture.getWidth(), picture.getHeight());
+            g.dispose();
+        }
+        int[] all = ((DataBufferInt) drawn(frame, picture).getRaster().getDataBuffer()).getData();
+        byte[] out = new byte[4 * all.length];
+        for (int i = 0; i < all.length; i++) {
+            out[4 * i] = (byte) (all[i] >> 16);
+            out[4 * i + 1] = (byte) (all[i] >> 8);
+            out[4 * i + 2] = (byte) all[i];
+            out[4 * i + 3] = (byte) (all[i] >> 24);
+        }
+        return out;
+    }
+
+    private BufferedImage drawn(Frame frame, BufferedImage picture) {
         List<Frame.Placed> all = frame.placed();
         int from = 0;
         while (from < all.size()) {
@@ -52,19 +94,11 @@ final class Java2dPainter implements FramePainter {
             lay(picture, only(frame, from, to), opacity);
             from = to;
         }
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(picture, "png", out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
+        return picture;
     }
 
     private BufferedImage layer() {
-        Canvas canvas = character.sheet().canvas();
-        int height = Math.max(1, (int) Math.round(canvas.height() * width / canvas.width()));
-        return new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        return new BufferedImage(width, height(), BufferedImage.TYPE_INT_ARGB);
     }
 
     /** The frame with some of its parts to be seen, and whole; the others are there for what they mask. */

@@ -12,13 +12,18 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
+import io.github.humbleui.skija.Bitmap;
 import io.github.humbleui.skija.BlendMode;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.ClipMode;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorSpace;
+import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.GradientStyle;
 import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
@@ -52,21 +57,46 @@ final class SkiaPainter implements FramePainter {
     }
 
     @Override
+    public int width() {
+        return (int) Math.round(character.sheet().canvas().width() * scale);
+    }
+
+    @Override
+    public int height() {
+        return Math.max(1, (int) Math.round(character.sheet().canvas().height() * scale));
+    }
+
+    @Override
     public byte[] png(Frame frame) {
-        int width = (int) Math.round(character.sheet().canvas().width() * scale);
-        int height = Math.max(1, (int) Math.round(character.sheet().canvas().height() * scale));
-        try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
-            Canvas canvas = surface.getCanvas();
-            canvas.clear(0);
-            canvas.scale((float) scale, (float) scale);
-            Map<String, Frame.Placed> placed = new HashMap<>();
-            frame.placed().forEach(p -> placed.put(p.part(), p));
-            for (Frame.Placed p : frame.placed()) {
-                part(canvas, p, placed);
-            }
+        try (Surface surface = Surface.makeRasterN32Premul(width(), height())) {
+            draw(surface, frame, 0);
             try (Image image = surface.makeImageSnapshot()) {
                 return EncoderPNG.encode(image).getBytes();
             }
+        }
+    }
+
+    @Override
+    public byte[] pixels(Frame frame, boolean ground) {
+        try (Surface surface = Surface.makeRasterN32Premul(width(), height());
+                Bitmap bitmap = new Bitmap()) {
+            draw(surface, frame, ground ? 0xFFFFFFFF : 0);
+            ImageInfo straight = new ImageInfo(
+                    width(), height(), ColorType.RGBA_8888, ColorAlphaType.UNPREMUL, ColorSpace.getSRGB());
+            bitmap.allocPixels(straight);
+            surface.readPixels(bitmap, 0, 0);
+            return bitmap.readPixels(straight, 4L * width(), 0, 0);
+        }
+    }
+
+    private void draw(Surface surface, Frame frame, int ground) {
+        Canvas canvas = surface.getCanvas();
+        canvas.clear(ground);
+        canvas.scale((float) scale, (float) scale);
+        Map<String, Frame.Placed> placed = new HashMap<>();
+        frame.placed().forEach(p -> placed.put(p.part(), p));
+        for (Frame.Placed p : frame.placed()) {
+            part(canvas, p, placed);
         }
     }
 

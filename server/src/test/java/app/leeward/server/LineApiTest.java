@@ -50,7 +50,7 @@ class LineApiTest {
         assertThat(line.get("doubtful")).isEmpty();
         assertThat(line.get("notShown")).isEmpty();
         assertThat(line.get("frames").asInt()).isEqualTo(100);
-        for (JsonNode p : line.at("/shot/line/phones")) {
+        for (JsonNode p : line.at("/shot/lines/0/line/phones")) {
             String wanted =
                     switch (p.get("phone").asText()) {
                         case "P", "B", "M" -> "m-b-p";
@@ -124,18 +124,18 @@ class LineApiTest {
     void aWordNobodyKnowsIsGuessedCorrectedAndRemembered() {
         JsonNode line =
                 record(LINE.wav(), LINE.words().replace("Sorrel", "Zorelle")).json();
-        assertThat(line.at("/shot/line/guesses/0/word").asText()).isEqualTo("zorelle");
+        assertThat(line.at("/shot/lines/0/line/guesses/0/word").asText()).isEqualTo("zorelle");
         String at = "/api/v1/lines/" + line.get("id").asText();
         JsonNode taught = client.read(client.post(
                         at + "/pronounce", "{\"base\":1,\"word\":\"zorelle\",\"soundsLike\":\"S AO R AH L\"}"))
                 .json();
-        assertThat(taught.at("/shot/line/guesses")).isEmpty();
+        assertThat(taught.at("/shot/lines/0/line/guesses")).isEmpty();
         JsonNode lexicon =
                 client.get("/api/v1/characters/" + character).json().at("/character/voice/lexicon/entries/zorelle");
         assertThat(lexicon).hasSize(5);
         assertThat(record(LINE.wav(), LINE.words().replace("Sorrel", "Zorelle"))
                         .json()
-                        .at("/shot/line/guesses"))
+                        .at("/shot/lines/0/line/guesses"))
                 .as("remembered")
                 .isEmpty();
         assertThat(client.post(at + "/pronounce", "{\"base\":2,\"word\":\"zorelle\",\"soundsLike\":\"!!\"}")
@@ -193,10 +193,10 @@ class LineApiTest {
         JsonNode laid = client.post(
                         at + "/edits", "{\"base\":1,\"edit\":{\"kind\":\"lay-blinks\",\"perMinute\":60,\"seed\":4}}")
                 .json();
-        assertThat(laid.at("/shot/blinks").size())
+        assertThat(laid.at("/shot/tracks/blinks").size())
                 .as("four seconds at one a second")
                 .isBetween(2, 6);
-        int first = laid.at("/shot/blinks/0/frame").asInt();
+        int first = laid.at("/shot/tracks/blinks/0/frame").asInt();
         JsonNode clash = client.post(
                         at + "/edits",
                         "{\"base\":2,\"edit\":{\"kind\":\"set-blink\",\"was\":-1,\"blink\":{\"frame\":" + (first + 2)
@@ -210,7 +210,7 @@ class LineApiTest {
                 .isEqualTo(422);
         assertThat(frame(laid, first + 3, "{}")).isNotEqualTo(frame(laid, first, "{}"));
         JsonNode undone = client.post(at + "/undo", "{\"base\":2}").json();
-        assertThat(undone.at("/shot/blinks")).isEmpty();
+        assertThat(undone.at("/shot/tracks/blinks")).isEmpty();
     }
 
     @Test

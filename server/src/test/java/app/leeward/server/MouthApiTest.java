@@ -83,7 +83,7 @@ class MouthApiTest {
         JsonNode said = client.post(at + "/mouths/say", "{\"text\":\"Mop, the pier!\",\"pace\":1,\"mood\":\"\"}")
                 .json();
         assertThat(said.get("words")).hasSize(3);
-        assertThat(said.at("/shot/line/words")).hasSize(3);
+        assertThat(said.at("/shot/lines/0/line/words")).hasSize(3);
         assertThat(said.get("drawings").toString()).contains("m-b-p");
         assertThat(said.get("classes")).hasSameSizeAs(said.get("sounds"));
         Client.Answer refused = client.post(at + "/mouths/say", "{\"text\":\"утро\",\"pace\":1,\"mood\":\"\"}");

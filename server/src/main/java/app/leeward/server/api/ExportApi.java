@@ -90,11 +90,14 @@ class ExportApi {
         int at = body.frame() == null ? 0 : body.frame();
         Pose pose = playhead.map(p -> p.poseAt(at, live)).orElse(live);
         Evaluator evaluator = characters.evaluator(c);
-        ExportSource source =
-                new ExportSource(c.state(), evaluator.frame(pose), shot.map(Snapshot::state), playhead, images);
+        ExportSource source = new ExportSource(
+                c.state(), evaluator.frame(pose), shot.map(Snapshot::state), playhead, images, () -> shot.map(
+                                Snapshot::state)
+                        .filter(s -> !s.lines().isEmpty())
+                        .map(lines::wav));
         byte[] file = heavy.done(() -> written(asked, source, choices));
         String name = format.scope() == Scope.SHOT
-                ? shot.get().state().name() + " exposure"
+                ? shot.get().state().name() + (format.id().startsWith("exposure") ? " exposure" : "")
                 : c.state().name();
         String numbered = format.scope() == Scope.POSE && shot.isPresent() ? name + "-" + (at + 1) : name;
         return PoseApi.download(file, MediaType.valueOf(format.mediaType()), numbered + "." + format.extension());

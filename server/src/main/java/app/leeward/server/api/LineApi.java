@@ -1,5 +1,7 @@
 package app.leeward.server.api;
 
+import app.leeward.core.acting.Temperament;
+import app.leeward.core.cue.Laid;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.shot.PlacedLine;
@@ -17,8 +19,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
@@ -172,6 +176,28 @@ class LineApi {
                 body.base(),
                 Bodies.require(body.at(), "at"),
                 Bodies.require(body.from(), "from"),
+                CharacterApi.AUTHOR));
+    }
+
+    /**
+     * What a first pass is asked for.
+     *
+     * @param strength 0 to 2; 1 for the usual
+     * @param seed the same seed lays the same
+     * @param kinds what is laid; all there is when left out
+     */
+    public record FirstPassBody(int base, Temperament temperament, double strength, long seed, Set<Laid.Kind> kinds) {}
+
+    /** Lays the acting that the lines of a shot ask for, as ordinary keys with their reasons. What hands made stays. */
+    @PostMapping("/lines/{id}/first-pass")
+    LineView firstPass(@PathVariable UUID id, @RequestBody FirstPassBody body) {
+        return view(lines.firstPass(
+                id,
+                body.base(),
+                Bodies.require(body.temperament(), "temperament"),
+                body.strength(),
+                body.seed(),
+                body.kinds() == null ? EnumSet.allOf(Laid.Kind.class) : body.kinds(),
                 CharacterApi.AUTHOR));
     }
 

@@ -1,5 +1,6 @@
 package app.leeward.server.config;
 
+import app.leeward.core.shot.ShotEdit;
 import app.leeward.demo.DemoFiles;
 import app.leeward.server.store.DemoDocumentRow;
 import app.leeward.server.store.DemoDocuments;
@@ -86,7 +87,13 @@ class WarmUp {
             if (demo) {
                 UUID maren = made.findById("maren").orElseThrow().document();
                 for (DemoFiles.Line line : DemoFiles.lines()) {
-                    once(line.name(), id -> lines.record(id, maren, line.name(), line.words(), line.wav(), "Leeward"));
+                    once(line.name(), id -> {
+                        lines.record(id, maren, line.name(), line.words(), line.wav(), "Leeward");
+                        if (rigged
+                                && line.name().equals(DemoFiles.lines().get(0).name())) {
+                            act(id, maren);
+                        }
+                    });
                 }
             }
             for (int i = 0; practises && i < PRACTICES; i++) {
@@ -97,6 +104,13 @@ class WarmUp {
             }
         } catch (RuntimeException e) {
             LOG.error("Warming up failed; the first line and the first large file will take longer", e);
+        }
+    }
+
+    private void act(UUID line, UUID maren) {
+        int base = 1;
+        for (ShotEdit edit : DemoActing.of(characters.snapshot(maren).state())) {
+            base = lines.edit(line, base, edit, "Leeward").revision();
         }
     }
 

@@ -1,5 +1,9 @@
 package app.leeward.server.studio;
 
+import app.leeward.core.acting.FirstPass;
+import app.leeward.core.acting.Spoken;
+import app.leeward.core.acting.Temperament;
+import app.leeward.core.cue.Laid;
 import app.leeward.core.edit.Facet;
 import app.leeward.core.edit.Pronounce;
 import app.leeward.core.edit.Touch;
@@ -21,6 +25,7 @@ import app.leeward.server.store.SoundRow;
 import app.leeward.server.store.Sounds;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Listening;
+import app.leeward.speech.Prominence;
 import app.leeward.speech.Sound;
 import app.leeward.speech.SoundMix;
 import app.leeward.speech.SpeechProblem;
@@ -108,7 +113,9 @@ public class Lines {
         Snapshot<Character> character = characters.snapshot(characterId);
         TrackRules rules = TrackRules.at(character.state().sheet().frameRate());
         Shot silent = Shot.silent(
-                shortened(name.strip()), rules, frames.orElse(line.isPresent() ? 1 : 2 * rules.frameRate()));
+                name.isBlank() ? "" : shortened(name.strip()),
+                rules,
+                frames.orElse(line.isPresent() ? 1 : 2 * rules.frameRate()));
         Shot shot = line.map(from ->
                         new LayoutEdit.PlaceLine(0, first(of(from, characterId)).line()).apply(silent))
                 .orElse(silent);
@@ -121,6 +128,35 @@ public class Lines {
     public Snapshot<Shot> place(UUID id, int base, int at, UUID from, String author) {
         DialogueLine line = first(of(from, snapshot(id).belongsTo())).line();
         return ledger.edit(keeping, id, base, new LayoutEdit.PlaceLine(at, line), author);
+    }
+
+    /** Lays a first pass of acting over a shot. */
+    public Snapshot<Shot> firstPass(
+            UUID id,
+            int base,
+            Temperament temperament,
+            double strength,
+            long seed,
+            Set<Laid.Kind> kinds,
+            String author) {
+        if (kinds.isEmpty()) {
+            throw Problem.refused("no-change", "No kind of acting is chosen.");
+        }
+        Snapshot<Shot> now = snapshot(id);
+        Shot shot = now.state();
+        List<Spoken> words = shot.lines().stream()
+                .flatMap(p -> Prominence.of(
+                                WavFile.read(recording(p.line().sound()).wav()), p.line())
+                        .stream()
+                        .map(w -> w.later(shot.starts(p))))
+                .toList();
+        Character character = characters.snapshot(now.belongsTo()).state();
+        return ledger.edit(
+                keeping,
+                id,
+                base,
+                FirstPass.propose(character, shot, words, temperament, strength, seed, kinds),
+                author);
     }
 
     private Shot of(UUID shot, UUID character) {

@@ -1,0 +1,231 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A rigger proves Maren by acting: keys on the sheet, dropped in where they play. */
+class ShotStoryTest extends Story {
+    private Locator items(String begins) {
+        return page.locator("[data-testid=sheet] [data-item^='" + begins + "']");
+    }
+
+    private void at(int frame) {
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("Home");
+        for (int f = 1; f < frame; f++) {
+            page.keyboard().press(".");
+        }
+        assertThat(page.getByTestId("clock")).hasText("frame " + frame + " of");
+    }
+
+    private void turnTo(String dial, String value) {
+        Locator field = page.getByLabel(dial + ", value").first();
+        field.click();
+        field.fill(value);
+        field.press("Enter");
+    }
+
+    private void keyHere() {
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("k");
+        hand.settle();
+    }
+
+    private void put(String head, String what) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(head).setExact(true))
+                .click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(what))
+                .first()
+                .click();
+        hand.settle();
+    }
+
+    @Test
+    void marenTurnsBlinksSmilesAndPointsWhileSheSpeaks() throws Exception {
+        hand.bench("Brows").click();
+        button("Make the six looks").click();
+        hand.settle();
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        assertThat(page.getByTestId("writes")).containsText("a key writes them at frame 1");
+        at(1);
+        turnTo("Turn", "0");
+        assertThat(page.getByTestId("writes")).containsText("writes Turn 0°");
+        keyHere();
+        at(14);
+        turnTo("Turn", "-30");
+        // the eyes go with her
+        turnTo("Blink", "0.3");
+        assertThat(page.getByTestId("writes"))
+                .containsText(Pattern.compile("writes Turn -30°.*Blink 0.30.* at frame 14"));
+        keyHere();
+        assertThat(items("key turn")).hasCount(2);
+        assertThat(items("key blink")).hasCount(1);
+        double turned = hand.shift("nose");
+        assertThat(turned).as("she stands turned by her keys").isLessThan(-60);
+        at(8);
+        double between = hand.shift("nose");
+        assertThat(between).isBetween(turned, -5.0);
+        // the ruler stands where the keys put it
+        assertThat(page.getByTestId("ruler-turn")).hasAttribute("aria-valuenow", Pattern.compile("-1[0-9].*"));
+
+        // a key is dragged to another frame, and given another way
+        Locator key = items("key turn").last();
+        BoundingBox b = key.boundingBox();
+        page.mouse().move(b.x + b.width / 2, b.y + 5);
+        page.mouse().down();
+        page.mouse().move(b.x + b.width / 2, b.y + 25);
+        page.mouse().move(b.x + b.width / 2, b.y + 45);
+        page.mouse().up();
+        hand.settle();
+        assertThat(page.locator("[data-item='key turn 15']")).hasCount(1);
+        page.locator("[data-item='key turn 0']").click();
+        page.keyboard().press("4");
+        hand.settle();
+        Locator bezier = page.getByLabel("cubic-bezier");
+        bezier.fill(".2 .9 .3 1");
+        bezier.press("Enter");
+        hand.settle();
+        at(6);
+        assertThat(hand.shift("nose")).as("the curve sets out quicker").isLessThan(between);
+
+        put("Blinks: Blinks", "One from this frame");
+        assertThat(items("blink")).hasCount(1);
+        at(20);
+        put("A look from this frame on: Looks", "Happiness");
+        assertThat(items("look")).hasCount(1);
+        put("Show from this frame on: left hand", "point");
+        assertThat(items("drawing hand-left")).hasCount(1);
+        page.waitForFunction("() => [...document.querySelectorAll('[data-testid=stage] [data-part=hand-left] > g')]"
+                + ".some(g => g.style.display !== 'none')");
+        button("A note to this frame: Notes").click();
+        page.getByLabel("Note", new Page.GetByLabelOptions().setExact(true)).fill("eyes lead, then head");
+        button("Write it").click();
+        hand.settle();
+        assertThat(items("note")).containsText("eyes lead, then head");
+        page.reload();
+        page.getByTestId("sheet").waitFor();
+        assertThat(items("drawing hand-left")).hasCount(1);
+        assertThat(items("note")).hasCount(1);
+    }
+
+    @Test
+    void framesAreCutCopiedToAnotherShotAndLaidByAFirstPass() throws Exception {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        at(3);
+        turnTo("Turn", "8");
+        keyHere();
+        at(9);
+        turnTo("Turn", "0");
+        keyHere();
+        int keys = items("key turn").count();
+        assertThat(keys).isGreaterThanOrEqualTo(2);
+        page.getByTestId("sheet").focus();
+        page.keyboard().press("Control+a");
+        page.keyboard().press("Control+c");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Another shot"))
+                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Mind the ropes"))
+                .click();
+        page.getByLabel("Name of the shot: Mind the ropes. Rename").waitFor();
+        hand.settle();
+        assertThat(items("key turn")).hasCount(0);
+        at(1);
+        page.keyboard().press("Control+v");
+        hand.settle();
+        assertThat(items("key turn")).hasCount(keys);
+        button("Undo").click();
+        hand.settle();
+        assertThat(items("key turn")).hasCount(0);
+        button("Redo").click();
+        hand.settle();
+        assertThat(items("key turn")).hasCount(keys);
+
+        button("First pass …").click();
+        button("lively").click();
+        button("Lay it").click();
+        hand.settle();
+        assertThat(button("Lay it again")).isVisible();
+        assertThat(items("blink").first()).isVisible();
+        assertThat(items("key turn").count()).isGreaterThanOrEqualTo(keys);
+        assertThat(page.getByTitle(Pattern.compile("\\d+ laid")).first()).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(seriousFaults()).isEmpty();
+        button("Across").click();
+        assertThat(items("key turn").first()).isVisible();
+        assertThat(seriousFaults()).isEmpty();
+        hand.settle();
+
+        int laid = items("key").count();
+        page.reload();
+        page.getByTestId("sheet").waitFor();
+        assertThat(page.getByLabel("Name of the shot: Mind the ropes. Rename")).isVisible();
+        assertThat(items("key").first()).isVisible();
+        server.kill();
+        server.launch();
+        page.reload();
+        page.getByTestId("sheet").waitFor();
+        assertThat(items("key").first()).isVisible();
+        button("Across").click();
+        assertThat(items("key")).hasCount(laid);
+        hand.errors.clear();
+    }
+
+    @Test
+    void anEmptyShotIsPlayedByThePagesOwnClockAndEveryMovedDialIsKeyed() {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Another shot"))
+                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("An empty shot of two seconds"))
+                .click();
+        assertThat(page.getByText("0 lines")).isVisible();
+        hand.settle();
+        button("keys").click();
+        at(1);
+        turnTo("Turn", "0");
+        assertThat(items("key turn")).hasCount(1);
+        hand.settle();
+        at(20);
+        turnTo("Turn", "35");
+        assertThat(items("key turn")).hasCount(2);
+        hand.settle();
+        assertThat(page.getByTestId("writes")).containsText("is keyed");
+        // arrows step through the sheet and never move a part
+        String before = hand.transform("cap");
+        at(20);
+        page.getByTestId("sheet").focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(page.getByTestId("clock")).hasText("frame 19 of");
+        page.keyboard().press("Control+ArrowUp");
+        assertThat(page.getByTestId("clock")).hasText("frame 1 of");
+        page.keyboard().press("Control+ArrowDown");
+        assertThat(page.getByTestId("clock")).hasText("frame 20 of");
+        assertThat(hand.transform("cap")).isEqualTo(before);
+        at(1);
+        page.keyboard().press(" ");
+        page.waitForFunction("() => Number(document.querySelector('[data-testid=clock] b').textContent) > 12");
+        page.waitForFunction("() => document.querySelector('[data-testid=clock] b').textContent === '48'");
+        assertThat(hand.shift("nose")).isCloseTo(shiftAt35(), within(2.0));
+    }
+
+    /** How far the nose stands to the right with the head turned to 35 by hand. */
+    private double shiftAt35() {
+        hand.bench("Turn").click();
+        turnTo("Turn", "35");
+        hand.frame();
+        return hand.shift("nose");
+    }
+}

@@ -1,0 +1,67 @@
+package app.leeward.render;
+
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Option;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A shot as WebM with its sound: VP9 with what is not drawn left clear, and Opus. */
+public final class FilmWebm implements Exporter, FilmEncoder.Encoding {
+    private static final Format FORMAT = new Format("film-webm", "WebM", "video/webm", "webm", Scope.SHOT);
+
+    @Override
+    public Format format() {
+        return FORMAT;
+    }
+
+    @Override
+    public List<Option> options() {
+        return List.of(FilmEncoder.WIDTH);
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        FilmEncoder.write(source, choices, this, out);
+    }
+
+    @Override
+    public List<String> arguments(boolean sound) {
+        List<String> all = new ArrayList<>(List.of(
+                "-c:v",
+                "libvpx-vp9",
+                "-pix_fmt",
+                "yuva420p",
+                "-crf",
+                "24",
+                "-b:v",
+                "0",
+                "-deadline",
+                "realtime",
+                "-cpu-used",
+                "6",
+                "-row-mt",
+                "1",
+                "-auto-alt-ref",
+                "0"));
+        if (sound) {
+            all.addAll(List.of("-c:a", "libopus", "-b:a", "96k"));
+        }
+        return all;
+    }
+
+    @Override
+    public boolean clear() {
+        return true;
+    }
+
+    @Override
+    public String extension() {
+        return FORMAT.extension();
+    }
+}

@@ -1,0 +1,159 @@
+package app.leeward.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Shots: begun without words, lines placed in them, acted along. */
+@ServerTest
+class ShotApiTest {
+    private static final DemoFiles.Line LINE = DemoFiles.lines().get(0);
+    private static final String NOTHING =
+            "{\"pins\":{},\"blinks\":[],\"cues\":[],\"gestures\":[],\"dials\":{},\"drawings\":{},\"looks\":[],\"notes\":[]}";
+
+    @LocalServerPort
+    int port;
+
+    private Client client;
+    private String character;
+    private String line;
+
+    @BeforeEach
+    void maren() {
+        client = new Client(port);
+        character = client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
+                .json()
+                .get("id")
+                .asText();
+        line = client.read(client.upload(
+                        "/api/v1/characters/" + character + "/lines",
+                        "sound",
+                        "line.wav",
+                        LINE.wav(),
+                        Map.of("words", LINE.words())))
+                .json()
+                .get("id")
+                .asText();
+    }
+
+    private Client.Answer begin(String body) {
+        return client.post("/api/v1/characters/" + character + "/shots", body);
+    }
+
+    private Client.Answer edit(String shot, int base, String edit) {
+        return client.post("/api/v1/lines/" + shot + "/edits", "{\"base\":" + base + ",\"edit\":" + edit + "}");
+    }
+
+    @Test
+    void aShotBeginsWithoutWordsAndTakesLinesIn() {
+        JsonNode shot = begin("{\"name\":\"A look back\",\"frames\":48}").json();
+        assertThat(shot.get("frames").asInt()).isEqualTo(48);
+        assertThat(shot.at("/shot/lines")).isEmpty();
+        assertThat(shot.get("fits").asBoolean()).isTrue();
+        String id = shot.get("id").asText();
+        assertThat(client.get("/api/v1/lines/" + id + "/peaks").json()).isEmpty();
+        assertThat(client.get("/api/v1/lines/" + id + "/sound.wav").code()).isEqualTo("no-line");
+        assertThat(client.post("/api/v1/lines/" + id + "/words", "{\"base\":1,\"words\":\"hello\"}")
+                        .code())
+                .isEqualTo("no-line");
+
+        JsonNode placed = client.post(
+                        "/api/v1/lines/" + id + "/place", "{\"base\":1,\"at\":24,\"from\":\"" + line + "\"}")
+                .json();
+        assertThat(placed.get("frames").asInt()).as("it grows").isEqualTo(124);
+        assertThat(placed.at("/shot/lines/0/at").asInt()).isEqualTo(24);
+        assertThat(placed.at("/undo/message").asText()).startsWith("Placed 'Good morning");
+        byte[] mixed = client.get("/api/v1/lines/" + id + "/sound.wav").body();
+        int rate = (mixed[24] & 0xFF) | (mixed[25] & 0xFF) << 8 | (mixed[26] & 0xFF) << 16;
+        assertThat((mixed.length - 44) / 2).as("as long as the shot").isEqualTo(Math.round(124 / 24.0 * rate));
+        JsonNode moved =
+                edit(id, 2, "{\"kind\":\"move-line\",\"at\":24,\"to\":0}").json();
+        assertThat(client.get("/api/v1/lines/" + id + "/sound.wav").body().length)
+                .isEqualTo(mixed.length);
+        assertThat(moved.get("drawings").get(1))
+                .isEqualTo(placed.get("drawings").get(25));
+        assertThat(client.post("/api/v1/lines/" + id + "/place", "{\"base\":3,\"at\":10,\"from\":\"" + line + "\"}")
+                        .code())
+                .as("two mouths at once")
+                .isEqualTo("frame-taken");
+    }
+
+    @Test
+    void aLineOfAnotherCharacterIsNotThere() {
+        String other = client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
+                .json()
+                .get("id")
+                .asText();
+        Client.Answer shot =
+                client.post("/api/v1/characters/" + other + "/shots", "{\"name\":\"x\",\"line\":\"" + line + "\"}");
+        assertThat(shot.status()).isEqualTo(404);
+        assertThat(begin("{\"name\":\" \"}").code()).isEqualTo("no-name");
+        assertThat(begin("{\"name\":\"x\",\"frames\":0}").code()).isEqualTo("beyond-shot");
+        assertThat(begin("{\"name\":\"x\",\"line\":\"" + line + "\"}")
+                        .json()
+                        .get("frames")
+                        .asInt())
+                .isEqualTo(100);
+    }
+
+    @Test
+    void keysAreKeptUndoneAndRefusedInWords() {
+        JsonNode keyed = edit(
+                        line,
+                        1,
+                        "{\"kind\":\"set-keys\",\"keys\":{\"blink\":[{\"frame\":4,\"value\":0.5,\"way\":{\"kind\":\"curve\",\"x1\":0.2,\"y1\":0.9,\"x2\":0.3,\"y2\":1}}]}}")
+                .json();
+        assertThat(keyed.at("/shot/tracks/dials/blink/0/way/y1").asDouble()).isEqualTo(0.9);
+        assertThat(keyed.at("/undo/message").asText()).isEqualTo("Keyed blink at frame 5");
+        assertThat(client.get("/api/v1/lines/" + line).json().get("shot")).isEqualTo(keyed.get("shot"));
+        JsonNode undone =
+                client.post("/api/v1/lines/" + line + "/undo", "{\"base\":2}").json();
+        assertThat(undone.at("/shot/tracks/dials")).isEmpty();
+        assertThat(undone.at("/redo/message").asText()).isEqualTo("Keyed blink at frame 5");
+        assertThat(edit(
+                                line,
+                                3,
+                                "{\"kind\":\"set-keys\",\"keys\":{\"blink\":[{\"frame\":400,\"value\":0,\"way\":{\"kind\":\"hold\"}}]}}")
+                        .code())
+                .isEqualTo("beyond-shot");
+        assertThat(edit(
+                                line,
+                                3,
+                                "{\"kind\":\"set-keys\",\"keys\":{\"blink\":[{\"frame\":1,\"value\":0,\"way\":{\"kind\":\"bounce\"}}]}}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(edit(line, 3, "{\"kind\":\"clear-frames\",\"tracks\":[],\"from\":0,\"to\":4}")
+                        .code())
+                .isEqualTo("no-change");
+        assertThat(edit(line, 3, "{\"kind\":\"set-length\",\"frames\":20}").code())
+                .isEqualTo("beyond-shot");
+    }
+
+    @Test
+    void aFirstPassIsLaidFromWhatIsHeardAndTakenBack() {
+        Client.Answer asked = client.post(
+                "/api/v1/lines/" + line + "/first-pass",
+                "{\"base\":1,\"temperament\":\"LIVELY\",\"strength\":1,\"seed\":4,\"kinds\":[\"BLINKS\",\"GAZE\"]}");
+        JsonNode laid = asked.json();
+        assertThat(laid.at("/shot/tracks/blinks")).isNotEmpty();
+        assertThat(laid.at("/shot/tracks/blinks/0/laid/kind").asText()).isEqualTo("BLINKS");
+        assertThat(laid.at("/shot/tracks/blinks/0/laid/why").asText()).startsWith("blink: ");
+        JsonNode back = edit(
+                        line, 2, "{\"kind\":\"lay-acting\",\"kinds\":[\"BLINKS\",\"GAZE\"],\"laid\":" + NOTHING + "}")
+                .json();
+        assertThat(back.at("/shot/tracks/blinks")).isEmpty();
+        assertThat(client.post(
+                                "/api/v1/lines/" + line + "/first-pass",
+                                "{\"base\":3,\"temperament\":\"LIVELY\",\"strength\":9,\"seed\":4}")
+                        .code())
+                .isEqualTo("bad-range");
+        assertThat(client.post("/api/v1/lines/" + line + "/first-pass", "{\"base\":3,\"strength\":1,\"seed\":4}")
+                        .status())
+                .isEqualTo(400);
+    }
+}
