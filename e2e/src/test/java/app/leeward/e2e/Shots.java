@@ -5,6 +5,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Base64;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -25,12 +27,12 @@ class Shots {
             version(day, server);
             muddled(day, server);
             others(day, server);
-            shot(day, server, "parts-why", "b=parts&d.turn=-42&d.blink=0.35&part=nose", "w");
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
             hands(day, server);
             kits(day, server);
             turn(day, server);
             mouths(day, server);
+            acting(day, server);
         }
     }
 
@@ -130,6 +132,76 @@ class Shots {
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("turn-record.png")));
     }
 
+    /** The first line acted by hand over a first pass: as a sheet, as curves, and as a small film. */
+    private static void acting(Browser hand, LeewardServer server) throws Exception {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        String line =
+                server.body("/api/v1/characters/" + id + "/lines").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=shot&l=" + line);
+        hand.page.getByTestId("sheet").waitFor();
+        hand.settle();
+        hand.page.evaluate(
+                """
+                async line => {
+                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                  const post = async (path, body) => (await fetch('/api/v1/lines/' + line + path, {
+                    method: 'POST',
+                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                    body: JSON.stringify(body),
+                  })).json();
+                  const key = (frame, value, kind) => ({ frame, value, way: { kind } });
+                  const curve = { kind: 'curve', x1: 0.3, y1: 0, x2: 0.15, y2: 1 };
+                  const edits = [
+                    { kind: 'set-keys', keys: {
+                      turn: [{ frame: 18, value: 0, way: curve }, key(29, -27, 'smooth'), key(35, -23, 'hold'),
+                             { frame: 52, value: -23, way: curve }, key(63, 8, 'smooth'), key(69, 5, 'hold')],
+                      'gaze-across': [key(16, 0, 'even'), key(18, -0.72, 'hold'), key(44, -0.72, 'even'), key(46, 0, 'hold')] } },
+                    { kind: 'set-look', was: -1, span: { look: 'look-happiness', from: 36, to: 80, in: 6, out: 8, strength: 0.6 } },
+                    { kind: 'hold-drawing', part: 'hand-left', held: { from: 30, to: 60, drawing: 'point' } },
+                    { kind: 'write-note', was: -1, note: { from: 16, to: 26, text: 'eyes lead, then the head: good', author: 'Ilse' } },
+                  ];
+                  let base = (await (await fetch('/api/v1/lines/' + line)).json()).revision;
+                  for (const edit of edits) base = (await post('/edits', { base, edit })).revision;
+                  await post('/first-pass', { base, temperament: 'LIVELY', strength: 1, seed: 2,
+                    kinds: ['BLINKS', 'NODS', 'BROWS'] });
+                }
+                """,
+                line);
+        hand.page.reload();
+        hand.page.getByTestId("sheet").waitFor();
+        hand.page.locator("[data-item='key turn 18']").waitFor();
+        for (int f = 0; f < 27; f++) {
+            hand.page.keyboard().press(".");
+        }
+        hand.settle();
+        hand.page.locator("[data-item='key turn 29']").click();
+        hand.settle();
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("shot-sheet.png")));
+        hand.page
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Across").setExact(true))
+                .click();
+        hand.page.locator("[data-item='key turn 18']").click();
+        hand.settle();
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("shot-curves.png")));
+        Files.write(TO.resolve("shot.gif"), Base64.getDecoder().decode((String) hand.page.evaluate(
+                """
+                                async ([character, line]) => {
+                                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                                  const made = await fetch('/api/v1/characters/' + character + '/exports/film-gif', {
+                                    method: 'POST',
+                                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                                    body: JSON.stringify({ line, options: { 'film-width': 320 } }),
+                                  });
+                                  const bytes = new Uint8Array(await made.arrayBuffer());
+                                  return btoa(Array.from(bytes, b => String.fromCharCode(b)).join(''));
+                                }
+                                """,
+                List.of(id, line))));
+    }
+
     /** Seventeen mouths in three moods made from one, then one of them shaped by hand. */
     private static void mouths(Browser hand, LeewardServer server) {
         String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
@@ -201,15 +273,11 @@ class Shots {
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("intake-version.png")));
     }
 
-    /** Two faces the demo has not: a fox who blinks, with the mouths made from its one stroke, and a skater seen from five sides. */
+    /** Two faces the demo has not: a fox who turns its head, and a skater seen from five sides. */
     private static void others(Browser hand, LeewardServer server) throws Exception {
         String fox = dropped(hand, server, "fox-courier.svg");
         hand.page.getByText("Fit, stand and centre").click();
         hand.settle();
-        hand.page.navigate("about:blank");
-        hand.open(server.url() + "/#c=" + fox + "&b=eyes&d.blink=0.6");
-        hand.settle();
-        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("eyes-fox.png")));
         String skater = dropped(hand, server, "skater-views.svg");
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + skater + "&b=turn");

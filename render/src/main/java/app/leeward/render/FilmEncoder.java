@@ -2,8 +2,6 @@ package app.leeward.render;
 
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
-import app.leeward.core.rig.Pose;
-import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
@@ -49,7 +47,6 @@ final class FilmEncoder {
      */
     static void write(ExportSource source, Choices choices, Encoding as, OutputStream out) throws IOException {
         Shot shot = source.shot().orElseThrow();
-        Playhead playhead = source.playhead().orElseThrow();
         if (shot.frames() > LONGEST) {
             throw new Refusal(
                     RefusalCode.BEYOND_SHOT,
@@ -63,15 +60,15 @@ final class FilmEncoder {
             if (sound.isPresent()) {
                 work(() -> Files.write(folder.resolve("sound.wav"), sound.get()));
             }
-            encode(shot, playhead, painter, as, folder, sound.isPresent());
+            encode(source, painter, as, folder, sound.isPresent());
             Files.copy(folder.resolve("film." + as.extension()), out);
         } finally {
             remove(folder);
         }
     }
 
-    private static void encode(
-            Shot shot, Playhead playhead, FramePainter painter, Encoding as, Path folder, boolean sound) {
+    private static void encode(ExportSource source, FramePainter painter, Encoding as, Path folder, boolean sound) {
+        Shot shot = source.shot().orElseThrow();
         List<String> command = new ArrayList<>(List.of(
                 "ffmpeg",
                 "-hide_banner",
@@ -96,14 +93,11 @@ final class FilmEncoder {
         Path told = folder.resolve("told.txt");
         Process process = started(command, folder, told);
         try (OutputStream frames = process.getOutputStream()) {
-            byte[] pixels = null;
-            for (int f = 0; f < shot.frames(); f++) {
-                // within an exposure nothing moves
-                if (pixels == null || playhead.exposed(f) == f) {
-                    pixels = painter.pixels(playhead.frameAt(f, Pose.REST), !as.clear());
-                }
-                frames.write(pixels);
-            }
+            FrameRun.each(
+                    source,
+                    painter.width(),
+                    (p, frame) -> p.pixels(frame, !as.clear()),
+                    (f, pixels) -> frames.write(pixels));
         } catch (IOException e) {
             process.destroy();
             throw new Refusal(RefusalCode.NO_FFMPEG, "The film could not be encoded: " + said(told, e.getMessage()));

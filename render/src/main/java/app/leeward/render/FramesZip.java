@@ -1,8 +1,5 @@
 package app.leeward.render;
 
-import app.leeward.core.rig.Pose;
-import app.leeward.core.shot.Playhead;
-import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
@@ -33,22 +30,15 @@ public final class FramesZip implements Exporter {
 
     @Override
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        Shot shot = source.shot().orElseThrow();
-        Playhead playhead = source.playhead().orElseThrow();
         int width = (int) Math.round(choices.number(FilmEncoder.WIDTH.id()));
-        FramePainter painter = FramePainter.of(source.character(), width, source.images());
         ZipOutputStream zip = new ZipOutputStream(out);
         // they are compressed as they are
         zip.setLevel(Deflater.NO_COMPRESSION);
-        byte[] png = null;
-        for (int f = 0; f < shot.frames(); f++) {
-            if (png == null || playhead.exposed(f) == f) {
-                png = painter.png(playhead.frameAt(f, Pose.REST));
-            }
+        FrameRun.each(source, width, FramePainter::png, (f, png) -> {
             zip.putNextEntry(new ZipEntry(String.format(Locale.ROOT, "frame-%05d.png", f + 1)));
             zip.write(png);
             zip.closeEntry();
-        }
+        });
         zip.finish();
     }
 }
