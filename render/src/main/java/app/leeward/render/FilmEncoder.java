@@ -100,12 +100,12 @@ final class FilmEncoder {
                     (f, pixels) -> frames.write(pixels));
         } catch (IOException e) {
             process.destroy();
-            throw new Refusal(RefusalCode.NO_FFMPEG, "The film could not be encoded: " + said(told, e.getMessage()));
+            throw new Refusal(RefusalCode.NO_FILM, "The film could not be encoded: " + said(told, e.getMessage()));
         }
         try {
             if (process.waitFor() != 0) {
                 throw new Refusal(
-                        RefusalCode.NO_FFMPEG,
+                        RefusalCode.NO_FILM,
                         "The film could not be encoded: " + said(told, "ffmpeg ended with " + process.exitValue()));
             }
         } catch (InterruptedException e) {
@@ -124,7 +124,7 @@ final class FilmEncoder {
                     .start();
         } catch (IOException e) {
             throw new Refusal(
-                    RefusalCode.NO_FFMPEG,
+                    RefusalCode.NO_FILM,
                     "Films are encoded by ffmpeg, which is not installed on the machine Leeward runs on. On Debian:"
                             + " apt-get install ffmpeg. Everything else works without it.");
         }

@@ -8,6 +8,7 @@ import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.ActingEdit;
@@ -216,6 +217,40 @@ class FilmTest {
                 }
             }
         }
+    }
+
+    /** What the encoder says is told, and nothing is left lying about. */
+    @Test
+    void whatCannotBeEncodedIsToldInAWord() {
+        FilmEncoder.Encoding impossible = new FilmEncoder.Encoding() {
+            @Override
+            public List<String> arguments(boolean sound) {
+                return List.of("-c:v", "no-such-codec");
+            }
+
+            @Override
+            public boolean clear() {
+                return true;
+            }
+
+            @Override
+            public String extension() {
+                return "webm";
+            }
+        };
+        Playhead playhead = new Playhead(new Evaluator(MAREN), SHOT);
+        ExportSource source = new ExportSource(
+                MAREN,
+                playhead.frameAt(0, Pose.REST),
+                Optional.of(SHOT),
+                Optional.of(playhead),
+                hash -> null,
+                Optional::empty);
+        Choices choices = Choices.of(List.of(FilmEncoder.WIDTH), Map.of());
+        assertThatThrownBy(() -> FilmEncoder.write(source, choices, impossible, new ByteArrayOutputStream()))
+                .isInstanceOfSatisfying(
+                        Refusal.class, e -> assertThat(e.reason()).isEqualTo(RefusalCode.NO_FILM))
+                .hasMessageContaining("no-such-codec");
     }
 
     @Test

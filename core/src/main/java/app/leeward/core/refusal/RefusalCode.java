@@ -54,7 +54,7 @@ public enum RefusalCode {
     NO_DIAL,
     NO_DIALS,
     NO_DRAWING,
-    NO_FFMPEG,
+    NO_FILM,
     NO_HALF,
     NO_HAND,
     NO_HEAD,

@@ -218,7 +218,7 @@ class RefusalsTest {
     void everyReasonIsAsserted() throws IOException {
         StringBuilder tests = new StringBuilder();
         // what other rooms refuse is asserted beside them
-        for (String module : List.of(".", "../formats", "../server")) {
+        for (String module : List.of(".", "../formats", "../render", "../server")) {
             try (Stream<java.nio.file.Path> files = Files.walk(java.nio.file.Path.of(module, "src", "test", "java"))) {
                 for (java.nio.file.Path f :
                         files.filter(p -> p.toString().endsWith("Test.java")).toList()) {
