@@ -15,6 +15,13 @@ declare module 'page-core' {
     keyed(at: number): Record<string, number>;
     values(dial: string): Float64Array;
     mouths(): string[];
+    cueOf(
+      tracks: Schemas['Track'][],
+      from: number,
+      to: number,
+      id: string,
+      name: string,
+    ): Schemas['Cue'] | string;
     mirrored(strip: Schemas['Strip']): Schemas['Strip'];
     copy(tracks: Schemas['Track'][], from: number, to: number): Schemas['Strip'];
   }

@@ -1,13 +1,14 @@
 import { Copy, FlipHorizontal2, MoreHorizontal, Repeat2, Scissors, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { Shot, ShotEdit, Way } from '../api/client';
-import { useKeyed } from '../state/acted';
+import { useRef, useState } from 'react';
+import { useActed, useKeyed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
 import { type Item, itemsOn } from './items';
 import { useCutting, wayEdit, WAYS } from './sheetKeys';
-import { useSheet } from './sheetState';
+import { type Chosen, useSheet } from './sheetState';
 import { handedOver, said, writing } from './writing';
 
 /** What is chosen and what can be done with it; below it, what a key would write. */
@@ -31,6 +32,12 @@ function ChosenRow({ shot }: { shot: Shot }) {
   const { view, editLine } = useStudio();
   const { chosen, clip, ...cutting } = useCutting(shot);
   const itemId = useSheet((s) => s.item);
+  const [keeping, setKeeping] = useState(false);
+  const naming = useRef(false);
+  const stopNaming = () => {
+    naming.current = false;
+    setKeeping(false);
+  };
   if (!chosen)
     return (
       <div
@@ -97,6 +104,7 @@ function ChosenRow({ shot }: { shot: Shot }) {
           }}
         />
       )}
+      {keeping && <KeepCue chosen={chosen} done={stopNaming} />}
       <div className="ml-auto flex gap-1">
         <button className="btn px-1.5" onClick={cutting.copy} aria-label="Copy" title="Copy (Ctrl+C)">
           <Copy size={15} aria-hidden />
@@ -130,6 +138,8 @@ function ChosenRow({ shot }: { shot: Shot }) {
               side="top"
               sideOffset={4}
               className="z-50 w-[290px] rounded-lg border border-line bg-card p-1 text-[13px] shadow-xl"
+              // the name of a cue is typed next: the focus stays with its field
+              onCloseAutoFocus={(e) => naming.current && e.preventDefault()}
             >
               {clip && (
                 <>
@@ -158,6 +168,14 @@ function ChosenRow({ shot }: { shot: Shot }) {
                 Close these frames up on these tracks
               </Choice>
               <Choice does={() => cutting.takeOut(cutting.all)}>Close them up on all tracks</Choice>
+              <Choice
+                does={() => {
+                  naming.current = true;
+                  setKeeping(true);
+                }}
+              >
+                Keep what the dials do as a cue …
+              </Choice>
               <Choice does={() => useDesk.setState({ loop: [chosen.from, chosen.to] })}>
                 Play these over and over
               </Choice>
@@ -178,6 +196,58 @@ function Choice({ does, keys, children }: { does: () => unknown; keys?: string; 
       <span>{children}</span>
       {keys && <span className="shrink-0 text-faint">{keys}</span>}
     </DropdownMenu.Item>
+  );
+}
+
+/** Names what the chosen dials do, so that it can be dropped in anywhere. */
+function KeepCue({ chosen, done }: { chosen: Chosen; done: () => void }) {
+  const { edit, tell, view } = useStudio();
+  const open = useActed((s) => s.open);
+  const [name, setName] = useState('');
+  const keep = async () => {
+    const { cues } = view.character.library;
+    const stem = `cue-${
+      name
+        .trim()
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')
+        .replace(/^-|-$/g, '') || 'own'
+    }`;
+    let id = stem;
+    for (let n = 2; cues.some((c) => c.id === id); n++) id = `${stem}-${n}`;
+    const cue = open?.cueOf(chosen.tracks, chosen.from, chosen.to, id, name.trim());
+    if (!cue || typeof cue === 'string')
+      return tell({ message: cue || 'The page has not loaded its rules. Reload the page.', bad: true });
+    if (await edit({ kind: 'set-cue', cue })) {
+      tell({ message: `“${cue.name}” is a cue now: it is under + at the head of Cues.`, bad: false });
+      done();
+    }
+  };
+  return (
+    <form
+      className="flex items-center gap-1.5"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (name.trim()) void keep();
+      }}
+    >
+      <input
+        className="field w-[130px] py-0.5"
+        aria-label="Name of the cue"
+        placeholder="name of the cue"
+        value={name}
+        maxLength={60}
+        autoFocus
+        onChange={(e) => setName(e.target.value)}
+        onKeyDown={(e) => {
+          e.stopPropagation();
+          if (e.key === 'Escape') done();
+        }}
+      />
+      <button className="btn" disabled={name.trim() === ''}>
+        Keep
+      </button>
+    </form>
   );
 }
 

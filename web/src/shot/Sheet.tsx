@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { api, type Shot, type ShotEdit, type Track } from '../api/client';
+import type { OpenLine } from 'page-core';
+import { api, type DialKey, type Shot, type ShotEdit, type Track, type Way } from '../api/client';
 import { MouthPicker } from '../line/MouthPicker';
 import { soundOf, usePlayer } from '../line/player';
 import { type Span, spans } from '../line/spans';
@@ -80,6 +81,7 @@ export function Sheet({ shot }: { shot: Shot }) {
   });
   const runs = useMemo(() => spans(mouths), [mouths]);
   const mouth = character.rig.parts.find((p) => p.id === character.voice.mouths.part);
+  const values = useValues(shot, open);
   const items = useMemo(
     () => new Map(lanes.map((l) => [l.key, l.track ? itemsOn(l.track, shot, character) : []])),
     [lanes, shot, character],
@@ -389,7 +391,7 @@ export function Sheet({ shot }: { shot: Shot }) {
                       key={lane.key}
                       {...seen}
                       keys={shot.tracks.dials[id] ?? NO_KEYS}
-                      values={shot.tracks.dials[id] ? (open?.values(id) ?? NO_VALUES) : NO_VALUES}
+                      values={values(id)}
                       chosen={chosen}
                     />
                   );
@@ -431,6 +433,36 @@ export function Sheet({ shot }: { shot: Shot }) {
     </div>
   );
 }
+
+/** Where dials stand at every frame, worked out anew only for those whose keys are others. */
+function useValues(shot: Shot, open: OpenLine | null): (dial: string) => Float64Array {
+  const [known] = useState(
+    () => new Map<string, { keys: DialKey[]; frames: number; values: Float64Array }>(),
+  );
+  return (dial) => {
+    const keys = shot.tracks.dials[dial];
+    if (!keys || !open) return NO_VALUES;
+    const before = known.get(dial);
+    if (before && before.frames === shot.frames && sameKeys(before.keys, keys)) return before.values;
+    const values = open.values(dial);
+    known.set(dial, { keys, frames: shot.frames, values });
+    return values;
+  };
+}
+
+const sameKeys = (a: DialKey[], b: DialKey[]) =>
+  a === b ||
+  (a.length === b.length &&
+    a.every((k, i) => {
+      const o = b[i]!;
+      return k.frame === o.frame && k.value === o.value && sameWay(k.way, o.way);
+    }));
+
+const sameWay = (a: Way, b: Way) =>
+  a.kind === b.kind &&
+  (a.kind !== 'curve' ||
+    b.kind !== 'curve' ||
+    (a.x1 === b.x1 && a.y1 === b.y1 && a.x2 === b.x2 && a.y2 === b.y2));
 
 const merged = (a: Track[], b: Track[]) => [...a, ...b.filter((t) => !a.some((x) => sameTrack(x, t)))];
 

@@ -6,7 +6,7 @@ const Transport = lazy(() => import('./Transport').then((m) => ({ default: m.Tra
 
 /** What plays the shot, under the face; the strip of the line until there is one. */
 export function ShotTransport() {
-  const shot = useActed((s) => s.shot);
+  const shot = useActed((s) => s.kept);
   if (!shot) return <LineStrip />;
   return (
     <Suspense fallback={<section className="col-start-2 border-t border-r border-line bg-paper" />}>

@@ -21,6 +21,9 @@ interface SheetState {
   shown: string[];
   /** Whether every dial that is moved is keyed. */
   keying: boolean;
+  /** Whether the frames before and after show through on the stage, and the path of the chosen part. */
+  onion: boolean;
+  path: boolean;
   clip: Strip | null;
 }
 
@@ -34,6 +37,8 @@ export const useSheet = create<SheetState>(() => ({
   item: null,
   shown: [],
   keying: false,
+  onion: false,
+  path: false,
   clip: null,
 }));
 

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Frame } from '../api/client';
 import { mouthBox } from '../benches/mouths/box';
 import { shown } from '../shelf/values';
+import { SkinButtons, Skins } from '../shot/Skins';
 import { useDesk } from '../state/desk';
 import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
@@ -104,6 +105,7 @@ export function Stage() {
 
   const getSvg = useCallback(() => svg.current, []);
   const getPainter = useCallback(() => painter.current, []);
+  const groupOf = useCallback((id: string) => painter.current?.groupOf(id), []);
   const choose = (event: React.MouseEvent) => {
     if (shaped) return;
     // handles lie over the picture: a click through them means what is under them
@@ -142,6 +144,7 @@ export function Stage() {
           vectorEffect="non-scaling-stroke"
         />
         <g ref={root} />
+        {bench === 'shot' && <Skins character={view.character} artwork={artwork} groupOf={groupOf} />}
         <g ref={outline} pointerEvents="none" style={shaped ? { display: 'none' } : undefined} />
         {shaped && (
           <ShapePoints
@@ -191,6 +194,7 @@ export function Stage() {
           </span>
         )}
       </div>
+      {bench === 'shot' && <SkinButtons />}
       <span className="pointer-events-none absolute top-3 right-3 text-right text-[11px] leading-tight text-stage-ink">
         screen left is
         <br />

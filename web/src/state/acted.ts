@@ -8,6 +8,8 @@ interface Acted {
   line: LineView | null;
   /** The shot as it is seen here: as the server has it, with what is on its way there and what a hand is in the middle of. */
   shot: Shot | null;
+  /** The same without what a hand is in the middle of. */
+  kept: Shot | null;
   /** The same, to be asked; null without rules. */
   open: OpenLine | null;
   /** The mouth of every frame. */
@@ -15,7 +17,7 @@ interface Acted {
 }
 
 /** The shot on the stage. */
-export const useActed = create<Acted>(() => ({ line: null, shot: null, open: null, mouths: [] }));
+export const useActed = create<Acted>(() => ({ line: null, shot: null, kept: null, open: null, mouths: [] }));
 
 /** Dials put somewhere by keys at the frame on the stage. */
 export const useKeyed = create<{ keyed: Record<string, number> }>(() => ({ keyed: {} }));
@@ -31,6 +33,15 @@ export class ActedShot {
   private director: Director | null = null;
   private waiting: ShotEdit[] = [];
   private drafted: ShotEdit | null = null;
+  /** What came of the edits on their way: it stays while a hand tries others out on top of it. */
+  private made: {
+    open: OpenLine | null;
+    edits: ShotEdit[];
+    line: LineView | null;
+    after: OpenLine | null;
+    shot: Shot | null;
+    mouths: string[];
+  } | null = null;
 
   /** What the server has. */
   stands(line: LineView | null, rules: OpenCharacter | null, director: Director | null): void {
@@ -52,19 +63,25 @@ export class ActedShot {
 
   /** Shows an edit until it is answered. */
   async send(edit: ShotEdit, work: () => Promise<LineView>): Promise<LineView> {
-    this.waiting.push(edit);
+    this.waiting = [...this.waiting, edit];
     this.drafted = null;
     this.show();
     try {
       const answer = await work();
-      this.waiting = this.waiting.filter((e) => e !== edit);
+      this.over(edit);
       this.stands(answer, this.rules, this.director);
       return answer;
     } catch (e) {
-      this.waiting = this.waiting.filter((w) => w !== edit);
+      this.over(edit);
       this.show();
       throw e;
     }
+  }
+
+  /** The same edit may wait twice: only the first of them is over. */
+  private over(edit: ShotEdit): void {
+    const at = this.waiting.indexOf(edit);
+    this.waiting = this.waiting.filter((_, i) => i !== at);
   }
 
   /** Shows an edit a hand is in the middle of; null when it is let go of. */
@@ -75,19 +92,38 @@ export class ActedShot {
   }
 
   private show(): void {
-    let open = this.open;
-    for (const edit of [...this.waiting, ...(this.drafted ? [this.drafted] : [])]) {
-      const after = open?.drafts(edit.kind) ? open.draft(edit).after() : null;
-      // what would be refused is left out; the answer says why
-      if (after) open = after;
-    }
     const line = this.standing;
-    const shot = open && open !== this.open ? open.shot() : (line?.shot ?? null);
-    const mouths = open && open !== this.open ? open.mouths() : (line?.drawings ?? []);
-    useActed.setState({ line, shot, open, mouths });
+    const before = this.made;
+    if (before?.open !== this.open || before?.edits !== this.waiting || before?.line !== line) {
+      const open = this.waiting.reduce(tried, this.open);
+      const same = open === this.open;
+      this.made = {
+        open: this.open,
+        edits: this.waiting,
+        line,
+        after: open,
+        shot: same ? (line?.shot ?? null) : open!.shot(),
+        mouths: same ? (line?.drawings ?? []) : open!.mouths(),
+      };
+    }
+    const made = this.made!;
+    const open = this.drafted ? tried(made.after, this.drafted) : made.after;
+    const drafted = open !== made.after;
+    useActed.setState({
+      line,
+      shot: drafted ? open!.shot() : made.shot,
+      kept: made.shot,
+      open,
+      mouths: drafted && this.drafted!.kind.includes('mouth') ? open!.mouths() : made.mouths,
+    });
     this.director?.speaks(line, open);
     tellKeyed();
   }
+}
+
+/** A shot after an edit; what would be refused is left out, and the answer says why. */
+function tried(open: OpenLine | null, edit: ShotEdit): OpenLine | null {
+  return (open?.drafts(edit.kind) ? open.draft(edit).after() : null) ?? open;
 }
 
 function tellKeyed(): void {

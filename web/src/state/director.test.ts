@@ -25,6 +25,7 @@ function rules(by = 0): OpenCharacter {
     keyed: () => ({}),
     values: () => new Float64Array(),
     mouths: () => [],
+    cueOf: () => '',
     mirrored: (strip) => strip,
     copy: () => ({}) as never,
   };

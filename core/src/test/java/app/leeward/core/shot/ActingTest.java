@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Refused;
 import app.leeward.core.Rigs;
+import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.edit.Edits;
@@ -241,6 +242,31 @@ class ActingTest {
         assertThatThrownBy(() -> new ShotNote(0, 1, " ", "")).hasMessageContaining("1 to 1000");
         assertThatThrownBy(() -> new Track(Track.Sort.DIAL, "")).hasMessageContaining("whose");
         assertThatThrownBy(() -> new Track(Track.Sort.LOOKS, "x")).hasMessageContaining("'x'");
+    }
+
+    /** Played over the same shot without those keys, the cue is what the keys were. */
+    @Test
+    void aStretchKeptAsACueDoesWhatItsKeysDid() {
+        Shot shot = keyed(
+                SHOT,
+                "blink",
+                new DialKey(2, 0.2, Way.SMOOTH),
+                new DialKey(8, 0.6, Way.HOLD),
+                new DialKey(12, 0.1, Way.EVEN),
+                new DialKey(18, 0.5, Way.HOLD));
+        List<Track> tracks = List.of(Track.dial("blink"), Track.of(Track.Sort.LOOKS));
+        Cue cue = KeptCue.of(shot, tracks, 4, 17, "cue-own", "Own");
+        double base = at(shot, 4, Pose.REST).dials().get("blink");
+        for (int f = 4; f < 17; f++) {
+            assertThat(base + cue.at(f - 4).get("blink"))
+                    .as("frame %s", f)
+                    .isCloseTo(at(shot, f, Pose.REST).dials().get("blink"), within(1e-9));
+        }
+        assertThat(cue.tracks().get("blink").size())
+                .as("an even way needs no keys")
+                .isLessThan(13);
+        Refused.because(RefusalCode.NO_CHANGE, () -> KeptCue.of(shot, tracks, 8, 11, "c", "C"));
+        Refused.because(RefusalCode.BEYOND_SHOT, () -> KeptCue.of(shot, tracks, 0, 400, "c", "C"));
     }
 
     @Test

@@ -2,6 +2,7 @@ package app.leeward.page.js;
 
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.KeptCue;
 import app.leeward.core.shot.MirroredStrip;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
@@ -128,14 +129,35 @@ public final class OpenLine {
      */
     @JSExport
     public JSObject copy(JSObject tracks, int from, int to) {
-        JsValue asked = new JsValue(tracks);
-        List<Track> all = new ArrayList<>();
-        for (int i = 0; i < asked.size(); i++) {
-            all.add(character.codec().readTrack(asked.at(i)));
-        }
         JsSink out = new JsSink();
-        character.codec().writeStrip(Strip.copied(playhead.shot(), all, from, to), out);
+        character.codec().writeStrip(Strip.copied(playhead.shot(), tracks(tracks), from, to), out);
         return out.whole();
+    }
+
+    /**
+     * What dials do over a stretch, as a cue.
+     *
+     * @param tracks a list of tracks
+     * @return the cue, or why it cannot be made, as text
+     */
+    @JSExport
+    public JSObject cueOf(JSObject tracks, int from, int to, String id, String name) {
+        JsSink out = new JsSink();
+        try {
+            character.codec().writeCue(KeptCue.of(playhead.shot(), tracks(tracks), from, to, id, name), out);
+        } catch (Refusal e) {
+            out.text(e.getMessage());
+        }
+        return out.whole();
+    }
+
+    private List<Track> tracks(JSObject asked) {
+        JsValue all = new JsValue(asked);
+        List<Track> tracks = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            tracks.add(character.codec().readTrack(all.at(i)));
+        }
+        return tracks;
     }
 
     /** A strip acted to the other side. */

@@ -1,0 +1,118 @@
+import type { OpenCharacter, OpenLine } from 'page-core';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { LineView, Shot, ShotEdit } from '../api/client';
+import { ActedShot, useActed, useKeyed } from './acted';
+import { useDesk } from './desk';
+import type { Director } from './director';
+
+const TRACKS = {
+  pins: {},
+  blinks: [],
+  cues: [],
+  gestures: [],
+  dials: {},
+  drawings: {},
+  looks: [],
+  notes: [],
+};
+
+/** A shot in which a dial called turn has so many keys. */
+const shot = (keys: number): Shot => ({
+  name: 's',
+  rules: { frameRate: 24, exposure: 1, lead: 0, minimumHold: 1 },
+  frames: 48,
+  lines: [],
+  mood: '',
+  tracks: {
+    ...TRACKS,
+    dials: {
+      turn: Array.from({ length: keys }, (_, i) => ({ frame: i, value: i, way: { kind: 'hold' as const } })),
+    },
+  },
+});
+
+const line = (revision: number, keys: number) =>
+  ({ id: 'l', revision, shot: shot(keys), drawings: [], frames: 48 }) as unknown as LineView;
+
+/** Rules that add a key for an edit that sets keys, and refuse to draw out. */
+function open(keys: number): OpenLine {
+  return {
+    drafts: (kind: string) => kind === 'set-keys' || kind === 'stretch-frames',
+    draft: (edit: ShotEdit) => ({
+      after: () => (edit.kind === 'set-keys' ? open(keys + 1) : null),
+      refused: () => '',
+    }),
+    of: (s: Shot) => open(s.tracks.dials.turn!.length),
+    shot: () => shot(keys),
+    mouths: () => [],
+    keyed: () => ({ turn: keys }),
+  } as unknown as OpenLine;
+}
+const rules = { line: (s: Shot) => open(s.tracks.dials.turn!.length) } as unknown as OpenCharacter;
+const SET: ShotEdit = { kind: 'set-keys', keys: {} };
+
+describe('the acted shot', () => {
+  let acted: ActedShot;
+  let spoken: number;
+  const director = { speaks: () => spoken++ } as unknown as Director;
+  const keys = () => useActed.getState().shot?.tracks.dials.turn!.length;
+
+  beforeEach(() => {
+    spoken = 0;
+    acted = new ActedShot();
+    useDesk.setState({ bench: 'shot', frame: 3, dials: {}, picks: {}, looks: {}, playing: false });
+    acted.stands(line(1, 2), rules, director);
+  });
+
+  it('shows an edit before it is answered, and the answer without a step back', async () => {
+    const seen: (number | undefined)[] = [];
+    const stop = useActed.subscribe(() => seen.push(keys()));
+    await acted.send(SET, async () => line(2, 3));
+    stop();
+    expect(seen[0]).toBe(3);
+    expect(seen.every((k) => k === 3)).toBe(true);
+    expect(useActed.getState().line?.revision).toBe(2);
+  });
+
+  it('puts edits that wait on top of each answer', async () => {
+    let first = (_: LineView) => {};
+    const a = acted.send(SET, () => new Promise((done) => (first = done)));
+    const b = acted.send(SET, async () => (await a, line(3, 4)));
+    expect(keys()).toBe(4);
+    first(line(2, 3));
+    await a;
+    expect(keys()).toBe(4);
+    await b;
+    expect(keys()).toBe(4);
+  });
+
+  it('takes an edit back that is refused', async () => {
+    const refused = acted.send(SET, async () => {
+      throw new Error('not today');
+    });
+    expect(keys()).toBe(3);
+    await expect(refused).rejects.toThrow('not today');
+    expect(keys()).toBe(2);
+  });
+
+  it('shows a draft until it is let go of, and keeps what is kept', () => {
+    acted.draft(SET);
+    expect(keys()).toBe(3);
+    expect(useActed.getState().kept?.tracks.dials.turn).toHaveLength(2);
+    acted.draft({ kind: 'stretch-frames', tracks: [], from: 0, to: 1, length: 2 });
+    expect(keys()).toBe(2);
+    acted.draft(null);
+    expect(keys()).toBe(2);
+    expect(spoken).toBeGreaterThan(2);
+  });
+
+  it('lets go of a dial that is keyed at another frame, and of no other', () => {
+    useDesk.setState({ dials: { turn: 9, blink: 1 } });
+    useDesk.getState().seek(7);
+    expect(useDesk.getState().dials).toEqual({ blink: 1 });
+    expect(useKeyed.getState().keyed).toEqual({ turn: 2 });
+    useDesk.setState({ bench: 'parts', dials: { turn: 9 } });
+    useDesk.getState().seek(8);
+    expect(useDesk.getState().dials).toEqual({ turn: 9 });
+  });
+});
