@@ -22,7 +22,7 @@ import java.util.stream.Collectors;
  * from its first frame to the first one behind it.
  */
 public sealed interface ActingEdit extends ShotEdit {
-    /** Puts keys on dials, in place of those on the same frames. */
+    /** Puts keys on dials, in place of those on the same frames. They are the hand's own, whatever they say. */
     record SetKeys(Map<String, List<DialKey>> keys) implements ActingEdit {
         public SetKeys {
             keys = new TreeMap<>(keys);
@@ -39,7 +39,7 @@ public sealed interface ActingEdit extends ShotEdit {
                 tracks.dials().getOrDefault(e.getKey(), List.of()).forEach(k -> all.put(k.frame(), k));
                 for (DialKey k : e.getValue()) {
                     requireWithin(shot, k.frame());
-                    all.put(k.frame(), k);
+                    all.put(k.frame(), new DialKey(k.frame(), k.value(), k.way()));
                 }
                 tracks = tracks.withKeys(e.getKey(), List.copyOf(all.values()));
             }
@@ -108,11 +108,14 @@ public sealed interface ActingEdit extends ShotEdit {
      * @param times how often, one behind the other
      */
     record PasteFrames(int at, Strip strip, int times) implements ActingEdit {
+        private static final int MOST_TIMES = 500;
+
         @Override
         public Shot apply(Shot shot) {
-            if (times < 1 || (long) times * strip.frames() > Cutting.FURTHEST) {
+            if (times < 1 || times > MOST_TIMES) {
                 throw new Refusal(
-                        RefusalCode.BEYOND_SHOT, "A stretch is put in once or more, not " + times + " times.");
+                        RefusalCode.BEYOND_SHOT,
+                        "A stretch is put in 1 to " + MOST_TIMES + " times, not " + times + ".");
             }
             requireWithin(shot, at);
             Tracks tracks = shot.tracks();
@@ -228,7 +231,8 @@ public sealed interface ActingEdit extends ShotEdit {
             requireWithin(shot, span.from());
             List<LookSpan> all = new ArrayList<>(shot.tracks().looks());
             all.removeIf(l -> l.look().equals(span.look()) && (l.from() == was || l.from() == span.from()));
-            all.add(span);
+            // whoever sets it makes it their own
+            all.add(new LookSpan(span.from(), span.to(), span.look(), span.in(), span.out(), span.strength()));
             return shot.withTracks(shot.tracks().withLooks(all));
         }
 

@@ -14,7 +14,7 @@ import java.util.Set;
  */
 final class Cutting {
     /** Frames no shot comes near; a stretch beyond them is a slip of the hand. */
-    static final int FURTHEST = 1_000_000;
+    static final int FURTHEST = 2 * Shot.LONGEST;
 
     private Cutting() {}
 

@@ -242,7 +242,8 @@ public sealed interface ShotEdit
             }
             List<Blink> blinks = new ArrayList<>(shot.tracks().blinks());
             blinks.removeIf(b -> b.frame() == was);
-            blinks.add(blink);
+            // whoever sets it makes it their own
+            blinks.add(new Blink(blink.frame(), blink.down(), blink.hold(), blink.up()));
             return shot.withTracks(shot.tracks().withBlinks(blinks));
         }
 

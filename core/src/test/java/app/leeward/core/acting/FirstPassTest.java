@@ -17,6 +17,7 @@ import app.leeward.core.seeded.Seeded;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.shot.Way;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -175,6 +176,19 @@ class FirstPassTest {
             }
         }
         assertThat(laid(shot, Temperament.LIVELY, 0, seed, ALL)).isEqualTo(own);
+    }
+
+    /** What is laid and then set by hand is laid no more. */
+    @Test
+    void whatAHandSetsIsItsOwn() {
+        Shot shot = laid(SHOT, Temperament.LIVELY, 1, 3, Set.of(Laid.Kind.NODS, Laid.Kind.BLINKS));
+        DialKey first = keys(shot, "nod").get(0);
+        Blink blink = shot.tracks().blinks().get(0);
+        Shot own = new ShotEdit.SetBlink(blink.frame(), blink)
+                .apply(new ActingEdit.SetKeys(Map.of("nod", List.of(first))).apply(shot));
+        Shot back = laid(own, Temperament.LIVELY, 0, 3, ALL);
+        assertThat(keys(back, "nod")).containsExactly(new DialKey(first.frame(), first.value(), first.way()));
+        assertThat(back.tracks().blinks()).hasSize(1);
     }
 
     @Test

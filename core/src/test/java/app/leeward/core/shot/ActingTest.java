@@ -229,6 +229,7 @@ class ActingTest {
             edit.apply(put);
         });
         Refused.because(RefusalCode.BEYOND_SHOT, () -> new ActingEdit.PasteFrames(2, strip, 0).apply(SHOT));
+        Refused.because(RefusalCode.BEYOND_SHOT, () -> new ActingEdit.PasteFrames(2, strip, 501).apply(SHOT));
         Refused.because(
                 RefusalCode.BEYOND_SHOT,
                 () -> new ActingEdit.SetKeys(Map.of("turn", List.of(new DialKey(24, 1, Way.HOLD)))).apply(SHOT));
