@@ -143,6 +143,8 @@ public class Lines {
             throw Problem.refused("no-change", "No kind of acting is chosen.");
         }
         Snapshot<Shot> now = snapshot(id);
+        // listening takes a moment: what is stale is refused before it
+        ledger.requireRoom(keeping, id, base, Set.of(Facet.BLINKS.all(), Facet.LOOK.all()));
         Shot shot = now.state();
         List<Spoken> words = shot.lines().stream()
                 .flatMap(p -> Prominence.of(
