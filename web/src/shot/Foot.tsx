@@ -138,8 +138,12 @@ function ChosenRow({ shot }: { shot: Shot }) {
               side="top"
               sideOffset={4}
               className="z-50 w-[290px] rounded-lg border border-line bg-card p-1 text-[13px] shadow-xl"
-              // the name of a cue is typed next: the focus stays with its field
-              onCloseAutoFocus={(e) => naming.current && e.preventDefault()}
+              // the name of a cue is typed next: the focus goes to its field instead of back to the button
+              onCloseAutoFocus={(e) => {
+                if (!naming.current) return;
+                e.preventDefault();
+                document.getElementById(CUE_NAME)?.focus();
+              }}
             >
               {clip && (
                 <>
@@ -199,6 +203,8 @@ function Choice({ does, keys, children }: { does: () => unknown; keys?: string; 
   );
 }
 
+const CUE_NAME = 'name-of-the-cue';
+
 /** Names what the chosen dials do, so that it can be dropped in anywhere. */
 function KeepCue({ chosen, done }: { chosen: Chosen; done: () => void }) {
   const { edit, tell, view } = useStudio();
@@ -233,11 +239,11 @@ function KeepCue({ chosen, done }: { chosen: Chosen; done: () => void }) {
     >
       <input
         className="field w-[130px] py-0.5"
+        id={CUE_NAME}
         aria-label="Name of the cue"
         placeholder="name of the cue"
         value={name}
         maxLength={60}
-        autoFocus
         onChange={(e) => setName(e.target.value)}
         onKeyDown={(e) => {
           e.stopPropagation();
