@@ -21,7 +21,6 @@ class Shots {
                 Browser day = new Browser()) {
             shot(day, server, "lines", "b=lines&d.turn=34&d.gaze-across=0.35&f=64", "blinks");
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
-            shot(day, server, "parts-artwork", "b=parts&part=fringe", "artwork");
             shot(day, server, "eyes", "b=eyes&d.gaze-across=0.55&d.gaze-down=0.1", "dials");
             brows(day, server);
             version(day, server);
@@ -66,10 +65,6 @@ class Shots {
                     .first()
                     .waitFor();
             hand.page.keyboard().press("Escape");
-            hand.settle();
-        } else if (key.equals("artwork")) {
-            hand.page.getByLabel("Edit the artwork of fringe").click();
-            hand.page.getByTestId("point-2").click();
             hand.settle();
         } else if (!key.isEmpty()) {
             hand.page.keyboard().press(key);
