@@ -153,7 +153,7 @@ class Shots {
                              { frame: 52, value: -23, way: curve }, key(63, 8, 'smooth'), key(69, 5, 'hold')],
                       'gaze-across': [key(16, 0, 'even'), key(18, -0.72, 'hold'), key(44, -0.72, 'even'), key(46, 0, 'hold')] } },
                     { kind: 'set-look', was: -1, span: { look: 'look-happiness', from: 36, to: 80, in: 6, out: 8, strength: 0.6 } },
-                    { kind: 'hold-drawing', part: 'hand-left', held: { from: 30, to: 60, drawing: 'point' } },
+                    { kind: 'hold-drawing', part: 'hand-right', held: { from: 30, to: 60, drawing: 'point' } },
                     { kind: 'write-note', was: -1, note: { from: 16, to: 26, text: 'eyes lead, then the head: good', author: 'Ilse' } },
                   ];
                   let base = (await (await fetch('/api/v1/lines/' + line)).json()).revision;

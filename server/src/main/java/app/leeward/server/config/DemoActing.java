@@ -70,7 +70,7 @@ final class DemoActing {
                 .filter(l -> l.name().equals("Happiness"))
                 .findFirst()
                 .ifPresent(l -> edits.add(new ActingEdit.SetLook(-1, new LookSpan(50, 100, l.id(), 6, 4, 0.55))));
-        Part hand = maren.part(PartRole.HAND, Side.LEFT).orElseThrow();
+        Part hand = maren.part(PartRole.HAND, Side.RIGHT).orElseThrow();
         hand.drawings().stream()
                 .filter(d -> d.name().equals("point"))
                 .findFirst()
