@@ -19,6 +19,11 @@ const LIST: [string, string][] = [
   ['Shift+click', 'choose several parts'],
   ['Delete, S, C', 'on a point of the artwork: take it out, smooth, corner'],
   ['Home', 'back to the first frame'],
+  ['K', 'on Shot: key what the sentence at its foot says'],
+  ['1, 2, 3, 4', 'on Shot, with keys chosen: hold, even, smooth, curve'],
+  ['Arrows, Shift, Ctrl', 'on the sheet of a shot: from cell to cell, choosing more, from key to key'],
+  ['Ctrl+C, X, V, Shift+V', 'on Shot: copy, cut, put in, put in mirrored'],
+  ['Delete, Insert', 'on Shot: take out what is chosen, put in an empty frame'],
   ['?', 'this list'],
 ];
 

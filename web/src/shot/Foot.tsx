@@ -437,6 +437,7 @@ function KeyRow({ shot }: { shot: Shot }) {
   // what the hand holds and where the keys put the dials changes what would be written
   useDesk((s) => s.dials);
   useDesk((s) => s.picks);
+  useDesk((s) => s.pins);
   useDesk((s) => s.looks);
   useKeyed((s) => s.keyed);
   const now = writing(view.character, shot, frame, chosen);

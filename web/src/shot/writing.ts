@@ -31,7 +31,11 @@ export function writing(character: Character, shot: Shot, frame: number, chosen:
   const here = chosen && frame >= chosen.from && frame < chosen.to ? chosen.tracks : [];
   const picked = here.filter((t) => t.sort === 'DIAL').map((t) => t.of!);
   const held = Object.keys(desk.dials).filter((id) => dials.some((d) => d.id === id));
-  const parts = Object.keys(desk.picks).filter((id) => character.rig.parts.some((p) => p.id === id));
+  // what a drawing's own key shows is held by hand as well
+  const drawn = { ...desk.picks, ...desk.pins };
+  const parts = Object.keys(drawn).filter(
+    (id) => id !== character.voice.mouths.part && character.rig.parts.some((p) => p.id === id),
+  );
   const looks = Object.keys(desk.looks).filter((id) => character.library.looks.some((l) => l.id === id));
   const holds = held.length + parts.length + looks.length > 0;
   const which = holds
@@ -54,7 +58,7 @@ export function writing(character: Character, shot: Shot, frame: number, chosen:
   const edits: ShotEdit[] = [];
   if (words.length > 0) edits.push({ kind: 'set-keys', keys });
   for (const part of parts) {
-    const drawing = desk.picks[part]!;
+    const drawing = drawn[part]!;
     const next = (shot.tracks.drawings[part] ?? []).find((h) => h.from > frame);
     edits.push({
       kind: 'hold-drawing',
@@ -102,6 +106,7 @@ export function handedOver(written: Writing): void {
   useDesk.setState((s) => ({
     dials: without(s.dials, written.dials),
     picks: without(s.picks, written.parts),
+    pins: without(s.pins, written.parts),
     looks: without(s.looks, written.looks),
   }));
 }
