@@ -98,12 +98,27 @@ function UnfinishedReadings({ character }: { character: string }) {
   );
 }
 
+/** Words that were typed and not read yet, by their line: they are there again when one comes back to the bench. */
+const unread = new Map<string, string>();
+
 function Words({ line, said }: { line: LineView; said: DialogueLine }) {
   const { view, changeLine, editLine } = useStudio();
-  const [text, setText] = useState(said.text);
+  const [text, type] = useState(unread.get(line.id) ?? said.text);
+  const setText = (typed: string) => {
+    if (typed.trim() === said.text) unread.delete(line.id);
+    else unread.set(line.id, typed);
+    type(typed);
+  };
   const { reading, busy, wait, cancel } = useReading();
   const { rules } = line.shot;
-  const reread = () => wait((waiting) => changeLine((l) => api.words(l.id, l.revision, text, waiting)));
+  const reread = () =>
+    wait((waiting) =>
+      changeLine(async (l) => {
+        const read = await api.words(l.id, l.revision, text, waiting);
+        unread.delete(l.id);
+        return read;
+      }),
+    );
   return (
     <section className="mt-3 rounded-xl border border-line bg-paper p-3.5">
       <EditableName

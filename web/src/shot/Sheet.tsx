@@ -2,8 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { OpenLine } from 'page-core';
-import { api, type DialKey, type Shot, type ShotEdit, type Track, type Way } from '../api/client';
+import { api, type Shot, type ShotEdit, type Track } from '../api/client';
 import { MouthPicker } from '../line/MouthPicker';
 import { soundOf, usePlayer } from '../line/player';
 import { type Span, spans } from '../line/spans';
@@ -16,7 +15,9 @@ import { MouthLane, SoundLane, WordsLane } from './HeardLanes';
 import { ItemLane } from './ItemLane';
 import { type Item, itemsOn, sameTrack } from './items';
 import { type Lane, lanesOf, Paper, sizeOf, valueAt } from './lanes';
+import { Ground, Numbers, SheetHead } from './SheetGround';
 import { choose, useSheet, zoomBy } from './sheetState';
+import { useSeen, useValues, useWheelZoom } from './sheetView';
 import { symbolOf, Thumbs } from './Thumbs';
 
 /** Room for the numbers of the frames, and for the heads of the lanes. */
@@ -24,13 +25,10 @@ const NUMBERS_DOWN = 44;
 const NUMBERS_ACROSS = 28;
 const HEAD_DOWN = 66;
 const HEAD_ACROSS = 118;
-/** Frames that are drawn beyond what is seen, so that a little scrolling draws nothing anew. */
-const BEYOND = 12;
 /** Pixels before a press becomes a drag. */
 const SLIP = 4;
 
 const NO_KEYS: never[] = [];
-const NO_VALUES = new Float64Array();
 
 /** What a pointer is in the middle of. */
 interface Drag {
@@ -434,36 +432,6 @@ export function Sheet({ shot }: { shot: Shot }) {
   );
 }
 
-/** Where dials stand at every frame, worked out anew only for those whose keys are others. */
-function useValues(shot: Shot, open: OpenLine | null): (dial: string) => Float64Array {
-  const [known] = useState(
-    () => new Map<string, { keys: DialKey[]; frames: number; values: Float64Array }>(),
-  );
-  return (dial) => {
-    const keys = shot.tracks.dials[dial];
-    if (!keys || !open) return NO_VALUES;
-    const before = known.get(dial);
-    if (before && before.frames === shot.frames && sameKeys(before.keys, keys)) return before.values;
-    const values = open.values(dial);
-    known.set(dial, { keys, frames: shot.frames, values });
-    return values;
-  };
-}
-
-const sameKeys = (a: DialKey[], b: DialKey[]) =>
-  a === b ||
-  (a.length === b.length &&
-    a.every((k, i) => {
-      const o = b[i]!;
-      return k.frame === o.frame && k.value === o.value && sameWay(k.way, o.way);
-    }));
-
-const sameWay = (a: Way, b: Way) =>
-  a.kind === b.kind &&
-  (a.kind !== 'curve' ||
-    b.kind !== 'curve' ||
-    (a.x1 === b.x1 && a.y1 === b.y1 && a.x2 === b.x2 && a.y2 === b.y2));
-
 const merged = (a: Track[], b: Track[]) => [...a, ...b.filter((t) => !a.some((x) => sameTrack(x, t)))];
 
 /** Where chosen tracks lie; what lies between them is inside too. */
@@ -473,199 +441,4 @@ function regionOf(tracks: Track[], lanes: Lane[]): { at: number; size: number } 
   const at = of[0]!.at;
   const end = of.at(-1)!;
   return { at: at + 1, size: end.at + end.size - at - 2 };
-}
-
-/** The frames that are in sight, with some beyond. */
-function useSeen(
-  scroller: React.RefObject<HTMLDivElement | null>,
-  across: boolean,
-  zoom: number,
-  frames: number,
-  head: number,
-): [number, number] {
-  const [seen, setSeen] = useState<[number, number]>([0, 60]);
-  useEffect(() => {
-    const e = scroller.current!;
-    const look = () => {
-      const scrolled = across ? e.scrollLeft : e.scrollTop;
-      const room = (across ? e.clientWidth : e.clientHeight) - head;
-      // in steps, so that scrolling draws anew only now and then
-      const from = Math.floor(scrolled / zoom / BEYOND) * BEYOND - BEYOND;
-      const to = Math.ceil((scrolled + room) / zoom / BEYOND) * BEYOND + BEYOND;
-      setSeen((s) => (s[0] === from && s[1] === to ? s : [from, to]));
-    };
-    look();
-    e.addEventListener('scroll', look, { passive: true });
-    const sized = new ResizeObserver(look);
-    sized.observe(e);
-    return () => {
-      e.removeEventListener('scroll', look);
-      sized.disconnect();
-    };
-  }, [scroller, across, zoom, frames, head]);
-  return [Math.max(0, seen[0]), Math.min(frames - 1, seen[1])];
-}
-
-/** Ctrl and the wheel zoom at the pointer. */
-function useWheelZoom(scroller: React.RefObject<HTMLDivElement | null>, across: boolean, head: number) {
-  useEffect(() => {
-    const e = scroller.current!;
-    const wheel = (event: WheelEvent) => {
-      if (!event.ctrlKey && !event.metaKey) return;
-      event.preventDefault();
-      const r = e.getBoundingClientRect();
-      const pointer = (across ? event.clientX - r.left : event.clientY - r.top) - head;
-      const scrolled = across ? e.scrollLeft : e.scrollTop;
-      const before = useSheet.getState().zoom;
-      const frame = (scrolled + pointer) / before;
-      zoomBy(Math.exp(-Math.max(-60, Math.min(60, event.deltaY)) * 0.006));
-      const now = useSheet.getState().zoom;
-      requestAnimationFrame(() => {
-        if (across) e.scrollLeft = frame * now - pointer;
-        else e.scrollTop = frame * now - pointer;
-      });
-    };
-    e.addEventListener('wheel', wheel, { passive: false });
-    return () => e.removeEventListener('wheel', wheel);
-  }, [scroller, across, head]);
-}
-
-/** The ground: exposures in bands, lanes with their edges. */
-function Ground({
-  paper,
-  first,
-  last,
-  wide,
-  lanes,
-  exposure,
-  rate,
-}: {
-  paper: Paper;
-  first: number;
-  last: number;
-  wide: number;
-  lanes: Lane[];
-  exposure: number;
-  rate: number;
-}) {
-  const { zoom } = paper;
-  const band = Math.max(exposure * 2, zoom < 4 ? rate * 2 : 0);
-  const bands = [];
-  for (let f = Math.floor(first / band) * band; f <= last; f += band) bands.push(f);
-  return (
-    <>
-      <rect {...paper.rect(first, last + 1, 0, wide)} fill="transparent" />
-      {bands.map((f) => (
-        <rect
-          key={f}
-          {...paper.rect(f, Math.min(last + 1, f + band / 2), 0, wide)}
-          className="fill-paper"
-          opacity="0.6"
-        />
-      ))}
-      {lanes.map((l) => (
-        <path
-          key={l.key}
-          d={paper.path([paper.at(first, l.at), paper.at(last + 1, l.at)])}
-          className="stroke-line"
-          fill="none"
-        />
-      ))}
-    </>
-  );
-}
-
-/** The numbers of the frames, which stay in sight beside whatever is scrolled to. */
-function Numbers({
-  paper,
-  first,
-  last,
-  rate,
-  long,
-  beside,
-}: {
-  paper: Paper;
-  first: number;
-  last: number;
-  rate: number;
-  long: number;
-  beside: number;
-}) {
-  const { across, zoom } = paper;
-  // so many frames that a number has room
-  const least = (across ? 30 : 15) / zoom;
-  const step = [1, 2, 5, 10, 25, 50, 100, 250, 500, 1000].find((s) => s >= least) ?? 1000;
-  const numbers = [];
-  for (let f = Math.ceil((first + 1) / step) * step - 1; f <= last; f += step) if (f >= 0) numbers.push(f);
-  const from = first * zoom;
-  const size = (last + 1 - first) * zoom;
-  return (
-    <div
-      className={`pointer-events-none sticky z-20 bg-card ${across ? 'top-0 border-b' : 'left-0 border-r'} border-line`}
-      style={across ? { height: beside, width: long } : { width: beside, height: long }}
-    >
-      <svg
-        className="absolute"
-        style={
-          across ? { left: from, width: size, height: beside } : { top: from, height: size, width: beside }
-        }
-      >
-        {numbers.map((f) => {
-          const [x, y] = paper.at(f + 0.5 - first, across ? 19 : beside - 8);
-          return (
-            <text
-              key={f}
-              x={x}
-              y={across ? y : y + 4}
-              textAnchor={across ? 'middle' : 'end'}
-              className={`text-[11.5px] ${(f + 1) % rate === 0 ? 'fill-ink font-bold' : 'fill-faint'}`}
-            >
-              {f + 1}
-            </text>
-          );
-        })}
-      </svg>
-    </div>
-  );
-}
-
-/** Where the shot stands: one line over all tracks, with the number of its frame. */
-function SheetHead({
-  across,
-  zoom,
-  long,
-  wide,
-  head,
-  beside,
-}: {
-  across: boolean;
-  zoom: number;
-  long: number;
-  wide: number;
-  head: number;
-  beside: number;
-}) {
-  const frame = useDesk((s) => s.frame);
-  const at = Math.min(long, (frame + 0.5) * zoom);
-  return (
-    <div
-      className="pointer-events-none absolute z-[25] will-change-transform"
-      style={
-        across
-          ? { left: head, top: 0, height: beside + wide, width: 0, transform: `translateX(${at}px)` }
-          : { top: head, left: 0, width: beside + wide, height: 0, transform: `translateY(${at}px)` }
-      }
-    >
-      <div
-        className={across ? 'absolute inset-y-0 w-[1.5px] bg-doing' : 'absolute inset-x-0 h-[1.5px] bg-doing'}
-      />
-      <span
-        className={`absolute rounded bg-doing px-1.5 text-[11.5px] leading-5 font-bold text-on-doing ${
-          across ? 'top-0.5 -translate-x-1/2' : 'left-0.5 -translate-y-1/2'
-        }`}
-      >
-        {frame + 1}
-      </span>
-    </div>
-  );
 }

@@ -1,0 +1,98 @@
+import type { OpenLine } from 'page-core';
+import { useEffect, useState } from 'react';
+import type { DialKey, Shot, Way } from '../api/client';
+import { useSheet, zoomBy } from './sheetState';
+
+/** Frames that are drawn beyond what is seen, so that a little scrolling draws nothing anew. */
+const BEYOND = 12;
+
+const NO_VALUES = new Float64Array();
+
+/** The frames that are in sight, with some beyond. */
+export function useSeen(
+  scroller: React.RefObject<HTMLDivElement | null>,
+  across: boolean,
+  zoom: number,
+  frames: number,
+  head: number,
+): [number, number] {
+  const [seen, setSeen] = useState<[number, number]>([0, 60]);
+  useEffect(() => {
+    const e = scroller.current!;
+    const look = () => {
+      const scrolled = across ? e.scrollLeft : e.scrollTop;
+      const room = (across ? e.clientWidth : e.clientHeight) - head;
+      // in steps, so that scrolling draws anew only now and then
+      const from = Math.floor(scrolled / zoom / BEYOND) * BEYOND - BEYOND;
+      const to = Math.ceil((scrolled + room) / zoom / BEYOND) * BEYOND + BEYOND;
+      setSeen((s) => (s[0] === from && s[1] === to ? s : [from, to]));
+    };
+    look();
+    e.addEventListener('scroll', look, { passive: true });
+    const sized = new ResizeObserver(look);
+    sized.observe(e);
+    return () => {
+      e.removeEventListener('scroll', look);
+      sized.disconnect();
+    };
+  }, [scroller, across, zoom, frames, head]);
+  return [Math.max(0, seen[0]), Math.min(frames - 1, seen[1])];
+}
+
+/** Ctrl and the wheel zoom at the pointer. */
+export function useWheelZoom(
+  scroller: React.RefObject<HTMLDivElement | null>,
+  across: boolean,
+  head: number,
+) {
+  useEffect(() => {
+    const e = scroller.current!;
+    const wheel = (event: WheelEvent) => {
+      if (!event.ctrlKey && !event.metaKey) return;
+      event.preventDefault();
+      const r = e.getBoundingClientRect();
+      const pointer = (across ? event.clientX - r.left : event.clientY - r.top) - head;
+      const scrolled = across ? e.scrollLeft : e.scrollTop;
+      const before = useSheet.getState().zoom;
+      const frame = (scrolled + pointer) / before;
+      zoomBy(Math.exp(-Math.max(-60, Math.min(60, event.deltaY)) * 0.006));
+      const now = useSheet.getState().zoom;
+      requestAnimationFrame(() => {
+        if (across) e.scrollLeft = frame * now - pointer;
+        else e.scrollTop = frame * now - pointer;
+      });
+    };
+    e.addEventListener('wheel', wheel, { passive: false });
+    return () => e.removeEventListener('wheel', wheel);
+  }, [scroller, across, head]);
+}
+
+/** Where dials stand at every frame, worked out anew only for those whose keys are others. */
+export function useValues(shot: Shot, open: OpenLine | null): (dial: string) => Float64Array {
+  const [known] = useState(
+    () => new Map<string, { keys: DialKey[]; frames: number; values: Float64Array }>(),
+  );
+  return (dial) => {
+    const keys = shot.tracks.dials[dial];
+    if (!keys || !open) return NO_VALUES;
+    const before = known.get(dial);
+    if (before && before.frames === shot.frames && sameKeys(before.keys, keys)) return before.values;
+    const values = open.values(dial);
+    known.set(dial, { keys, frames: shot.frames, values });
+    return values;
+  };
+}
+
+const sameKeys = (a: DialKey[], b: DialKey[]) =>
+  a === b ||
+  (a.length === b.length &&
+    a.every((k, i) => {
+      const o = b[i]!;
+      return k.frame === o.frame && k.value === o.value && sameWay(k.way, o.way);
+    }));
+
+const sameWay = (a: Way, b: Way) =>
+  a.kind === b.kind &&
+  (a.kind !== 'curve' ||
+    b.kind !== 'curve' ||
+    (a.x1 === b.x1 && a.y1 === b.y1 && a.x2 === b.x2 && a.y2 === b.y2));
