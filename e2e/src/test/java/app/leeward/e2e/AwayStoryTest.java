@@ -16,6 +16,9 @@ class AwayStoryTest extends Story {
     @Test
     void thePageKeepsItsPlaceAndWhatWasNotSentWhileTheServerIsAway() throws Exception {
         Locator name = page.getByLabel("Words");
+        // a bench that was seen once needs no server to be gone to again
+        hand.bench("Parts").click();
+        page.getByTestId("rigging").waitFor();
         hand.bench("Lines").click();
         name.fill("Good morning! The words nobody has sent yet.");
         server.kill();
@@ -25,6 +28,8 @@ class AwayStoryTest extends Story {
         assertThat(page.locator("[data-testid=stage] [data-part=nose]").first()).isVisible();
         assertThat(name).hasValue("Good morning! The words nobody has sent yet.");
         // a change made meanwhile waits
+        hand.bench("Parts").click();
+        page.getByTestId("rigging").waitFor();
         double before = hand.shift("nose");
         page.getByTestId("stage").click(new Locator.ClickOptions().setPosition(4, 4));
         page.evaluate("() => { location.hash = location.hash.replace(/&part=[^&]*/, '') + '&part=nose'; }");
@@ -35,6 +40,8 @@ class AwayStoryTest extends Story {
         page.waitForFunction(
                 "x => new DOMMatrix(getComputedStyle(document.querySelector('[data-testid=stage] [data-part=nose]')).transform).e > x + 5",
                 before);
+        // words that nobody has read are there again
+        hand.bench("Lines").click();
         assertThat(name).hasValue("Good morning! The words nobody has sent yet.");
         // it was seen at once; now it is sent
         hand.settle();
