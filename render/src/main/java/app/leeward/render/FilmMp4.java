@@ -1,33 +1,14 @@
 package app.leeward.render;
 
-import app.leeward.formats.export.Choices;
-import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Format;
-import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
 
 /** A shot as MP4 with its sound, on white ground: H.264 and AAC, as any player shows them. */
-public final class FilmMp4 implements Exporter, FilmEncoder.Encoding {
-    private static final Format FORMAT = new Format("film-mp4", "MP4", "video/mp4", "mp4", Scope.SHOT);
-
-    @Override
-    public Format format() {
-        return FORMAT;
-    }
-
-    @Override
-    public List<Option> options() {
-        return List.of(FilmEncoder.WIDTH);
-    }
-
-    @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        FilmEncoder.write(source, choices, this, out);
+public final class FilmMp4 extends Film {
+    public FilmMp4() {
+        super(new Format("film-mp4", "MP4", "video/mp4", "mp4", Scope.SHOT), false);
     }
 
     @Override
@@ -51,15 +32,5 @@ public final class FilmMp4 implements Exporter, FilmEncoder.Encoding {
             all.addAll(List.of("-c:a", "aac", "-b:a", "160k"));
         }
         return all;
-    }
-
-    @Override
-    public boolean clear() {
-        return false;
-    }
-
-    @Override
-    public String extension() {
-        return FORMAT.extension();
     }
 }

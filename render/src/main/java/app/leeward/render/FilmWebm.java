@@ -1,33 +1,14 @@
 package app.leeward.render;
 
-import app.leeward.formats.export.Choices;
-import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Format;
-import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
 
 /** A shot as WebM with its sound: VP9 with what is not drawn left clear, and Opus. */
-public final class FilmWebm implements Exporter, FilmEncoder.Encoding {
-    private static final Format FORMAT = new Format("film-webm", "WebM", "video/webm", "webm", Scope.SHOT);
-
-    @Override
-    public Format format() {
-        return FORMAT;
-    }
-
-    @Override
-    public List<Option> options() {
-        return List.of(FilmEncoder.WIDTH);
-    }
-
-    @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        FilmEncoder.write(source, choices, this, out);
+public final class FilmWebm extends Film {
+    public FilmWebm() {
+        super(new Format("film-webm", "WebM", "video/webm", "webm", Scope.SHOT), true);
     }
 
     @Override
@@ -53,15 +34,5 @@ public final class FilmWebm implements Exporter, FilmEncoder.Encoding {
             all.addAll(List.of("-c:a", "libopus", "-b:a", "96k"));
         }
         return all;
-    }
-
-    @Override
-    public boolean clear() {
-        return true;
-    }
-
-    @Override
-    public String extension() {
-        return FORMAT.extension();
     }
 }
