@@ -156,4 +156,31 @@ class ShotApiTest {
                         .status())
                 .isEqualTo(400);
     }
+
+    @Test
+    void aShotIsCheckedAndItsMendsAreEdits() {
+        String findings = "/api/v1/lines/" + line + "/findings";
+        JsonNode clean = client.get(findings).json();
+        assertThat(clean.get("revision").asInt()).isEqualTo(1);
+        // an open mouth over the whole line breaks every closure
+        String open = client.get("/api/v1/lines/" + line)
+                .json()
+                .get("drawings")
+                .get(20)
+                .asText();
+        edit(line, 1, "{\"kind\":\"pin-mouth\",\"from\":0,\"to\":98,\"drawing\":\"" + open + "\"}");
+        JsonNode found = client.get(findings).json();
+        assertThat(found.get("revision").asInt()).isEqualTo(2);
+        JsonNode worst = found.at("/findings/0");
+        assertThat(worst.get("code").asText()).isEqualTo("closure-open");
+        assertThat(worst.get("message").asText()).startsWith("The lips do not meet on the ");
+        JsonNode mend = worst.at("/mends/0");
+        assertThat(mend.get("leaves").asDouble()).isZero();
+        assertThat(edit(line, 2, mend.get("shot").toString()).status()).isEqualTo(200);
+        assertThat(client.get(findings).json().get("findings").toString())
+                .doesNotContain(worst.get("message").asText());
+        assertThat(client.get("/api/v1/lines/00000000-0000-0000-0000-000000000000/findings")
+                        .status())
+                .isEqualTo(404);
+    }
 }

@@ -249,7 +249,10 @@ public final class FirstPass {
 
     /** The head turns a little while it speaks, and settles where the sentence ends. */
     private void settling() {
-        Optional<Dial> turn = dial(Purpose.TURN);
+        // a head that turns by exchanging whole views does not drift: a little of its dial is nothing, a little more
+        // another face
+        Optional<Dial> turn =
+                dial(Purpose.TURN).filter(d -> character.controls().views().isEmpty());
         SplittableRandom random = new SplittableRandom(seed * 31 + 4);
         double before = random.nextBoolean() ? 1 : -1;
         for (List<Spoken> s : sentences()) {
@@ -359,7 +362,11 @@ public final class FirstPass {
         List<Integer> all = new ArrayList<>(shifts);
         all.addAll(pauses);
         double perMinute = Math.max(1, Math.min(60, temperament.blinks * (0.5 + strength / 2)));
-        return BlinkPlan.lay(shot.frames(), rate, perMinute, all, seed).stream()
+        return BlinkPlan.photographed(
+                        BlinkPlan.lay(shot.frames(), rate, perMinute, all, seed),
+                        shot.rules().exposure(),
+                        shot.frames())
+                .stream()
                 .map(b -> new Blink(
                         b.frame(),
                         b.down(),
@@ -378,11 +385,15 @@ public final class FirstPass {
     }
 
     private String why(Blink blink, List<Integer> shifts, List<Integer> pauses) {
-        int at = blink.frame() + 1;
-        if (shifts.contains(at)) {
-            return "blink: with the gaze or the turn at frame " + (at + 1);
+        // it may have been moved by less than an exposure
+        int near = shot.rules().exposure();
+        Optional<Integer> shift = shifts.stream()
+                .filter(f -> Math.abs(f - 1 - blink.frame()) < near)
+                .findFirst();
+        if (shift.isPresent()) {
+            return "blink: with the gaze or the turn at frame " + (shift.get() + 1);
         }
-        return pauses.contains(at)
+        return pauses.stream().anyMatch(f -> Math.abs(f - 1 - blink.frame()) < near)
                 ? "blink: in the pause"
                 : "blink: " + Math.round(temperament.blinks) + " a minute, as people do";
     }

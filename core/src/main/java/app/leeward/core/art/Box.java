@@ -1,5 +1,6 @@
 package app.leeward.core.art;
 
+import java.util.List;
 import java.util.Optional;
 
 /** An upright rectangle; never empty in both directions by mistake: min ≤ max holds. User units. */
@@ -9,6 +10,25 @@ public record Box(double minX, double minY, double maxX, double maxY) {
             throw new IllegalArgumentException(
                     "box is turned inside out: " + minX + " " + minY + " " + maxX + " " + maxY);
         }
+    }
+
+    /**
+     * The least one that holds some points.
+     *
+     * @param points one at least
+     */
+    public static Box around(List<Point> points) {
+        double minX = Double.POSITIVE_INFINITY;
+        double minY = Double.POSITIVE_INFINITY;
+        double maxX = Double.NEGATIVE_INFINITY;
+        double maxY = Double.NEGATIVE_INFINITY;
+        for (Point p : points) {
+            minX = Math.min(minX, p.x());
+            minY = Math.min(minY, p.y());
+            maxX = Math.max(maxX, p.x());
+            maxY = Math.max(maxY, p.y());
+        }
+        return new Box(minX, minY, maxX, maxY);
     }
 
     public double width() {

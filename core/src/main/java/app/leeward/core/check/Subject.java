@@ -10,15 +10,15 @@ package app.leeward.core.check;
 public record Subject(String part, String drawing, String dial) {
     public static final Subject WHOLE = new Subject("", "", "");
 
-    static Subject part(String part) {
+    public static Subject part(String part) {
         return new Subject(part, "", "");
     }
 
-    static Subject drawing(String part, String drawing) {
+    public static Subject drawing(String part, String drawing) {
         return new Subject(part, drawing, "");
     }
 
-    static Subject dial(String dial) {
+    public static Subject dial(String dial) {
         return new Subject("", "", dial);
     }
 }

@@ -44,6 +44,18 @@ public record Blink(int frame, int down, int hold, int up, Optional<Laid> laid) 
         return frame + frames();
     }
 
+    /**
+     * The same blink with its first shut frame on an exposure, so that the eyes are seen shut; it begins earlier, or later where there is
+     * no earlier.
+     *
+     * @param exposure frames each is photographed for
+     */
+    public Blink photographed(int exposure) {
+        int late = (frame + down) % exposure;
+        int at = frame - late >= 0 ? frame - late : frame - late + exposure;
+        return new Blink(at, down, hold, up, laid);
+    }
+
     /** Whether the eyes are open again in the last of so many frames at the latest. */
     public boolean within(int frames) {
         return end() < frames;

@@ -54,6 +54,29 @@ public final class BlinkPlan {
         return plan;
     }
 
+    /**
+     * The same blinks, each with a shut frame that is photographed; one that finds no room for that is left out.
+     *
+     * @param plan in rising order, none overlapping
+     * @param exposure frames each exposure takes
+     * @param frames length of the shot
+     */
+    public static List<Blink> photographed(List<Blink> plan, int exposure, int frames) {
+        List<Blink> out = new ArrayList<>();
+        int free = 0;
+        for (Blink b : plan) {
+            Blink moved = b.photographed(exposure);
+            if (moved.frame() < free) {
+                moved = new Blink(moved.frame() + exposure, b.down(), b.hold(), b.up(), b.laid());
+            }
+            if (moved.frame() >= free && moved.within(frames)) {
+                out.add(moved);
+                free = moved.end();
+            }
+        }
+        return out;
+    }
+
     /** One wait in frames; a sum of exponential waits. */
     private static double wait(SplittableRandom random, double mean) {
         double sum = 0;

@@ -31,13 +31,13 @@ import org.locationtech.jts.geom.Polygon;
 /** Measures what eyes are judged by: cover at every gaze and turn, seams, reach of lids and pupils, likeness of the two. */
 public final class EyeCheck {
     /** Uncovered white smaller than this is rounding, square units of an eye as wide as is meant. */
-    private static final double SPECK = 0.5;
+    static final double SPECK = 0.5;
     /** Edges nearer than this, without overlapping, may show a line at output size, units. */
-    private static final double SEAM = 0.5;
+    static final double SEAM = 0.5;
     /** How far the two eyes may differ, units. */
     private static final double ALIKE = 0.5;
     /** A pupil that keeps less than this at full throw is lost, as a share of its area. */
-    private static final double LOST = 0.4;
+    static final double LOST = 0.4;
 
     private final Character character;
     private final Evaluator evaluator;

@@ -39,7 +39,7 @@ public final class Hands {
     /** Degrees a wrist's line may be turned unseen. */
     private static final double STRAIGHT = 6;
     /** What may open: two flat ends that only touch open by a third of their width. */
-    private static final double GAP = 0.25;
+    static final double GAP = 0.25;
 
     /** How far from the place a point stands for, in widths of the wrist, another is still the same point of its drawing. */
     private static final double ALIKE = 0.25;

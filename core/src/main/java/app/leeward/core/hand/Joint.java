@@ -42,16 +42,28 @@ record Joint(Geometry bare, double width) {
     Gap gap(DoubleFunction<Artwork> swung) {
         Gap widest = Gap.NONE;
         for (double by : new double[] {-Hands.SWING, Hands.SWING}) {
-            Geometry open = without(bare, fills(near(swung.apply(by), bare)));
-            for (int i = 0; i < open.getNumGeometries(); i++) {
-                // no circle in it is larger than it
-                if (open.getGeometryN(i) instanceof Polygon p
-                        && 2 * Math.sqrt(p.getArea() / Math.PI) > widest.width() + EXACT * width) {
-                    MaximumInscribedCircle circle = new MaximumInscribedCircle(p, EXACT * width);
-                    double across = 2 * circle.getRadiusLine().getLength();
-                    Coordinate at = circle.getCenter().getCoordinate();
-                    widest = across > widest.width() ? new Gap(across, new Point(at.x, at.y), by) : widest;
-                }
+            Gap one = widest(left(swung.apply(by)), by);
+            widest = one.width() > widest.width() ? one : widest;
+        }
+        return widest;
+    }
+
+    /** What a hand leaves bare of the joint. */
+    Geometry left(Artwork hand) {
+        return without(bare, fills(near(hand, bare)));
+    }
+
+    /** The largest circle in an area that is bare while the hand is turned by so many degrees. */
+    Gap widest(Geometry open, double by) {
+        Gap widest = Gap.NONE;
+        for (int i = 0; i < open.getNumGeometries(); i++) {
+            // no circle in it is larger than it
+            if (open.getGeometryN(i) instanceof Polygon p
+                    && 2 * Math.sqrt(p.getArea() / Math.PI) > widest.width() + EXACT * width) {
+                MaximumInscribedCircle circle = new MaximumInscribedCircle(p, EXACT * width);
+                double across = 2 * circle.getRadiusLine().getLength();
+                Coordinate at = circle.getCenter().getCoordinate();
+                widest = across > widest.width() ? new Gap(across, new Point(at.x, at.y), by) : widest;
             }
         }
         return widest;

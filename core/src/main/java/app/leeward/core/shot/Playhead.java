@@ -73,6 +73,11 @@ public final class Playhead {
         return shot;
     }
 
+    /** What turns its poses into pictures. */
+    public Evaluator evaluator() {
+        return evaluator;
+    }
+
     /** The mouth track; empty for a character without a mouth set. */
     public Optional<MouthTrack> mouths() {
         return mouths;

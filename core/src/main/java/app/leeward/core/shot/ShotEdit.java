@@ -215,7 +215,10 @@ public sealed interface ShotEdit
         @Override
         public Shot apply(Shot shot) {
             return shot.withTracks(shot.tracks()
-                    .withBlinks(BlinkPlan.lay(shot.frames(), shot.rules().frameRate(), perMinute, shifts, seed)));
+                    .withBlinks(BlinkPlan.photographed(
+                            BlinkPlan.lay(shot.frames(), shot.rules().frameRate(), perMinute, shifts, seed),
+                            shot.rules().exposure(),
+                            shot.frames())));
         }
 
         @Override

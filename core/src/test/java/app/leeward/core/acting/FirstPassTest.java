@@ -12,6 +12,9 @@ import app.leeward.core.dial.Purpose;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.HeadView;
+import app.leeward.core.rig.ViewBand;
+import app.leeward.core.rig.ViewSet;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import app.leeward.core.shot.ActingEdit;
@@ -23,6 +26,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -199,6 +203,33 @@ class FirstPassTest {
                 .dials()
                 .values()
                 .forEach(keys -> assertThat(keys).isNotEmpty().allMatch(k -> k.frame() % 2 == 0));
+        List<Blink> blinks = laid(twos, Temperament.LIVELY, 2, 5, EnumSet.of(Laid.Kind.BLINKS))
+                .tracks()
+                .blinks();
+        assertThat(blinks)
+                .isNotEmpty()
+                .allMatch(b -> (b.frame() + b.down()) % 2 == 0)
+                .allMatch(b -> b.laid().orElseThrow().why().startsWith("blink: "));
+    }
+
+    /** A little of such a dial is nothing, a little more is another face, whose mouth need not be the one that speaks. */
+    @Test
+    void aHeadThatTurnsByExchangingViewsDoesNotDriftIntoThem() {
+        Set<Laid.Kind> settling = EnumSet.of(Laid.Kind.SETTLING);
+        assertThat(laid(SHOT, Temperament.LIVELY, 2, 1, settling).tracks().dials())
+                .containsKey("turn");
+        Character views = FACE.withControls(FACE.controls()
+                .withViews(Optional.of(new ViewSet(
+                        "turn",
+                        List.of(new HeadView("face-skin", "Front", null), new HeadView("back-hair", "Back", null)),
+                        List.of(
+                                new ViewBand(-60, 10, "face-skin", false),
+                                new ViewBand(10, 60, "back-hair", false))))));
+        assertThat(FirstPass.propose(views, SHOT, WORDS, Temperament.LIVELY, 2, 1, settling)
+                        .apply(SHOT)
+                        .tracks()
+                        .dials())
+                .isEmpty();
     }
 
     @Test

@@ -11,6 +11,7 @@ import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -92,6 +93,21 @@ class BlinkPlanTest {
                 .count();
         assertThat((double) with / plan.size()).isGreaterThan(0.15);
         assertThat(with).isGreaterThan(4 * Math.max(1, free));
+    }
+
+    @Seeded(tries = 100)
+    void whatIsLaidIsPhotographedShut(@Between(min = 1, max = 4) int exposure, long seed) {
+        List<Blink> plan = BlinkPlan.lay(1000, 24, 30, List.of(), seed);
+        List<Blink> moved = BlinkPlan.photographed(plan, exposure, 1000);
+        assertThat(moved.size()).isGreaterThan(plan.size() * 3 / 4);
+        int free = 0;
+        for (Blink b : moved) {
+            assertThat(b.frame()).isGreaterThanOrEqualTo(free);
+            assertThat(IntStream.range(b.frame(), b.end()).filter(f -> f % exposure == 0 && b.shut(f) == 1))
+                    .isNotEmpty();
+            free = b.end();
+        }
+        assertThat(BlinkPlan.photographed(plan, 1, 1000)).isEqualTo(plan);
     }
 
     @Test
