@@ -50,6 +50,7 @@ export type EyesView = Schemas['EyesView'];
 export type ExporterView = Schemas['ExporterView'];
 export type Finding = Schemas['Finding'];
 export type FindingsView = Schemas['FindingsView'];
+export type ShotFinding = Schemas['ShotFinding'];
 export type BrowsView = Schemas['BrowsView'];
 export type LooksView = Schemas['LooksView'];
 export type Look = Schemas['Look'];
@@ -248,6 +249,7 @@ export const api = {
     ),
   findings: (id: string, checks: string[]) =>
     get<FindingsView>(`/characters/${id}/findings?${checks.map((c) => `check=${c}`).join('&')}`),
+  shotFindings: (line: string) => get<Schemas['ShotFindingsView']>(`/lines/${line}/findings`),
   eyes: (id: string, moment: Moment) => post<EyesView>(`/characters/${id}/eyes`, moment),
   brows: (id: string, pose: PoseBody) => post<BrowsView>(`/characters/${id}/brows`, { pose }),
   looks: (id: string) => get<LooksView>(`/characters/${id}/looks`),

@@ -8,6 +8,7 @@ import { Foot } from '../shot/Foot';
 import { keyOf } from '../shot/items';
 import { allTracks } from '../shot/lanes';
 import { Sheet } from '../shot/Sheet';
+import { ShotCheck, ShotCheckButton } from '../shot/ShotCheck';
 import { useSheetKeys } from '../shot/sheetKeys';
 import { useSheet } from '../shot/sheetState';
 import { useAutoKeys } from '../shot/useAutoKeys';
@@ -21,12 +22,13 @@ export function ShotBench() {
   const { line, changeLine } = useStudio();
   const shot = useActed((s) => s.shot);
   const across = useSheet((s) => s.across);
+  const checking = useSheet((s) => s.checking);
   useSheetKeys(shot);
   useAutoKeys(shot);
   if (!line || !shot) return <NoShot />;
   return (
     <div className="-mx-5 -my-4 flex h-[calc(100%+2rem)] flex-col">
-      <header className="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-4 pt-3.5 pb-2.5">
+      <header className="flex flex-wrap items-center gap-x-1.5 gap-y-1.5 px-3.5 pt-3.5 pb-2.5">
         <h1 className="mr-1 text-2xl font-bold">Shot</h1>
         <div className="max-w-[190px] min-w-0">
           <EditableName
@@ -44,7 +46,7 @@ export function ShotBench() {
             aria-pressed={!across}
             onClick={() => useSheet.setState({ across: false, zoom: 20 })}
           >
-            Downwards
+            Down
           </button>
           <button
             className="btn px-2"
@@ -55,10 +57,14 @@ export function ShotBench() {
           </button>
         </div>
         <FirstPass shot={shot} />
+        <ShotCheckButton />
         <TracksMenu shot={shot} />
         <Lines shot={shot} />
       </header>
-      <Sheet key={`${line.id} ${across}`} shot={shot} />
+      <div className="flex min-h-0 flex-1">
+        <Sheet key={`${line.id} ${across}`} shot={shot} />
+        {checking && <ShotCheck />}
+      </div>
       <Foot shot={shot} />
     </div>
   );

@@ -44,7 +44,7 @@ export function Shelf() {
         ) : null;
       })}
       <div
-        className={`max-h-[100px] min-w-0 pr-1.5 flex-1 overflow-y-auto ${rulers.length > 2 ? '@min-[480px]:grid @min-[480px]:grid-cols-2 @min-[480px]:gap-x-4' : ''}`}
+        className={`max-h-[110px] min-w-0 pr-1.5 flex-1 overflow-y-auto ${rulers.length > 2 ? '@min-[480px]:grid @min-[480px]:grid-cols-2 @min-[480px]:gap-x-4' : ''}`}
       >
         {rulers.length === 0 && character.controls.pads.length === 0 && (
           <p className="text-faint">

@@ -1,4 +1,3 @@
-import { Sparkles } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { api, type Shot } from '../api/client';
@@ -69,7 +68,7 @@ export function FirstPass({ shot }: { shot: Shot }) {
         disabled={shot.lines.length === 0}
         title="Acting the line asks for, as keys"
       >
-        <Sparkles size={14} aria-hidden /> First pass …
+        First pass
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -277,7 +277,7 @@ export function Sheet({ shot }: { shot: Shot }) {
       aria-label="Exposure sheet"
       aria-describedby="sheet-says"
       data-testid="sheet"
-      className="relative min-h-0 flex-1 overflow-auto border-y border-line bg-card outline-offset-[-2px] outline-chosen select-none"
+      className="relative min-h-0 min-w-0 flex-1 overflow-auto border-y border-line bg-card outline-offset-[-2px] outline-chosen select-none"
       onKeyDown={(e) => e.key === 'Escape' && escape()}
     >
       <Thumbs drawings={cards} artwork={artwork} />

@@ -1,5 +1,6 @@
 import { useDesk } from '../state/desk';
 import type { Lane, Paper } from './lanes';
+import { useShotFindings } from './useShotFindings';
 
 /** The ground: exposures in bands, lanes with their edges. */
 export function Ground({
@@ -63,6 +64,7 @@ export function Numbers({
   beside: number;
 }) {
   const { across, zoom } = paper;
+  const wrong = useShotFindings().findings?.filter((f) => f.to > first && f.from <= last);
   // so many frames that a number has room
   const least = (across ? 30 : 15) / zoom;
   const step = [1, 2, 5, 10, 25, 50, 100, 250, 500, 1000].find((s) => s >= least) ?? 1000;
@@ -81,6 +83,20 @@ export function Numbers({
           across ? { left: from, width: size, height: beside } : { top: from, height: size, width: beside }
         }
       >
+        {wrong?.map((f) => {
+          const [x, y] = paper.at(f.from - first, across ? beside - 4 : 0);
+          const length = Math.max(3, (f.to - f.from) * zoom - 1);
+          return (
+            <rect
+              key={`${f.code} ${f.subject.part} ${f.subject.dial} ${f.from}`}
+              x={x}
+              y={y}
+              width={across ? length : 4}
+              height={across ? 4 : length}
+              className="fill-wrong"
+            />
+          );
+        })}
         {numbers.map((f) => {
           const [x, y] = paper.at(f + 0.5 - first, across ? 19 : beside - 8);
           return (

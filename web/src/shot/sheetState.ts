@@ -25,6 +25,8 @@ interface SheetState {
   onion: boolean;
   path: boolean;
   clip: Strip | null;
+  /** Whether what is wrong along the shot is listed. */
+  checking: boolean;
 }
 
 export const LEAST_ZOOM = 1.5;
@@ -40,6 +42,7 @@ export const useSheet = create<SheetState>(() => ({
   onion: false,
   path: false,
   clip: null,
+  checking: false,
 }));
 
 export const choose = (chosen: Chosen | null, item: string | null = null) =>

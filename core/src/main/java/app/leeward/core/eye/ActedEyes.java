@@ -79,8 +79,7 @@ public final class ActedEyes {
                     .filter(d -> d.purpose() == Purpose.BLINK)
                     .toList();
             this.blinks = all.stream()
-                    .filter(d -> pieces.pieces().stream()
-                            .anyMatch(p -> d.poses(p.id()) || !d.bandsOf(p.id()).isEmpty()))
+                    .filter(d -> pieces.pieces().stream().anyMatch(p -> moves(d, p.id())))
                     .toList();
             boolean squashed = all.stream().anyMatch(d -> d.poses(eye));
             this.white = pieces.piece(PartRole.WHITE).filter(p -> !p.drawings().isEmpty());
@@ -89,6 +88,12 @@ public final class ActedEyes {
             this.size =
                     pieces.measure().map(p -> LidCover.larger(LidCover.fill(p))).orElse(1.0);
             this.byContours = pieces.shutByContours(evaluator.character());
+        }
+
+        private static boolean moves(Dial d, String part) {
+            return d.poses(part)
+                    || !d.bandsOf(part).isEmpty()
+                    || d.stops().stream().anyMatch(s -> s.reshapes().containsKey(part));
         }
 
         /** How far it is shut by its blink, 0 to 1; what else lowers its lids does not count. */
@@ -134,6 +139,10 @@ public final class ActedEyes {
         private double seen(Frame frame) {
             Geometry window = fills.in(frame, white.orElseThrow().id()).orElseThrow();
             Geometry ball = fills.in(frame, pupil.orElseThrow().id()).orElseThrow();
+            // nearly always all of it, which is found out sooner than how much
+            if (window.getEnvelopeInternal().contains(ball.getEnvelopeInternal()) && window.covers(ball)) {
+                return 1;
+            }
             double whole = ball.getArea();
             return whole < 1e-3 ? 1 : Regions.both(window, ball).getArea() / whole;
         }

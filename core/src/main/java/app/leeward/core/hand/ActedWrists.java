@@ -21,9 +21,10 @@ public final class ActedWrists {
     private final Character character;
     private final List<Held> hands = new ArrayList<>();
 
-    public ActedWrists(Character character) {
+    /** @param measured its hands, as {@link Hands#of} gives them: that takes longer than all of this */
+    public ActedWrists(Character character, List<Hands.Hand> measured) {
         this.character = character;
-        for (Hands.Hand h : Hands.of(character)) {
+        for (Hands.Hand h : measured) {
             if (h.wrist().isPresent() && h.arm().isPresent() && h.place().isPresent()) {
                 hands.add(new Held(h));
             }

@@ -21,14 +21,13 @@ final class CanvasGauge implements Gauge {
     private static final double UNSEEN = 0.03;
 
     private final Evaluator evaluator;
-    private final Extents extents;
     private final Map<String, Double> atRest = new HashMap<>();
 
     CanvasGauge(Evaluator evaluator) {
         this.evaluator = evaluator;
-        extents = new Extents(evaluator.character());
+        Extents extents = new Extents(evaluator.character());
         for (Frame.Placed p : evaluator.frame(Pose.REST).placed()) {
-            atRest.put(p.part(), outside(p));
+            atRest.put(p.part(), outside(extents.corners(p)));
         }
     }
 
@@ -38,7 +37,7 @@ final class CanvasGauge implements Gauge {
         for (Frame.Placed p : s.get(i).picture().placed()) {
             // what a window cuts is seen no further than the window
             if (p.opacity() > 0 && p.windows().isEmpty()) {
-                double share = outside(p);
+                double share = outside(s.get(i).corners(p));
                 if (share > atRest.getOrDefault(p.part(), 0.0) + UNSEEN) {
                     out.add(new Reading(
                             "off-canvas",
@@ -60,8 +59,7 @@ final class CanvasGauge implements Gauge {
     }
 
     /** Share of its box beyond the canvas. */
-    private double outside(Frame.Placed p) {
-        List<Point> corners = extents.corners(p);
+    private double outside(List<Point> corners) {
         if (corners.isEmpty()) {
             return 0;
         }

@@ -64,7 +64,7 @@ final class HoldReview implements Review {
                     Subject.part(mouth),
                     new Measure(n, Unit.COUNT),
                     first,
-                    flickers.get(n - 1).to() * exposure,
+                    flickers.get(0).to() * exposure,
                     first,
                     (n == 1 ? "1 mouth is" : n + " mouths are") + " held for fewer than "
                             + shot.rules().minimumHold()

@@ -15,10 +15,10 @@ import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.LookSpan;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.Track;
 import app.leeward.core.shot.Way;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -40,14 +40,12 @@ final class PopGauge implements Gauge {
 
     private final Playhead playhead;
     private final Character character;
-    private final Extents extents;
     private final double width;
     private final Map<String, Optional<String>> parents = new HashMap<>();
 
     PopGauge(Playhead playhead) {
         this.playhead = playhead;
         character = playhead.evaluator().character();
-        extents = new Extents(character);
         width = faceWidth();
         character.rig().parts().forEach(p -> parents.put(p.id(), p.parent()));
     }
@@ -59,7 +57,7 @@ final class PopGauge implements Gauge {
                 .part(PartRole.FACE)
                 .map(Part::id)
                 .flatMap(rest::of)
-                .map(extents::corners)
+                .map(new Extents(character)::corners)
                 .filter(c -> !c.isEmpty())
                 .map(c -> Box.around(c).width())
                 .filter(w -> w > 0)
@@ -71,60 +69,51 @@ final class PopGauge implements Gauge {
         if (i == 0) {
             return List.of();
         }
-        Map<String, Frame.Placed> before = byPart(s.get(i - 1));
-        Map<String, Double> popped = new LinkedHashMap<>();
+        Exposure before = s.get(i - 1);
+        Map<String, Double> popped = new TreeMap<>();
         for (Frame.Placed p : s.get(i).picture().placed()) {
-            double by = moved(before.get(p.part()), p);
-            if (by > MOST * width
-                    && by > ALONE * about(s, i, p.part())
-                    && !exchanged(before, s.get(i).picture(), p)) {
+            double by = moved(before, s.get(i), p.part());
+            if (by > MOST * width && by > ALONE * about(s, i, p.part()) && !exchanged(before, s.get(i), p.part())) {
                 popped.put(p.part(), by);
             }
         }
-        List<Reading> out = new ArrayList<>();
-        popped.forEach((part, by) -> {
-            if (ancestors(part).stream().noneMatch(popped::containsKey)) {
-                long along = popped.keySet().stream()
-                        .filter(other -> ancestors(other).contains(part))
-                        .count();
-                out.add(new Reading(
-                        CODE,
-                        Subject.part(part),
-                        new Measure(by, Unit.UNITS),
-                        String.format(
-                                Locale.ROOT,
-                                "%s jumps by %.0f, %.0f %% of the face's width, in one exposure%s.",
-                                character.part(part).orElseThrow().name(),
-                                by,
-                                100 * by / width,
-                                along == 0
-                                        ? ""
-                                        : along == 1
-                                                ? ", and what hangs on it"
-                                                : ", and " + along + " parts with it")));
-            }
-        });
-        return out;
+        return popped.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(furthest -> told(furthest.getKey(), furthest.getValue(), popped.size() - 1))
+                .stream()
+                .toList();
     }
 
-    private static Map<String, Frame.Placed> byPart(Exposure e) {
-        Map<String, Frame.Placed> all = new HashMap<>();
-        e.picture().placed().forEach(p -> all.put(p.part(), p));
-        return all;
+    private Reading told(String part, double by, int others) {
+        return new Reading(
+                CODE,
+                Subject.WHOLE,
+                new Measure(by, Unit.UNITS),
+                String.format(
+                        Locale.ROOT,
+                        "%s jumps by %.0f, %.0f %% of the face's width, in one exposure%s.",
+                        character.part(part).orElseThrow().name(),
+                        by,
+                        100 * by / width,
+                        others == 0
+                                ? ""
+                                : others == 1 ? ", and 1 part with it" : ", and " + others + " parts with it"));
     }
 
     /** How far the corner goes that goes furthest; 0 where the part shows nothing, or another drawing. */
-    private double moved(Frame.Placed a, Frame.Placed b) {
-        if (a == null || a.opacity() == 0 || b.opacity() == 0 || !a.drawing().equals(b.drawing())) {
+    private static double moved(Exposure before, Exposure now, String part) {
+        Optional<Frame.Placed> was = before.of(part).filter(p -> p.opacity() > 0);
+        Optional<Frame.Placed> is = now.of(part).filter(p -> p.opacity() > 0);
+        if (was.isEmpty()
+                || is.isEmpty()
+                || !was.get().drawing().equals(is.get().drawing())
+                || was.get().matrix().equals(is.get().matrix())
+                        && was.get().outlines().isEmpty()
+                        && is.get().outlines().isEmpty()) {
             return 0;
         }
-        if (a.matrix().equals(b.matrix())
-                && a.outlines().isEmpty()
-                && b.outlines().isEmpty()) {
-            return 0;
-        }
-        List<Point> from = extents.corners(a);
-        List<Point> to = extents.corners(b);
+        List<Point> from = before.corners(was.get());
+        List<Point> to = now.corners(is.get());
         double most = 0;
         for (int k = 0; k < Math.min(from.size(), to.size()); k++) {
             most = Math.max(most, from.get(k).distance(to.get(k)));
@@ -133,24 +122,16 @@ final class PopGauge implements Gauge {
     }
 
     /** How far it goes in the exposure before and the one behind. */
-    private double about(List<Exposure> s, int i, String part) {
-        double most = 0;
-        for (int k : new int[] {i - 1, i + 1}) {
-            if (k > 0 && k < s.size()) {
-                Optional<Frame.Placed> a = s.get(k - 1).picture().of(part);
-                Optional<Frame.Placed> b = s.get(k).picture().of(part);
-                most = a.isPresent() && b.isPresent() ? Math.max(most, moved(a.get(), b.get())) : most;
-            }
-        }
-        return most;
+    private static double about(List<Exposure> s, int i, String part) {
+        double before = i > 1 ? moved(s.get(i - 2), s.get(i - 1), part) : 0;
+        return i + 1 < s.size() ? Math.max(before, moved(s.get(i), s.get(i + 1), part)) : before;
     }
 
     /** Whether something it hangs on shows another drawing than before. */
-    private boolean exchanged(Map<String, Frame.Placed> before, Frame now, Frame.Placed p) {
-        return ancestors(p.part()).stream().anyMatch(up -> {
-            String was = before.containsKey(up) ? before.get(up).drawing() : "";
-            return !was.equals(now.of(up).map(Frame.Placed::drawing).orElse(""));
-        });
+    private boolean exchanged(Exposure before, Exposure now, String part) {
+        return ancestors(part).stream().anyMatch(up -> !before.of(up)
+                .map(Frame.Placed::drawing)
+                .equals(now.of(up).map(Frame.Placed::drawing)));
     }
 
     private List<String> ancestors(String part) {
@@ -173,6 +154,7 @@ final class PopGauge implements Gauge {
         List<Remedy> out = new ArrayList<>();
         int before = f.frame() - shot.rules().exposure();
         Map<String, List<DialKey>> eased = new TreeMap<>();
+        List<Remedy> without = new ArrayList<>();
         shot.tracks().dials().forEach((dial, keys) -> {
             for (int k = 1; k < keys.size(); k++) {
                 DialKey a = keys.get(k - 1);
@@ -180,12 +162,17 @@ final class PopGauge implements Gauge {
                 if (b.frame() > before && b.frame() <= f.frame() && a.value() != b.value()) {
                     int from = b.frame() - EASED * shot.rules().exposure();
                     eased.put(dial, List.of(new DialKey(Math.max(a.frame(), from), a.value(), Way.SMOOTH)));
+                    if (a.frame() > from) {
+                        without.add(without(dial, a));
+                        without.add(without(dial, b));
+                    }
                 }
             }
         });
         if (!eased.isEmpty()) {
             out.add(Remedy.of("Come there over " + EASED + " exposures", new ActingEdit.SetKeys(eased)));
         }
+        out.addAll(without);
         for (LookSpan l : shot.tracks().looks()) {
             boolean comes = l.from() > before && l.from() <= f.frame() && l.in() < EASED;
             boolean goes = l.to() > before && l.to() <= f.frame() && l.out() < EASED;
@@ -205,5 +192,13 @@ final class PopGauge implements Gauge {
             }
         }
         return out;
+    }
+
+    /** Two keys so near each other leave no room to ease; one of them is in the way. */
+    private Remedy without(String dial, DialKey key) {
+        String name = character.dial(dial).map(d -> d.name()).orElse(dial);
+        return Remedy.of(
+                "Take " + name + "’s key at frame " + (key.frame() + 1) + " out",
+                new ActingEdit.ClearFrames(List.of(Track.dial(dial)), key.frame(), key.frame() + 1));
     }
 }

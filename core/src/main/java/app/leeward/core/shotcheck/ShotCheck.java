@@ -3,13 +3,18 @@ package app.leeward.core.shotcheck;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
+import app.leeward.core.hand.Hands;
 import app.leeward.core.refusal.Refusal;
+import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
+import app.leeward.core.turn.ViewCheck;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,7 +53,7 @@ public final class ShotCheck {
 
     /** What is wrong along a shot, the most harmful first, with the mends that were found to help. */
     public static List<ShotFinding> of(Playhead playhead) {
-        Measured measured = Measured.all(playhead);
+        Measured measured = Measured.all(playhead, Setup.of(playhead.evaluator().character()));
         List<ShotFinding> found = measured.findings();
         Map<String, Integer> tried = new HashMap<>();
         List<ShotFinding> toTry = found.stream()
@@ -56,8 +61,9 @@ public final class ShotCheck {
                 .toList();
         Map<ShotFinding, List<ShotMend>> mends = new HashMap<>();
         Map<Object, Optional<List<ShotFinding>>> after = new HashMap<>();
+        Remedies remedies = new Remedies(measured.gauges(), measured.reviews());
         for (ShotFinding f : toTry) {
-            mends.put(f, mends(measured, found, f, after));
+            mends.put(f, mends(measured, found, f, remedies.of(f), after));
         }
         return found.stream().map(f -> f.with(mends.getOrDefault(f, List.of()))).toList();
     }
@@ -66,9 +72,10 @@ public final class ShotCheck {
             Measured measured,
             List<ShotFinding> before,
             ShotFinding f,
+            List<Remedy> remedies,
             Map<Object, Optional<List<ShotFinding>>> known) {
         List<ShotMend> out = new ArrayList<>();
-        for (Remedy r : measured.remedies(f)) {
+        for (Remedy r : remedies) {
             Object edit = r.shot().isPresent() ? r.shot().get() : r.character().orElseThrow();
             known.computeIfAbsent(edit, k -> measured.after(r).map(Measured::findings))
                     .flatMap(after -> leaves(before, after, f))
@@ -105,13 +112,30 @@ public final class ShotCheck {
                 .orElse(0);
     }
 
+    private record Remedies(List<Gauge> gauges, List<Review> reviews) {
+        List<Remedy> of(ShotFinding f) {
+            List<Remedy> all = new ArrayList<>();
+            gauges.forEach(g -> all.addAll(g.remedies(f)));
+            reviews.forEach(r -> all.addAll(r.remedies(f)));
+            return all;
+        }
+    }
+
+    /** What of a character is measured once, however many frames are looked at. */
+    private record Setup(List<Hands.Hand> hands, List<ViewCheck.Edge> edges) {
+        static Setup of(Character c) {
+            return new Setup(Hands.of(c), ViewCheck.of(c));
+        }
+    }
+
     /** A shot with what was read off each of its exposures. */
-    private record Measured(Playhead playhead, List<List<Reading>> readings, ShownDrawings shown) {
-        static Measured all(Playhead playhead) {
+    private record Measured(Playhead playhead, Setup setup, List<List<Reading>> readings, ShownDrawings shown) {
+        static Measured all(Playhead playhead, Setup setup) {
             int exposures = exposures(playhead);
             Measured m = new Measured(
                     playhead,
-                    new ArrayList<>(java.util.Collections.nCopies(exposures, List.of())),
+                    setup,
+                    new ArrayList<>(Collections.nCopies(exposures, List.of())),
                     new ShownDrawings(playhead, exposures));
             m.measure(IntStream.range(0, exposures).toArray());
             return m;
@@ -131,8 +155,8 @@ public final class ShotCheck {
             return List.of(
                     new WhiteGauge(e),
                     new PupilGauge(playhead),
-                    new WristGauge(e.character()),
-                    new ViewGauge(e),
+                    new WristGauge(e.character(), setup.hands()),
+                    new ViewGauge(e, setup.edges()),
                     new CanvasGauge(e),
                     new PopGauge(playhead),
                     new SpokenGauge(playhead));
@@ -146,13 +170,6 @@ public final class ShotCheck {
                     new GoneReview(playhead));
         }
 
-        List<Remedy> remedies(ShotFinding f) {
-            List<Remedy> all = new ArrayList<>();
-            gauges().forEach(g -> all.addAll(g.remedies(f)));
-            reviews().forEach(r -> all.addAll(r.remedies(f)));
-            return all;
-        }
-
         /** Measures some exposures, in rising order. */
         private void measure(int[] wanted) {
             int chunks = (wanted.length + AT_ONCE - 1) / AT_ONCE;
@@ -164,13 +181,14 @@ public final class ShotCheck {
 
         private void chunk(int[] wanted) {
             List<Gauge> gauges = gauges();
+            Extents extents = new Extents(playhead.evaluator().character());
             Map<Integer, Exposure> near = new HashMap<>();
             for (int e : wanted) {
                 int first = Math.max(0, e - 2);
                 int last = Math.min(readings.size() - 1, e + 1);
                 List<Exposure> s = new ArrayList<>();
                 for (int k = first; k <= last; k++) {
-                    s.add(near.computeIfAbsent(k, this::photographed));
+                    s.add(near.computeIfAbsent(k, n -> photographed(n, extents)));
                 }
                 near.keySet().removeIf(k -> k < first);
                 List<Reading> read = new ArrayList<>();
@@ -182,12 +200,13 @@ public final class ShotCheck {
             }
         }
 
-        private Exposure photographed(int exposure) {
+        private Exposure photographed(int exposure, Extents extents) {
             Pose pose = pose(exposure);
             return new Exposure(
                     exposure * playhead.shot().rules().exposure(),
                     pose,
-                    playhead.evaluator().frame(pose));
+                    playhead.evaluator().frame(pose),
+                    extents);
         }
 
         /** The shot after a remedy; empty when that cannot be made. Only what it changes is measured again. */
@@ -197,13 +216,15 @@ public final class ShotCheck {
                 return Optional.empty();
             }
             Playhead p = changed.get();
-            Measured m = new Measured(p, new ArrayList<>(readings), new ShownDrawings(p, readings.size()));
-            if (r.character().isPresent() || !m.shown.parts().equals(shown.parts())) {
-                m = all(p);
-            } else {
-                m = new Measured(p, m.readings, shown.copy());
-                m.measure(differs(m));
+            if (r.character().isPresent()) {
+                return Optional.of(all(p, Setup.of(p.evaluator().character())));
             }
+            ShownDrawings anew = new ShownDrawings(p, readings.size());
+            if (!anew.parts().equals(shown.parts())) {
+                return Optional.of(all(p, setup));
+            }
+            Measured m = new Measured(p, setup, new ArrayList<>(readings), shown.copy());
+            m.measure(differs(m));
             return Optional.of(m);
         }
 
@@ -249,9 +270,9 @@ public final class ShotCheck {
             int exposure = playhead.shot().rules().exposure();
             int end = playhead.shot().frames();
             List<ShotFinding> done = new ArrayList<>();
-            Map<String, Stretching> open = new java.util.LinkedHashMap<>();
+            Map<String, Stretching> open = new LinkedHashMap<>();
             for (int e = 0; e < readings.size(); e++) {
-                Map<String, Stretching> still = new java.util.LinkedHashMap<>();
+                Map<String, Stretching> still = new LinkedHashMap<>();
                 for (Reading r : readings.get(e)) {
                     String key = r.code() + "/" + r.subject();
                     Stretching before = open.remove(key);

@@ -35,11 +35,8 @@ final class ShownDrawings {
 
     /** Exposures may be noted by several threads, each its own. */
     void note(int exposure, Exposure e) {
-        shown.forEach((part, all) -> all[exposure] = e.picture()
-                .of(part)
-                .filter(p -> p.opacity() > 0)
-                .map(p -> p.drawing())
-                .orElse(null));
+        shown.forEach((part, all) -> all[exposure] =
+                e.of(part).filter(p -> p.opacity() > 0).map(p -> p.drawing()).orElse(null));
     }
 
     Set<String> parts() {

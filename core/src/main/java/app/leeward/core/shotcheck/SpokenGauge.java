@@ -69,6 +69,6 @@ final class SpokenGauge implements Gauge {
     }
 
     private static boolean seen(Exposure e, String part) {
-        return e.picture().of(part).filter(p -> p.opacity() > 0).isPresent();
+        return e.of(part).filter(p -> p.opacity() > 0).isPresent();
     }
 }

@@ -15,12 +15,11 @@ final class ViewGauge implements Gauge {
     private final String dial;
     private final List<ViewCheck.Edge> edges;
 
-    ViewGauge(Evaluator evaluator) {
+    /** @param measured every edge between two views, as {@link ViewCheck#of} gives them */
+    ViewGauge(Evaluator evaluator, List<ViewCheck.Edge> measured) {
         this.evaluator = evaluator;
         dial = evaluator.character().controls().views().map(v -> v.dial()).orElse("");
-        edges = ViewCheck.of(evaluator.character()).stream()
-                .filter(e -> !e.message().isEmpty())
-                .toList();
+        edges = measured.stream().filter(e -> !e.message().isEmpty()).toList();
     }
 
     @Override

@@ -4,6 +4,7 @@ import app.leeward.core.check.Measure;
 import app.leeward.core.check.Subject;
 import app.leeward.core.check.Unit;
 import app.leeward.core.hand.ActedWrists;
+import app.leeward.core.hand.Hands;
 import app.leeward.core.rig.Character;
 import java.util.List;
 import java.util.Locale;
@@ -13,9 +14,9 @@ final class WristGauge implements Gauge {
     private final Character character;
     private final ActedWrists wrists;
 
-    WristGauge(Character character) {
+    WristGauge(Character character, List<Hands.Hand> measured) {
         this.character = character;
-        wrists = new ActedWrists(character);
+        wrists = new ActedWrists(character, measured);
     }
 
     @Override
