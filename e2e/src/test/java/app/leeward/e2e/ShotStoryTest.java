@@ -221,6 +221,42 @@ class ShotStoryTest extends Story {
         assertThat(hand.shift("nose")).isCloseTo(shiftAt35(), within(2.0));
     }
 
+    @Test
+    void aJumpIsFoundShownAndEasedWithOneClick() throws Exception {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Another shot"))
+                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("An empty shot of two seconds"))
+                .click();
+        hand.settle();
+        button("Check").click();
+        assertThat(page.getByText("nothing is wrong")).isVisible();
+        at(1);
+        turnTo("Turn", "0");
+        keyHere();
+        page.locator("[data-item='key turn 0']").click();
+        page.keyboard().press("1");
+        hand.settle();
+        at(20);
+        turnTo("Turn", "35");
+        keyHere();
+        Locator pop = page.getByTestId("shot-finding-pops");
+        assertThat(pop)
+                .containsText(Pattern.compile("frame 20.*jumps by \\d+, \\d+ % of the face's width.*parts with it"));
+        at(3);
+        pop.getByRole(AriaRole.BUTTON).first().click();
+        assertThat(page.getByTestId("clock")).hasText("frame 20 of");
+        assertThat(seriousFaults()).isEmpty();
+        pop.getByText("Come there over 4 exposures").click();
+        hand.settle();
+        assertThat(page.getByText("nothing is wrong")).isVisible();
+        assertThat(items("key turn")).hasCount(3);
+        button("Undo").click();
+        hand.settle();
+        assertThat(pop).isVisible();
+    }
+
     /** How far the nose stands to the right with the head turned to 35 by hand. */
     private double shiftAt35() {
         hand.bench("Turn").click();
