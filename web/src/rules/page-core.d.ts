@@ -9,7 +9,8 @@ declare module 'page-core' {
     with(character: OpenCharacter): OpenLine;
     plain(): OpenLine;
     of(shot: Schemas['Shot']): OpenLine;
-    shot(): Schemas['Shot'];
+    /** The shot without what of its tracks has not changed since an earlier state, and whose tracks those are. */
+    changes(before: OpenLine): { shot: Schemas['Shot']; dials: string[]; drawings: string[] };
     drafts(kind: string): boolean;
     draft(edit: Schemas['ShotEdit']): LineDraft;
     keyed(at: number): Record<string, number>;

@@ -10,6 +10,18 @@ const WORDS: Record<Way['kind'], string> = { hold: 'hold', even: 'even', smooth:
 const brief = (dial: Dial, value: number) =>
   dial.to - dial.from > 10 ? `${Math.round(value) || 0}${dial.unit}` : shown(dial, value);
 
+/** The place of the first key behind a frame. */
+function firstBehind(keys: DialKey[], frame: number): number {
+  let low = 0;
+  let high = keys.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (keys[middle]!.frame > frame) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
 /** A dial drawn out in time: its way from key to key, with a tick a frame, so that its spacing is seen. */
 export const DialLane = memo(function DialLane({
   lane,
@@ -44,7 +56,10 @@ export const DialLane = memo(function DialLane({
       ])
     : '';
   const ways: React.ReactNode[] = [];
-  for (let i = 0; i < keys.length; i++) {
+  let ticks = '';
+  const start = Math.max(0, firstBehind(keys, first - 3) - 1);
+  const behind = firstBehind(keys, last + 2);
+  for (let i = start; i < behind; i++) {
     const k = keys[i]!;
     const next = keys[i + 1];
     const end = next ? next.frame : last;
@@ -82,14 +97,7 @@ export const DialLane = memo(function DialLane({
     if (zoom >= 7)
       for (let f = Math.max(first, k.frame + 1); f < Math.min(last + 1, end); f++) {
         const [x, y] = at(f, values[f] ?? k.value);
-        ways.push(
-          <path
-            key={`tick ${f}`}
-            d={across ? `M${x} ${y - 3.5}V${y + 3.5}` : `M${x - 3.5} ${y}H${x + 3.5}`}
-            className="stroke-ink"
-            strokeWidth="1.2"
-          />,
-        );
+        ticks += across ? `M${x.toFixed(1)} ${y - 3.5}v7` : `M${x - 3.5} ${y.toFixed(1)}h7`;
       }
   }
   return (
@@ -106,8 +114,10 @@ export const DialLane = memo(function DialLane({
         />
       )}
       {ways}
-      {keys.map((k, i) => {
-        if (k.frame < first - 2 || k.frame > last + 2) return null;
+      {ticks && <path d={ticks} className="stroke-ink" strokeWidth="1.2" />}
+      {keys.slice(start, behind).map((k, n) => {
+        const i = start + n;
+        if (k.frame < first - 2) return null;
         const [x, y] = at(k.frame, k.value);
         const room = ((keys[i + 1]?.frame ?? Infinity) - k.frame) * zoom;
         const into = placeOf(lane, k.value, across) - lane.at;

@@ -27,8 +27,22 @@ const KINDS: [LaidKind, string, string][] = [
 export function laidOf(shot: Shot): Record<LaidKind, number> {
   const count = Object.fromEntries(KINDS.map(([k]) => [k, 0])) as Record<LaidKind, number>;
   const { dials, blinks, looks } = shot.tracks;
-  for (const it of [...Object.values(dials).flat(), ...blinks, ...looks]) if (it.laid) count[it.laid.kind]++;
+  for (const track of [...Object.values(dials), blinks, looks])
+    for (const [kind, n] of laidOn(track)) count[kind] += n;
   return count;
+}
+
+/** Counted once for each state of a track: while one is changed the others stay the same. */
+const counted = new WeakMap<object, Map<LaidKind, number>>();
+
+function laidOn(track: { laid?: { kind: LaidKind } }[]): Map<LaidKind, number> {
+  let known = counted.get(track);
+  if (!known) {
+    known = new Map();
+    for (const it of track) if (it.laid) known.set(it.laid.kind, (known.get(it.laid.kind) ?? 0) + 1);
+    counted.set(track, known);
+  }
+  return known;
 }
 
 /** Proposes the acting a line asks for, as ordinary keys; all of it or by kind, and taken back by kind. */

@@ -13,11 +13,11 @@ import { DialLane } from './DialLane';
 import { LaneHead } from './Heads';
 import { MouthLane, SoundLane, WordsLane } from './HeardLanes';
 import { ItemLane } from './ItemLane';
-import { type Item, itemsOn, sameTrack } from './items';
+import { type Item, sameTrack } from './items';
 import { type Lane, lanesOf, Paper, sizeOf, valueAt } from './lanes';
 import { Ground, Numbers, SheetHead } from './SheetGround';
 import { choose, useSheet, zoomBy } from './sheetState';
-import { useSeen, useValues, useWheelZoom } from './sheetView';
+import { LaneItems, useSeen, useSeenLanes, useValues, useWheelZoom } from './sheetView';
 import { symbolOf, Thumbs } from './Thumbs';
 
 /** Room for the numbers of the frames, and for the heads of the lanes. */
@@ -70,6 +70,8 @@ export function Sheet({ shot }: { shot: Shot }) {
   const head = across ? HEAD_ACROSS : HEAD_DOWN;
   const beside = across ? NUMBERS_ACROSS : NUMBERS_DOWN;
   const [first, last] = useSeen(scroller, across, zoom, frames, head);
+  const [near, far] = useSeenLanes(scroller, across);
+  const inSight = (l: Lane) => l.at <= far && l.at + l.size >= near;
 
   const peaks = useQuery({
     queryKey: ['peaks', line!.id, soundOf(line!), 'sheet'],
@@ -80,10 +82,7 @@ export function Sheet({ shot }: { shot: Shot }) {
   const runs = useMemo(() => spans(mouths), [mouths]);
   const mouth = character.rig.parts.find((p) => p.id === character.voice.mouths.part);
   const values = useValues(shot, open);
-  const items = useMemo(
-    () => new Map(lanes.map((l) => [l.key, l.track ? itemsOn(l.track, shot, character) : []])),
-    [lanes, shot, character],
-  );
+  const items = useMemo(() => new LaneItems(shot, character), [shot, character]);
   const thumbOf = useCallback(
     (part: string | undefined) => (drawing: string) => {
       const art = character.rig.parts.find((p) => p.id === part)?.drawings.find((d) => d.id === drawing)?.art;
@@ -144,7 +143,7 @@ export function Sheet({ shot }: { shot: Shot }) {
     const at = place(e);
     const end = (e.target as Element).closest('[data-end]')?.getAttribute('data-end');
     const hit = end ?? (e.target as Element).closest('[data-item]')?.getAttribute('data-item');
-    const found = hit ? [...items.values()].flat().find((i) => i.id === hit) : undefined;
+    const found = hit ? items.on(lanes[at.lane]!).find((i) => i.id === hit) : undefined;
     e.currentTarget.setPointerCapture(e.pointerId);
     scroller.current!.focus({ preventScroll: true });
     useDesk.getState().play(false);
@@ -316,7 +315,7 @@ export function Sheet({ shot }: { shot: Shot }) {
             </button>
           </div>
           <div className="relative h-full" style={across ? undefined : { marginLeft: beside }}>
-            {lanes.map((l) => (
+            {lanes.filter(inSight).map((l) => (
               <LaneHead key={l.key} lane={l} across={across} frames={frames} />
             ))}
           </div>
@@ -363,7 +362,7 @@ export function Sheet({ shot }: { shot: Shot }) {
                 data-testid="chosen"
               />
             )}
-            {lanes.map((lane) => {
+            {lanes.filter(inSight).map((lane) => {
               const seen = { lane, paper, first, last };
               switch (lane.kind) {
                 case 'sound':
@@ -399,7 +398,7 @@ export function Sheet({ shot }: { shot: Shot }) {
                     <ItemLane
                       key={lane.key}
                       {...seen}
-                      items={items.get(lane.key) ?? NO_KEYS}
+                      items={items.on(lane)}
                       chosen={item}
                       thumb={thumbOf(lane.track?.of)}
                     />

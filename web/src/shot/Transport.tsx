@@ -211,7 +211,7 @@ function Whole({ shot, marks }: { shot: Shot; marks: number[] }) {
         preserveAspectRatio="none"
         aria-hidden
       >
-        {marks.map((m) => (
+        {toldApart(marks, frames).map((m) => (
           <path
             key={m}
             d={`M${m + 0.5} 1V10`}
@@ -235,6 +235,13 @@ function Whole({ shot, marks }: { shot: Shot; marks: number[] }) {
       </div>
     </div>
   );
+}
+
+/** Marks the whole shot has room for beside each other. */
+function toldApart(marks: number[], frames: number): number[] {
+  const least = frames / 260;
+  let last = -Infinity;
+  return marks.filter((m) => m - last >= least && ((last = m), true));
 }
 
 /** The words that have room to be written beside each other over the whole shot, and the frames they begin at. */

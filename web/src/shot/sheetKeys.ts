@@ -94,9 +94,11 @@ export function useCutting(shot: Shot) {
 
 /** Every frame at which something begins on some tracks, in rising order. */
 export function beginnings(shot: Shot, character: Character, tracks: Track[]): number[] {
-  return [...new Set(tracks.flatMap((t) => itemsOn(t, shot, character).map((i) => i.from)))].sort(
-    (a, b) => a - b,
-  );
+  const all = new Set<number>();
+  for (const t of tracks)
+    if (t.sort === 'DIAL') for (const k of shot.tracks.dials[t.of!] ?? []) all.add(k.frame);
+    else for (const i of itemsOn(t, shot, character)) all.add(i.from);
+  return [...all].sort((a, b) => a - b);
 }
 
 /** Keys of the Shot bench. They write to what the foot of the sheet says, and never to a part's rest pose. */

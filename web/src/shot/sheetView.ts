@@ -1,10 +1,12 @@
 import type { OpenLine } from 'page-core';
 import { useEffect, useState } from 'react';
-import type { DialKey, Shot, Way } from '../api/client';
+import type { Character, DialKey, Shot, Way } from '../api/client';
+import { type Item, itemsOn } from './items';
+import type { Lane } from './lanes';
 import { useSheet, zoomBy } from './sheetState';
 
 /** Frames that are drawn beyond what is seen, so that a little scrolling draws nothing anew. */
-const BEYOND = 12;
+const BEYOND = 24;
 
 const NO_VALUES = new Float64Array();
 
@@ -37,6 +39,36 @@ export function useSeen(
     };
   }, [scroller, across, zoom, frames, head]);
   return [Math.max(0, seen[0]), Math.min(frames - 1, seen[1])];
+}
+
+/** Pixels drawn beyond what is seen of the lanes. */
+const BESIDE = 240;
+
+/** How far into the lanes the sight goes, from and to, pixels; lanes outside it are not drawn. */
+export function useSeenLanes(
+  scroller: React.RefObject<HTMLDivElement | null>,
+  across: boolean,
+): [number, number] {
+  const [seen, setSeen] = useState<[number, number]>([0, 2000]);
+  useEffect(() => {
+    const e = scroller.current!;
+    const look = () => {
+      const scrolled = across ? e.scrollTop : e.scrollLeft;
+      const room = across ? e.clientHeight : e.clientWidth;
+      const from = Math.floor(scrolled / BESIDE) * BESIDE - BESIDE;
+      const to = Math.ceil((scrolled + room) / BESIDE) * BESIDE + BESIDE;
+      setSeen((s) => (s[0] === from && s[1] === to ? s : [from, to]));
+    };
+    look();
+    e.addEventListener('scroll', look, { passive: true });
+    const sized = new ResizeObserver(look);
+    sized.observe(e);
+    return () => {
+      e.removeEventListener('scroll', look);
+      sized.disconnect();
+    };
+  }, [scroller, across]);
+  return seen;
 }
 
 /** Ctrl and the wheel zoom at the pointer. */
@@ -96,3 +128,22 @@ const sameWay = (a: Way, b: Way) =>
   (a.kind !== 'curve' ||
     b.kind !== 'curve' ||
     (a.x1 === b.x1 && a.y1 === b.y1 && a.x2 === b.x2 && a.y2 === b.y2));
+
+/** What lies on the lanes of a shot, worked out when it is asked for. */
+export class LaneItems {
+  private readonly known = new Map<string, Item[]>();
+
+  constructor(
+    private readonly shot: Shot,
+    private readonly character: Character,
+  ) {}
+
+  on(lane: Lane): Item[] {
+    let items = this.known.get(lane.key);
+    if (!items) {
+      items = lane.track ? itemsOn(lane.track, this.shot, this.character) : [];
+      this.known.set(lane.key, items);
+    }
+    return items;
+  }
+}

@@ -31,8 +31,14 @@ const shot = (keys: number): Shot => ({
   },
 });
 
-const line = (revision: number, keys: number) =>
-  ({ id: 'l', revision, shot: shot(keys), drawings: [], frames: 48 }) as unknown as LineView;
+const NOD = [{ frame: 7, value: 1, way: { kind: 'even' as const } }];
+
+/** As the server has it: with a nod. */
+function line(revision: number, keys: number): LineView {
+  const whole = shot(keys);
+  whole.tracks.dials.nod = NOD;
+  return { id: 'l', revision, shot: whole, drawings: [], frames: 48 } as unknown as LineView;
+}
 
 /** Rules that add a key for an edit that sets keys, and refuse to draw out. */
 function open(keys: number): OpenLine {
@@ -43,7 +49,8 @@ function open(keys: number): OpenLine {
       refused: () => '',
     }),
     of: (s: Shot) => open(s.tracks.dials.turn!.length),
-    shot: () => shot(keys),
+    // the nod is never touched
+    changes: () => ({ shot: shot(keys), dials: ['nod'], drawings: [] }),
     mouths: () => [],
     keyed: () => ({ turn: keys }),
   } as unknown as OpenLine;
@@ -66,10 +73,15 @@ describe('the acted shot', () => {
 
   it('shows an edit before it is answered, and the answer without a step back', async () => {
     const seen: (number | undefined)[] = [];
-    const stop = useActed.subscribe(() => seen.push(keys()));
+    const nods: unknown[] = [];
+    const stop = useActed.subscribe(({ shot }) => {
+      seen.push(keys());
+      nods.push(shot?.tracks.dials.nod);
+    });
     await acted.send(SET, async () => line(2, 3));
     stop();
     expect(seen[0]).toBe(3);
+    expect(nods.every((n) => n === NOD)).toBe(true);
     expect(seen.every((k) => k === 3)).toBe(true);
     expect(useActed.getState().line?.revision).toBe(2);
   });

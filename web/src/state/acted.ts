@@ -102,7 +102,7 @@ export class ActedShot {
         edits: this.waiting,
         line,
         after: open,
-        shot: same ? (line?.shot ?? null) : open!.shot(),
+        shot: same ? (line?.shot ?? null) : changed(open!, this.open!, line!.shot),
         mouths: same ? (line?.drawings ?? []) : open!.mouths(),
       };
     }
@@ -111,7 +111,7 @@ export class ActedShot {
     const drafted = open !== made.after;
     useActed.setState({
       line,
-      shot: drafted ? open!.shot() : made.shot,
+      shot: drafted ? changed(open!, made.after!, made.shot!) : made.shot,
       kept: made.shot,
       open,
       mouths: drafted && this.drafted!.kind.includes('mouth') ? open!.mouths() : made.mouths,
@@ -119,6 +119,14 @@ export class ActedShot {
     this.director?.speaks(line, open);
     tellKeyed();
   }
+}
+
+/** A later state of a shot; what has not changed of its tracks is taken from the earlier one, whose text is known. */
+function changed(open: OpenLine, before: OpenLine, known: Shot): Shot {
+  const { shot, dials, drawings } = open.changes(before);
+  for (const id of dials) shot.tracks.dials[id] = known.tracks.dials[id]!;
+  for (const id of drawings) shot.tracks.drawings[id] = known.tracks.drawings[id]!;
+  return shot;
 }
 
 /** A shot after an edit; what would be refused is left out, and the answer says why. */

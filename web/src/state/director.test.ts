@@ -19,7 +19,7 @@ function rules(by = 0): OpenCharacter {
     with: (other) => other.line({} as never),
     plain: () => spoken,
     of: () => spoken,
-    shot: () => ({}) as never,
+    changes: () => ({ shot: {} as never, dials: [], drawings: [] }),
     drafts: () => false,
     draft: () => ({ after: () => null, refused: () => '' }),
     keyed: () => ({}),

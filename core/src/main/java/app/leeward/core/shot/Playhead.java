@@ -33,25 +33,32 @@ public final class Playhead {
         this.evaluator = evaluator;
         this.shot = shot;
         this.trails = new DelayLine(evaluator);
-        compile();
+        compile(Map.of());
         boolean talks = evaluator.character().voice().mouths().part().isPresent()
                 && !evaluator.character().voice().mouths().drawn().isEmpty();
         this.mouths =
                 talks ? Optional.of(shot.mouths(evaluator.character().voice().mouths())) : Optional.empty();
     }
 
-    private Playhead(Evaluator evaluator, Shot shot, Optional<MouthTrack> mouths) {
+    private Playhead(
+            Evaluator evaluator,
+            Shot shot,
+            Optional<MouthTrack> mouths,
+            DelayLine trails,
+            Map<String, KeyedDial> before) {
         this.evaluator = evaluator;
         this.shot = shot;
         this.mouths = mouths;
-        trails = new DelayLine(evaluator);
-        compile();
+        this.trails = trails;
+        compile(before);
     }
 
-    private void compile() {
+    /** @param before dials of another state: one whose keys are the very same list is taken over */
+    private void compile(Map<String, KeyedDial> before) {
         shot.tracks().dials().forEach((dial, keys) -> {
             if (evaluator.character().dial(dial).isPresent()) {
-                keyed.put(dial, new KeyedDial(keys));
+                KeyedDial known = before.get(dial);
+                keyed.put(dial, known != null && known.keys() == keys ? known : new KeyedDial(keys));
             }
         });
     }
@@ -60,13 +67,15 @@ public final class Playhead {
     public Playhead with(Evaluator other) {
         return other.character().voice().mouths()
                         == evaluator.character().voice().mouths()
-                ? new Playhead(other, shot, mouths)
+                ? new Playhead(other, shot, mouths, new DelayLine(other), keyed)
                 : new Playhead(other, shot);
     }
 
     /** Another state of the same shot; its mouths are solved anew only where they could be others. */
     public Playhead of(Shot other) {
-        return other.speaksLike(shot) ? new Playhead(evaluator, other, mouths) : new Playhead(evaluator, other);
+        return other.speaksLike(shot)
+                ? new Playhead(evaluator, other, mouths, trails, keyed)
+                : new Playhead(evaluator, other);
     }
 
     public Shot shot() {

@@ -4,7 +4,6 @@ import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
@@ -47,8 +46,10 @@ public record Tracks(
         gestures = rising(gestures, Comparator.comparingInt(Gesture::from).thenComparing(Gesture::run));
         looks = rising(looks, Comparator.comparingInt(LookSpan::from).thenComparing(LookSpan::look));
         notes = rising(notes, Comparator.comparingInt(ShotNote::from).thenComparing(ShotNote::text));
-        dials = each(dials, Comparator.comparingInt(DialKey::frame));
-        drawings = each(drawings, Comparator.comparingInt(HeldDrawing::from));
+        Map<String, List<DialKey>> givenDials = dials == null ? Map.of() : dials;
+        Map<String, List<HeldDrawing>> givenDrawings = drawings == null ? Map.of() : drawings;
+        dials = each(givenDials, Comparator.comparingInt(DialKey::frame));
+        drawings = each(givenDrawings, Comparator.comparingInt(HeldDrawing::from));
         for (int i = 1; i < blinks.size(); i++) {
             if (blinks.get(i).frame() < blinks.get(i - 1).end()) {
                 throw new Refusal(
@@ -58,8 +59,17 @@ public record Tracks(
                                 + blinks.get(i - 1).frame() + " has ended.");
             }
         }
-        dials.forEach((dial, keys) -> requireApart("key of " + dial, keys, DialKey::frame, k -> k.frame() + 1));
-        drawings.forEach((part, held) -> requireApart("drawing of " + part, held, HeldDrawing::from, HeldDrawing::to));
+        dials.forEach((dial, keys) -> {
+            // what was in order before has been looked at
+            if (givenDials.get(dial) != keys) {
+                requireApart("key of " + dial, keys, DialKey::frame, k -> k.frame() + 1);
+            }
+        });
+        drawings.forEach((part, held) -> {
+            if (givenDrawings.get(part) != held) {
+                requireApart("drawing of " + part, held, HeldDrawing::from, HeldDrawing::to);
+            }
+        });
     }
 
     private static <T> List<T> rising(List<T> all, Comparator<T> order) {
@@ -70,9 +80,7 @@ public record Tracks(
             throw new Refusal(
                     RefusalCode.TRACK_FULL, "A track holds " + MOST + " things at most, not " + all.size() + ".");
         }
-        List<T> sorted = new ArrayList<>(all);
-        sorted.sort(order);
-        return Collections.unmodifiableList(sorted);
+        return InOrder.of(all, order);
     }
 
     /** Empty tracks are left out, so that the same acting is always written the same way. */

@@ -246,6 +246,22 @@ class ActingTest {
     }
 
     /** Played over the same shot without those keys, the cue is what the keys were. */
+    /** Whoever shows a shot has to know at once what of it is another: there may be sixty tracks of a thousand keys. */
+    @Test
+    void whatAnEditDoesNotTouchStaysTheVerySame() {
+        Shot both = keyed(keyed(SHOT, "turn", new DialKey(3, 4, Way.HOLD)), "blink", new DialKey(9, 1, Way.HOLD));
+        both = new ActingEdit.HoldDrawing("nose", new HeldDrawing(2, 9, "nose")).apply(both);
+        Shot after = keyed(both, "turn", new DialKey(8, 2, Way.EVEN));
+        assertThat(after.tracks().dials().get("blink"))
+                .isSameAs(both.tracks().dials().get("blink"));
+        assertThat(after.tracks().drawings().get("nose"))
+                .isSameAs(both.tracks().drawings().get("nose"));
+        assertThat(after.tracks().dials().get("turn"))
+                .isNotEqualTo(both.tracks().dials().get("turn"));
+        assertThatThrownBy(() -> after.tracks().dials().get("turn").add(new DialKey(1, 1, Way.HOLD)))
+                .isInstanceOf(UnsupportedOperationException.class);
+    }
+
     @Test
     void aStretchKeptAsACueDoesWhatItsKeysDid() {
         Shot shot = keyed(

@@ -14,6 +14,9 @@ import app.leeward.page.json.Codec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
@@ -68,12 +71,62 @@ public final class OpenLine {
         return new OpenLine(character, playhead.of(character.codec().readShot(new JsValue(shot))));
     }
 
-    /** The shot itself. */
+    /**
+     * The shot itself, as far as it is another one than that of an earlier state: without the keys and the drawings that have not changed.
+     * A shot of an hour's work is large, and a hand moves one key of it.
+     *
+     * @return the shot with what changed on its tracks, and the ids of the dials and parts whose tracks are the same
+     */
     @JSExport
-    public JSObject shot() {
+    public JSObject changes(OpenLine before) {
+        Tracks now = playhead.shot().tracks();
+        Tracks then = before.playhead.shot().tracks();
+        Set<String> dials = same(now.dials(), then.dials());
+        Set<String> drawings = same(now.drawings(), then.drawings());
         JsSink out = new JsSink();
-        character.codec().writeShot(playhead.shot(), out);
+        out.begin();
+        out.name("shot");
+        character
+                .codec()
+                .writeShot(
+                        playhead.shot()
+                                .withTracks(new Tracks(
+                                        now.pins(),
+                                        now.blinks(),
+                                        now.cues(),
+                                        now.gestures(),
+                                        without(now.dials(), dials),
+                                        without(now.drawings(), drawings),
+                                        now.looks(),
+                                        now.notes())),
+                        out);
+        names(out, "dials", dials);
+        names(out, "drawings", drawings);
+        out.end();
         return out.whole();
+    }
+
+    private static void names(JsSink out, String name, Set<String> ids) {
+        out.name(name);
+        out.beginList();
+        ids.forEach(out::text);
+        out.end();
+    }
+
+    private static <T> Set<String> same(Map<String, List<T>> now, Map<String, List<T>> then) {
+        Set<String> ids = new TreeSet<>();
+        now.forEach((id, items) -> {
+            if (then.get(id) == items) {
+                ids.add(id);
+            }
+        });
+        return ids;
+    }
+
+    private static <T> Map<String, List<T>> without(Map<String, List<T>> all, Set<String> ids) {
+        Map<String, List<T>> left = new TreeMap<>(all);
+        left.keySet().removeAll(ids);
+        return left;
     }
 
     /** Whether {@link #draft} knows a kind of edit; the others only the server makes. */
