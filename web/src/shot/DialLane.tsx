@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { Dial, DialKey, Way } from '../api/client';
 import { shown } from '../shelf/values';
+import { bendAt, handleAt } from './curves';
 import type { Chosen } from './sheetState';
 import { type Lane, type Paper, placeOf } from './lanes';
 
@@ -100,6 +101,14 @@ export const DialLane = memo(function DialLane({
         ticks += across ? `M${x.toFixed(1)} ${y - 3.5}v7` : `M${x - 3.5} ${y.toFixed(1)}h7`;
       }
   }
+  const bend =
+    chosen &&
+    dial &&
+    chosen.to - chosen.from === 1 &&
+    chosen.tracks.length === 1 &&
+    chosen.tracks[0]!.of === lane.track!.of
+      ? bendAt(keys, chosen.from)
+      : null;
   return (
     <g fill="none">
       {rest && <path d={rest} className="stroke-line" strokeDasharray="1 4" strokeWidth="1.5" />}
@@ -159,6 +168,23 @@ export const DialLane = memo(function DialLane({
           </g>
         );
       })}
+      {bend &&
+        ([1, 2] as const).map((handle) => {
+          const [x, y] = handleAt(bend, handle, lane, paper);
+          const root = handle === 1 ? bend.key : bend.next;
+          return (
+            <g key={handle} data-handle={handle} className="cursor-grab">
+              <path
+                d={paper.path([at(root.frame, root.value), [x, y]])}
+                className="stroke-chosen"
+                strokeWidth="1.2"
+              />
+              <circle cx={x} cy={y} r="11" fill="transparent" pointerEvents="all" />
+              <circle cx={x} cy={y} r="4.5" className="fill-card stroke-chosen" strokeWidth="2" />
+              <title>Drag to bend the way; with Shift it keeps its slope</title>
+            </g>
+          );
+        })}
     </g>
   );
 });

@@ -276,7 +276,7 @@ function Bezier({ way, set }: { way: Way; set: (way: Way) => void }) {
     <label className="flex items-center gap-1.5">
       <span className="text-faint">cubic-bezier</span>
       <input
-        className="field w-[118px] py-0"
+        className="field w-[158px] py-0"
         defaultValue={text}
         title="Four numbers; the first and the third from 0 to 1"
         onBlur={(e) => {

@@ -14,6 +14,7 @@ import { LaneHead } from './Heads';
 import { MouthLane, SoundLane, WordsLane } from './HeardLanes';
 import { ItemLane } from './ItemLane';
 import { type Item, sameTrack } from './items';
+import { type Bend, bendAt, bent, type Handle } from './curves';
 import { type Lane, lanesOf, Paper, sizeOf, valueAt } from './lanes';
 import { Ground, Numbers, SheetHead } from './SheetGround';
 import { choose, useSheet, zoomBy } from './sheetState';
@@ -34,13 +35,15 @@ const NO_KEYS: never[] = [];
 interface Drag {
   x: number;
   y: number;
-  what: 'choose' | 'item' | 'end';
+  what: 'choose' | 'item' | 'end' | 'handle';
   item: Item | null;
   lane: number;
   frame: number;
   /** Which way a key is dragged; not known before it has moved. */
   way: 'time' | 'value' | null;
   edit: ShotEdit | null;
+  /** Which handle of which curve is dragged. */
+  bend: { of: Bend; handle: Handle } | null;
 }
 
 /** The exposure sheet: a row a frame and a column a track, or the same running across. */
@@ -130,6 +133,8 @@ export function Sheet({ shot }: { shot: Shot }) {
     const index = lanes.findIndex((l) => into >= l.at && into < l.at + l.size);
     return {
       frame: Math.max(0, Math.min(frames - 1, Math.floor(along / zoom))),
+      /** The same in frames and parts of one, from the middle of the first. */
+      moment: along / zoom - 0.5,
       lane: index < 0 ? (into < 0 ? 0 : lanes.length - 1) : index,
       into,
     };
@@ -141,12 +146,29 @@ export function Sheet({ shot }: { shot: Shot }) {
   const press = (e: React.PointerEvent) => {
     if (e.button !== 0) return;
     const at = place(e);
+    const handle = (e.target as Element).closest('[data-handle]')?.getAttribute('data-handle');
     const end = (e.target as Element).closest('[data-end]')?.getAttribute('data-end');
     const hit = end ?? (e.target as Element).closest('[data-item]')?.getAttribute('data-item');
     const found = hit ? items.on(lanes[at.lane]!).find((i) => i.id === hit) : undefined;
     e.currentTarget.setPointerCapture(e.pointerId);
     scroller.current!.focus({ preventScroll: true });
     useDesk.getState().play(false);
+    const bend =
+      handle && chosen ? bendAt(shot.tracks.dials[chosen.tracks[0]!.of!] ?? NO_KEYS, chosen.from) : null;
+    if (bend) {
+      drag.current = {
+        x: e.clientX,
+        y: e.clientY,
+        what: 'handle',
+        item: null,
+        lane: lanes.findIndex((l) => l.track && sameTrack(l.track, chosen!.tracks[0]!)),
+        frame: at.frame,
+        way: null,
+        edit: null,
+        bend: { of: bend, handle: handle === '1' ? 1 : 2 },
+      };
+      return;
+    }
     drag.current = {
       x: e.clientX,
       y: e.clientY,
@@ -156,6 +178,7 @@ export function Sheet({ shot }: { shot: Shot }) {
       frame: at.frame,
       way: null,
       edit: null,
+      bend: null,
     };
     if (e.shiftKey && chosen) {
       const from = Math.min(chosen.from, at.frame);
@@ -188,6 +211,14 @@ export function Sheet({ shot }: { shot: Shot }) {
         from: Math.min(d.frame, at.frame),
         to: Math.max(d.frame, at.frame) + 1,
       });
+      return;
+    }
+    if (d.bend) {
+      const lane = lanes[d.lane]!;
+      const { of, handle } = d.bend;
+      const way = bent(of, handle, at.moment, at.into, lane, across, e.shiftKey);
+      d.edit = { kind: 'set-keys', keys: { [lane.track!.of!]: [{ ...of.key, laid: undefined, way }] } };
+      draftLine(d.edit);
       return;
     }
     const found = d.item!;
@@ -238,6 +269,7 @@ export function Sheet({ shot }: { shot: Shot }) {
       return;
     }
     draftLine(null);
+    if (d.bend) return;
     const slipped = Math.hypot(e.clientX - d.x, e.clientY - d.y) >= SLIP;
     if (slipped && d.what === 'choose') return;
     stepTo(d.item && d.item.of.kind === 'key' ? d.item.from : d.frame);

@@ -97,6 +97,15 @@ class ShotStoryTest extends Story {
         bezier.fill(".2 .9 .3 1");
         bezier.press("Enter");
         hand.settle();
+        // its handle is drawn on by a frame of fifteen
+        BoundingBox ring = page.locator("[data-handle='1'] circle").last().boundingBox();
+        page.mouse().move(ring.x + ring.width / 2, ring.y + ring.height / 2);
+        page.mouse().down();
+        page.mouse().move(ring.x + ring.width / 2, ring.y + ring.height / 2 + 10);
+        page.mouse().move(ring.x + ring.width / 2, ring.y + ring.height / 2 + 20);
+        page.mouse().up();
+        hand.settle();
+        assertThat(bezier).hasValue(Pattern.compile("0\\.2[67]\\d? 0\\.[89]\\d* 0\\.3 1"));
         at(6);
         assertThat(hand.shift("nose")).as("the curve sets out quicker").isLessThan(between);
 
