@@ -54,8 +54,8 @@ export function ShotCheck() {
       {findings?.length === 0 && (
         <p className="flex items-start gap-2 px-3 py-3">
           <CircleCheck size={17} className="mt-px shrink-0 text-good" aria-hidden />
-          Every frame was measured, and nothing is wrong: shut eyes are shut, closures close, nothing pops or
-          leaves the canvas.
+          Nothing was found in any photographed frame. An eye without a white and a hand without an arm have
+          nothing to be measured by, and were not looked at.
         </p>
       )}
       <ul className="min-h-0 flex-1 space-y-1.5 overflow-y-auto p-2">

@@ -240,7 +240,7 @@ class ShotStoryTest extends Story {
                 .click();
         hand.settle();
         button("Check").click();
-        assertThat(page.getByText("nothing is wrong")).isVisible();
+        assertThat(page.getByText("Nothing was found")).isVisible();
         at(1);
         turnTo("Turn", "0");
         keyHere();
@@ -259,7 +259,7 @@ class ShotStoryTest extends Story {
         assertThat(seriousFaults()).isEmpty();
         pop.getByText("Come there over 4 exposures").click();
         hand.settle();
-        assertThat(page.getByText("nothing is wrong")).isVisible();
+        assertThat(page.getByText("Nothing was found")).isVisible();
         assertThat(items("key turn")).hasCount(3);
         button("Undo").click();
         hand.settle();
