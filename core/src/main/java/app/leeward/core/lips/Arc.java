@@ -98,4 +98,68 @@ record Arc(List<Point> points) {
         out.addAll(points.subList(3 * curve + 3, points.size()));
         return new Arc(out);
     }
+
+    /**
+     * This edge over as many curves as another; where it has more or fewer itself, nearly this edge over the other's shares of the width.
+     * Both go from left to right.
+     */
+    Arc over(Arc other) {
+        if (other.curves() == curves()) {
+            return this;
+        }
+        double from = other.start().x();
+        double width = other.end().x() - from;
+        List<Point> out = new ArrayList<>();
+        for (int i = 0; i < other.curves(); i++) {
+            double left = (other.points.get(3 * i).x() - from) / width;
+            double right = (other.points.get(3 * i + 3).x() - from) / width;
+            Point a = atShare(left);
+            Point b = atShare(right);
+            double inch = (right - left) / 64;
+            Point behind = atShare(left + inch);
+            Point before = atShare(right - inch);
+            double third = (b.x() - a.x()) / 3;
+            if (i == 0) {
+                out.add(a);
+            }
+            out.add(new Point(a.x() + third, a.y() + third * slope(a, behind)));
+            out.add(new Point(b.x() - third, b.y() - third * slope(before, b)));
+            out.add(b);
+        }
+        return new Arc(out);
+    }
+
+    private static double slope(Point a, Point b) {
+        return Math.abs(b.x() - a.x()) < 1e-9 ? 0 : (b.y() - a.y()) / (b.x() - a.x());
+    }
+
+    /** Where the edge is at a share of its width from the left; of an edge that turns back, the first such place. */
+    private Point atShare(double share) {
+        double x = start().x() + Math.max(0, Math.min(1, share)) * (end().x() - start().x());
+        for (int i = 0; i < curves(); i++) {
+            if (x <= points.get(3 * i + 3).x() + 1e-9 || i == curves() - 1) {
+                double low = 0;
+                double high = 1;
+                for (int k = 0; k < 40; k++) {
+                    double t = (low + high) / 2;
+                    if (at(i, t).x() < x) {
+                        low = t;
+                    } else {
+                        high = t;
+                    }
+                }
+                return at(i, (low + high) / 2);
+            }
+        }
+        throw new IllegalStateException("an edge has a curve at least");
+    }
+
+    /** On the way to another edge of as many curves. */
+    Arc towards(Arc other, double share) {
+        List<Point> out = new ArrayList<>();
+        for (int i = 0; i < points.size(); i++) {
+            out.add(points.get(i).towards(other.points.get(i), share));
+        }
+        return new Arc(out);
+    }
 }

@@ -10,6 +10,9 @@ import java.util.List;
  * point. Every made mouth gets it back, so that a bow in the upper lip stays a bow.
  */
 final class LipProfile {
+    /** Lips so far apart, as a share of their width, are two; by eye, no source. */
+    private static final double PARTED = 0.06;
+
     private final double width;
     private final double height;
     private final Arc upper;
@@ -70,7 +73,10 @@ final class LipProfile {
                 with(plain(upper, left, new Point(centre + aside(upper, w), up), right, round), upperOff, w, low - up);
         Arc bottom =
                 with(plain(lower, left, new Point(centre + aside(lower, w), low), right, round), lowerOff, w, low - up);
-        return new Lips(top, bottom.reversed());
+        // lips that meet are one line, however differently the two are drawn
+        double meet = Math.max(0, 1 - (low - up) / (PARTED * w));
+        Arc lowest = meet > 0 ? bottom.towards(top.over(bottom), meet) : bottom;
+        return new Lips(top, lowest.reversed());
     }
 
     /** How far from the centre the middle point of a lip lies. */

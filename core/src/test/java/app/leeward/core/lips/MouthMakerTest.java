@@ -266,6 +266,47 @@ class MouthMakerTest {
                 .path());
         assertThat(shut.lower().middlePoint().distance(shut.upper().middlePoint()))
                 .isLessThan(1);
+        assertThat(widest(shut)).as("nowhere between the lips is an opening").isLessThan(1.5);
+    }
+
+    /** The furthest the lips are apart, measured upright at a hundred places. */
+    private static double widest(Lips lips) {
+        List<Point> upper = traced(lips.upper());
+        List<Point> lower = traced(lips.lower());
+        double most = 0;
+        for (Point p : upper) {
+            double y = lower.stream()
+                    .min(java.util.Comparator.comparingDouble(q -> Math.abs(q.x() - p.x())))
+                    .orElseThrow()
+                    .y();
+            most = Math.max(most, Math.abs(y - p.y()));
+        }
+        return most;
+    }
+
+    private static List<Point> traced(Arc arc) {
+        List<Point> out = new ArrayList<>();
+        for (int i = 0; i < arc.curves(); i++) {
+            for (int k = 0; k <= 200; k++) {
+                out.add(arc.at(i, k / 200.0));
+            }
+        }
+        return out;
+    }
+
+    /** An upper lip with a cusp over a round lower one, as on a muzzle: shut, it shows no teeth. */
+    @Test
+    void lipsThatAreDrawnDifferentlyMeetWhenTheyShut() {
+        MouthMaker maker = new MouthMaker(Artwork.of(
+                line("M450 540 C468 560 492 556 500 540 C508 556 532 560 550 540 C540 600 460 600 450 540 Z")));
+        for (Viseme v : List.of(Viseme.PBM, Viseme.REST)) {
+            Lips shut = Lips.of(of(maker.make(v, MouthRulers.AS_ASKED, 0, 0), ShapeRole.OUTLINE)
+                    .path());
+            assertThat(widest(shut)).as(v.words()).isLessThan(1.5);
+        }
+        Lips open = Lips.of(of(maker.make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0), ShapeRole.OUTLINE)
+                .path());
+        assertThat(widest(open)).isGreaterThan(20);
     }
 
     @Test
