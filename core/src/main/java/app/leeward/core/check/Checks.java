@@ -13,9 +13,6 @@ import java.util.Optional;
  * to make its own finding smaller, make none of the others larger and bring none up.
  */
 public final class Checks {
-    /** By how much a measure has to change to count, as a share of it. */
-    private static final double COUNTS = 0.01;
-
     private static final List<Check> ALL = List.of(
             new StandingCheck(),
             new SidesCheck(),
@@ -76,22 +73,7 @@ public final class Checks {
         }
         List<Finding> after =
                 check.find(done.character()).map(f -> told(check, f, List.of())).toList();
-        boolean harms = after.stream().anyMatch(a -> a.measure().value() > allowed(before, a));
-        double left = after.stream()
-                .filter(mended::same)
-                .mapToDouble(a -> a.measure().value())
-                .max()
-                .orElse(0);
-        boolean helps = left < mended.measure().value() * (1 - COUNTS);
-        return helps && !harms ? Optional.of(left) : Optional.empty();
-    }
-
-    /** How large a finding may be after a mend: as it was before, or not at all. */
-    private static double allowed(List<Finding> before, Finding after) {
-        return before.stream()
-                .filter(after::same)
-                .mapToDouble(b -> b.measure().value() * (1 + COUNTS))
-                .max()
-                .orElse(0);
+        return MendTrial.leaves(
+                mended, before, after, Finding::same, f -> f.measure().value());
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.core.shotcheck;
 
+import app.leeward.core.check.MendTrial;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
@@ -42,8 +43,6 @@ public final class ShotCheck {
             "mouths-flicker",
             "belongs-to-nothing");
 
-    /** By how much a measure has to change to count, as a share of it. */
-    private static final double COUNTS = 0.01;
     /** Mends are tried for so many findings of each kind: when they are made, the others' turn comes. */
     private static final int TRIED = 8;
     /** Exposures that are measured one after the other, so that a long shot is never held in whole. */
@@ -91,25 +90,11 @@ public final class ShotCheck {
 
     /** What a mend leaves of a finding; empty when it does not help, or harms something else. */
     private static Optional<Double> leaves(List<ShotFinding> before, List<ShotFinding> after, ShotFinding mended) {
-        boolean harms = after.stream()
+        List<ShotFinding> asHarmful = after.stream()
                 .filter(a -> BY_HARM.indexOf(a.code()) <= BY_HARM.indexOf(mended.code()))
-                .anyMatch(a -> a.measure().value() > allowed(before, a));
-        double left = after.stream()
-                .filter(mended::same)
-                .mapToDouble(a -> a.measure().value())
-                .max()
-                .orElse(0);
-        boolean helps = left < mended.measure().value() * (1 - COUNTS);
-        return helps && !harms ? Optional.of(left) : Optional.empty();
-    }
-
-    /** How large a finding may be after a mend: as it was before, or not at all. */
-    private static double allowed(List<ShotFinding> before, ShotFinding after) {
-        return before.stream()
-                .filter(after::same)
-                .mapToDouble(b -> b.measure().value() * (1 + COUNTS))
-                .max()
-                .orElse(0);
+                .toList();
+        return MendTrial.leaves(
+                mended, before, asHarmful, ShotFinding::same, f -> f.measure().value());
     }
 
     private record Remedies(List<Gauge> gauges, List<Review> reviews) {

@@ -8,6 +8,7 @@ import java.util.List;
  * Something wrong along a shot.
  *
  * @param code what is wrong, for programs
+ * @param subject what it is about; a look, a cue or a run that is gone stands in the dial's place
  * @param from the first frame that shows it
  * @param to the first frame that does not any more
  * @param frame the frame that shows it at its worst
