@@ -129,7 +129,7 @@ class PageCoreTest extends Story {
             }
         }
         for (long seed = 700; seed < 700 + FACES; seed++) {
-            Optional<Character> face = rigged(seed);
+            Optional<Character> face = RiggedFace.of(seed).map(RiggedFace::character);
             if (face.isPresent()) {
                 ObjectNode artwork = json.createObjectNode();
                 JsonNode character = json.valueToTree(face.get());
@@ -318,24 +318,6 @@ class PageCoreTest extends Story {
         page.waitForFunction(
                 "t => document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') === t",
                 before);
-    }
-
-    private static Optional<Character> rigged(long seed) throws Exception {
-        LayeredArt read = ArtReader.read(Face.of(seed).svg().getBytes(StandardCharsets.UTF_8));
-        IntakeResult result = Assembler.assemble("face", read.canvas(), 24, read.root(), read.notes());
-        if (!(result instanceof IntakeResult.Hung hung)) {
-            return Optional.empty();
-        }
-        Character c = hung.character();
-        List<Edit> edits = new ArrayList<>(List.of(MakeTurn.of(Optional.empty()), new MakeBrows()));
-        for (ReadyMade dial : ReadyMade.values()) {
-            edits.add(new MakeDial(dial));
-        }
-        edits.addAll(List.of(new MakeLooks(), new MakeCues()));
-        for (Edit e : edits) {
-            c = Edits.apply(c, e) instanceof Outcome.Done done ? done.character() : c;
-        }
-        return Optional.of(c);
     }
 
     /** @param sent the character as the page gets it */

@@ -94,6 +94,10 @@ public record Shape(
         return new Shape(name, role, path, newFill, rule, stroke, opacity, masked, clips);
     }
 
+    public Shape withRule(FillRule newRule) {
+        return new Shape(name, role, path, fill, newRule, stroke, opacity, masked, clips);
+    }
+
     public Shape withStroke(Stroke newStroke) {
         return new Shape(name, role, path, fill, rule, newStroke, opacity, masked, clips);
     }

@@ -19,6 +19,7 @@ import java.util.stream.Collectors;
 
 /** Writes single shapes, and what they need beforehand: gradients once each, pictures within the file. */
 final class ShapeMarkup {
+    private final String prefix;
     private final StringBuilder body;
     private final StringBuilder defs;
     private final ImageShelf images;
@@ -26,6 +27,12 @@ final class ShapeMarkup {
     private final Map<Paint.Gradient, String> gradients = new HashMap<>();
 
     ShapeMarkup(StringBuilder body, StringBuilder defs, ImageShelf images) {
+        this("", body, defs, images);
+    }
+
+    /** @param prefix of the ids of what it defines, where several write into one file */
+    ShapeMarkup(String prefix, StringBuilder body, StringBuilder defs, ImageShelf images) {
+        this.prefix = prefix;
         this.body = body;
         this.defs = defs;
         this.images = images;
@@ -54,10 +61,15 @@ final class ShapeMarkup {
 
     /** @param clip id of the clip path that cuts it besides its own; null for none */
     void write(Shape s, String clip) {
+        write(s, clip, "");
+    }
+
+    /** @param inside what stands in the path's element: how it moves */
+    void write(Shape s, String clip, String inside) {
         for (Clip own : s.clips()) {
             body.append("<g clip-path=\"url(#").append(clip(own)).append(")\">");
         }
-        bare(s, clip);
+        bare(s, clip, inside);
         if (!s.clips().isEmpty()) {
             body.append("</g>".repeat(s.clips().size())).append('\n');
         }
@@ -65,7 +77,7 @@ final class ShapeMarkup {
 
     private String clip(Clip clip) {
         return clips.computeIfAbsent(clip, k -> {
-            String id = "cut-" + (clips.size() + 1);
+            String id = prefix + "cut-" + (clips.size() + 1);
             defs.append("<clipPath id=\"").append(id).append("\"><path d=\"");
             defs.append(clip.path().isEmpty() ? "M0 0" : clip.path().toSvg()).append('"');
             if (clip.rule() == FillRule.EVENODD) {
@@ -76,7 +88,7 @@ final class ShapeMarkup {
         });
     }
 
-    private void bare(Shape s, String clip) {
+    private void bare(Shape s, String clip, String inside) {
         if (s.fill() instanceof Paint.Picture p) {
             picture(s, p, p.place(), clip);
             return;
@@ -111,12 +123,12 @@ final class ShapeMarkup {
             stroke(s.stroke());
         }
         optional("opacity", s.opacity());
-        body.append("/>\n");
+        body.append(inside.isEmpty() ? "/>\n" : ">" + inside + "</path>\n");
     }
 
     private String gradient(Paint.Gradient g) {
         return gradients.computeIfAbsent(g, k -> {
-            String id = "gradient-" + (gradients.size() + 1);
+            String id = prefix + "gradient-" + (gradients.size() + 1);
             String name = g.radial() ? "radialGradient" : "linearGradient";
             defs.append('<').append(name).append(" id=\"").append(id).append("\" gradientUnits=\"userSpaceOnUse\"");
             defs.append(g.radial() ? " cx=\"0\" cy=\"0\" r=\"1\"" + focus(g) : " x1=\"0\" y1=\"0\" x2=\"1\" y2=\"0\"");

@@ -114,7 +114,7 @@ public final class SvgWriter {
             Frame.Placed p = placed.get(by);
             List<Shape> out = fingers ? art(p).fingers() : art(p).windowShapes();
             StringBuilder inside = new StringBuilder();
-            ShapeMarkup markup = new ShapeMarkup(inside, defs, images);
+            ShapeMarkup markup = new ShapeMarkup(id + "-", inside, defs, images);
             out.forEach(s -> markup.write(s.silhouette("#000000", fingers), null));
             double w = character.sheet().canvas().width();
             double h = character.sheet().canvas().height();

@@ -1,0 +1,37 @@
+package app.leeward.formats.lottie;
+
+import app.leeward.core.motion.Motion;
+import app.leeward.core.shot.Shot;
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Scope;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.OutputStream;
+
+/** A shot as a Lottie animation. */
+public final class Lottie implements Exporter {
+    private static final Format FORMAT = new Format("lottie", "Lottie", "application/json", "json", Scope.SHOT);
+    private static final ObjectMapper JSON = new ObjectMapper().disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+
+    @Override
+    public Format format() {
+        return FORMAT;
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        Shot shot = source.shot().orElseThrow();
+        JSON.writeValue(
+                out,
+                LottieWriter.write(
+                        source.character(),
+                        shot.name(),
+                        Motion.of(source.playhead().orElseThrow()),
+                        source.images(),
+                        shot.rules().exposure() > 1));
+    }
+}

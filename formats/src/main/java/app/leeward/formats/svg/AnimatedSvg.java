@@ -1,0 +1,42 @@
+package app.leeward.formats.svg;
+
+import app.leeward.core.motion.Motion;
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Option;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+
+/** A shot as an SVG file that moves. */
+public final class AnimatedSvg implements Exporter {
+    private static final Format FORMAT =
+            new Format("animated-svg", "Animated SVG", "image/svg+xml", "svg", Scope.SHOT);
+    private static final Option TIMES = new Option("times", "SVG plays", "times (0: over and over)", 0, 100, 0);
+
+    @Override
+    public Format format() {
+        return FORMAT;
+    }
+
+    @Override
+    public List<Option> options() {
+        return List.of(TIMES);
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        Motion motion = Motion.of(source.playhead().orElseThrow());
+        String svg = AnimatedSvgWriter.write(
+                source.character(),
+                source.shot().orElseThrow().name(),
+                motion,
+                source.images(),
+                (int) Math.round(choices.number(TIMES.id())));
+        out.write(svg.getBytes(StandardCharsets.UTF_8));
+    }
+}
