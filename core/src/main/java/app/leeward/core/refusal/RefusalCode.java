@@ -78,6 +78,7 @@ public enum RefusalCode {
     NO_SHAPE,
     NO_SIDE,
     NO_SIDES,
+    NO_SOUND,
     NO_SOUNDS,
     NO_SUCH_POINT,
     NO_WELD,

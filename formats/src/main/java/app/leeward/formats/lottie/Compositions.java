@@ -1,7 +1,6 @@
 package app.leeward.formats.lottie;
 
 import app.leeward.core.art.ImageShelf;
-import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.motion.Motion;
 import app.leeward.core.rig.Canvas;
@@ -63,9 +62,6 @@ final class Compositions {
             layer.put("op", motion.frames());
         }
         layer.put("st", 0);
-        layer.put("sr", 1);
-        layer.put("ddd", 0);
-        layer.put("bm", 0);
     }
 
     /** Layers as one. */
@@ -86,7 +82,7 @@ final class Compositions {
         });
         ObjectNode out = JSON.objectNode().put("ty", 0).put("refId", id);
         out.put("w", (int) Math.ceil(canvas.width())).put("h", (int) Math.ceil(canvas.height()));
-        out.set("ks", transform());
+        out.putObject("ks");
         return out;
     }
 
@@ -122,7 +118,6 @@ final class Compositions {
         clear.set("o", Keys.still(0));
         ObjectNode ground = JSON.objectNode().put("ty", "gr").put("nm", GROUND);
         ObjectNode still = JSON.objectNode().put("ty", "tr");
-        Placements.still(still, Matrix.IDENTITY);
         still.set("o", Keys.still(100));
         ground.putArray("it").add(rectangle).add(clear).add(still);
         ObjectNode first = layers.get(0);
@@ -131,7 +126,7 @@ final class Compositions {
             return layers;
         }
         ObjectNode below = JSON.objectNode().put("ty", 4).put("nm", GROUND);
-        below.set("ks", transform());
+        below.putObject("ks");
         below.putArray("shapes").add(ground);
         List<ObjectNode> all = new ArrayList<>(layers);
         all.add(0, below);
@@ -148,16 +143,6 @@ final class Compositions {
             }
         }
         return false;
-    }
-
-    private static ObjectNode transform() {
-        ObjectNode ks = JSON.objectNode();
-        ks.set("a", Keys.still(0, 0));
-        ks.set("p", Keys.still(0, 0));
-        ks.set("s", Keys.still(100, 100));
-        ks.set("r", Keys.still(0));
-        ks.set("o", Keys.still(100));
-        return ks;
     }
 
     /** The id of a picture, which is put into the file once. */

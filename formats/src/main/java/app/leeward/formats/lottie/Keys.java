@@ -5,25 +5,29 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.TreeSet;
 import java.util.function.Function;
 
-/**
- * Values that change along a motion as a property with keys. Where a shot is photographed on ones its keys are travelled between,
- * and those that are met anyway are left out; on twos each value stands until the next.
- */
+/** Values that change along a motion as a property with keys. Those that are met anyway are left out. */
 final class Keys {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-    private final Motion motion;
-    private final boolean held;
+    /** How it goes from one value to the next. */
+    enum Way {
+        /** Each stands until the next: what is exchanged. */
+        EXCHANGED,
+        /** Evenly, right in every frame. */
+        EVERY_FRAME,
+        /** Evenly, right in the frames that are photographed; the others are never seen. */
+        PHOTOGRAPHED
+    }
 
-    /** @param held whether a value stands until the next one, rather than being travelled to */
-    Keys(Motion motion, boolean held) {
+    private final Motion motion;
+    private final Way way;
+
+    Keys(Motion motion, Way way) {
         this.motion = motion;
-        this.held = held;
+        this.way = way;
     }
 
     /** A property that stays the same. */
@@ -73,7 +77,7 @@ final class Keys {
             return JSON.objectNode().put("a", 0).set("k", still.apply(all[0]));
         }
         ArrayNode keys = JSON.arrayNode();
-        if (held) {
+        if (way == Way.EXCHANGED) {
             double[] last = null;
             for (int e = 0; e < all.length; e++) {
                 if (last == null || apart(all[e], last) > near / 10) {
@@ -84,24 +88,22 @@ final class Keys {
                 }
             }
         } else {
-            double[][] frames = new double[motion.frames()][];
-            for (int e = 0; e < all.length; e++) {
-                for (int f = motion.starts().get(e); f < motion.end(e); f++) {
-                    frames[f] = all[e];
-                }
-            }
-            for (int f : kept(frames, near)) {
-                ObjectNode k = keys.addObject().put("t", f);
-                k.set("s", key.apply(frames[f]));
-                k.set("i", handle(1));
-                k.set("o", handle(0));
+            Samples samples = samples(all);
+            for (Samples.Key at : samples.keys(near)) {
+                ObjectNode k = keys.addObject().put("t", samples.frames()[at.sample()]);
+                k.set("s", key.apply(samples.values()[at.sample()]));
+                k.set("o", handle(at.ease()[0], at.ease()[1]));
+                k.set("i", handle(at.ease()[2], at.ease()[3]));
             }
         }
         return JSON.objectNode().put("a", 1).set("k", keys);
     }
 
-    private static ObjectNode handle(int at) {
-        return JSON.objectNode().put("x", at).put("y", at);
+    private static ObjectNode handle(double x, double y) {
+        ObjectNode out = JSON.objectNode();
+        out.set("x", number(x));
+        out.set("y", number(y));
+        return out;
     }
 
     /** What does not matter is as it was before, or will be. */
@@ -133,43 +135,20 @@ final class Keys {
         return most;
     }
 
-    /**
-     * The frames that need a key, so that everything between is met by going evenly (Douglas and Peucker 1973, in time: the frame
-     * furthest off becomes a key, until none is too far).
-     */
-    private static Iterable<Integer> kept(double[][] frames, double near) {
-        TreeSet<Integer> keys = new TreeSet<>(List.of(0, frames.length - 1));
-        List<int[]> open = new ArrayList<>();
-        open.add(new int[] {0, frames.length - 1});
-        while (!open.isEmpty()) {
-            int[] span = open.remove(open.size() - 1);
-            int worst = -1;
-            double most = near;
-            for (int f = span[0] + 1; f < span[1]; f++) {
-                double off = off(frames, span[0], span[1], f);
-                if (off > most) {
-                    most = off;
-                    worst = f;
-                }
-            }
-            if (worst >= 0) {
-                keys.add(worst);
-                open.add(new int[] {span[0], worst});
-                open.add(new int[] {worst, span[1]});
+    /** The values at the frames where it must be right: all of them, or those that are photographed. */
+    private Samples samples(double[][] all) {
+        if (way == Way.PHOTOGRAPHED) {
+            return new Samples(
+                    motion.starts().stream().mapToInt(Integer::intValue).toArray(), all);
+        }
+        int[] frames = new int[motion.frames()];
+        double[][] values = new double[motion.frames()][];
+        for (int e = 0; e < all.length; e++) {
+            for (int f = motion.starts().get(e); f < motion.end(e); f++) {
+                frames[f] = f;
+                values[f] = all[e];
             }
         }
-        return keys;
-    }
-
-    private static double off(double[][] frames, int from, int to, int at) {
-        double share = (double) (at - from) / (to - from);
-        double[] a = frames[from];
-        double[] b = frames[to];
-        double[] is = frames[at];
-        double most = 0;
-        for (int i = 0; i < is.length; i++) {
-            most = Math.max(most, Math.abs(a[i] + (b[i] - a[i]) * share - is[i]));
-        }
-        return most;
+        return new Samples(frames, values);
     }
 }

@@ -12,6 +12,7 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.motion.Motion;
 import app.leeward.core.motion.MotionLayer;
 import app.leeward.core.rig.Character;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -29,19 +30,21 @@ final class LottieWriter {
 
     private final Character character;
     private final Motion motion;
+    private final boolean held;
     private final Compositions comps;
     private final Placements placements;
     private final Keys keys;
     private final Paints paints;
-    /** How far an outline may be from where it should be, user units: a tenth of a pixel on a canvas a thousand wide. */
+    /** How far an outline may be from where it should be, user units: an eighth of a pixel in a picture 1280 wide. */
     private final double near;
 
     private LottieWriter(Character character, Motion motion, ImageShelf images, boolean held) {
         this.character = character;
         this.motion = motion;
         this.near = character.sheet().canvas().width() / 10_000;
-        this.keys = new Keys(motion, held);
-        this.placements = new Placements(motion, held, near);
+        this.held = held;
+        this.keys = new Keys(motion, held ? Keys.Way.PHOTOGRAPHED : Keys.Way.EVERY_FRAME);
+        this.placements = new Placements(motion, keys, near);
         this.paints = new Paints(character.sheet().palette());
         this.comps = new Compositions(motion, character.sheet().canvas(), images);
     }
@@ -72,10 +75,22 @@ final class LottieWriter {
                 .put("w", (int) Math.ceil(character.sheet().canvas().width()))
                 .put("h", (int) Math.ceil(character.sheet().canvas().height()))
                 .put("ddd", 0);
-        out.set("layers", comps.inOrder(layers));
+        out.set("layers", comps.inOrder(held ? List.of(photographed(comps.whole(layers))) : layers));
         out.set("assets", comps.assets());
         out.set("slots", paints.slots());
         return out;
+    }
+
+    /** On twos the time itself stands still, from one exposure to the next. */
+    private ObjectNode photographed(ObjectNode all) {
+        ArrayNode keys = JSON.arrayNode();
+        for (int start : motion.starts()) {
+            // not a rounding before the frame
+            double seconds = Math.ceil(1e6 * start / motion.frameRate()) / 1e6;
+            keys.addObject().put("t", start).put("h", 1).putArray("s").add(seconds);
+        }
+        all.set("tm", JSON.objectNode().put("a", 1).set("k", keys));
+        return all;
     }
 
     private static boolean maskedAlike(MotionLayer a, MotionLayer b) {
@@ -117,7 +132,8 @@ final class LottieWriter {
                     : s -> s.silhouette(WHITE, fingers);
             all.add(drawing(by, indices(art, some), as, false));
         }
-        return all;
+        // it masks more than one thing, as a rule, and is written once
+        return all.isEmpty() ? all : List.of(comps.whole(all));
     }
 
     /** Where some shapes of a drawing stand in it. */
@@ -169,7 +185,7 @@ final class LottieWriter {
             done.addAll(now);
         }
         // a picture's own opacity is not that of its part
-        boolean clear = done.size() == 1 && done.get(0).at("/ks/o/k").asDouble(0) == 100;
+        boolean clear = done.size() == 1 && !done.get(0).at("/ks").has("o");
         ObjectNode one = plain && done.size() == 1 || clear ? done.get(0) : comps.whole(done);
         one.put("nm", layer.part() + " · " + layer.drawing());
         placements.shown(one, layer);
@@ -204,11 +220,18 @@ final class LottieWriter {
         var round = Paints.roundness(s.fill());
         Box reach = reach(s, outlines);
         if (round.isEmpty()) {
-            ObjectNode group = group(s, outlines, Matrix.IDENTITY);
+            // what a gradient paints slides through it, and is not carried along
+            boolean flat = !(s.fill() instanceof Paint.Gradient) && !(s.stroke().paint() instanceof Paint.Gradient);
+            List<double[]> drift = flat ? Outlines.drift(outlines) : List.of();
+            ObjectNode group = group(s, drift.isEmpty() ? outlines : Outlines.without(outlines, drift), Matrix.IDENTITY);
             var items = group.withArray("it");
             paints.stroke(items, s.stroke(), reach);
             paints.fill(items, s.fill(), s.rule(), reach);
-            return List.of(closed(group, s, Matrix.IDENTITY));
+            closed(group, s, Matrix.IDENTITY);
+            if (!drift.isEmpty()) {
+                ((ObjectNode) items.get(items.size() - 1)).set("p", keys.of(drift, near));
+            }
+            return List.of(group);
         }
         List<ObjectNode> both = new ArrayList<>();
         if (s.stroke().visible()) {
@@ -296,7 +319,7 @@ final class LottieWriter {
     private ObjectNode image(Paint.Picture p, List<Matrix> at, double opacity) {
         ObjectNode out = JSON.objectNode().put("ty", 2).put("refId", comps.image(p));
         placements.place(out, at, p.width(), p.height());
-        ((ObjectNode) out.get("ks")).set("o", Keys.still(100 * opacity));
+        Placements.opacity((ObjectNode) out.get("ks"), opacity);
         return out;
     }
 }

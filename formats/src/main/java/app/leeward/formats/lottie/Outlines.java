@@ -1,5 +1,6 @@
 package app.leeward.formats.lottie;
 
+import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
@@ -74,6 +75,47 @@ final class Outlines {
             items.add(shape);
         }
         return items;
+    }
+
+    /**
+     * How an outline travels as a whole, from where it is first seen: a few numbers, where its points are many. What is left is how
+     * it is bent.
+     *
+     * @return one for each exposure, null where it is not seen; empty for an outline that stays where it is
+     */
+    static List<double[]> drift(List<Path> paths) {
+        Path first = paths.stream().filter(Objects::nonNull).findFirst().orElseThrow();
+        if (first.isEmpty() || paths.stream().filter(Objects::nonNull).distinct().limit(2).count() < 2) {
+            return List.of();
+        }
+        double[] from = middle(first);
+        List<double[]> drift = new ArrayList<>();
+        for (Path p : paths) {
+            double[] at = p == null ? null : middle(p);
+            drift.add(at == null ? null : new double[] {at[0] - from[0], at[1] - from[1]});
+        }
+        return drift;
+    }
+
+    /** The same outlines as if they had not travelled. */
+    static List<Path> without(List<Path> paths, List<double[]> drift) {
+        List<Path> out = new ArrayList<>();
+        for (int e = 0; e < paths.size(); e++) {
+            double[] by = drift.get(e);
+            out.add(by == null ? null : paths.get(e).transform(Matrix.translate(-by[0], -by[1])));
+        }
+        return out;
+    }
+
+    private static double[] middle(Path p) {
+        double x = 0;
+        double y = 0;
+        List<Point> points = p.points();
+        for (Point q : points) {
+            x += q.x() / points.size();
+            y += q.y() / points.size();
+        }
+        return new double[] {x, y};
     }
 
     private static ObjectNode bezier(double[] v, boolean closed) {

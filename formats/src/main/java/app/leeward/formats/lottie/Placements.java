@@ -18,17 +18,15 @@ import java.util.function.ToDoubleFunction;
 final class Placements {
     private final Motion motion;
     private final Keys keys;
-    private final Keys holds;
-    private final boolean held;
+    private final Keys exchanged;
     private final double near;
 
     /** @param near how far a point may be from where it should be, user units */
-    Placements(Motion motion, boolean held, double near) {
+    Placements(Motion motion, Keys keys, double near) {
         this.motion = motion;
-        this.held = held;
         this.near = near;
-        this.keys = new Keys(motion, held);
-        this.holds = new Keys(motion, true);
+        this.keys = keys;
+        this.exchanged = new Keys(motion, Keys.Way.EXCHANGED);
     }
 
     /** @param bounds of what it shows: it turns about their middle */
@@ -71,30 +69,39 @@ final class Placements {
         double reach = Math.max(1, far * largest);
         double angle = Math.toDegrees(near / reach);
         ObjectNode ks = layer.putObject("ks");
-        ks.set("a", Keys.still(middle.x(), middle.y()));
+        // what is as usual is left out, as the specification has it
+        unlessUsual(ks, "a", Keys.still(middle.x(), middle.y()), 0, 0);
         ks.set("p", keys.of(each(steps, d -> new double[] {d.x(), d.y()}), near));
-        ks.set(
-                "s",
-                keys.of(
-                        each(steps, d -> new double[] {100 * d.scaleX(), 100 * d.scaleY()}),
-                        100 * near / Math.max(1, far)));
-        ks.set("r", keys.of(one(steps, Decomposed::rotation), angle));
+        List<double[]> scales = each(steps, d -> new double[] {100 * d.scaleX(), 100 * d.scaleY()});
+        unlessUsual(ks, "s", keys.of(scales, 100 * near / Math.max(1, far)), 100, 100);
+        unlessUsual(ks, "r", keys.of(one(steps, Decomposed::rotation), angle), 0);
         if (steps.stream().anyMatch(d -> d != null && Math.abs(d.skew()) > angle / 10)) {
             ks.set("sk", keys.of(one(steps, d -> -d.skew()), angle));
             ks.set("sa", Keys.still(0));
         }
-        ks.set("o", Keys.still(100));
+    }
+
+    private static void unlessUsual(ObjectNode ks, String name, ObjectNode value, double... usual) {
+        if (!value.equals(Keys.still(usual))) {
+            ks.set(name, value);
+        }
     }
 
     /** A transform that never changes. */
     static void still(ObjectNode transform, Matrix m) {
         Decomposed d = Decomposed.of(m);
-        transform.set("a", Keys.still(0, 0));
-        transform.set("p", Keys.still(d.x(), d.y()));
-        transform.set("s", Keys.still(100 * d.scaleX(), 100 * d.scaleY()));
-        transform.set("r", Keys.still(d.rotation()));
-        transform.set("sk", Keys.still(-d.skew()));
-        transform.set("sa", Keys.still(0));
+        unlessUsual(transform, "p", Keys.still(d.x(), d.y()), 0, 0);
+        unlessUsual(transform, "s", Keys.still(100 * d.scaleX(), 100 * d.scaleY()), 100, 100);
+        unlessUsual(transform, "r", Keys.still(d.rotation()), 0);
+        if (Math.abs(d.skew()) > 1e-4) {
+            transform.set("sk", Keys.still(-d.skew()));
+            transform.set("sa", Keys.still(0));
+        }
+    }
+
+    /** How strongly something shows that does not change in that. */
+    static void opacity(ObjectNode transform, double opacity) {
+        unlessUsual(transform, "o", Keys.still(100 * opacity), 100);
     }
 
     /** When it shows, and how strongly. */
@@ -118,7 +125,7 @@ final class Placements {
             opacity.add(s != null ? new double[] {100 * s.opacity()} : gone ? new double[] {0} : null);
         }
         // what is exchanged does not fade
-        ((ObjectNode) layer.get("ks")).set("o", (fades && !gaps && !held ? keys : holds).of(opacity, 0.2));
+        unlessUsual((ObjectNode) layer.get("ks"), "o", (fades && !gaps ? keys : exchanged).of(opacity, 0.2), 100);
     }
 
     private static List<double[]> one(List<Decomposed> steps, ToDoubleFunction<Decomposed> value) {

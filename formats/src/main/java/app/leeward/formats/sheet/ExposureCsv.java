@@ -1,55 +1,46 @@
 package app.leeward.formats.sheet;
 
-import app.leeward.core.mouth.MouthTrack;
-import app.leeward.core.shot.Shot;
-import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.text.Decimals;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
- * The exposure sheet of a line as comma-separated values (RFC 4180): a header, then a row a frame with the frame
- * number from 1, its time, the sounds heard during it, the viseme class shown (lead included) and the drawing.
+ * The exposure sheet of a shot as comma-separated values (RFC 4180): a header, then a row a frame with the frame number from 1, its
+ * time, the words and sounds heard during it, the viseme class shown (lead included), the mouth, and what stands on each track that has
+ * something on it. The last column names what is keyed there.
  */
 public final class ExposureCsv {
     private ExposureCsv() {}
 
-    public static String write(Shot shot, Optional<MouthTrack> mouths) {
-        StringBuilder out = new StringBuilder("frame,seconds,phone,class,drawing,pinned\r\n");
-        List<TimedPhone> spoken = shot.phones();
-        double length = 1.0 / shot.rules().frameRate();
-        for (int f = 0; f < shot.frames(); f++) {
-            double from = f * length;
-            int exposed = f - f % shot.rules().exposure();
-            String phones = spoken.stream()
-                    .filter(p -> p.end() > from + 1e-9 && p.start() < from + length - 1e-9)
-                    .map(TimedPhone::phone)
-                    .map(Enum::name)
-                    .collect(Collectors.joining(" "));
-            out.append(f + 1)
-                    .append(',')
-                    .append(String.format(Locale.ROOT, "%.3f", from))
-                    .append(',')
-                    .append(quoted(phones))
-                    .append(',');
-            if (mouths.isPresent()) {
-                out.append(mouths.get().classes().get(exposed).number())
-                        .append(',')
-                        .append(quoted(mouths.get().at(exposed)));
-            } else {
-                out.append(',');
+    public static String write(Playhead playhead) {
+        List<SheetColumn> acted = SheetColumns.acted(playhead);
+        List<SheetColumn> columns = new ArrayList<>(SheetColumns.heard(playhead));
+        columns.addAll(acted);
+        StringBuilder out = new StringBuilder("frame,seconds");
+        columns.forEach(c -> out.append(',').append(quoted(c.name())));
+        out.append(",begins here\r\n");
+        double length = 1.0 / playhead.shot().rules().frameRate();
+        for (int f = 0; f < playhead.shot().frames(); f++) {
+            out.append(f + 1).append(',').append(Decimals.fixed(f * length, 3));
+            List<String> begins = new ArrayList<>();
+            for (SheetColumn c : columns) {
+                out.append(',').append(quoted(c.cells().get(f).text()));
             }
-            out.append(',')
-                    .append(shot.tracks().pins().containsKey(exposed) ? "yes" : "")
-                    .append("\r\n");
+            for (SheetColumn c : acted) {
+                if (c.cells().get(f).begins()) {
+                    begins.add(c.name());
+                }
+            }
+            out.append(',').append(quoted(String.join("; ", begins))).append("\r\n");
         }
         return out.toString();
     }
 
     private static String quoted(String text) {
-        // a leading sign would be run as a formula by a spreadsheet
-        String safe = text.matches("^[=+\\-@].*") ? "'" + text : text;
+        // a leading sign would be run as a formula by a spreadsheet; a negative number is none
+        boolean number = text.matches("-?\\d+(\\.\\d+)?");
+        String safe = !number && text.matches("(?s)^[=+\\-@\t\r].*") ? "'" + text : text;
         return safe.matches("(?s).*[\",\r\n].*") ? '"' + safe.replace("\"", "\"\"") + '"' : safe;
     }
 }

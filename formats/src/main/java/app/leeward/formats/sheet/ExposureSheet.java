@@ -1,6 +1,5 @@
 package app.leeward.formats.sheet;
 
-import app.leeward.core.shot.Playhead;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
@@ -22,8 +21,6 @@ public final class ExposureSheet implements Exporter {
 
     @Override
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        out.write(
-                ExposureCsv.write(source.shot().orElseThrow(), source.playhead().flatMap(Playhead::mouths))
-                        .getBytes(StandardCharsets.UTF_8));
+        out.write(ExposureCsv.write(source.playhead().orElseThrow()).getBytes(StandardCharsets.UTF_8));
     }
 }

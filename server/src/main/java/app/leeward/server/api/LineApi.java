@@ -244,7 +244,7 @@ class LineApi {
     ResponseEntity<byte[]> exposure(@PathVariable UUID id) {
         Snapshot<Shot> shot = lines.snapshot(id);
         Playhead playhead = lines.playhead(shot, characters.snapshot(shot.belongsTo()));
-        String csv = ExposureCsv.write(shot.state(), playhead.mouths());
+        String csv = ExposureCsv.write(playhead);
         return PoseApi.download(
                 csv.getBytes(StandardCharsets.UTF_8),
                 MediaType.valueOf("text/csv;charset=UTF-8"),

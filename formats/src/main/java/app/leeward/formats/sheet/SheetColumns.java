@@ -1,0 +1,221 @@
+package app.leeward.formats.sheet;
+
+import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.Cue;
+import app.leeward.core.cue.CuePlacement;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.mouth.MouthTrack;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.shot.DialKey;
+import app.leeward.core.shot.Gesture;
+import app.leeward.core.shot.HeldDrawing;
+import app.leeward.core.shot.LookSpan;
+import app.leeward.core.shot.PlacedLine;
+import app.leeward.core.shot.Playhead;
+import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.ShotNote;
+import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.speech.TimedWord;
+import app.leeward.core.text.Decimals;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntFunction;
+
+/** Everything that is acted in a shot, a column for each track that has something on it, in the names the rigger gave. */
+final class SheetColumns {
+    private final Playhead playhead;
+    private final Shot shot;
+    private final Character character;
+
+    private SheetColumns(Playhead playhead) {
+        this.playhead = playhead;
+        this.shot = playhead.shot();
+        this.character = playhead.evaluator().character();
+    }
+
+    /** What is heard and shown by the mouth; these are there even when they are empty. */
+    static List<SheetColumn> heard(Playhead playhead) {
+        return new SheetColumns(playhead).heard();
+    }
+
+    /** What is acted; only tracks with something on them. */
+    static List<SheetColumn> acted(Playhead playhead) {
+        return new SheetColumns(playhead)
+                .acted().stream().filter(c -> !c.isEmpty()).toList();
+    }
+
+    private List<SheetColumn> heard() {
+        double length = 1.0 / shot.rules().frameRate();
+        List<TimedPhone> phones = shot.phones();
+        return List.of(
+                column("word", f -> word(f * length, length)),
+                column(
+                        "phone",
+                        f -> joined(phones.stream()
+                                .filter(p -> during(p.start(), p.end(), f * length, length))
+                                .map(p -> p.phone().name())
+                                .toList(), " ")),
+                column(
+                        "class",
+                        f -> playhead.mouths()
+                                .map(m -> String.valueOf(
+                                        m.classes().get(playhead.exposed(f)).number()))
+                                .orElse("")),
+                column("mouth", f -> playhead.mouths().map(m -> mouth(m, f)).orElse("")),
+                column("pinned", f -> shot.tracks().pins().containsKey(playhead.exposed(f)) ? "yes" : ""));
+    }
+
+    private String mouth(MouthTrack mouths, int frame) {
+        String id = mouths.at(playhead.exposed(frame));
+        return character
+                .voice()
+                .mouths()
+                .part()
+                .flatMap(character::part)
+                .map(p -> drawing(p, id))
+                .orElse(id);
+    }
+
+    private String word(double from, double length) {
+        List<String> words = new ArrayList<>();
+        for (PlacedLine line : shot.lines()) {
+            for (TimedWord w : line.line().words()) {
+                if (during(w.start() + shot.starts(line), w.end() + shot.starts(line), from, length)) {
+                    words.add(w.text());
+                }
+            }
+        }
+        return joined(words, " ");
+    }
+
+    private static boolean during(double start, double end, double from, double length) {
+        return end > from + 1e-9 && start < from + length - 1e-9;
+    }
+
+    private List<SheetColumn> acted() {
+        List<SheetColumn> columns = new ArrayList<>();
+        shot.tracks().dials().forEach((id, keys) -> columns.add(dial(id, keys)));
+        shot.tracks().drawings().forEach((id, held) -> columns.add(drawings(id, held)));
+        columns.add(spans(
+                "blinks",
+                shot.tracks().blinks(),
+                Blink::frame,
+                Blink::end,
+                (b, f) -> Math.round(100 * b.shut(playhead.exposed(f))) + " % shut"));
+        columns.add(spans(
+                "looks",
+                shot.tracks().looks(),
+                LookSpan::from,
+                LookSpan::to,
+                (l, f) -> look(l.look()) + " " + Math.round(100 * l.at(playhead.exposed(f))) + " %"));
+        columns.add(spans("cues", shot.tracks().cues(), CuePlacement::frame, this::ends, (c, f) -> cue(c)));
+        columns.add(spans("runs", shot.tracks().gestures(), Gesture::from, Gesture::to, (g, f) -> run(g.run())));
+        columns.add(spans("notes", shot.tracks().notes(), ShotNote::from, ShotNote::to, (n, f) -> n.text()
+                + (n.author().isEmpty() ? "" : " (" + n.author() + ")")));
+        return columns;
+    }
+
+    /** Its value in every exposure; a cell begins where it has a key. */
+    private SheetColumn dial(String id, List<DialKey> keys) {
+        Optional<Dial> dial = character.dial(id);
+        Set<Integer> keyed = new HashSet<>();
+        keys.forEach(k -> keyed.add(k.frame()));
+        double[] values = playhead.valuesOf(id);
+        List<SheetColumn.Cell> cells = new ArrayList<>();
+        for (int f = 0; f < shot.frames(); f++) {
+            // what belongs to a dial that is gone is kept, and shows nothing
+            String text = values.length == 0 ? "" : Decimals.plain(values[playhead.exposed(f)], 2);
+            cells.add(new SheetColumn.Cell(text, keyed.contains(f)));
+        }
+        return new SheetColumn(
+                dial.map(d -> d.unit().isEmpty() ? d.name() : d.name() + " (" + d.unit() + ")")
+                        .orElse(id + " (gone)"),
+                cells);
+    }
+
+    private SheetColumn drawings(String id, List<HeldDrawing> held) {
+        Optional<Part> part = character.part(id);
+        return spans(
+                part.map(Part::name).orElse(id + " (gone)"), held, HeldDrawing::from, HeldDrawing::to, (h, f) -> part.map(
+                                p -> drawing(p, h.drawing()))
+                        .orElse(h.drawing()));
+    }
+
+    private static String drawing(Part part, String id) {
+        // a drawing is known by its id on every bench; its name is that of the art
+        return part.drawing(id).map(d -> d.id()).orElse(id);
+    }
+
+    private String look(String id) {
+        return character.library().looks().stream()
+                .filter(l -> l.id().equals(id))
+                .map(l -> l.name())
+                .findFirst()
+                .orElse(id + " (gone)");
+    }
+
+    private String run(String id) {
+        return character.rig().runs().stream()
+                .filter(r -> r.id().equals(id))
+                .map(r -> r.name())
+                .findFirst()
+                .orElse(id + " (gone)");
+    }
+
+    private String cue(CuePlacement c) {
+        String name = character.cue(c.cue()).map(Cue::name).orElse(c.cue() + " (gone)");
+        return name
+                + (c.strength() == 1 ? "" : " " + Math.round(100 * c.strength()) + " %")
+                + (c.times() == 1 ? "" : " × " + c.times())
+                + (c.reversed() ? " backwards" : "");
+    }
+
+    private int ends(CuePlacement c) {
+        return c.frame() + character.cue(c.cue()).map(c::lasts).orElse(1);
+    }
+
+    private interface Start<T> {
+        int of(T item);
+    }
+
+    private interface Told<T> {
+        String at(T item, int frame);
+    }
+
+    /** What lies on a track by stretches; where several do, all of them are told. */
+    private <T> SheetColumn spans(String name, List<T> items, Start<T> from, Start<T> to, Told<T> told) {
+        List<SheetColumn.Cell> cells = new ArrayList<>();
+        for (int f = 0; f < shot.frames(); f++) {
+            List<String> texts = new ArrayList<>();
+            boolean begins = false;
+            for (T item : items) {
+                if (from.of(item) <= f && f < to.of(item)) {
+                    texts.add(told.at(item, f));
+                    begins |= from.of(item) == f;
+                }
+            }
+            cells.add(texts.isEmpty() ? SheetColumn.Cell.EMPTY : new SheetColumn.Cell(joined(texts, "; "), begins));
+        }
+        return new SheetColumn(name, cells);
+    }
+
+    /** A text for each frame; a cell begins where it is another than before. */
+    private SheetColumn column(String name, IntFunction<String> text) {
+        List<SheetColumn.Cell> cells = new ArrayList<>();
+        String before = "";
+        for (int f = 0; f < shot.frames(); f++) {
+            String now = text.apply(f);
+            cells.add(new SheetColumn.Cell(now, !now.equals(before)));
+            before = now;
+        }
+        return new SheetColumn(name, cells);
+    }
+
+    private static String joined(List<String> texts, String by) {
+        return String.join(by, texts);
+    }
+}

@@ -1,0 +1,38 @@
+package app.leeward.formats.timing;
+
+import app.leeward.core.shot.Shot;
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+
+/** What is said in a shot as SRT captions. */
+public final class SubRip implements Exporter {
+    private static final Format FORMAT =
+            new Format("captions-srt", "SRT captions", "application/x-subrip", "srt", Scope.SHOT);
+
+    @Override
+    public Format format() {
+        return FORMAT;
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        out.write(text(source.shot().orElseThrow()).getBytes(StandardCharsets.UTF_8));
+    }
+
+    static String text(Shot shot) {
+        StringBuilder out = new StringBuilder();
+        int n = 0;
+        for (Timing.Span c : Captions.of(shot)) {
+            out.append(++n).append("\r\n").append(Captions.time(c.start(), ',')).append(" --> ");
+            out.append(Captions.time(c.end(), ',')).append("\r\n");
+            out.append(c.text().replace("\n", "\r\n")).append("\r\n\r\n");
+        }
+        return out.toString();
+    }
+}

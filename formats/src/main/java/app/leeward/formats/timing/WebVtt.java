@@ -1,0 +1,39 @@
+package app.leeward.formats.timing;
+
+import app.leeward.core.shot.Shot;
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+
+/** What is said in a shot as WebVTT captions (W3C). */
+public final class WebVtt implements Exporter {
+    private static final Format FORMAT =
+            new Format("captions-vtt", "WebVTT captions", "text/vtt;charset=UTF-8", "vtt", Scope.SHOT);
+
+    @Override
+    public Format format() {
+        return FORMAT;
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        out.write(text(source.shot().orElseThrow()).getBytes(StandardCharsets.UTF_8));
+    }
+
+    static String text(Shot shot) {
+        StringBuilder out = new StringBuilder("WEBVTT\n");
+        int n = 0;
+        for (Timing.Span c : Captions.of(shot)) {
+            out.append('\n').append(++n).append('\n').append(Captions.time(c.start(), '.')).append(" --> ");
+            out.append(Captions.time(c.end(), '.')).append('\n');
+            out.append(c.text().replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;"));
+            out.append('\n');
+        }
+        return out.toString();
+    }
+}
