@@ -26,8 +26,8 @@ import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
 import app.leeward.render.FramePainter;
-import com.microsoft.playwright.options.Clip;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.Clip;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -101,7 +101,8 @@ class PlayedElsewhereTest {
             shot = new ActingEdit.SetKeys(keys).apply(shot);
         }
         if (!c.library().looks().isEmpty()) {
-            shot = new ActingEdit.SetLook(-1, new LookSpan(20, 39, c.library().looks().get(0).id(), 6, 4, 0.8))
+            shot = new ActingEdit.SetLook(
+                            -1, new LookSpan(20, 39, c.library().looks().get(0).id(), 6, 4, 0.8))
                     .apply(shot);
         }
         return new ShotEdit.Expose(exposure, 1, 2).apply(shot);
@@ -178,8 +179,8 @@ class PlayedElsewhereTest {
             for (int frame : LOOKED_AT) {
                 hand.page.evaluate(at, frame);
                 hand.frame();
-                BufferedImage theirs = ImageIO.read(new ByteArrayInputStream(hand.page.screenshot(
-                        new Page.ScreenshotOptions().setClip(new Clip(0, 0, SIZE, height)))));
+                BufferedImage theirs = ImageIO.read(new ByteArrayInputStream(
+                        hand.page.screenshot(new Page.ScreenshotOptions().setClip(new Clip(0, 0, SIZE, height)))));
                 BufferedImage ours =
                         ImageIO.read(new ByteArrayInputStream(painter.png(playhead.frameAt(frame, Pose.REST))));
                 double apart = apart(Pictures.soft(ours), Pictures.soft(theirs));
@@ -191,7 +192,9 @@ class PlayedElsewhereTest {
                     ImageIO.write(ours, "png", new File("target/played-" + n + "-" + frame + "-ours.png"));
                     ImageIO.write(theirs, "png", new File("target/played-" + n + "-" + frame + "-" + format + ".png"));
                 }
-                assertThat(apart).as("face %d, frame %d as %s", n, frame, format).isLessThan(ALIKE);
+                assertThat(apart)
+                        .as("face %d, frame %d as %s", n, frame, format)
+                        .isLessThan(ALIKE);
                 moved = Math.max(moved, first == null ? 0 : apart(first, theirs));
                 first = first == null ? theirs : first;
             }

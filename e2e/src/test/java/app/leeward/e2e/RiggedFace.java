@@ -36,8 +36,7 @@ record RiggedFace(Character character, ImageShelf images) {
             return Optional.empty();
         }
         Character c = hung.character();
-        List<Edit> edits =
-                new ArrayList<>(List.of(new BuildEyes(), MakeTurn.of(Optional.empty()), new MakeBrows()));
+        List<Edit> edits = new ArrayList<>(List.of(new BuildEyes(), MakeTurn.of(Optional.empty()), new MakeBrows()));
         for (ReadyMade dial : ReadyMade.values()) {
             edits.add(new MakeDial(dial));
         }

@@ -52,7 +52,8 @@ public final class ActedMaren {
 
     private static Character character() {
         LayeredArt read = SvgReader.read(DemoFiles.maren());
-        Character c = ((IntakeResult.Hung) Assembler.assemble("Maren", read.canvas(), 24, read.root(), List.of())).character();
+        Character c = ((IntakeResult.Hung) Assembler.assemble("Maren", read.canvas(), 24, read.root(), List.of()))
+                .character();
         return ((Outcome.Done) Edits.apply(c, new MakeLooks())).character();
     }
 
@@ -61,9 +62,7 @@ public final class ActedMaren {
         s = s.withFrames(36);
         s = new ActingEdit.SetKeys(Map.of(
                         DIAL.id(),
-                        List.of(
-                                new DialKey(2, DIAL.from(), Way.EVEN),
-                                new DialKey(12, DIAL.to(), Way.HOLD))))
+                        List.of(new DialKey(2, DIAL.from(), Way.EVEN), new DialKey(12, DIAL.to(), Way.HOLD))))
                 .apply(s);
         s = new ShotEdit.SetBlink(-1, Blink.at(20)).apply(s);
         String look = CHARACTER.library().looks().get(0).id();

@@ -30,8 +30,7 @@ public record Motion(
         Map<String, List<MotionLayer>> maskers) {
 
     /** A drawing and what masks it: what a layer is known again by. */
-    private record Cell(
-            String part, String drawing, List<String> windows, List<String> outside, List<String> behind) {
+    private record Cell(String part, String drawing, List<String> windows, List<String> outside, List<String> behind) {
         static Cell of(Frame.Placed p) {
             return new Cell(p.part(), p.drawing(), p.windows(), p.outside(), p.behind());
         }
@@ -51,12 +50,7 @@ public record Motion(
                 pictures.add(frame);
             }
         }
-        return new Motion(
-                playhead.shot().rules().frameRate(),
-                frames,
-                starts,
-                layers(pictures),
-                maskers(pictures));
+        return new Motion(playhead.shot().rules().frameRate(), frames, starts, layers(pictures), maskers(pictures));
     }
 
     /** The first frame after an exposure. */
@@ -112,8 +106,7 @@ public record Motion(
         all.forEach((part, drawings) -> maskers.put(
                 part,
                 drawings.entrySet().stream()
-                        .map(d -> layer(
-                                new Cell(part, d.getKey(), List.of(), List.of(), List.of()), d.getValue()))
+                        .map(d -> layer(new Cell(part, d.getKey(), List.of(), List.of(), List.of()), d.getValue()))
                         .toList()));
         return maskers;
     }

@@ -160,8 +160,7 @@ class MotionTest {
             assertThat(Math.abs(d.rotation() - 200)).isLessThanOrEqualTo(180);
             double[] flat = new double[6];
             awt.getMatrix(flat);
-            assertThat(flat)
-                    .containsExactly(new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()}, within(1e-8));
+            assertThat(flat).containsExactly(new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()}, within(1e-8));
             Point p = new Point(3, -7);
             assertThat(d.matrix().apply(p).x()).isCloseTo(m.apply(p).x(), within(1e-8));
         }

@@ -68,10 +68,7 @@ final class Keys {
      * @param still how it is written when it never changes
      */
     ObjectNode of(
-            List<double[]> values,
-            double near,
-            Function<double[], ArrayNode> key,
-            Function<double[], JsonNode> still) {
+            List<double[]> values, double near, Function<double[], ArrayNode> key, Function<double[], JsonNode> still) {
         double[][] all = filled(values);
         if (constant(all, near / 10)) {
             return JSON.objectNode().put("a", 0).set("k", still.apply(all[0]));

@@ -175,8 +175,8 @@ final class LottieWriter {
             if (cut) {
                 now = comps.matted(
                         now,
-                        List.of(shapes(
-                                layer, window, s -> Shape.filled("", s.path(), WHITE).withRule(s.rule()))),
+                        List.of(shapes(layer, window, s -> Shape.filled("", s.path(), WHITE)
+                                .withRule(s.rule()))),
                         false);
             }
             for (Clip clip : first.clips()) {
@@ -223,7 +223,8 @@ final class LottieWriter {
             // what a gradient paints slides through it, and is not carried along
             boolean flat = !(s.fill() instanceof Paint.Gradient) && !(s.stroke().paint() instanceof Paint.Gradient);
             List<double[]> drift = flat ? Outlines.drift(outlines) : List.of();
-            ObjectNode group = group(s, drift.isEmpty() ? outlines : Outlines.without(outlines, drift), Matrix.IDENTITY);
+            ObjectNode group =
+                    group(s, drift.isEmpty() ? outlines : Outlines.without(outlines, drift), Matrix.IDENTITY);
             var items = group.withArray("it");
             paints.stroke(items, s.stroke(), reach);
             paints.fill(items, s.fill(), s.rule(), reach);
@@ -251,7 +252,9 @@ final class LottieWriter {
 
     /** Where a shape can paint, wherever it is bent to. */
     private static Box reach(Shape s, List<Path> outlines) {
-        double by = s.stroke().visible() ? s.stroke().width() * Math.max(1, s.stroke().miterLimit()) : 0;
+        double by = s.stroke().visible()
+                ? s.stroke().width() * Math.max(1, s.stroke().miterLimit())
+                : 0;
         return outlines.stream()
                 .filter(p -> p != null)
                 .distinct()

@@ -57,21 +57,15 @@ final class Outlines {
         List<Loop> first = loops.stream().filter(Objects::nonNull).findFirst().orElseThrow();
         for (int i = 0; i < first.size(); i++) {
             int n = i;
-            boolean joined = loops.stream()
-                    .filter(Objects::nonNull)
-                    .allMatch(l -> l.get(n).endsWhereItBegan());
+            boolean joined = loops.stream().filter(Objects::nonNull).allMatch(l -> l.get(n)
+                    .endsWhereItBegan());
             boolean closed = first.get(n).closed();
             List<double[]> values = loops.stream()
                     .map(l -> l == null ? null : l.get(n).flat(joined))
                     .toList();
             ObjectNode shape = JSON.objectNode().put("ty", "sh");
             shape.set(
-                    "ks",
-                    keys.of(
-                            values,
-                            near,
-                            v -> JSON.arrayNode().add(bezier(v, closed)),
-                            v -> bezier(v, closed)));
+                    "ks", keys.of(values, near, v -> JSON.arrayNode().add(bezier(v, closed)), v -> bezier(v, closed)));
             items.add(shape);
         }
         return items;
@@ -85,7 +79,8 @@ final class Outlines {
      */
     static List<double[]> drift(List<Path> paths) {
         Path first = paths.stream().filter(Objects::nonNull).findFirst().orElseThrow();
-        if (first.isEmpty() || paths.stream().filter(Objects::nonNull).distinct().limit(2).count() < 2) {
+        if (first.isEmpty()
+                || paths.stream().filter(Objects::nonNull).distinct().limit(2).count() < 2) {
             return List.of();
         }
         double[] from = middle(first);

@@ -78,16 +78,20 @@ final class Paints {
             return;
         }
         out.set("w", Keys.still(s.width()));
-        out.put("lc", switch (s.cap()) {
-            case BUTT -> 1;
-            case ROUND -> 2;
-            case SQUARE -> 3;
-        });
-        out.put("lj", switch (s.join()) {
-            case MITER -> 1;
-            case ROUND -> 2;
-            case BEVEL -> 3;
-        });
+        out.put(
+                "lc",
+                switch (s.cap()) {
+                    case BUTT -> 1;
+                    case ROUND -> 2;
+                    case SQUARE -> 3;
+                });
+        out.put(
+                "lj",
+                switch (s.join()) {
+                    case MITER -> 1;
+                    case ROUND -> 2;
+                    case BEVEL -> 3;
+                });
         if (s.join() == Stroke.Join.MITER) {
             out.put("ml", Math.rint(100 * s.miterLimit()) / 100);
         }
@@ -142,7 +146,10 @@ final class Paints {
         if (g.radial()) {
             double far = Math.hypot(g.focus().x(), g.focus().y());
             out.set("h", Keys.still(100 * Math.min(0.99, far)));
-            out.set("a", Keys.still(Math.toDegrees(Math.atan2(g.focus().y(), g.focus().x()))));
+            out.set(
+                    "a",
+                    Keys.still(
+                            Math.toDegrees(Math.atan2(g.focus().y(), g.focus().x()))));
         }
         ArrayNode stops = JSON.arrayNode();
         boolean clear = false;

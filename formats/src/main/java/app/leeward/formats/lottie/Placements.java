@@ -34,9 +34,8 @@ final class Placements {
         Point middle = bounds.map(b -> new Point((b.minX() + b.maxX()) / 2, (b.minY() + b.maxY()) / 2))
                 .orElse(new Point(0, 0));
         double far = bounds.map(b -> Math.hypot(b.width(), b.height()) / 2).orElse(1.0);
-        List<Matrix> at = as.states().stream()
-                .map(s -> s == null ? null : s.matrix())
-                .toList();
+        List<Matrix> at =
+                as.states().stream().map(s -> s == null ? null : s.matrix()).toList();
         place(layer, at, middle, far);
     }
 
@@ -132,8 +131,7 @@ final class Placements {
         return each(steps, d -> new double[] {value.applyAsDouble(d)});
     }
 
-    private static List<double[]> each(
-            List<Decomposed> steps, Function<Decomposed, double[]> value) {
+    private static List<double[]> each(List<Decomposed> steps, Function<Decomposed, double[]> value) {
         return steps.stream().map(d -> d == null ? null : value.apply(d)).toList();
     }
 }

@@ -49,7 +49,8 @@ final class Repeated {
                 stops.add(new GradientStop(Math.min(1, at), s.colour(), s.opacity()));
             }
         }
-        Matrix longer = g.radial() ? Matrix.scale(to, to) : Matrix.translate(from, 0).times(Matrix.scale(to - from, 1));
+        Matrix longer =
+                g.radial() ? Matrix.scale(to, to) : Matrix.translate(from, 0).times(Matrix.scale(to - from, 1));
         return new Paint.Gradient(g.radial(), g.place().times(longer), stops, Paint.Spread.PAD, g.focus());
     }
 }

@@ -64,8 +64,7 @@ public final class ExposurePages {
         for (int stretch = 0; stretch < stretches; stretch++) {
             for (int strip = 0; strip < strips; strip++) {
                 body.setLength(0);
-                List<SheetColumn> some =
-                        columns.subList(strip * each, Math.min(columns.size(), (strip + 1) * each));
+                List<SheetColumn> some = columns.subList(strip * each, Math.min(columns.size(), (strip + 1) * each));
                 page(some, stretch * rows, pages.size() + 1, stretches * strips);
                 pages.add("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\""
                         + " width=\"210mm\" height=\"297mm\" viewBox=\"0 0 210 297\" font-family=\"sans-serif\">\n"
@@ -78,12 +77,13 @@ public final class ExposurePages {
     private void page(List<SheetColumn> columns, int from, int number, int of) {
         int to = Math.min(shot.frames(), from + rows);
         text(MARGIN, 16, 6, true, INK, shot.name());
-        String on = switch (shot.rules().exposure()) {
-            case 1 -> "ones";
-            case 2 -> "twos";
-            case 3 -> "threes";
-            default -> shot.rules().exposure() + "s";
-        };
+        String on =
+                switch (shot.rules().exposure()) {
+                    case 1 -> "ones";
+                    case 2 -> "twos";
+                    case 3 -> "threes";
+                    default -> shot.rules().exposure() + "s";
+                };
         text(
                 MARGIN,
                 21.5,
@@ -101,7 +101,13 @@ public final class ExposurePages {
             boolean strong = second || f % Math.max(1, beat) == 0;
             rule(MARGIN, y, WIDE - MARGIN, y, second ? FAINT : RULE, second ? 0.35 : strong ? 0.25 : 0.1);
             boolean photographed = f % shot.rules().exposure() == 0;
-            text(MARGIN + 1, y + 0.72 * row, Math.min(2.6, 0.62 * row), second, photographed ? INK : RULE, String.valueOf(f + 1));
+            text(
+                    MARGIN + 1,
+                    y + 0.72 * row,
+                    Math.min(2.6, 0.62 * row),
+                    second,
+                    photographed ? INK : RULE,
+                    String.valueOf(f + 1));
         }
         rule(MARGIN, bottom, WIDE - MARGIN, bottom, FAINT, 0.35);
         rule(MARGIN, TOP - 8, MARGIN, bottom, RULE, 0.2);
@@ -137,7 +143,10 @@ public final class ExposurePages {
                 // the first row of a page says again what stands since the page before
                 if (cell.begins() || !cell.text().equals(before) || f == from) {
                     if (cell.begins()) {
-                        body.append("<circle cx=\"").append(n(x + 0.8)).append("\" cy=\"").append(n(y + row / 2));
+                        body.append("<circle cx=\"")
+                                .append(n(x + 0.8))
+                                .append("\" cy=\"")
+                                .append(n(y + row / 2));
                         body.append("\" r=\"0.7\" fill=\"").append(INK).append("\"/>\n");
                     }
                     String ink = cell.begins() ? INK : FAINT;
@@ -160,15 +169,30 @@ public final class ExposurePages {
     }
 
     private void rule(double x1, double y1, double x2, double y2, String ink, double width) {
-        body.append("<path d=\"M").append(n(x1)).append(' ').append(n(y1)).append('L').append(n(x2)).append(' ');
+        body.append("<path d=\"M")
+                .append(n(x1))
+                .append(' ')
+                .append(n(y1))
+                .append('L')
+                .append(n(x2))
+                .append(' ');
         body.append(n(y2)).append("\" fill=\"none\" stroke=\"").append(ink).append("\" stroke-width=\"");
         body.append(n(width)).append("\"/>\n");
     }
 
     private void text(double x, double y, double size, boolean bold, String ink, String words) {
-        body.append("<text x=\"").append(n(x)).append("\" y=\"").append(n(y)).append("\" font-size=\"").append(n(size));
-        body.append(bold ? "\" font-weight=\"bold" : "").append("\" fill=\"").append(ink).append("\">");
-        body.append(PlainText.mended(words).replace("&", "&amp;").replace("<", "&lt;")).append("</text>\n");
+        body.append("<text x=\"")
+                .append(n(x))
+                .append("\" y=\"")
+                .append(n(y))
+                .append("\" font-size=\"")
+                .append(n(size));
+        body.append(bold ? "\" font-weight=\"bold" : "")
+                .append("\" fill=\"")
+                .append(ink)
+                .append("\">");
+        body.append(PlainText.mended(words).replace("&", "&amp;").replace("<", "&lt;"))
+                .append("</text>\n");
     }
 
     private static String n(double v) {

@@ -55,16 +55,16 @@ final class SheetColumns {
                 column("word", f -> word(f * length, length)),
                 column(
                         "phone",
-                        f -> joined(phones.stream()
-                                .filter(p -> during(p.start(), p.end(), f * length, length))
-                                .map(p -> p.phone().name())
-                                .toList(), " ")),
-                column(
-                        "class",
-                        f -> playhead.mouths()
-                                .map(m -> String.valueOf(
-                                        m.classes().get(playhead.exposed(f)).number()))
-                                .orElse("")),
+                        f -> joined(
+                                phones.stream()
+                                        .filter(p -> during(p.start(), p.end(), f * length, length))
+                                        .map(p -> p.phone().name())
+                                        .toList(),
+                                " ")),
+                column("class", f -> playhead.mouths()
+                        .map(m -> String.valueOf(
+                                m.classes().get(playhead.exposed(f)).number()))
+                        .orElse("")),
                 column("mouth", f -> playhead.mouths().map(m -> mouth(m, f)).orElse("")),
                 column("pinned", f -> shot.tracks().pins().containsKey(playhead.exposed(f)) ? "yes" : ""));
     }
@@ -114,8 +114,12 @@ final class SheetColumns {
                 (l, f) -> look(l.look()) + " " + Math.round(100 * l.at(playhead.exposed(f))) + " %"));
         columns.add(spans("cues", shot.tracks().cues(), CuePlacement::frame, this::ends, (c, f) -> cue(c)));
         columns.add(spans("runs", shot.tracks().gestures(), Gesture::from, Gesture::to, (g, f) -> run(g.run())));
-        columns.add(spans("notes", shot.tracks().notes(), ShotNote::from, ShotNote::to, (n, f) -> n.text()
-                + (n.author().isEmpty() ? "" : " (" + n.author() + ")")));
+        columns.add(spans(
+                "notes",
+                shot.tracks().notes(),
+                ShotNote::from,
+                ShotNote::to,
+                (n, f) -> n.text() + (n.author().isEmpty() ? "" : " (" + n.author() + ")")));
         return columns;
     }
 
@@ -140,9 +144,11 @@ final class SheetColumns {
     private SheetColumn drawings(String id, List<HeldDrawing> held) {
         Optional<Part> part = character.part(id);
         return spans(
-                part.map(Part::name).orElse(id + " (gone)"), held, HeldDrawing::from, HeldDrawing::to, (h, f) -> part.map(
-                                p -> drawing(p, h.drawing()))
-                        .orElse(h.drawing()));
+                part.map(Part::name).orElse(id + " (gone)"),
+                held,
+                HeldDrawing::from,
+                HeldDrawing::to,
+                (h, f) -> part.map(p -> drawing(p, h.drawing())).orElse(h.drawing()));
     }
 
     private static String drawing(Part part, String id) {

@@ -14,8 +14,7 @@ import java.util.List;
 
 /** A shot as an SVG file that moves. */
 public final class AnimatedSvg implements Exporter {
-    private static final Format FORMAT =
-            new Format("animated-svg", "Animated SVG", "image/svg+xml", "svg", Scope.SHOT);
+    private static final Format FORMAT = new Format("animated-svg", "Animated SVG", "image/svg+xml", "svg", Scope.SHOT);
     private static final Option TIMES = new Option("times", "SVG plays", "times (0: over and over)", 0, 100, 0);
 
     @Override
@@ -32,11 +31,8 @@ public final class AnimatedSvg implements Exporter {
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
         Motion motion = Motion.of(source.playhead().orElseThrow());
         String svg = AnimatedSvgWriter.write(
-                source.character(),
-                source.shot().orElseThrow().name(),
-                motion,
-                source.images(),
-                (int) Math.round(choices.number(TIMES.id())));
+                source.character(), source.shot().orElseThrow().name(), motion, source.images(), (int)
+                        Math.round(choices.number(TIMES.id())));
         out.write(svg.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -144,12 +144,7 @@ final class AnimatedSvgWriter {
                 Artwork art = Motion.art(character, by);
                 for (int i : indices(art, art.windowShapes())) {
                     Shape s = art.shapes().get(i);
-                    clipShape(
-                            inside,
-                            s,
-                            by.outlines(i, s.path()),
-                            standing(by),
-                            smil.display(by) + smil.placement(by));
+                    clipShape(inside, s, by.outlines(i, s.path()), standing(by), smil.display(by) + smil.placement(by));
                 }
             }
             clipPath(id, inside);
@@ -186,7 +181,10 @@ final class AnimatedSvgWriter {
         if (s.rule() == FillRule.EVENODD) {
             into.append(" clip-rule=\"evenodd\"");
         }
-        into.append('>').append(smil.attribute("d", texts(outlines))).append(moved).append("</path>");
+        into.append('>')
+                .append(smil.attribute("d", texts(outlines)))
+                .append(moved)
+                .append("</path>");
     }
 
     private void clipPath(String id, StringBuilder inside) {
@@ -212,8 +210,15 @@ final class AnimatedSvgWriter {
             String everywhere = " x=\"" + Numbers.text(-c.width()) + "\" y=\"" + Numbers.text(-c.height())
                     + "\" width=\"" + Numbers.text(3 * c.width()) + "\" height=\"" + Numbers.text(3 * c.height())
                     + "\"";
-            defs.append("<mask id=\"").append(id).append("\" maskUnits=\"userSpaceOnUse\"").append(everywhere);
-            defs.append("><rect fill=\"#ffffff\"").append(everywhere).append("/>").append(inside).append("</mask>\n");
+            defs.append("<mask id=\"")
+                    .append(id)
+                    .append("\" maskUnits=\"userSpaceOnUse\"")
+                    .append(everywhere);
+            defs.append("><rect fill=\"#ffffff\"")
+                    .append(everywhere)
+                    .append("/>")
+                    .append(inside)
+                    .append("</mask>\n");
             return id;
         });
     }

@@ -38,7 +38,9 @@ final class Captions {
             if (line.line().words().isEmpty() && !line.line().text().isBlank()) {
                 double from = shot.starts(line);
                 all.add(new Timing.Span(
-                        from, from + line.line().seconds(), folded(line.line().text().strip())));
+                        from,
+                        from + line.line().seconds(),
+                        folded(line.line().text().strip())));
             }
         }
         all.sort(Comparator.comparingDouble(Timing.Span::start));
@@ -61,8 +63,7 @@ final class Captions {
 
     private static Timing.Span caption(List<Timing.Span> words) {
         String text = String.join(" ", words.stream().map(Timing.Span::text).toList());
-        return new Timing.Span(
-                words.get(0).start(), words.get(words.size() - 1).end(), folded(text));
+        return new Timing.Span(words.get(0).start(), words.get(words.size() - 1).end(), folded(text));
     }
 
     /** In two lines of nearly one length when it is too long for one. */

@@ -23,7 +23,7 @@ public final class ShotSound implements Exporter {
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
         out.write(source.sound()
                 .get()
-                .orElseThrow(() ->
-                        new Refusal(RefusalCode.NO_SOUND, "Nothing is said in this shot: it has no sound to hand over.")));
+                .orElseThrow(() -> new Refusal(
+                        RefusalCode.NO_SOUND, "Nothing is said in this shot: it has no sound to hand over.")));
     }
 }

@@ -66,7 +66,10 @@ public final class TextGrid implements Exporter {
         out.append("\n        intervals: size = ").append(all.size()).append('\n');
         for (int i = 0; i < all.size(); i++) {
             Timing.Span s = all.get(i);
-            out.append("        intervals [").append(i + 1).append("]:\n            xmin = ").append(number(s.start()));
+            out.append("        intervals [")
+                    .append(i + 1)
+                    .append("]:\n            xmin = ")
+                    .append(number(s.start()));
             out.append("\n            xmax = ").append(number(s.end())).append("\n            text = \"");
             out.append(s.text().replace("\"", "\"\"")).append("\"\n");
         }

@@ -34,7 +34,8 @@ public final class Timeline implements Exporter {
 
     @Override
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        WRITER.writerWithDefaultPrettyPrinter().writeValue(out, of(source.playhead().orElseThrow()));
+        WRITER.writerWithDefaultPrettyPrinter()
+                .writeValue(out, of(source.playhead().orElseThrow()));
     }
 
     static ObjectNode of(Playhead playhead) {

@@ -29,7 +29,11 @@ public final class WebVtt implements Exporter {
         StringBuilder out = new StringBuilder("WEBVTT\n");
         int n = 0;
         for (Timing.Span c : Captions.of(shot)) {
-            out.append('\n').append(++n).append('\n').append(Captions.time(c.start(), '.')).append(" --> ");
+            out.append('\n')
+                    .append(++n)
+                    .append('\n')
+                    .append(Captions.time(c.start(), '.'))
+                    .append(" --> ");
             out.append(Captions.time(c.end(), '.')).append('\n');
             out.append(c.text().replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;"));
             out.append('\n');

@@ -61,7 +61,9 @@ class SamplesTest {
     @Test
     void aWayThatWasEasedIsTwoKeysAgain() {
         for (Ease.Curve ease : List.of(
-                new Ease.Curve(0.4, 0, 0.2, 1), new Ease.Curve(0.1, 0.7, 0.9, 0.3), new Ease.Curve(0.3, -0.4, 0.5, 1.3))) {
+                new Ease.Curve(0.4, 0, 0.2, 1),
+                new Ease.Curve(0.1, 0.7, 0.9, 0.3),
+                new Ease.Curve(0.3, -0.4, 0.5, 1.3))) {
             int[] frames = new int[25];
             double[][] values = new double[25][];
             for (int i = 0; i < 25; i++) {
@@ -90,7 +92,9 @@ class SamplesTest {
     @Test
     void aRepeatedGradientIsTheSameWrittenOut() {
         List<GradientStop> stops = List.of(
-                new GradientStop(0, "#000000", 1), new GradientStop(0.25, "#ff0000", 1), new GradientStop(1, "#0000ff", 1));
+                new GradientStop(0, "#000000", 1),
+                new GradientStop(0.25, "#ff0000", 1),
+                new GradientStop(1, "#0000ff", 1));
         for (Paint.Spread spread : List.of(Paint.Spread.REPEAT, Paint.Spread.REFLECT)) {
             Paint.Gradient g = new Paint.Gradient(
                     false, Matrix.translate(40, 0).times(Matrix.scale(30, 30)), stops, spread, new Point(0, 0));

@@ -31,8 +31,7 @@ class TimingTest {
         for (int i = 0; i < typed.length; i++) {
             words.add(new TimedWord(typed[i], starts[i], starts[i] + 0.3, 0));
         }
-        DialogueLine line = new DialogueLine(
-                text, "h", starts[starts.length - 1] + 1, words, List.of(), List.of(), 0);
+        DialogueLine line = new DialogueLine(text, "h", starts[starts.length - 1] + 1, words, List.of(), List.of(), 0);
         return new Shot("said", line, TrackRules.at(24), Map.of());
     }
 
@@ -64,14 +63,15 @@ class TimingTest {
 
     @Test
     void captionsBreakAtPausesAndSentencesAndFoldInTwo() {
-        assertThat(Captions.of(saying("Well now my dear old captain. Where is it", 0, 0.3, 0.6, 0.9, 1.2, 1.5, 1.8, 2.1, 2.4)))
+        assertThat(Captions.of(
+                        saying("Well now my dear old captain. Where is it", 0, 0.3, 0.6, 0.9, 1.2, 1.5, 1.8, 2.1, 2.4)))
                 .extracting(Timing.Span::text)
                 .containsExactly("Well now my dear old captain.", "Where is it");
         assertThat(Captions.of(saying("Wait there", 0, 1.4)))
                 .extracting(Timing.Span::start)
                 .containsExactly(0.0, 1.4);
-        List<Timing.Span> two = Captions.of(saying(
-                "extraordinarily complicated circumstances notwithstanding", 0, 0.4, 0.8, 1.2));
+        List<Timing.Span> two =
+                Captions.of(saying("extraordinarily complicated circumstances notwithstanding", 0, 0.4, 0.8, 1.2));
         assertThat(two).hasSize(1);
         assertThat(two.get(0).text().split("\n")).hasSize(2).allMatch(l -> l.length() <= 42);
     }
@@ -105,7 +105,8 @@ class TimingTest {
         assertThat(film.at("/source_range/duration/rate").asDouble()).isEqualTo(24);
         assertThat(film.at("/media_reference/target_url").asText()).isEqualTo("ma-fee.webm");
         assertThat(film.at("/markers/0/name").asText()).isEqualTo("=Colder, please");
-        assertThat(film.at("/markers/0/marked_range/start_time/value").asDouble()).isEqualTo(8);
+        assertThat(film.at("/markers/0/marked_range/start_time/value").asDouble())
+                .isEqualTo(8);
         assertThat(tracks.at("/1/children/0/markers/0/name").asText()).isEqualTo("Ma, \"fee\"!");
         assertThat(Timeline.of(ActedMaren.playhead(Shot.silent("still", TrackRules.at(24), 5)))
                         .at("/tracks/children"))
@@ -121,8 +122,8 @@ class TimingTest {
                 Optional.of(PLAYHEAD),
                 hash -> new byte[0],
                 Optional::empty);
-        assertThatThrownBy(() -> new ShotSound()
-                        .write(source, Choices.of(List.of(), Map.of()), OutputStream.nullOutputStream()))
+        assertThatThrownBy(() ->
+                        new ShotSound().write(source, Choices.of(List.of(), Map.of()), OutputStream.nullOutputStream()))
                 .isInstanceOfSatisfying(
                         Refusal.class, e -> assertThat(e.reason()).isEqualTo(RefusalCode.NO_SOUND));
     }
