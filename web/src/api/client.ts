@@ -301,15 +301,49 @@ export const api = {
   export: async (
     id: string,
     exporter: string,
-    moment: Moment,
+    moment: HandedMoment,
     options: Record<string, number>,
-  ): Promise<Blob> => {
+  ): Promise<HandedFile> => {
     const { pose, line, frame } = moment;
-    const response = await call(`/characters/${id}/exports/${exporter}`, {
-      method: 'POST',
-      body: JSON.stringify({ pose, line, frame, options }),
-      headers: { 'Content-Type': 'application/json' },
-    });
-    return response.blob();
+    return handed(
+      await call(`/characters/${id}/exports/${exporter}`, {
+        method: 'POST',
+        body: JSON.stringify({ pose, line, frame, options }),
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    );
+  },
+  handOver: async (
+    id: string,
+    exporters: string[],
+    moment: HandedMoment,
+    options: Record<string, number>,
+  ): Promise<HandedFile> => {
+    const { pose, line, frame } = moment;
+    return handed(
+      await call(`/characters/${id}/hand-over`, {
+        method: 'POST',
+        body: JSON.stringify({ exporters, pose, line, frame, options }),
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    );
   },
 };
+
+/** What is handed over: a pose, or a frame of a shot; and the shot, for what is made of one. */
+export interface HandedMoment {
+  pose?: PoseBody;
+  line?: string;
+  frame?: number;
+}
+
+/** A file under the name the server gave it. */
+export interface HandedFile {
+  blob: Blob;
+  name: string;
+}
+
+async function handed(response: Response): Promise<HandedFile> {
+  const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];
+  return { blob: await response.blob(), name: name ?? 'leeward' };
+}

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { api, type ExporterView } from '../api/client';
+import { api, type HandedFile, type HandedMoment } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useFindings } from '../state/findings';
 import { asMessage, useStudio } from '../state/studio';
 import { FindingList } from '../ui/FindingList';
+import { Everything } from './handover/Everything';
+import { FAMILIES } from './handover/families';
+import { FormatCard } from './handover/FormatCard';
 
 function save(blob: Blob, name: string) {
   const a = document.createElement('a');
@@ -15,18 +17,13 @@ function save(blob: Blob, name: string) {
   setTimeout(() => URL.revokeObjectURL(a.href), 10_000);
 }
 
-const TITLES: Record<ExporterView['scope'], string> = {
-  POSE: 'The picture on the stage',
-  SHOT: 'The shot',
-  CHARACTER: 'The whole character',
-};
+const ON: Record<number, string> = { 1: 'ones', 2: 'twos', 3: 'threes' };
 
 /** What leaves the house, in every format there is; what is wrong with it before it goes; and what was done so far. */
 export function HandOverBench() {
   const { view, line, director, tell } = useStudio();
   const frame = useDesk((s) => s.frame);
   const findings = useFindings();
-  const [chosen, setChosen] = useState<Record<string, number>>({});
   const [busy, setBusy] = useState('');
   const exporters = useQuery({ queryKey: ['exporters'], queryFn: api.exporters, staleTime: Infinity });
   const history = useQuery({
@@ -38,33 +35,18 @@ export function HandOverBench() {
     queryFn: () => api.history('lines', line!.id),
     enabled: line !== null,
   });
-  const stem = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
   const canvas = view.character.sheet.canvas;
-  const hand = async (e: ExporterView) => {
-    setBusy(e.id);
+  const formats = exporters.data ?? [];
+  const out = async (what: string, make: (moment: HandedMoment) => Promise<HandedFile>) => {
+    setBusy(what);
     try {
-      const options = Object.fromEntries(e.options.map((o) => [o.id, chosen[o.id] ?? o.usual]));
-      const moment = { ...director.moment(), ...(e.scope === 'SHOT' ? { line: line!.id } : {}) };
-      const name =
-        e.scope === 'SHOT'
-          ? `${stem(line!.shot.name)}${e.id.startsWith('exposure') ? '-exposure' : ''}`
-          : `${stem(view.character.name)}${e.scope === 'POSE' && line ? `-${frame + 1}` : ''}`;
-      save(await api.export(view.id, e.id, moment, options), `${name}.${e.extension}`);
+      const file = await make({ ...director.moment(), ...(line ? { line: line.id } : {}) });
+      save(file.blob, file.name);
       tell(null);
     } catch (e) {
       tell(asMessage(e));
     }
     setBusy('');
-  };
-  const about: Record<ExporterView['scope'], string> = {
-    POSE: `The whole canvas as posed now${line ? `, frame ${frame + 1} of the line` : ''}, masks kept.`,
-    SHOT: line
-      ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
-          line.shot.rules.exposure === 1 ? 'ones' : 'twos'
-        }, with its sound and everything that is acted in it. WebM keeps the ground clear; MP4 and GIF stand on white. The
-        exposure sheet has a row a frame with its sounds, class and mouth.`
-      : 'Drop a recording first, or begin a shot on the Shot bench.',
-    CHARACTER: 'Its mouths on one page, to print or to draw over.',
   };
   return (
     <>
@@ -77,66 +59,41 @@ export function HandOverBench() {
           <p className="mt-1 text-[13px] text-faint">Every check is being made …</p>
         )}
       </section>
-      {(['SHOT', 'POSE', 'CHARACTER'] as const).map((scope) => {
-        const formats = exporters.data?.filter((e) => e.scope === scope) ?? [];
-        const options = formats
-          .flatMap((e) => e.options)
-          .filter((o, i, all) => all.findIndex((x) => x.id === o.id) === i);
-        return (
-          <section
-            key={scope}
-            aria-label={TITLES[scope]}
-            className="mt-3 rounded-xl border border-line bg-paper p-4"
-          >
-            <h2 className="text-[15px] font-semibold">{TITLES[scope]}</h2>
-            <p className="mt-1 text-faint">{about[scope]}</p>
-            <div className="mt-2.5 flex flex-wrap items-center gap-2">
-              {(scope !== 'SHOT' || line) &&
-                formats.map((e) => (
-                  <button
-                    key={e.id}
-                    className="btn-do"
-                    disabled={busy !== ''}
-                    aria-busy={busy === e.id}
-                    onClick={() => void hand(e)}
-                  >
-                    <Download size={14} aria-hidden />{' '}
-                    {busy === e.id ? `${e.label} is being made …` : e.label}
-                  </button>
-                ))}
-              {options.map((o) => (
-                <label key={o.id} className="ml-1 text-[13px]">
-                  {o.label}{' '}
-                  <input
-                    type="number"
-                    className="field w-20"
-                    min={o.from}
-                    max={o.to}
-                    value={chosen[o.id] ?? o.usual}
-                    onChange={(e) =>
-                      setChosen({
-                        ...chosen,
-                        [o.id]: Math.max(
-                          o.from,
-                          Math.min(o.to, Math.round(Number(e.target.value)) || o.from),
-                        ),
-                      })
-                    }
-                  />{' '}
-                  {o.unit}
-                </label>
-              ))}
-              {options
-                .filter((o) => o.id === 'width' || o.id === 'film-width')
-                .map((o) => (
-                  <span key={o.id} className="text-[13px] text-faint">
-                    {Math.round(((chosen[o.id] ?? o.usual) * canvas.height) / canvas.width)} high
-                  </span>
-                ))}
-            </div>
-          </section>
-        );
-      })}
+      {exporters.data && (
+        <Everything
+          formats={formats}
+          hasShot={line !== null}
+          busy={busy}
+          hand={(ids) => void out('everything', (moment) => api.handOver(view.id, ids, moment, {}))}
+        />
+      )}
+      <p className="mt-2 text-[12.5px] text-faint">
+        {line
+          ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
+              ON[line.shot.rules.exposure] ?? `${line.shot.rules.exposure}s`
+            }. The picture is frame ${frame + 1}, as posed.`
+          : 'No shot is open: what is made of one waits.'}
+      </p>
+      <div className="mt-2 grid gap-2.5 [grid-template-columns:repeat(auto-fit,minmax(14.5rem,1fr))]">
+        {FAMILIES.map(({ family, title, about }) => {
+          const own = formats.filter((e) => e.family === family);
+          return (
+            own.length > 0 && (
+              <FormatCard
+                key={family}
+                family={family}
+                title={title}
+                about={about}
+                formats={own}
+                hasShot={line !== null}
+                busy={busy}
+                ratio={canvas.height / canvas.width}
+                hand={(e, options) => void out(e.id, (moment) => api.export(view.id, e.id, moment, options))}
+              />
+            )
+          );
+        })}
+      </div>
       <section className="mt-3 pb-2">
         <h2 className="text-[15px] font-semibold">What was done</h2>
         <ol className="mt-1 space-y-0.5 text-[13px]">

@@ -255,17 +255,19 @@ class StoryTest extends Story {
                 .hasAttribute("aria-label", Pattern.compile("Mouth closed.*"));
 
         hand.bench("Hand over").click();
-        Download csv = page.waitForDownload(
-                () -> page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Exposure sheet as CSV"))
-                        .click());
+        button("Exposure CSV").click();
+        Download csv = page.waitForDownload(() -> button("Export Exposure CSV").click());
         String sheet = Files.readString(csv.path(), StandardCharsets.UTF_8);
         assertThat(sheet)
-                .startsWith("frame,seconds,phone,class,drawing,pinned")
+                .startsWith("frame,seconds,word,phone,class,mouth,pinned")
                 .contains("closed")
                 .contains("fv");
-        Download png = page.waitForDownload(() -> button("PNG").click());
+        Download png = page.waitForDownload(() -> button("Export PNG").click());
         assertThat(ImageIO.read(png.path().toFile()).getWidth()).isEqualTo(1280);
-        Download svg = page.waitForDownload(() -> button("SVG").click());
+        page.getByLabel("Pictures: format")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("SVG"))
+                .click();
+        Download svg = page.waitForDownload(() -> button("Export SVG").click());
         assertThat(Files.readString(svg.path())).contains("clipPath");
     }
 

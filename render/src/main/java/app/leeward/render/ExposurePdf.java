@@ -6,6 +6,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.sheet.ExposurePages;
@@ -14,8 +15,14 @@ import java.io.OutputStream;
 
 /** A shot as an exposure sheet to print. */
 public final class ExposurePdf implements Exporter {
-    private static final Format FORMAT =
-            new Format("exposure-pdf", "Exposure sheet as PDF", "application/pdf", "pdf", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "exposure-pdf",
+            "Exposure PDF",
+            "application/pdf",
+            "pdf",
+            Scope.SHOT,
+            Family.TIMING,
+            "every track, to print, two seconds a page");
 
     /** Longest sheet, frames: a hundred pages and more are no sheet to print. */
     private static final int LONGEST = 5_000;

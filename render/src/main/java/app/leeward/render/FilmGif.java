@@ -1,5 +1,6 @@
 package app.leeward.render;
 
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.util.List;
@@ -7,7 +8,16 @@ import java.util.List;
 /** A shot as GIF on white ground, without sound, its colours chosen from its own frames. */
 public final class FilmGif extends Film {
     public FilmGif() {
-        super(new Format("film-gif", "GIF", "image/gif", "gif", Scope.SHOT), false);
+        super(
+                new Format(
+                        "film-gif",
+                        "GIF",
+                        "image/gif",
+                        "gif",
+                        Scope.SHOT,
+                        Family.FILM,
+                        "on white, without sound, 256 colours"),
+                false);
     }
 
     @Override

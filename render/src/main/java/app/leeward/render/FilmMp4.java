@@ -1,5 +1,6 @@
 package app.leeward.render;
 
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.util.ArrayList;
@@ -8,7 +9,9 @@ import java.util.List;
 /** A shot as MP4 with its sound, on white ground: H.264 and AAC, as any player shows them. */
 public final class FilmMp4 extends Film {
     public FilmMp4() {
-        super(new Format("film-mp4", "MP4", "video/mp4", "mp4", Scope.SHOT), false);
+        super(
+                new Format("film-mp4", "MP4", "video/mp4", "mp4", Scope.SHOT, Family.FILM, "on white, with its sound"),
+                false);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.leeward.render;
 
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.util.ArrayList;
@@ -8,7 +9,16 @@ import java.util.List;
 /** A shot as WebM with its sound: VP9 with what is not drawn left clear, and Opus. */
 public final class FilmWebm extends Film {
     public FilmWebm() {
-        super(new Format("film-webm", "WebM", "video/webm", "webm", Scope.SHOT), true);
+        super(
+                new Format(
+                        "film-webm",
+                        "WebM",
+                        "video/webm",
+                        "webm",
+                        Scope.SHOT,
+                        Family.FILM,
+                        "see-through where nothing is drawn, with its sound"),
+                true);
     }
 
     @Override

@@ -3,6 +3,7 @@ package app.leeward.render;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
@@ -16,7 +17,14 @@ import java.util.zip.ZipOutputStream;
 
 /** Every frame of a shot as a PNG on clear ground, numbered from 1 so that their names sort, in one ZIP. */
 public final class FramesZip implements Exporter {
-    private static final Format FORMAT = new Format("frames-png", "PNG frames", "application/zip", "zip", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "frames-png",
+            "PNG frames",
+            "application/zip",
+            "zip",
+            Scope.SHOT,
+            Family.PICTURES,
+            "every frame on clear ground, numbered, in one ZIP");
 
     @Override
     public Format format() {

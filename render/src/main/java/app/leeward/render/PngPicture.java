@@ -3,6 +3,7 @@ package app.leeward.render;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
@@ -14,7 +15,8 @@ import java.util.List;
 public final class PngPicture implements Exporter {
     private static final Option WIDTH = new Option("width", "PNG width", "pixels", 1, 4000, 1280);
 
-    private static final Format FORMAT = new Format("picture-png", "PNG", "image/png", "png", Scope.POSE);
+    private static final Format FORMAT =
+            new Format("picture-png", "PNG", "image/png", "png", Scope.POSE, Family.PICTURES, "on clear ground");
 
     @Override
     public Format format() {

@@ -2,6 +2,7 @@ package app.leeward.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -31,7 +32,7 @@ class ExportApiTest {
                 .extracting(e -> e.get("id").asText())
                 .doesNotHaveDuplicates()
                 .contains("picture-svg", "picture-png", "exposure-csv", "mouth-chart-svg", "mouth-chart-pdf");
-        Map<String, String> begins = Map.of("svg", "<", "png", "\u0089PNG", "pdf", "%PDF");
+        Map<String, String> begins = Map.of("svg", "<", "png", "\u0089PNG", "pdf", "%PDF", "leeward.zip", "PK");
         for (JsonNode e : offered) {
             String exports = at + "/exports/" + e.get("id").asText();
             Client.Answer answer = client.post(exports, "{\"pose\":{\"dials\":{\"turn\":20}}}");
@@ -51,5 +52,86 @@ class ExportApiTest {
                         .code())
                 .isEqualTo("export-option");
         assertThat(client.post(at + "/exports/no-such", "{}").code()).isEqualTo("not-there");
+    }
+
+    /** A line of the demo's, said by her. */
+    private String said() {
+        DemoFiles.Line line = DemoFiles.lines().get(0);
+        return client.read(client.upload(at + "/lines", "sound", "line.wav", line.wav(), Map.of("words", line.words())))
+                .json()
+                .get("id")
+                .asText();
+    }
+
+    /** What one Leeward hands over, another takes in: character, shots and recordings, and goes on. */
+    @Test
+    void aBundleIsTakenInWithAllThatBelongsToIt() throws Exception {
+        said();
+        byte[] bundle = client.post(at + "/exports/bundle", "{}").body();
+        JsonNode before = client.get(at).json();
+        Client.Answer taken = client.upload("/api/v1/characters", "file", "maren.leeward.zip", bundle, Map.of());
+        assertThat(taken.status()).isEqualTo(201);
+        JsonNode after = taken.json();
+        String there = "/api/v1/characters/" + after.get("id").asText();
+        assertThat(after.at("/character/name").asText())
+                .isEqualTo(before.at("/character/name").asText() + " 2");
+        for (String same : new String[] {"rig", "controls", "library", "voice", "sheet"}) {
+            assertThat(after.at("/character/" + same)).isEqualTo(before.at("/character/" + same));
+        }
+        JsonNode lines = client.get(there + "/lines").json().get("items");
+        JsonNode was = client.get(at + "/lines").json().get("items");
+        assertThat(lines).hasSameSizeAs(was).isNotEmpty();
+        for (int i = 0; i < lines.size(); i++) {
+            String line = "/api/v1/lines/" + lines.get(i).get("id").asText();
+            String old = "/api/v1/lines/" + was.get(i).get("id").asText();
+            assertThat(client.get(line).json().get("shot"))
+                    .isEqualTo(client.get(old).json().get("shot"));
+            assertThat(client.get(line + "/sound.wav").body())
+                    .isEqualTo(client.get(old + "/sound.wav").body());
+        }
+        assertThat(client.post(there + "/exports/bundle", "{}").body().length).isPositive();
+
+        int count = client.get("/api/v1/characters").json().get("items").size();
+        byte[] broken = java.util.Arrays.copyOf(bundle, bundle.length);
+        for (int i = bundle.length / 2; i < bundle.length / 2 + 200; i++) {
+            broken[i] ^= 0x55;
+        }
+        assertThat(client.upload("/api/v1/characters", "file", "maren.leeward.zip", broken, Map.of())
+                        .status())
+                .isEqualTo(422);
+        assertThat(client.get("/api/v1/characters").json().get("items")).hasSize(count);
+    }
+
+    @Test
+    void everythingThatIsChosenComesInOneArchiveWithAManifest() throws Exception {
+        String line = said();
+        Client.Answer answer = client.post(
+                at + "/hand-over",
+                "{\"line\":\"" + line
+                        + "\",\"exporters\":[\"lottie\",\"exposure-csv\",\"captions-vtt\",\"picture-svg\",\"animated-svg\"],\"options\":{\"times\":1}}");
+        assertThat(answer.status()).isEqualTo(200);
+        Map<String, byte[]> files = new java.util.LinkedHashMap<>();
+        try (java.util.zip.ZipInputStream zip =
+                new java.util.zip.ZipInputStream(new java.io.ByteArrayInputStream(answer.body()))) {
+            for (java.util.zip.ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+                files.put(e.getName(), zip.readAllBytes());
+            }
+        }
+        JsonNode manifest = new com.fasterxml.jackson.databind.ObjectMapper().readTree(files.get("manifest.json"));
+        assertThat(manifest.get("leftOut")).isEmpty();
+        assertThat(manifest.get("files")).hasSize(5).allSatisfy(f -> {
+            byte[] file = files.get(f.get("file").asText());
+            assertThat(f.get("bytes").asInt()).isEqualTo(file.length);
+            assertThat(f.get("sha256").asText())
+                    .isEqualTo(java.util.HexFormat.of()
+                            .formatHex(java.security.MessageDigest.getInstance("SHA-256")
+                                    .digest(file)));
+        });
+        assertThat(client.post(at + "/hand-over", "{\"exporters\":[\"lottie\"]}")
+                        .code())
+                .isEqualTo("nothing-chosen");
+        assertThat(client.post(at + "/hand-over", "{\"exporters\":[\"no-such\"]}")
+                        .code())
+                .isEqualTo("not-there");
     }
 }

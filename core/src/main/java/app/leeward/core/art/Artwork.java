@@ -3,6 +3,8 @@ package app.leeward.core.art;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /** The shapes of one drawing, back to front, in canvas coordinates with every transform resolved. */
@@ -67,5 +69,18 @@ public record Artwork(List<Shape> shapes) {
                 .flatMap(Paint::colours)
                 .distinct()
                 .toList();
+    }
+
+    /** Hashes of the pictures made of pixels that it refers to. */
+    public Set<String> images() {
+        Set<String> all = new TreeSet<>();
+        for (Shape s : shapes) {
+            if (s.fill() instanceof Paint.Picture p) {
+                all.add(p.image());
+            } else if (s.fill() instanceof Paint.Patch p) {
+                all.add(p.image());
+            }
+        }
+        return all;
     }
 }

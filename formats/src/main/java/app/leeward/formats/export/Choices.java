@@ -47,6 +47,13 @@ public final class Choices {
         return new Choices(all);
     }
 
+    /** Those of the choices that are among the options: what is chosen for several formats at once. */
+    static Choices among(List<Option> options, Map<String, Double> chosen) {
+        Map<String, Double> own = new HashMap<>(chosen);
+        own.keySet().retainAll(options.stream().map(Option::id).toList());
+        return of(options, own);
+    }
+
     /** @throws IllegalArgumentException for an option the format did not declare */
     public double number(String id) {
         Double value = values.get(id);

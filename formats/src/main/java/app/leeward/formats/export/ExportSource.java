@@ -5,7 +5,9 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
@@ -16,6 +18,7 @@ import java.util.function.Supplier;
  * @param playhead the same over the character
  * @param images the pictures its artwork refers to
  * @param sound what is heard in the shot, as WAV; read only when it is wanted
+ * @param everything the character with all its shots, read only when it is wanted
  */
 public record ExportSource(
         Character character,
@@ -23,4 +26,25 @@ public record ExportSource(
         Optional<Shot> shot,
         Optional<Playhead> playhead,
         ImageShelf images,
-        Supplier<Optional<byte[]>> sound) {}
+        Supplier<Optional<byte[]>> sound,
+        Supplier<Everything> everything) {
+
+    /**
+     * All that belongs to a character.
+     *
+     * @param shots in the order of their list
+     * @param recordings the WAV file of a recording by its hash
+     */
+    public record Everything(List<Shot> shots, Function<String, byte[]> recordings) {}
+
+    /** Of a character that has no shots, or where nobody asks for them. */
+    public ExportSource(
+            Character character,
+            Frame frame,
+            Optional<Shot> shot,
+            Optional<Playhead> playhead,
+            ImageShelf images,
+            Supplier<Optional<byte[]>> sound) {
+        this(character, frame, shot, playhead, images, sound, () -> new Everything(List.of(), hash -> new byte[0]));
+    }
+}

@@ -21,12 +21,12 @@ public interface Exporter {
      */
     void write(ExportSource source, Choices choices, OutputStream out) throws IOException;
 
-    /** Every exporter that is there, the common ones first. */
+    /** Every exporter that is there, by families, and in each by their labels. */
     static List<Exporter> all() {
         return ServiceLoader.load(Exporter.class).stream()
                 .map(ServiceLoader.Provider::get)
-                .sorted(Comparator.comparing((Exporter e) -> e.format().scope())
-                        .thenComparing(e -> e.format().id(), Comparator.reverseOrder()))
+                .sorted(Comparator.comparing((Exporter e) -> e.format().family())
+                        .thenComparing(e -> e.format().label()))
                 .toList();
     }
 }

@@ -5,6 +5,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import com.fasterxml.jackson.core.JsonGenerator;
@@ -14,7 +15,14 @@ import java.io.OutputStream;
 
 /** A shot as a Lottie animation. */
 public final class Lottie implements Exporter {
-    private static final Format FORMAT = new Format("lottie", "Lottie", "application/json", "json", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "lottie",
+            "Lottie",
+            "application/json",
+            "json",
+            Scope.SHOT,
+            Family.ANIMATION,
+            "masks kept, palette as slots, no sound");
     private static final ObjectMapper JSON = new ObjectMapper().disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
 
     @Override

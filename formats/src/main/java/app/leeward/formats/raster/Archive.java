@@ -23,6 +23,9 @@ import java.util.zip.ZipFile;
  */
 public final class Archive implements AutoCloseable {
     static final int MOST_ENTRIES = 2_000;
+    /** Files in an archive that is not art: a bundle has two for each drawing. */
+    public static final int MOST_OF_ANY = 20_000;
+
     static final long MOST_BYTES = 192L * 1024 * 1024;
     /** Where a PNG file says how large its picture is (its header chunk, PNG specification 11.2.2). */
     private static final int PNG_SIZE_AT = 16;
@@ -44,13 +47,18 @@ public final class Archive implements AutoCloseable {
 
     /** @throws ArtProblem when it is no archive, is broken, or says that it unpacks to too much */
     public static Archive open(byte[] file) {
+        return open(file, MOST_ENTRIES);
+    }
+
+    /** @param mostEntries files it may hold */
+    public static Archive open(byte[] file, int mostEntries) {
         Path copy = null;
         try {
             copy = Files.createTempFile("leeward-archive", ".zip");
             Files.write(copy, file);
             Archive archive = new Archive(copy, new ZipFile(copy.toFile(), StandardCharsets.UTF_8));
             try {
-                archive.list();
+                archive.list(mostEntries);
             } catch (RuntimeException e) {
                 archive.close();
                 throw e;
@@ -62,13 +70,13 @@ public final class Archive implements AutoCloseable {
         }
     }
 
-    private void list() {
+    private void list(int mostEntries) {
         long said = 0;
         for (ZipEntry e : Collections.list(zip.entries())) {
             FileText.require(e.getName(), "the archive's list of files");
-            if (entries.size() >= MOST_ENTRIES) {
+            if (entries.size() >= mostEntries) {
                 throw new ArtProblem(
-                        "zip-large", e.getName(), "The archive holds more than " + MOST_ENTRIES + " files.");
+                        "zip-large", e.getName(), "The archive holds more than " + mostEntries + " files.");
             }
             if (!e.isDirectory()) {
                 said += Math.max(0, e.getSize());

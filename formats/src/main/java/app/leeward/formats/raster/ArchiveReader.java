@@ -19,7 +19,7 @@ public final class ArchiveReader {
      * @throws app.leeward.formats.art.ArtProblem when it cannot be read or must not be
      */
     public static long heaviest(byte[] file) {
-        try (Archive files = Archive.open(file)) {
+        try (Archive files = Archive.open(file, Archive.MOST_OF_ANY)) {
             return files.heaviest();
         }
     }

@@ -4,6 +4,7 @@ import app.leeward.core.motion.Motion;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
@@ -14,7 +15,14 @@ import java.util.List;
 
 /** A shot as an SVG file that moves. */
 public final class AnimatedSvg implements Exporter {
-    private static final Format FORMAT = new Format("animated-svg", "Animated SVG", "image/svg+xml", "svg", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "animated-svg",
+            "Animated SVG",
+            "image/svg+xml",
+            "svg",
+            Scope.SHOT,
+            Family.ANIMATION,
+            "masks kept, no scripts, no sound");
     private static final Option TIMES = new Option("times", "SVG plays", "times (0: over and over)", 0, 100, 0);
 
     @Override

@@ -3,6 +3,7 @@ package app.leeward.formats.svg;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
@@ -11,8 +12,14 @@ import java.nio.charset.StandardCharsets;
 
 /** The neutral row of mouths as a page. */
 public final class MouthChartSvg implements Exporter {
-    private static final Format FORMAT =
-            new Format("mouth-chart-svg", "Mouth chart as SVG", "image/svg+xml", "svg", Scope.CHARACTER);
+    private static final Format FORMAT = new Format(
+            "mouth-chart-svg",
+            "Mouth chart SVG",
+            "image/svg+xml",
+            "svg",
+            Scope.CHARACTER,
+            Family.PAGES,
+            "the neutral row, every class and who serves it");
 
     @Override
     public Format format() {

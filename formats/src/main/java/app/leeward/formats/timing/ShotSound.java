@@ -5,6 +5,7 @@ import app.leeward.core.refusal.RefusalCode;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
@@ -12,7 +13,8 @@ import java.io.OutputStream;
 
 /** What is heard in a shot, all its lines where they are placed. */
 public final class ShotSound implements Exporter {
-    private static final Format FORMAT = new Format("sound-wav", "Sound as WAV", "audio/wav", "wav", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "sound-wav", "WAV", "audio/wav", "wav", Scope.SHOT, Family.TIMING, "all its lines where they are placed");
 
     @Override
     public Format format() {

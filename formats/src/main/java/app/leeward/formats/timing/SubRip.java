@@ -4,6 +4,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
@@ -12,8 +13,8 @@ import java.nio.charset.StandardCharsets;
 
 /** What is said in a shot as SRT captions. */
 public final class SubRip implements Exporter {
-    private static final Format FORMAT =
-            new Format("captions-srt", "SRT captions", "application/x-subrip", "srt", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "captions-srt", "SRT", "application/x-subrip", "srt", Scope.SHOT, Family.TIMING, "the words as captions");
 
     @Override
     public Format format() {

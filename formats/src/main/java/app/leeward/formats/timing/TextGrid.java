@@ -6,6 +6,7 @@ import app.leeward.core.text.Decimals;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
@@ -16,8 +17,14 @@ import java.util.List;
 
 /** Words, sounds and mouths of a shot as tiers of intervals, in Praat's text format. */
 public final class TextGrid implements Exporter {
-    private static final Format FORMAT =
-            new Format("textgrid", "TextGrid", "text/plain;charset=UTF-8", "TextGrid", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "textgrid",
+            "TextGrid",
+            "text/plain;charset=UTF-8",
+            "TextGrid",
+            Scope.SHOT,
+            Family.TIMING,
+            "words, sounds and mouths as tiers");
 
     @Override
     public Format format() {

@@ -6,6 +6,7 @@ import app.leeward.core.shot.ShotNote;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.FileName;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
@@ -23,7 +24,13 @@ import java.io.OutputStream;
  */
 public final class Timeline implements Exporter {
     private static final Format FORMAT = new Format(
-            "timeline-otio", "OpenTimelineIO", "application/vnd.pixar.opentimelineio+json", "otio", Scope.SHOT);
+            "timeline-otio",
+            "OpenTimelineIO",
+            "application/vnd.pixar.opentimelineio+json",
+            "otio",
+            Scope.SHOT,
+            Family.TIMING,
+            "film and sound as clips, captions and notes as markers");
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
     private static final ObjectMapper WRITER = new ObjectMapper().disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
 

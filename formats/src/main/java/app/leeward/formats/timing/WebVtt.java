@@ -4,6 +4,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
@@ -12,8 +13,14 @@ import java.nio.charset.StandardCharsets;
 
 /** What is said in a shot as WebVTT captions (W3C). */
 public final class WebVtt implements Exporter {
-    private static final Format FORMAT =
-            new Format("captions-vtt", "WebVTT captions", "text/vtt;charset=UTF-8", "vtt", Scope.SHOT);
+    private static final Format FORMAT = new Format(
+            "captions-vtt",
+            "WebVTT",
+            "text/vtt;charset=UTF-8",
+            "vtt",
+            Scope.SHOT,
+            Family.TIMING,
+            "the words as captions");
 
     @Override
     public Format format() {

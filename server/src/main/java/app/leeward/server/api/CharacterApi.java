@@ -10,6 +10,8 @@ import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.TurnPlan;
+import app.leeward.formats.bundle.BundleReader;
+import app.leeward.server.studio.Bundles;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.Snapshot;
@@ -51,8 +53,10 @@ class CharacterApi {
     private final StoredArt art;
     private final AdmittedRequests admitted;
     private final HeavyWork heavy;
+    private final Bundles bundles;
 
-    CharacterApi(Characters characters, StoredArt art, AdmittedRequests admitted, HeavyWork heavy) {
+    CharacterApi(Characters characters, StoredArt art, AdmittedRequests admitted, HeavyWork heavy, Bundles bundles) {
+        this.bundles = bundles;
         this.heavy = heavy;
         this.characters = characters;
         this.art = art;
@@ -109,11 +113,15 @@ class CharacterApi {
     /** The revision something was asked for on. */
     public record BaseBody(int base) {}
 
+    /** Begins a character from layered art, or takes one in from a bundle with its shots and recordings. */
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     CharacterView read(@RequestPart MultipartFile file, HttpServletRequest request) throws IOException {
         byte[] bytes = admitted(file, request);
-        return CharacterView.of(heavy.done(() -> characters.read(UUID.randomUUID(), bytes, nameOf(file), AUTHOR)));
+        UUID id = UUID.randomUUID();
+        return CharacterView.of(heavy.done(() -> BundleReader.is(bytes)
+                ? bundles.take(id, bytes, nameOf(file), AUTHOR)
+                : characters.read(id, bytes, nameOf(file), AUTHOR)));
     }
 
     /** A newer version of the art beside what is here. */

@@ -1,6 +1,5 @@
 package app.leeward.server.api;
 
-import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
@@ -8,9 +7,13 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
+import app.leeward.formats.export.FileName;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.HandedOver;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
+import app.leeward.server.studio.Bundles;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.Lines;
@@ -20,6 +23,7 @@ import app.leeward.server.studio.StoredImages;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
@@ -44,8 +48,10 @@ class ExportApi {
     private final Lines lines;
     private final StoredImages images;
     private final HeavyWork heavy;
+    private final Bundles bundles;
 
-    ExportApi(Characters characters, Lines lines, StoredImages images, HeavyWork heavy) {
+    ExportApi(Characters characters, Lines lines, StoredImages images, HeavyWork heavy, Bundles bundles) {
+        this.bundles = bundles;
         this.characters = characters;
         this.lines = lines;
         this.images = images;
@@ -54,10 +60,18 @@ class ExportApi {
 
     /** A format that can be asked for. */
     public record ExporterView(
-            String id, String label, String mediaType, String extension, Scope scope, List<Option> options) {
+            String id,
+            String label,
+            String mediaType,
+            String extension,
+            Scope scope,
+            Family family,
+            String about,
+            List<Option> options) {
         static ExporterView of(Exporter e) {
             Format f = e.format();
-            return new ExporterView(f.id(), f.label(), f.mediaType(), f.extension(), f.scope(), e.options());
+            return new ExporterView(
+                    f.id(), f.label(), f.mediaType(), f.extension(), f.scope(), f.family(), f.about(), e.options());
         }
     }
 
@@ -74,39 +88,82 @@ class ExportApi {
 
     @PostMapping("/characters/{id}/exports/{exporter}")
     ResponseEntity<byte[]> export(@PathVariable UUID id, @PathVariable String exporter, @RequestBody ExportBody body) {
-        Exporter asked = exporters.stream()
-                .filter(e -> e.format().id().equals(exporter))
-                .findFirst()
-                .orElseThrow(() -> Problem.notThere("format"));
+        Exporter asked = exporter(exporter);
         Format format = asked.format();
         Choices choices = Choices.of(asked.options(), body.options() == null ? Map.of() : body.options());
-        Snapshot<Character> c = characters.snapshot(id);
-        Optional<Snapshot<Shot>> shot = Optional.ofNullable(body.line()).map(lines::snapshot);
-        if (format.scope() == Scope.SHOT && shot.isEmpty()) {
-            throw Problem.refused("no-line", "This is made of a line; say which.");
+        if (format.scope() == Scope.SHOT && body.line() == null) {
+            throw Problem.refused("no-line", "This is made of a shot; say which.");
         }
-        Optional<Playhead> playhead = shot.map(s -> lines.playhead(s, c));
-        Pose live = PoseBody.of(body.pose());
-        int at = body.frame() == null ? 0 : body.frame();
-        Pose pose = playhead.map(p -> p.poseAt(at, live)).orElse(live);
-        Evaluator evaluator = characters.evaluator(c);
-        ExportSource source = new ExportSource(
-                c.state(), evaluator.frame(pose), shot.map(Snapshot::state), playhead, images, () -> shot.map(
-                                Snapshot::state)
-                        .filter(s -> !s.lines().isEmpty())
-                        .map(lines::wav));
-        byte[] file = heavy.done(() -> written(asked, source, choices));
-        String name = format.scope() == Scope.SHOT
-                ? shot.get().state().name() + (format.id().startsWith("exposure") ? " exposure" : "")
-                : c.state().name();
-        String numbered = format.scope() == Scope.POSE && shot.isPresent() ? name + "-" + (at + 1) : name;
-        return PoseApi.download(file, MediaType.valueOf(format.mediaType()), numbered + "." + format.extension());
+        ExportSource source = source(id, body.pose(), body.line(), body.frame());
+        byte[] file = heavy.done(() -> written(out -> asked.write(source, choices, out)));
+        String name = HandedOver.name(format, source);
+        boolean moment = format.scope() == Scope.POSE && body.line() != null && body.frame() != null;
+        String numbered = moment ? name.replaceFirst("\\.", "-" + (body.frame() + 1) + ".") : name;
+        return PoseApi.download(file, MediaType.valueOf(format.mediaType()), numbered);
     }
 
-    private static byte[] written(Exporter exporter, ExportSource source, Choices choices) {
+    /**
+     * @param exporters ids of the formats that are wanted
+     * @param line the shot that is handed over; without one, formats of shots are left out
+     * @param options by their ids, for whichever format has them
+     */
+    public record HandOverBody(
+            List<String> exporters, PoseBody pose, UUID line, Integer frame, Map<String, Double> options) {}
+
+    /** Several formats in one ZIP with a manifest; what cannot be made is named in it with the reason. */
+    @PostMapping("/characters/{id}/hand-over")
+    ResponseEntity<byte[]> handOver(@PathVariable UUID id, @RequestBody HandOverBody body) {
+        List<Exporter> wanted = body.exporters() == null
+                ? List.of()
+                : body.exporters().stream().distinct().map(this::exporter).toList();
+        List<Exporter> made = wanted.stream()
+                .filter(e -> body.line() != null || e.format().scope() != Scope.SHOT)
+                .toList();
+        if (made.isEmpty()) {
+            throw Problem.refused("nothing-chosen", "No format is chosen that can be made here.");
+        }
+        ExportSource source = source(id, body.pose(), body.line(), body.frame());
+        Map<String, Double> options = body.options() == null ? Map.of() : body.options();
+        byte[] file = heavy.done(() -> written(out -> HandedOver.write(made, source, options, out)));
+        String of = source.shot().map(Shot::name).orElse(source.character().name());
+        return PoseApi.download(file, MediaType.valueOf("application/zip"), FileName.stem(of) + "-hand-over.zip");
+    }
+
+    private Exporter exporter(String id) {
+        return exporters.stream()
+                .filter(e -> e.format().id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Problem.notThere("format"));
+    }
+
+    private ExportSource source(UUID id, PoseBody pose, UUID line, Integer frame) {
+        Snapshot<Character> c = characters.snapshot(id);
+        Optional<Snapshot<Shot>> shot = Optional.ofNullable(line).map(lines::snapshot);
+        Optional<Playhead> playhead = shot.map(s -> lines.playhead(s, c));
+        Pose live = PoseBody.of(pose);
+        // without a frame the picture is of the pose, whatever shot is handed over beside it
+        Pose shown =
+                frame == null ? live : playhead.map(p -> p.poseAt(frame, live)).orElse(live);
+        return new ExportSource(
+                c.state(),
+                characters.evaluator(c).frame(shown),
+                shot.map(Snapshot::state),
+                playhead,
+                images,
+                () -> shot.map(Snapshot::state)
+                        .filter(s -> !s.lines().isEmpty())
+                        .map(lines::wav),
+                () -> bundles.of(id));
+    }
+
+    private interface Writing {
+        void to(OutputStream out) throws IOException;
+    }
+
+    private static byte[] written(Writing writing) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
-            exporter.write(source, choices, out);
+            writing.to(out);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

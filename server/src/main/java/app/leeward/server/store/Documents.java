@@ -25,4 +25,6 @@ public interface Documents extends JpaRepository<DocumentRow, UUID> {
 
     @Query("select d from DocumentRow d where d.kind = :kind and d.belongsTo = :owner order by d.createdAt, d.id")
     Page<DocumentRow> of(DocumentKind kind, UUID owner, Pageable page);
+
+    boolean existsByKindAndName(DocumentKind kind, String name);
 }

@@ -88,6 +88,11 @@ public class Characters {
         return ledger.begin(keeping, id, null, character, new ImportCharacter(character, shortened(fileName)), author);
     }
 
+    /** A character as it was in another Leeward. */
+    Snapshot<Character> begin(UUID id, Character character, String fileName, String author) {
+        return ledger.begin(keeping, id, null, character, new ImportCharacter(character, shortened(fileName)), author);
+    }
+
     /**
      * What a newer version of a character's art changes; nothing of it is made.
      *

@@ -90,6 +90,20 @@ public class Lines {
         });
     }
 
+    /**
+     * A shot as it was in another Leeward.
+     *
+     * @param recordings the WAV file of each of its lines by its hash
+     */
+    void begin(UUID characterId, Shot shot, Map<String, byte[]> recordings, String author) {
+        for (PlacedLine placed : shot.lines()) {
+            byte[] wav = recordings.get(placed.line().sound());
+            heard(() -> WavFile.read(wav));
+            sounds.keep(placed.line().sound(), wav, placed.line().seconds());
+        }
+        ledger.begin(keeping, UUID.randomUUID(), characterId, shot, new ShotEdit.Record(shot), author);
+    }
+
     private void keep(Shot shot, byte[] wav) {
         DialogueLine line = shot.lines().get(0).line();
         sounds.keep(line.sound(), wav, line.seconds());
@@ -357,6 +371,11 @@ public class Lines {
             reader.requireReadable(within(words), first(line.state()).line().seconds(), lexicon);
             return true;
         });
+    }
+
+    /** The file of a recording. */
+    byte[] wavOf(String hash) {
+        return recording(hash).wav();
     }
 
     private SoundRow recording(String hash) {

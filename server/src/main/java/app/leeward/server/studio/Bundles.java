@@ -1,0 +1,80 @@
+package app.leeward.server.studio;
+
+import app.leeward.core.edit.Edits;
+import app.leeward.core.rig.Character;
+import app.leeward.core.shot.Shot;
+import app.leeward.formats.art.ArtProblem;
+import app.leeward.formats.bundle.Bundle;
+import app.leeward.formats.bundle.BundleReader;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.server.store.DocumentKind;
+import app.leeward.server.store.DocumentRow;
+import app.leeward.server.store.Documents;
+import java.util.List;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Characters with all that belongs to them, on their way to another Leeward and from one. */
+@Service
+public class Bundles {
+    private static final Logger LOG = LoggerFactory.getLogger(Bundles.class);
+    private static final int MOST_SHOTS = 2_000;
+
+    private final Characters characters;
+    private final Lines lines;
+    private final StoredImages images;
+    private final Documents documents;
+
+    Bundles(Characters characters, Lines lines, StoredImages images, Documents documents) {
+        this.characters = characters;
+        this.lines = lines;
+        this.images = images;
+        this.documents = documents;
+    }
+
+    /**
+     * Takes in a bundle: all of it or nothing. A character whose name is taken gets a number behind it.
+     *
+     * @throws Problem when something of it is missing, damaged or of a newer version
+     */
+    @Transactional
+    public Snapshot<Character> take(UUID id, byte[] file, String fileName, String author) {
+        Bundle bundle;
+        try {
+            bundle = BundleReader.read(file, property -> LOG.warn("A bundle has {}, which is left out", property));
+        } catch (ArtProblem e) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
+        }
+        images.keep(bundle.images());
+        Character named = bundle.character().withName(free(bundle.character().name()));
+        Snapshot<Character> begun = characters.begin(id, named, fileName, author);
+        for (Shot s : bundle.shots()) {
+            lines.begin(id, s, bundle.recordings(), author);
+        }
+        return begun;
+    }
+
+    private String free(String name) {
+        String now = name;
+        for (int n = 2; documents.existsByKindAndName(DocumentKind.CHARACTER, now); n++) {
+            String number = " " + n;
+            now = name.substring(0, Math.min(name.length(), Edits.LONGEST_NAME - number.length())) + number;
+        }
+        return now;
+    }
+
+    /** Everything that belongs to a character. */
+    public ExportSource.Everything of(UUID character) {
+        List<Shot> shots = documents
+                .of(DocumentKind.SHOT, character, PageRequest.of(0, MOST_SHOTS))
+                .map(DocumentRow::getId)
+                .map(id -> lines.snapshot(id).state())
+                .toList();
+        return new ExportSource.Everything(shots, lines::wavOf);
+    }
+}

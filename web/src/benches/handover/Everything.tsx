@@ -1,0 +1,66 @@
+import { PackageCheck } from 'lucide-react';
+import { useState } from 'react';
+import type { ExporterView } from '../../api/client';
+import { chosenSet, FAMILIES, keepSet, needsShot } from './families';
+
+/** The chosen set in one archive, with a manifest; what goes in is asked for here and remembered. */
+export function Everything({
+  formats,
+  hasShot,
+  busy,
+  hand,
+}: {
+  formats: ExporterView[];
+  hasShot: boolean;
+  busy: string;
+  hand: (ids: string[]) => void;
+}) {
+  const [ids, setIds] = useState(() => chosenSet(formats));
+  const made = formats.filter((e) => ids.includes(e.id) && !needsShot(e, hasShot));
+  const change = (id: string, on: boolean) => {
+    const now = formats.map((e) => e.id).filter((f) => (f === id ? on : ids.includes(f)));
+    setIds(now);
+    keepSet(now);
+  };
+  return (
+    <div className="mt-3 flex flex-wrap items-start gap-2">
+      <button
+        className="btn-do"
+        aria-busy={busy === 'everything'}
+        disabled={busy !== '' || made.length === 0}
+        onClick={() => hand(made.map((e) => e.id))}
+      >
+        <PackageCheck size={15} aria-hidden />
+        {busy === 'everything'
+          ? 'Everything is being made …'
+          : `Everything, ${made.length} ${made.length === 1 ? 'file' : 'files'}`}
+      </button>
+      <details className="min-w-0 flex-1">
+        <summary className="btn w-fit cursor-pointer list-none">What goes in …</summary>
+        <div className="mt-2 grid gap-x-4 gap-y-2 rounded-xl border border-line bg-paper p-3 [grid-template-columns:repeat(auto-fit,minmax(9.5rem,1fr))]">
+          {FAMILIES.map(({ family, title }) => {
+            const own = formats.filter((e) => e.family === family);
+            return (
+              own.length > 0 && (
+                <fieldset key={family}>
+                  <legend className="text-[13px] font-semibold">{title}</legend>
+                  {own.map((e) => (
+                    <label key={e.id} className="flex min-h-6 items-center gap-1.5 text-[13px]">
+                      <input
+                        type="checkbox"
+                        checked={ids.includes(e.id)}
+                        onChange={(c) => change(e.id, c.target.checked)}
+                      />
+                      {e.label}
+                      {needsShot(e, hasShot) && <span className="text-faint">(needs a shot)</span>}
+                    </label>
+                  ))}
+                </fieldset>
+              )
+            );
+          })}
+        </div>
+      </details>
+    </div>
+  );
+}
