@@ -1,0 +1,47 @@
+package app.leeward.formats.svg;
+
+import app.leeward.core.art.Swatch;
+import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Family;
+import app.leeward.formats.export.FileName;
+import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Scope;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Set;
+
+/** The palette as CSS custom properties. */
+public final class PaletteCss implements Exporter {
+    private static final Format FORMAT = new Format(
+            "palette-css",
+            "Palette CSS",
+            "text/css;charset=UTF-8",
+            "css",
+            Scope.CHARACTER,
+            Family.ARTWORK,
+            "every colour of the palette by its name");
+
+    @Override
+    public Format format() {
+        return FORMAT;
+    }
+
+    @Override
+    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+        StringBuilder css = new StringBuilder(":root {\n");
+        Set<String> taken = new HashSet<>();
+        for (Swatch s : source.character().sheet().palette()) {
+            String stem = FileName.stem(s.name());
+            String name = stem;
+            for (int n = 2; !taken.add(name); n++) {
+                name = stem + "-" + n;
+            }
+            css.append("  --").append(name).append(": ").append(s.colour()).append(";\n");
+        }
+        out.write(css.append("}\n").toString().getBytes(StandardCharsets.UTF_8));
+    }
+}
