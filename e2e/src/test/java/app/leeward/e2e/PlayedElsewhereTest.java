@@ -14,6 +14,7 @@ import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.LookSpan;
+import app.leeward.core.shot.PlacedLine;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
@@ -222,5 +223,40 @@ class PlayedElsewhereTest {
                         + " at.firstElementChild.pauseAnimations(); }",
                 // in the midst of a frame, as any moment but its first
                 "frame => document.querySelector('svg').setCurrentTime((frame + 0.5) / 24)");
+    }
+
+    /** Chromium's own reader of captions. */
+    @Test
+    void captionsAreReadByTheBrowser() throws Exception {
+        RiggedFace maren = RiggedFace.of(DemoFiles.maren()).orElseThrow();
+        Shot spoken = acted(maren.character(), 1);
+        Shot typed = spoken.withLines(spoken.lines().stream()
+                .map(l -> new PlacedLine(
+                        l.at(),
+                        new DialogueLine(
+                                "Ma, <oh> & fee!",
+                                "hash",
+                                1.6,
+                                List.of(),
+                                l.line().phones(),
+                                List.of(),
+                                0)))
+                .toList());
+        String vtt = new String(handedOver("captions-vtt", maren, typed), StandardCharsets.UTF_8);
+        hand.page.setContent("<video id=v></video>");
+        Object read = hand.page.evaluate(
+                """
+                async text => {
+                  const track = document.createElement('track');
+                  track.default = true;
+                  track.src = URL.createObjectURL(new Blob([text], { type: 'text/vtt' }));
+                  document.getElementById('v').append(track);
+                  track.track.mode = 'showing';
+                  await new Promise((done, failed) => { track.onload = done; track.onerror = failed; });
+                  return [...track.track.cues].map(c => [c.startTime, c.endTime, c.getCueAsHTML().textContent].join(' '));
+                }
+                """,
+                vtt);
+        assertThat(read).isEqualTo(List.of("0 1.6 Ma, <oh> & fee!"));
     }
 }

@@ -2,16 +2,13 @@ package app.leeward.formats.sheet;
 
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import app.leeward.formats.export.TextExporter;
 
 /** A line as an exposure sheet: a row a frame. */
-public final class ExposureSheet implements Exporter {
+public final class ExposureSheet extends TextExporter {
     private static final Format FORMAT = new Format(
             "exposure-csv",
             "Exposure CSV",
@@ -21,13 +18,12 @@ public final class ExposureSheet implements Exporter {
             Family.TIMING,
             "every track, a row a frame");
 
-    @Override
-    public Format format() {
-        return FORMAT;
+    public ExposureSheet() {
+        super(FORMAT);
     }
 
     @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        out.write(ExposureCsv.write(source.playhead().orElseThrow()).getBytes(StandardCharsets.UTF_8));
+    protected String text(ExportSource source, Choices choices) {
+        return ExposureCsv.write(source.playhead().orElseThrow());
     }
 }

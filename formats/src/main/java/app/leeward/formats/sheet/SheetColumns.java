@@ -23,7 +23,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.IntFunction;
+import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
 
 /** Everything that is acted in a shot, a column for each track that has something on it, in the names the rigger gave. */
 final class SheetColumns {
@@ -53,14 +56,10 @@ final class SheetColumns {
         List<TimedPhone> phones = shot.phones();
         return List.of(
                 column("word", f -> word(f * length, length)),
-                column(
-                        "phone",
-                        f -> joined(
-                                phones.stream()
-                                        .filter(p -> during(p.start(), p.end(), f * length, length))
-                                        .map(p -> p.phone().name())
-                                        .toList(),
-                                " ")),
+                column("phone", f -> phones.stream()
+                        .filter(p -> during(p.start(), p.end(), f * length, length))
+                        .map(p -> p.phone().name())
+                        .collect(Collectors.joining(" "))),
                 column("class", f -> playhead.mouths()
                         .map(m -> String.valueOf(
                                 m.classes().get(playhead.exposed(f)).number()))
@@ -89,7 +88,7 @@ final class SheetColumns {
                 }
             }
         }
-        return joined(words, " ");
+        return String.join(" ", words);
     }
 
     private static boolean during(double start, double end, double from, double length) {
@@ -184,27 +183,25 @@ final class SheetColumns {
         return c.frame() + character.cue(c.cue()).map(c::lasts).orElse(1);
     }
 
-    private interface Start<T> {
-        int of(T item);
-    }
-
-    private interface Told<T> {
-        String at(T item, int frame);
-    }
-
     /** What lies on a track by stretches; where several do, all of them are told. */
-    private <T> SheetColumn spans(String name, List<T> items, Start<T> from, Start<T> to, Told<T> told) {
+    private <T> SheetColumn spans(
+            String name,
+            List<T> items,
+            ToIntFunction<T> from,
+            ToIntFunction<T> to,
+            BiFunction<T, Integer, String> told) {
         List<SheetColumn.Cell> cells = new ArrayList<>();
         for (int f = 0; f < shot.frames(); f++) {
             List<String> texts = new ArrayList<>();
             boolean begins = false;
             for (T item : items) {
-                if (from.of(item) <= f && f < to.of(item)) {
-                    texts.add(told.at(item, f));
-                    begins |= from.of(item) == f;
+                if (from.applyAsInt(item) <= f && f < to.applyAsInt(item)) {
+                    texts.add(told.apply(item, f));
+                    begins |= from.applyAsInt(item) == f;
                 }
             }
-            cells.add(texts.isEmpty() ? SheetColumn.Cell.EMPTY : new SheetColumn.Cell(joined(texts, "; "), begins));
+            cells.add(
+                    texts.isEmpty() ? SheetColumn.Cell.EMPTY : new SheetColumn.Cell(String.join("; ", texts), begins));
         }
         return new SheetColumn(name, cells);
     }
@@ -219,9 +216,5 @@ final class SheetColumns {
             before = now;
         }
         return new SheetColumn(name, cells);
-    }
-
-    private static String joined(List<String> texts, String by) {
-        return String.join(by, texts);
     }
 }

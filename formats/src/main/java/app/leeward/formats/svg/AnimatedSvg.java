@@ -3,18 +3,15 @@ package app.leeward.formats.svg;
 import app.leeward.core.motion.Motion;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import app.leeward.formats.export.TextExporter;
 import java.util.List;
 
 /** A shot as an SVG file that moves. */
-public final class AnimatedSvg implements Exporter {
+public final class AnimatedSvg extends TextExporter {
     private static final Format FORMAT = new Format(
             "animated-svg",
             "Animated SVG",
@@ -25,9 +22,8 @@ public final class AnimatedSvg implements Exporter {
             "masks kept, no scripts, no sound");
     private static final Option TIMES = new Option("times", "SVG plays", "times (0: over and over)", 0, 100, 0);
 
-    @Override
-    public Format format() {
-        return FORMAT;
+    public AnimatedSvg() {
+        super(FORMAT);
     }
 
     @Override
@@ -36,11 +32,10 @@ public final class AnimatedSvg implements Exporter {
     }
 
     @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+    protected String text(ExportSource source, Choices choices) {
         Motion motion = Motion.of(source.playhead().orElseThrow());
-        String svg = AnimatedSvgWriter.write(
+        return AnimatedSvgWriter.write(
                 source.character(), source.shot().orElseThrow().name(), motion, source.images(), (int)
                         Math.round(choices.number(TIMES.id())));
-        out.write(svg.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -8,18 +8,15 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import app.leeward.formats.export.TextExporter;
 import java.util.ArrayList;
 import java.util.List;
 
 /** The drawings of a character as layers to be drawn on in, and read again: a group a part, back to front, all drawings in it. */
-public final class LayeredSvg implements Exporter {
+public final class LayeredSvg extends TextExporter {
     private static final Format FORMAT = new Format(
             "layered-svg",
             "Layered SVG",
@@ -29,21 +26,19 @@ public final class LayeredSvg implements Exporter {
             Family.ARTWORK,
             "a group a part, all its drawings, named as they are read");
 
-    @Override
-    public Format format() {
-        return FORMAT;
+    public LayeredSvg() {
+        super(FORMAT);
     }
 
     @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+    protected String text(ExportSource source, Choices choices) {
         Character c = source.character();
-        String svg = LayeredSvgWriter.write(
+        return LayeredSvgWriter.write(
                 c.name(),
                 "Drawings of " + c.name() + ". What is hidden is exchanged for what is shown.",
                 c.sheet().canvas(),
                 layers(c),
                 source.images());
-        out.write(svg.getBytes(StandardCharsets.UTF_8));
     }
 
     static Layer layers(Character c) {

@@ -3,19 +3,16 @@ package app.leeward.formats.svg;
 import app.leeward.core.art.Swatch;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.FileName;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import app.leeward.formats.export.TextExporter;
 import java.util.HashSet;
 import java.util.Set;
 
 /** The palette as CSS custom properties. */
-public final class PaletteCss implements Exporter {
+public final class PaletteCss extends TextExporter {
     private static final Format FORMAT = new Format(
             "palette-css",
             "Palette CSS",
@@ -25,13 +22,12 @@ public final class PaletteCss implements Exporter {
             Family.ARTWORK,
             "every colour of the palette by its name");
 
-    @Override
-    public Format format() {
-        return FORMAT;
+    public PaletteCss() {
+        super(FORMAT);
     }
 
     @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
+    protected String text(ExportSource source, Choices choices) {
         StringBuilder css = new StringBuilder(":root {\n");
         Set<String> taken = new HashSet<>();
         for (Swatch s : source.character().sheet().palette()) {
@@ -42,6 +38,6 @@ public final class PaletteCss implements Exporter {
             }
             css.append("  --").append(name).append(": ").append(s.colour()).append(";\n");
         }
-        out.write(css.append("}\n").toString().getBytes(StandardCharsets.UTF_8));
+        return css.append("}\n").toString();
     }
 }

@@ -5,18 +5,15 @@ import app.leeward.core.shot.Shot;
 import app.leeward.core.text.Decimals;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import app.leeward.formats.export.TextExporter;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Words, sounds and mouths of a shot as tiers of intervals, in Praat's text format. */
-public final class TextGrid implements Exporter {
+public final class TextGrid extends TextExporter {
     private static final Format FORMAT = new Format(
             "textgrid",
             "TextGrid",
@@ -26,14 +23,13 @@ public final class TextGrid implements Exporter {
             Family.TIMING,
             "words, sounds and mouths as tiers");
 
-    @Override
-    public Format format() {
-        return FORMAT;
+    public TextGrid() {
+        super(FORMAT);
     }
 
     @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        out.write(text(source.playhead().orElseThrow()).getBytes(StandardCharsets.UTF_8));
+    protected String text(ExportSource source, Choices choices) {
+        return text(source.playhead().orElseThrow());
     }
 
     static String text(Playhead playhead) {

@@ -3,16 +3,13 @@ package app.leeward.formats.timing;
 import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
-import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import app.leeward.formats.export.TextExporter;
 
 /** What is said in a shot as WebVTT captions (W3C). */
-public final class WebVtt implements Exporter {
+public final class WebVtt extends TextExporter {
     private static final Format FORMAT = new Format(
             "captions-vtt",
             "WebVTT",
@@ -22,14 +19,13 @@ public final class WebVtt implements Exporter {
             Family.TIMING,
             "the words as captions");
 
-    @Override
-    public Format format() {
-        return FORMAT;
+    public WebVtt() {
+        super(FORMAT);
     }
 
     @Override
-    public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
-        out.write(text(source.shot().orElseThrow()).getBytes(StandardCharsets.UTF_8));
+    protected String text(ExportSource source, Choices choices) {
+        return text(source.shot().orElseThrow());
     }
 
     static String text(Shot shot) {

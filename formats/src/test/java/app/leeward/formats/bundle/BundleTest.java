@@ -3,8 +3,11 @@ package app.leeward.formats.bundle;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.leeward.core.art.Artwork;
 import app.leeward.core.rig.Character;
+import app.leeward.core.shot.PlacedLine;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.speech.DialogueLine;
 import app.leeward.formats.ActedMaren;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.Sha256;
@@ -13,10 +16,15 @@ import app.leeward.formats.json.LeewardJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,9 +42,9 @@ class BundleTest {
     /** With its recording under the hash it really has. */
     private static Shot heard(Shot shot) {
         return shot.withLines(shot.lines().stream()
-                .map(l -> new app.leeward.core.shot.PlacedLine(
+                .map(l -> new PlacedLine(
                         l.at(),
-                        new app.leeward.core.speech.DialogueLine(
+                        new DialogueLine(
                                 l.line().text(),
                                 Sha256.of(WAV),
                                 l.line().seconds(),
@@ -122,6 +130,19 @@ class BundleTest {
         assertThat(files.keySet()).anyMatch(f -> f.startsWith("drawings/mouth/"));
     }
 
+    /** By an independent validator, {@code com.networknt:json-schema-validator}, after the published schema. */
+    @Test
+    void theListIsWhatItsPublishedSchemaSays() throws Exception {
+        JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(Path.of("..", "docs", "bundle.schema.json")));
+        JsonNode list = new ObjectMapper()
+                .readTree(files(written(ActedMaren.CHARACTER, List.of(SHOT, SHOT)))
+                        .get(Manifest.PATH));
+        assertThat(schema.validate(list)).isEmpty();
+        ((ObjectNode) list.get("files")).putObject("../elsewhere").put("bytes", -1);
+        assertThat(schema.validate(list)).hasSizeGreaterThan(1);
+    }
+
     @Test
     void whatIsMissingDamagedForeignOrNewerIsToldByItsPlace() throws IOException {
         Map<String, byte[]> bad = new LinkedHashMap<>();
@@ -145,8 +166,7 @@ class BundleTest {
                 .isInstanceOfSatisfying(
                         ArtProblem.class, p -> assertThat(p.place()).startsWith("sounds/"));
         assertThatThrownBy(() -> read(changed(f -> {
-                    byte[] other = LeewardJson.artwork(new app.leeward.core.art.Artwork(List.of()))
-                            .getBytes(StandardCharsets.UTF_8);
+                    byte[] other = LeewardJson.artwork(new Artwork(List.of())).getBytes(StandardCharsets.UTF_8);
                     String path = f.keySet().stream()
                             .filter(k -> k.startsWith("artwork/"))
                             .findFirst()
