@@ -33,10 +33,28 @@ class ExportApiTest {
                 .doesNotHaveDuplicates()
                 .contains("picture-svg", "picture-png", "exposure-csv", "mouth-chart-svg", "mouth-chart-pdf");
         Map<String, String> begins = Map.of(
-                "svg", "<", "png", "\u0089PNG", "pdf", "%PDF", "leeward.zip", "PK", "layers.svg", "<", "css", ":root");
+                "svg",
+                "<",
+                "png",
+                "\u0089PNG",
+                "pdf",
+                "%PDF",
+                "leeward.zip",
+                "PK",
+                "layers.svg",
+                "<",
+                "css",
+                ":root",
+                "ora",
+                "PK",
+                "drawings.zip",
+                "PK");
         for (JsonNode e : offered) {
             String exports = at + "/exports/" + e.get("id").asText();
-            Client.Answer answer = client.post(exports, "{\"pose\":{\"dials\":{\"turn\":20}}}");
+            // small where that can be chosen
+            String options = e.get("options").toString().contains("art-width") ? "{\"art-width\":64}" : "{}";
+            Client.Answer answer =
+                    client.post(exports, "{\"pose\":{\"dials\":{\"turn\":20}},\"options\":" + options + "}");
             if (e.get("scope").asText().equals("SHOT")) {
                 assertThat(answer.code()).isEqualTo("no-line");
                 continue;

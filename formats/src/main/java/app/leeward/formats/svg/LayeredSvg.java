@@ -10,6 +10,7 @@ import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.LayerNames;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
 import java.util.ArrayList;
@@ -54,13 +55,13 @@ public final class LayeredSvg extends TextExporter {
 
     private static Layer part(Part part) {
         if (part.drawings().size() == 1) {
-            return drawing(part.drawings().get(0).name(), false, part.drawings().get(0));
+            return drawing(LayerNames.of(part), false, part.drawings().get(0));
         }
         List<Layer.Node> drawings = new ArrayList<>();
         for (Drawing d : part.drawings()) {
-            drawings.add(new Layer.Group(drawing(d.id().replace('-', ' '), !d.id().equals(part.shown()), d)));
+            drawings.add(new Layer.Group(drawing(LayerNames.of(d), !d.id().equals(part.shown()), d)));
         }
-        return new Layer(part.name(), false, drawings);
+        return new Layer(LayerNames.of(part), false, drawings);
     }
 
     /** Shapes that do something, as teeth and windows do, are read by their names: each is a layer of its own. */
