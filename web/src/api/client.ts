@@ -298,6 +298,8 @@ export const api = {
   placeLine: (id: string, base: number, at: number, from: string) =>
     post<LineView>(`/lines/${id}/place`, { base, at, from }),
   exporters: () => get<ExporterView[]>('/exporters'),
+  losses: (id: string, line?: string) =>
+    get<Record<string, string[]>>(`/characters/${id}/losses${line ? `?line=${line}` : ''}`),
   export: async (
     id: string,
     exporter: string,

@@ -26,6 +26,10 @@ export function HandOverBench() {
   const findings = useFindings();
   const [busy, setBusy] = useState('');
   const exporters = useQuery({ queryKey: ['exporters'], queryFn: api.exporters, staleTime: Infinity });
+  const losses = useQuery({
+    queryKey: ['losses', view.id, view.revision, line?.id, line?.revision],
+    queryFn: () => api.losses(view.id, line?.id),
+  });
   const history = useQuery({
     queryKey: ['history', view.id, view.revision],
     queryFn: () => api.history('characters', view.id),
@@ -87,6 +91,7 @@ export function HandOverBench() {
                 formats={own}
                 hasShot={line !== null}
                 busy={busy}
+                losses={losses.data ?? {}}
                 ratio={canvas.height / canvas.width}
                 hand={(e, options) => void out(e.id, (moment) => api.export(view.id, e.id, moment, options))}
               />

@@ -1,4 +1,14 @@
-import { Archive, Clapperboard, Clock, Download, FileText, Image, Layers, Package } from 'lucide-react';
+import {
+  Archive,
+  Clapperboard,
+  Clock,
+  Download,
+  FileText,
+  Image,
+  Layers,
+  Package,
+  TriangleAlert,
+} from 'lucide-react';
 import { useState } from 'react';
 import type { ExporterView } from '../../api/client';
 import type { Family } from './families';
@@ -22,6 +32,7 @@ export function FormatCard({
   formats,
   hasShot,
   busy,
+  losses,
   ratio,
   hand,
 }: {
@@ -33,6 +44,8 @@ export function FormatCard({
   hasShot: boolean;
   /** Id of what is being made; empty for nothing. */
   busy: string;
+  /** What each format cannot say, by its id. */
+  losses: Record<string, string[]>;
   /** Height of the canvas for each unit of its width. */
   ratio: number;
   hand: (e: ExporterView, options: Record<string, number>) => void;
@@ -101,6 +114,16 @@ export function FormatCard({
       <p className="mt-2 text-[12.5px] text-faint">
         {without ? 'Needs a shot: drop a recording, or begin one on the Shot bench.' : sentence(chosen.about)}
       </p>
+      {!without && (
+        <ul aria-label={`What ${chosen.label} cannot say`} className="mt-1 space-y-0.5 text-[12.5px]">
+          {(losses[chosen.id] ?? []).map((l) => (
+            <li key={l} className="flex gap-1.5">
+              <TriangleAlert size={13} aria-hidden className="mt-0.5 shrink-0 text-faint" />
+              {l}
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

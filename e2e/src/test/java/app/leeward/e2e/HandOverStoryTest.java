@@ -29,6 +29,7 @@ class HandOverStoryTest extends Story {
     void everythingGoesOutAndABundleComesBackIn() throws Exception {
         hand.bench("Hand over").click();
         card("Animation").getByText("Lottie").click();
+        assertThat(card("Animation")).containsText("The sound is left out");
         Download lottie = page.waitForDownload(() -> button("Export Lottie").click());
         assertThat(lottie.suggestedFilename()).endsWith(".json");
         JsonNode animation = JSON.readTree(lottie.path().toFile());

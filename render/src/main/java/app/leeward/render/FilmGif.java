@@ -1,7 +1,9 @@
 package app.leeward.render;
 
+import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Losses;
 import app.leeward.formats.export.Scope;
 import java.util.List;
 
@@ -18,6 +20,11 @@ public final class FilmGif extends Film {
                         Family.FILM,
                         "on white, without sound, 256 colours"),
                 false);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        return Losses.sound(source);
     }
 
     @Override

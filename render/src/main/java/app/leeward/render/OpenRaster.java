@@ -11,11 +11,13 @@ import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.LayerNames;
+import app.leeward.formats.export.Losses;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,6 +50,16 @@ public final class OpenRaster implements Exporter {
     @Override
     public List<Option> options() {
         return List.of(DrawingPictures.WIDTH);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        List<String> all = new ArrayList<>(Losses.rig(source.character()));
+        if (source.character().controls().views().isPresent()) {
+            all.add("Its views come as plain parts, not as views.");
+        }
+        all.add("Outlines become pixels; teeth, tongues and windows are no shapes of their own any more.");
+        return all;
     }
 
     @Override

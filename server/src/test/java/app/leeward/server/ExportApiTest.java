@@ -85,7 +85,13 @@ class ExportApiTest {
     /** What one Leeward hands over, another takes in: character, shots and recordings, and goes on. */
     @Test
     void aBundleIsTakenInWithAllThatBelongsToIt() throws Exception {
-        said();
+        String line = said();
+        JsonNode lost = client.get(at + "/losses?line=" + line).json();
+        assertThat(lost.get("lottie").get(0).asText()).startsWith("The sound is left out");
+        assertThat(lost.has("film-mp4")).isFalse();
+        assertThat(client.get(at + "/losses").json().has("lottie"))
+                .as("of no shot")
+                .isFalse();
         byte[] bundle = client.post(at + "/exports/bundle", "{}").body();
         JsonNode before = client.get(at).json();
         Client.Answer taken = client.upload("/api/v1/characters", "file", "maren.leeward.zip", bundle, Map.of());
@@ -102,11 +108,11 @@ class ExportApiTest {
         JsonNode was = client.get(at + "/lines").json().get("items");
         assertThat(lines).hasSameSizeAs(was).isNotEmpty();
         for (int i = 0; i < lines.size(); i++) {
-            String line = "/api/v1/lines/" + lines.get(i).get("id").asText();
+            String copy = "/api/v1/lines/" + lines.get(i).get("id").asText();
             String old = "/api/v1/lines/" + was.get(i).get("id").asText();
-            assertThat(client.get(line).json().get("shot"))
+            assertThat(client.get(copy).json().get("shot"))
                     .isEqualTo(client.get(old).json().get("shot"));
-            assertThat(client.get(line + "/sound.wav").body())
+            assertThat(client.get(copy + "/sound.wav").body())
                     .isEqualTo(client.get(old + "/sound.wav").body());
         }
         assertThat(client.post(there + "/exports/bundle", "{}").body().length).isPositive();

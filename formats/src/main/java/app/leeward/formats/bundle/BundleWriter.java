@@ -51,6 +51,11 @@ public final class BundleWriter implements Exporter {
     }
 
     @Override
+    public List<String> losses(ExportSource source) {
+        return List.of("What was done so far: it holds what stands now.");
+    }
+
+    @Override
     public void write(ExportSource source, Choices choices, OutputStream out) throws IOException {
         ExportSource.Everything all = source.everything().get();
         write(source.character(), all.shots(), source.images(), all.recordings(), out);

@@ -16,6 +16,13 @@ public interface Exporter {
     }
 
     /**
+     * What of this very shot or character the format cannot say, each in a sentence; it is told before anything is written.
+     */
+    default List<String> losses(ExportSource source) {
+        return List.of();
+    }
+
+    /**
      * @param choices have all of {@link #options}
      * @throws IOException only from {@code out}
      */

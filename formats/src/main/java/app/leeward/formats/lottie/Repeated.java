@@ -5,6 +5,7 @@ import app.leeward.core.art.GradientStop;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Shape;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -16,10 +17,21 @@ final class Repeated {
 
     private Repeated() {}
 
+    /** Whether a shape has one that cannot be written out: a focus that is repeated is no gradient about one focus. */
+    static boolean cannotBeSaid(Shape s) {
+        return cannotBeSaid(s.fill()) || cannotBeSaid(s.stroke().paint());
+    }
+
+    private static boolean cannotBeSaid(Paint paint) {
+        return paint instanceof Paint.Gradient g
+                && g.spread() != Paint.Spread.PAD
+                && g.radial()
+                && !g.focus().equals(new Point(0, 0));
+    }
+
     /** @param reach what is painted lies within it */
     static Paint.Gradient unrolled(Paint.Gradient g, Box reach) {
-        // a focus that is repeated is no gradient about one focus
-        if (g.spread() == Paint.Spread.PAD || g.radial() && !g.focus().equals(new Point(0, 0))) {
+        if (g.spread() == Paint.Spread.PAD || cannotBeSaid(g)) {
             return g;
         }
         Matrix in = g.place().inverse();

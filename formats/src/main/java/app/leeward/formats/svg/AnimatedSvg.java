@@ -5,6 +5,7 @@ import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Losses;
 import app.leeward.formats.export.Option;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
@@ -29,6 +30,11 @@ public final class AnimatedSvg extends TextExporter {
     @Override
     public List<Option> options() {
         return List.of(TIMES);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        return Losses.sound(source);
     }
 
     @Override

@@ -11,6 +11,7 @@ import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.LayerNames;
+import app.leeward.formats.export.Losses;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
 import java.util.ArrayList;
@@ -29,6 +30,15 @@ public final class LayeredSvg extends TextExporter {
 
     public LayeredSvg() {
         super(FORMAT);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        List<String> all = new ArrayList<>(Losses.rig(source.character()));
+        if (source.character().controls().views().isPresent()) {
+            all.add("Its views come as plain parts, not as views.");
+        }
+        return all;
     }
 
     @Override

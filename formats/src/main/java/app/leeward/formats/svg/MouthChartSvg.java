@@ -6,6 +6,7 @@ import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
+import java.util.List;
 
 /** The neutral row of mouths as a page. */
 public final class MouthChartSvg extends TextExporter {
@@ -20,6 +21,12 @@ public final class MouthChartSvg extends TextExporter {
 
     public MouthChartSvg() {
         super(FORMAT);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        int moods = source.character().voice().mouths().moods().size();
+        return moods == 0 ? List.of() : List.of("The rows of " + moods + " moods: it is the neutral one.");
     }
 
     @Override

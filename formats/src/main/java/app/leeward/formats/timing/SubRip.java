@@ -5,8 +5,10 @@ import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Losses;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
+import java.util.List;
 
 /** What is said in a shot as SRT captions. */
 public final class SubRip extends TextExporter {
@@ -15,6 +17,11 @@ public final class SubRip extends TextExporter {
 
     public SubRip() {
         super(FORMAT);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        return Losses.words(source);
     }
 
     @Override

@@ -7,6 +7,7 @@ import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.Losses;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
 import java.util.ArrayList;
@@ -25,6 +26,11 @@ public final class TextGrid extends TextExporter {
 
     public TextGrid() {
         super(FORMAT);
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        return Losses.words(source);
     }
 
     @Override

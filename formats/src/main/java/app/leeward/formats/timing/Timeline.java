@@ -17,6 +17,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.List;
 
 /**
  * A shot as an OpenTimelineIO timeline: a clip of its film, a clip of its sound, a marker for each caption and note. The files are the
@@ -37,6 +38,12 @@ public final class Timeline implements Exporter {
     @Override
     public Format format() {
         return FORMAT;
+    }
+
+    @Override
+    public List<String> losses(ExportSource source) {
+        String stem = FileName.stem(source.shot().map(Shot::name).orElse(""));
+        return List.of("It refers to " + stem + ".webm and " + stem + ".wav, which are handed over beside it.");
     }
 
     @Override

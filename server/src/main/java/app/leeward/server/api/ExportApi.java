@@ -28,6 +28,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -36,6 +37,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Everything a character and its lines are handed over as. */
@@ -78,6 +80,26 @@ class ExportApi {
     @GetMapping("/exporters")
     List<ExporterView> exporters() {
         return exporters.stream().map(ExporterView::of).toList();
+    }
+
+    /**
+     * What each format cannot say of this character and shot, by the formats' ids, a sentence each; formats that lose nothing are left
+     * out.
+     */
+    @GetMapping("/characters/{id}/losses")
+    Map<String, List<String>> losses(@PathVariable UUID id, @RequestParam(required = false) UUID line) {
+        ExportSource source = source(id, null, line, null);
+        Map<String, List<String>> all = new TreeMap<>();
+        for (Exporter e : exporters) {
+            if (line == null && e.format().scope() == Scope.SHOT) {
+                continue;
+            }
+            List<String> lost = e.losses(source);
+            if (!lost.isEmpty()) {
+                all.put(e.format().id(), lost);
+            }
+        }
+        return all;
     }
 
     /**
