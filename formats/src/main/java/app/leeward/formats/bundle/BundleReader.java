@@ -21,6 +21,9 @@ import java.util.function.Consumer;
 
 /** Reads bundles back, from this version and from older ones. Everything is looked at before anything is given on. */
 public final class BundleReader {
+    /** Bytes of memory for each that a bundle unpacks to: as it is, as text, and as what is read from it. */
+    private static final int COST = 4;
+
     private static final int LONGEST_MANIFEST = 8 * 1024 * 1024;
     private static final String HASHED = "(artwork/%1$s\\.json|images/%1$s\\.png|sounds/%1$s\\.wav)";
     private static final ObjectMapper JSON =
@@ -38,6 +41,17 @@ public final class BundleReader {
         } catch (ArtProblem e) {
             // what is broken is told by whoever reads it
             return false;
+        }
+    }
+
+    /**
+     * Bytes of memory that reading a bundle takes, about: all of it is looked at before anything is given on.
+     *
+     * @throws ArtProblem when it cannot be read or must not be
+     */
+    public static long cost(byte[] file) {
+        try (Archive zip = Archive.open(file, Archive.MOST_OF_ANY)) {
+            return file.length + COST * zip.unpacked();
         }
     }
 

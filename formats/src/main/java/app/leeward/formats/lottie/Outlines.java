@@ -52,6 +52,8 @@ final class Outlines {
      */
     static List<ObjectNode> items(List<Path> paths, Keys keys, double near) {
         List<ObjectNode> items = new ArrayList<>();
+        // what moves needs no more digits than it may be off by
+        double grain = Math.pow(10, Math.max(0, Math.ceil(-Math.log10(near))));
         List<List<Loop>> loops =
                 paths.stream().map(p -> p == null ? null : loops(p)).toList();
         List<Loop> first = loops.stream().filter(Objects::nonNull).findFirst().orElseThrow();
@@ -65,7 +67,12 @@ final class Outlines {
                     .toList();
             ObjectNode shape = JSON.objectNode().put("ty", "sh");
             shape.set(
-                    "ks", keys.of(values, near, v -> JSON.arrayNode().add(bezier(v, closed)), v -> bezier(v, closed)));
+                    "ks",
+                    keys.of(
+                            values,
+                            near,
+                            v -> JSON.arrayNode().add(bezier(v, closed, grain)),
+                            v -> bezier(v, closed, Math.max(100, grain))));
             items.add(shape);
         }
         return items;
@@ -113,14 +120,15 @@ final class Outlines {
         return new double[] {x, y};
     }
 
-    private static ObjectNode bezier(double[] v, boolean closed) {
+    /** @param grain parts of a unit that it is written to */
+    private static ObjectNode bezier(double[] v, boolean closed, double grain) {
         ArrayNode in = JSON.arrayNode();
         ArrayNode out = JSON.arrayNode();
         ArrayNode at = JSON.arrayNode();
         for (int i = 0; i < v.length; i += 6) {
-            at.add(Keys.numbers(hundredth(v[i]), hundredth(v[i + 1])));
-            in.add(Keys.numbers(hundredth(v[i + 2] - v[i]), hundredth(v[i + 3] - v[i + 1])));
-            out.add(Keys.numbers(hundredth(v[i + 4] - v[i]), hundredth(v[i + 5] - v[i + 1])));
+            at.add(Keys.numbers(to(v[i], grain), to(v[i + 1], grain)));
+            in.add(Keys.numbers(to(v[i + 2] - v[i], grain), to(v[i + 3] - v[i + 1], grain)));
+            out.add(Keys.numbers(to(v[i + 4] - v[i], grain), to(v[i + 5] - v[i + 1], grain)));
         }
         ObjectNode bezier = JSON.objectNode().put("c", closed);
         bezier.set("v", at);
@@ -129,8 +137,8 @@ final class Outlines {
         return bezier;
     }
 
-    private static double hundredth(double v) {
-        return Math.rint(v * 100) / 100;
+    private static double to(double v, double grain) {
+        return Math.rint(v * grain) / grain;
     }
 
     private static List<Loop> loops(Path path) {

@@ -119,6 +119,13 @@ public final class Archive implements AutoCloseable {
         return out.toByteArray();
     }
 
+    /** Bytes that all files unpack to, as the archive says. */
+    public long unpacked() {
+        return entries.values().stream()
+                .mapToLong(e -> Math.max(0, e.getSize()))
+                .sum();
+    }
+
     /** Bytes of memory that reading the largest file takes, as the files themselves say; a picture counts by its pixels. */
     public long heaviest() {
         long most = 0;

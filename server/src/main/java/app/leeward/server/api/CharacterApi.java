@@ -191,7 +191,7 @@ class CharacterApi {
     private byte[] admitted(MultipartFile file, HttpServletRequest request) throws IOException {
         admitted.takeFile(file.getSize(), request);
         byte[] bytes = file.getBytes();
-        admitted.take(Characters.cost(bytes));
+        admitted.take(BundleReader.is(bytes) ? BundleReader.cost(bytes) : Characters.cost(bytes));
         return bytes;
     }
 
