@@ -16,6 +16,7 @@ export function Everything({
   hand: (ids: string[]) => void;
 }) {
   const [ids, setIds] = useState(() => chosenSet(formats));
+  const [open, setOpen] = useState(false);
   const made = formats.filter((e) => ids.includes(e.id) && !needsShot(e, hasShot));
   const change = (id: string, on: boolean) => {
     const now = formats.map((e) => e.id).filter((f) => (f === id ? on : ids.includes(f)));
@@ -23,21 +24,25 @@ export function Everything({
     keepSet(now);
   };
   return (
-    <div className="mt-3 flex flex-wrap items-start gap-2">
-      <button
-        className="btn-do"
-        aria-busy={busy === 'everything'}
-        disabled={busy !== '' || made.length === 0}
-        onClick={() => hand(made.map((e) => e.id))}
-      >
-        <PackageCheck size={15} aria-hidden />
-        {busy === 'everything'
-          ? 'Everything is being made …'
-          : `Everything, ${made.length} ${made.length === 1 ? 'file' : 'files'}`}
-      </button>
-      <details className="min-w-0 flex-1">
-        <summary className="btn w-fit cursor-pointer list-none">What goes in …</summary>
-        <div className="mt-2 grid gap-x-4 gap-y-2 rounded-xl border border-line bg-paper p-3 [grid-template-columns:repeat(auto-fit,minmax(9.5rem,1fr))]">
+    <div className="mt-3">
+      <div className="flex items-center gap-2">
+        <button
+          className="btn-do"
+          aria-busy={busy === 'everything'}
+          disabled={busy !== '' || made.length === 0}
+          onClick={() => hand(made.map((e) => e.id))}
+        >
+          <PackageCheck size={15} aria-hidden />
+          {busy === 'everything'
+            ? 'Everything is being made …'
+            : `Everything, ${made.length} ${made.length === 1 ? 'file' : 'files'}`}
+        </button>
+        <button className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
+          What goes in …
+        </button>
+      </div>
+      {open && (
+        <div className="mt-2 grid gap-x-4 gap-y-2 rounded-xl border border-line bg-paper p-3 [grid-template-columns:repeat(auto-fit,minmax(8.5rem,1fr))]">
           {FAMILIES.map(({ family, title }) => {
             const own = formats.filter((e) => e.family === family);
             return (
@@ -60,7 +65,7 @@ export function Everything({
             );
           })}
         </div>
-      </details>
+      )}
     </div>
   );
 }

@@ -11,14 +11,7 @@ import java.util.List;
 public final class FilmGif extends Film {
     public FilmGif() {
         super(
-                new Format(
-                        "film-gif",
-                        "GIF",
-                        "image/gif",
-                        "gif",
-                        Scope.SHOT,
-                        Family.FILM,
-                        "on white, without sound, 256 colours"),
+                new Format("film-gif", "GIF", "image/gif", "gif", Scope.SHOT, Family.FILM, "on white, 256 colours"),
                 false);
     }
 

@@ -27,7 +27,7 @@ public final class Lottie implements Exporter {
             "json",
             Scope.SHOT,
             Family.ANIMATION,
-            "masks kept, palette as slots, no sound");
+            "masks kept, palette as slots");
     private static final ObjectMapper JSON = new ObjectMapper().disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
 
     @Override

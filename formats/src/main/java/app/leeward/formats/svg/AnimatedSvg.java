@@ -20,7 +20,7 @@ public final class AnimatedSvg extends TextExporter {
             "svg",
             Scope.SHOT,
             Family.ANIMATION,
-            "masks kept, no scripts, no sound");
+            "masks kept, no scripts");
     private static final Option TIMES = new Option("times", "SVG plays", "times (0: over and over)", 0, 100, 0);
 
     public AnimatedSvg() {
