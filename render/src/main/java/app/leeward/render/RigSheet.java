@@ -18,8 +18,8 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.text.Decimals;
-import app.leeward.core.text.PlainText;
 import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.svg.PageMarkup;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -319,10 +319,7 @@ final class RigSheet {
             return;
         }
         text(WIDE - MARGIN - 30, HIGH - 6, 2.4, false, FAINT, character.name() + "  ·  page " + (pages.size() + 1));
-        pages.add(
-                "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"210mm\""
-                        + " height=\"297mm\" viewBox=\"0 0 210 297\" font-family=\"sans-serif\">\n"
-                        + "<rect width=\"210\" height=\"297\" fill=\"#ffffff\"/>\n" + body + "</svg>\n");
+        pages.add(PageMarkup.page(body));
         body.setLength(0);
         y = MARGIN;
     }
@@ -383,18 +380,7 @@ final class RigSheet {
     }
 
     private void text(double x, double at, double size, boolean bold, String ink, String words) {
-        body.append("<text x=\"")
-                .append(n(x))
-                .append("\" y=\"")
-                .append(n(at))
-                .append("\" font-size=\"")
-                .append(n(size));
-        body.append(bold ? "\" font-weight=\"bold" : "")
-                .append("\" fill=\"")
-                .append(ink)
-                .append("\">");
-        body.append(PlainText.mended(words).replace("&", "&amp;").replace("<", "&lt;"))
-                .append("</text>\n");
+        PageMarkup.text(body, x, at, size, bold, ink, words);
     }
 
     private static String n(double v) {

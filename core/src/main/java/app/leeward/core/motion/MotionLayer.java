@@ -49,11 +49,6 @@ public record MotionLayer(
         return states.stream().filter(Objects::nonNull);
     }
 
-    /** Whether it is there from the first exposure to the last. */
-    public boolean lasts() {
-        return !states.contains(null);
-    }
-
     /**
      * The outline of one of its shapes in each exposure where it is seen.
      *

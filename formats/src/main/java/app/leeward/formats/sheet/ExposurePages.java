@@ -3,7 +3,7 @@ package app.leeward.formats.sheet;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
-import app.leeward.core.text.PlainText;
+import app.leeward.formats.svg.PageMarkup;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -66,9 +66,7 @@ public final class ExposurePages {
                 body.setLength(0);
                 List<SheetColumn> some = columns.subList(strip * each, Math.min(columns.size(), (strip + 1) * each));
                 page(some, stretch * rows, pages.size() + 1, stretches * strips);
-                pages.add("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\""
-                        + " width=\"210mm\" height=\"297mm\" viewBox=\"0 0 210 297\" font-family=\"sans-serif\">\n"
-                        + "<rect width=\"210\" height=\"297\" fill=\"#ffffff\"/>\n" + body + "</svg>\n");
+                pages.add(PageMarkup.page(body));
             }
         }
         return pages;
@@ -181,18 +179,7 @@ public final class ExposurePages {
     }
 
     private void text(double x, double y, double size, boolean bold, String ink, String words) {
-        body.append("<text x=\"")
-                .append(n(x))
-                .append("\" y=\"")
-                .append(n(y))
-                .append("\" font-size=\"")
-                .append(n(size));
-        body.append(bold ? "\" font-weight=\"bold" : "")
-                .append("\" fill=\"")
-                .append(ink)
-                .append("\">");
-        body.append(PlainText.mended(words).replace("&", "&amp;").replace("<", "&lt;"))
-                .append("</text>\n");
+        PageMarkup.text(body, x, y, size, bold, ink, words);
     }
 
     private static String n(double v) {

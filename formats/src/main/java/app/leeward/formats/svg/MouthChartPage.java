@@ -162,14 +162,7 @@ public final class MouthChartPage {
     }
 
     private void text(double x, double y, double size, boolean bold, String words) {
-        body.append("<text x=\"")
-                .append(n(x))
-                .append("\" y=\"")
-                .append(n(y))
-                .append("\" font-size=\"")
-                .append(n(size));
-        body.append(bold ? "\" font-weight=\"bold" : "").append("\" fill=\"#17303d\">");
-        body.append(ShapeMarkup.escape(words)).append("</text>\n");
+        PageMarkup.text(body, x, y, size, bold, "#17303d", words);
     }
 
     private static String n(double v) {
