@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, replaceEqualDeep, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import {
   api,
@@ -16,6 +16,7 @@ import { Ahead } from './ahead';
 import { useDesk } from './desk';
 import { Director } from './director';
 import { InTurn } from './inTurn';
+import { newest } from './newest';
 
 /** Something to tell the rigger, at the foot of the page, until it is read. */
 export interface Message {
@@ -98,7 +99,9 @@ export function StudioProvider({
     queryFn: () => api.character(id),
     refetchInterval: 4000,
     structuralSharing: (old, fresh) =>
-      (old as CharacterView | undefined)?.revision === (fresh as CharacterView).revision ? old : fresh,
+      (old as CharacterView | undefined)?.revision === (fresh as CharacterView).revision
+        ? old
+        : newest(old, fresh),
   });
   const artwork = useQuery({
     queryKey: ['artwork', id, signature(character.data)],
@@ -111,6 +114,7 @@ export function StudioProvider({
     queryKey: ['line', lineId],
     queryFn: () => api.line(lineId!),
     enabled: lineId !== null,
+    structuralSharing: (old, fresh) => replaceEqualDeep(old, newest(old, fresh)),
   });
   // a character is shown together with its own art: while new art is on its way the last pair stays
   const fresh = character.data;
