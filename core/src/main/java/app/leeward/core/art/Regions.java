@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.Polygonal;
+import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.geom.util.PolygonExtracter;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
@@ -28,6 +29,11 @@ public final class Regions {
             fills.add(of(s.path()));
         }
         return all(fills);
+    }
+
+    /** An area somewhere else. */
+    public static Geometry transformed(Geometry area, Matrix m) {
+        return new AffineTransformation(m.a(), m.c(), m.e(), m.b(), m.d(), m.f()).transform(area);
     }
 
     /** What lies in any of them. */

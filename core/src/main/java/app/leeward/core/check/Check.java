@@ -11,6 +11,13 @@ interface Check {
 
     Stream<Fault> find(Character c);
 
+    /**
+     * Who notices.
+     *
+     * @param code of a fault it finds
+     */
+    Harm harm(String code);
+
     /** Words as a sentence: with a capital letter and a full stop. */
     static String sentence(String words) {
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith(".") ? "" : ".");

@@ -3,6 +3,7 @@ package app.leeward.core.check;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.rig.AcceptedFinding;
 import app.leeward.core.rig.Character;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,7 +24,12 @@ public final class Checks {
             new HandsCheck(),
             new HalvesCheck(),
             new SkullCheck(),
-            new ViewsCheck());
+            new ViewsCheck(),
+            new LipsCheck(),
+            new SweepCheck(),
+            new UnusedCheck(),
+            new NamesCheck(),
+            new HairlinesCheck());
 
     private Checks() {}
 
@@ -49,19 +55,47 @@ public final class Checks {
     private static List<Finding> found(Check check, Character c) {
         List<Fault> faults = check.find(c).toList();
         List<Finding> before =
-                faults.stream().map(f -> told(check, f, List.of())).toList();
+                faults.stream().map(f -> told(check, c, f, List.of())).toList();
         return faults.stream()
-                .map(f -> told(check, f, mends(check, c, before, f)))
+                .map(f -> told(check, c, f, mends(check, c, before, f)))
                 .toList();
     }
 
-    private static Finding told(Check check, Fault f, List<Mend> mends) {
-        return new Finding(check.id(), f.code(), f.subject(), f.measure(), f.at(), f.where(), f.message(), mends);
+    /** What all checks find, without what may mend it: that takes far less time. */
+    static List<Finding> untried(Character c) {
+        return ALL.parallelStream()
+                .flatMap(check -> check.find(c).map(f -> told(check, c, f, List.of())))
+                .toList();
+    }
+
+    private static Finding told(Check check, Character c, Fault f, List<Mend> mends) {
+        Optional<String> accepted = c.review().accepted().stream()
+                .filter(a -> accepts(a, check, f))
+                .map(AcceptedFinding::reason)
+                .findFirst();
+        return new Finding(
+                check.id(),
+                f.code(),
+                check.harm(f.code()),
+                f.subject(),
+                f.measure(),
+                f.at(),
+                f.where(),
+                f.message(),
+                mends,
+                accepted);
+    }
+
+    private static boolean accepts(AcceptedFinding a, Check check, Fault f) {
+        Subject s = f.subject();
+        return a.holds(
+                AcceptedFinding.about(check.id(), f.code(), s.part(), s.drawing(), s.dial()),
+                f.measure().value());
     }
 
     private static List<Mend> mends(Check check, Character c, List<Finding> before, Fault fault) {
         List<Mend> out = new ArrayList<>();
-        fault.tries().forEach((label, edit) -> leaves(check, c, before, told(check, fault, List.of()), edit)
+        fault.tries().forEach((label, edit) -> leaves(check, c, before, told(check, c, fault, List.of()), edit)
                 .ifPresent(left -> out.add(new Mend(label, edit, left))));
         return out;
     }
@@ -71,8 +105,9 @@ public final class Checks {
         if (!(Edits.apply(c, edit) instanceof Outcome.Done done)) {
             return Optional.empty();
         }
-        List<Finding> after =
-                check.find(done.character()).map(f -> told(check, f, List.of())).toList();
+        List<Finding> after = check.find(done.character())
+                .map(f -> told(check, done.character(), f, List.of()))
+                .toList();
         return MendTrial.leaves(
                 mended, before, after, Finding::same, f -> f.measure().value());
     }

@@ -20,6 +20,11 @@ final class EyesCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return code.equals("not-mirrored") ? Harm.UNTIDY : code.equals("lid-short") ? Harm.MOVES : Harm.BREAKS;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         return EyeCheck.of(c).stream().map(f -> fault(c, f));
     }

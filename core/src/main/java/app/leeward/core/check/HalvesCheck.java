@@ -16,6 +16,11 @@ final class HalvesCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.MOVES;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         return c.controls().dials().stream()
                 .filter(d -> d.id().equals(TurnMaker.DIAL))

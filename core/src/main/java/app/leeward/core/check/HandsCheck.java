@@ -15,6 +15,11 @@ final class HandsCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return code.equals("no-wrist") ? Harm.UNTIDY : Harm.MOVES;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         return Hands.of(c).stream().flatMap(h -> h.drawings().stream()
                 .filter(d -> !d.message().isEmpty())

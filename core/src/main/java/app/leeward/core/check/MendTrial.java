@@ -22,11 +22,14 @@ public final class MendTrial {
      */
     public static <F> Optional<Double> leaves(
             F mended, List<F> before, List<F> after, BiPredicate<F, F> same, ToDoubleFunction<F> measure) {
-        boolean harms =
-                after.stream().anyMatch(a -> measure.applyAsDouble(a) > (1 + COUNTS) * most(before, a, same, measure));
         double left = most(after, mended, same, measure);
         boolean helps = left < measure.applyAsDouble(mended) * (1 - COUNTS);
-        return helps && !harms ? Optional.of(left) : Optional.empty();
+        return helps && !harms(before, after, same, measure) ? Optional.of(left) : Optional.empty();
+    }
+
+    /** Whether anything that is found after is worse than it was before, or was not there. */
+    static <F> boolean harms(List<F> before, List<F> after, BiPredicate<F, F> same, ToDoubleFunction<F> measure) {
+        return after.stream().anyMatch(a -> measure.applyAsDouble(a) > (1 + COUNTS) * most(before, a, same, measure));
     }
 
     private static <F> double most(List<F> all, F like, BiPredicate<F, F> same, ToDoubleFunction<F> measure) {

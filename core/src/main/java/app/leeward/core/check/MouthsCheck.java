@@ -16,6 +16,11 @@ final class MouthsCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.MOVES;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         String part = MouthSet.part(c).map(Part::id).orElse("");
         return OnModel.of(c).stream().map(f -> fault(part, f));

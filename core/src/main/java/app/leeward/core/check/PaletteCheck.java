@@ -16,6 +16,11 @@ final class PaletteCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.UNTIDY;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         List<NearColours> near = NearColours.in(c.sheet().palette());
         if (near.isEmpty()) {

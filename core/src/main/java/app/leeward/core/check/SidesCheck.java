@@ -13,6 +13,11 @@ final class SidesCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.MOVES;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         SideCheck sides = SideCheck.of(c);
         if (sides.turned() == 0) {

@@ -22,6 +22,11 @@ final class SkullCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.BREAKS;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         Optional<Dial> dial =
                 c.dial(TurnMaker.DIAL).filter(d -> c.controls().views().isEmpty());

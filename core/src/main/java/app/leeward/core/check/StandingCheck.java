@@ -14,6 +14,11 @@ final class StandingCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.UNTIDY;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         return CanvasFit.of(c, AxisFinder.find(c)).filter(CanvasFit::needed).stream()
                 .map(f -> new Fault(

@@ -15,6 +15,11 @@ final class StraysCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.UNTIDY;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         List<Stray> strays = Strays.in(c);
         if (strays.isEmpty()) {

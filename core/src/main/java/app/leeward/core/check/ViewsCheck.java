@@ -14,6 +14,11 @@ final class ViewsCheck implements Check {
     }
 
     @Override
+    public Harm harm(String code) {
+        return Harm.MOVES;
+    }
+
+    @Override
     public Stream<Fault> find(Character c) {
         String dial = c.controls().views().map(v -> v.dial()).orElse("");
         return ViewCheck.of(c).stream().filter(e -> !e.message().isEmpty()).map(e -> {

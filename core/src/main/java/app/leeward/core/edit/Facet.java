@@ -3,6 +3,8 @@ package app.leeward.core.edit;
 /** Sides of a character or a shot that edits change independently of each other. The words are stored with every edit. */
 public enum Facet {
     EVERYTHING("everything", ""),
+    /** What was said about a finding. */
+    ACCEPTED("", "accepted "),
     ART("art", "art of "),
     AXIS("axis", ""),
     BEND("", "bend of "),

@@ -1,6 +1,6 @@
 package app.leeward.core.edit;
 
-/** Changes what is kept by name: looks, cues, kits, runs, and the keys that show drawings. */
+/** Changes what is kept by name: looks, cues, kits, runs, the keys that show drawings, and what was said about findings. */
 public sealed interface LibraryEdit extends Edit
         permits MakeLooks,
                 KeepLook,
@@ -17,4 +17,6 @@ public sealed interface LibraryEdit extends Edit
                 KeepRun,
                 DropRun,
                 KeyRun,
-                SetKey {}
+                SetKey,
+                AcceptFinding,
+                ReopenFinding {}

@@ -70,6 +70,9 @@ public final class ActedEyes {
         private final Optional<ShutEye> shut;
         private final double size;
         private final boolean byContours;
+        /** Area of its white at rest. */
+        private final double open;
+
         private final Map<List<Frame.Placed>, Double> kept = new HashMap<>();
 
         Eye(EyePieces pieces) {
@@ -88,6 +91,10 @@ public final class ActedEyes {
             this.size =
                     pieces.measure().map(p -> LidCover.larger(LidCover.fill(p))).orElse(1.0);
             this.byContours = pieces.shutByContours(evaluator.character());
+            this.open = white.flatMap(
+                            w -> fills.in(evaluator.frame(evaluator.character().showing(w.id())), w.id()))
+                    .map(Geometry::getArea)
+                    .orElse(0.0);
         }
 
         private static boolean moves(Dial d, String part) {
@@ -138,6 +145,10 @@ public final class ActedEyes {
 
         private double seen(Frame frame) {
             Geometry window = fills.in(frame, white.orElseThrow().id()).orElseThrow();
+            if (window.getArea() < (1 - CLOSING) * open) {
+                // it closes by a drawing that is exchanged, and hides its pupil rightly
+                return 1;
+            }
             Geometry ball = fills.in(frame, pupil.orElseThrow().id()).orElseThrow();
             // nearly always all of it, which is found out sooner than how much
             if (window.getEnvelopeInternal().contains(ball.getEnvelopeInternal()) && window.covers(ball)) {

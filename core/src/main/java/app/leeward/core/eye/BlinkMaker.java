@@ -124,7 +124,7 @@ public final class BlinkMaker {
 
     /** In the eye's coordinates, where the piece rests. */
     private static Geometry standing(Part part) {
-        return Overlap.placed(LidCover.fill(part), part.restMatrix());
+        return Regions.transformed(LidCover.fill(part), part.restMatrix());
     }
 
     private boolean travel(EyePieces eye, Part white, Part upper, Optional<Part> lower) {

@@ -7,6 +7,7 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
@@ -94,7 +95,7 @@ public final class EyeBuilder {
         Matrix toEye = rest.atRest(Optional.of(eye))
                 .inverse()
                 .times(rest.atRest(Optional.of(white.get().id())));
-        Envelope box = Overlap.placed(LidCover.fill(white.get()), toEye).getEnvelopeInternal();
+        Envelope box = Regions.transformed(LidCover.fill(white.get()), toEye).getEnvelopeInternal();
         Stroke line = line(pieces);
         String skin = skin(now);
         if (drawn(pieces, PartRole.LOWER_LID).isEmpty() && !pieces.drawnLids()) {

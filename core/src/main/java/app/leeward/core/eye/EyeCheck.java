@@ -414,7 +414,9 @@ public final class EyeCheck {
             Optional<Geometry> b = fills.in(rest, r.get().id()).filter(g -> !g.isEmpty());
             if (a.isPresent() && b.isPresent()) {
                 double off = DiscreteHausdorffDistance.distance(
-                        a.get().getBoundary(), Overlap.placed(b.get(), mirror).getBoundary(), 0.25);
+                        a.get().getBoundary(),
+                        Regions.transformed(b.get(), mirror).getBoundary(),
+                        0.25);
                 if (off > most) {
                     most = off;
                     piece = role.words();

@@ -40,7 +40,7 @@ final class Fills {
 
     /** On the canvas; empty when the part shows nothing in this frame. */
     Optional<Geometry> in(Frame frame, String part) {
-        return frame.of(part).map(p -> Overlap.placed(fill(p), p.matrix()));
+        return frame.of(part).map(p -> Regions.transformed(fill(p), p.matrix()));
     }
 
     private Geometry fill(Frame.Placed p) {

@@ -9,6 +9,7 @@ import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.dial.Dial;
@@ -55,7 +56,8 @@ public final class LidLine {
                 Matrix toLid = rest.atRest(Optional.of(lid.id()))
                         .inverse()
                         .times(rest.atRest(Optional.of(white.get().id())));
-                Envelope e = Overlap.placed(LidCover.fill(white.get()), toLid).getEnvelopeInternal();
+                Envelope e =
+                        Regions.transformed(LidCover.fill(white.get()), toLid).getEnvelopeInternal();
                 Box box = new Box(e.getMinX(), e.getMinY(), e.getMaxX(), e.getMaxY());
                 Point middleOfWhite = rest.atRest(Optional.of(lid.id())).apply(box.centre());
                 Bend bend = new Bend(inner, middle, outer);

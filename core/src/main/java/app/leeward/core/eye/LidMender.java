@@ -5,6 +5,7 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
+import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.eval.Evaluator;
@@ -55,7 +56,7 @@ public final class LidMender {
         Matrix toLid = rest.atRest(Optional.of(lid))
                 .inverse()
                 .times(rest.atRest(Optional.of(white.get().id())));
-        Envelope eye = Overlap.placed(LidCover.fill(white.get()), toLid).getEnvelopeInternal();
+        Envelope eye = Regions.transformed(LidCover.fill(white.get()), toLid).getEnvelopeInternal();
         Matrix wider = wider(main.get().path().bounds().orElseThrow(), eye);
         List<Segment> edge = LidShape.edge(main.get().path().transform(wider), upper);
         if (edge.size() < 2) {

@@ -1,6 +1,5 @@
 package app.leeward.core.eye;
 
-import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Regions;
 import java.util.Arrays;
 import org.locationtech.jts.geom.Coordinate;
@@ -170,9 +169,5 @@ final class Overlap {
         }
         double top = Math.max(a, b);
         return top * top / (2 * Math.abs(a - b));
-    }
-
-    static Geometry placed(Geometry g, Matrix m) {
-        return new AffineTransformation(m.a(), m.c(), m.e(), m.b(), m.d(), m.f()).transform(g);
     }
 }

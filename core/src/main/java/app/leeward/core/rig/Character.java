@@ -21,16 +21,32 @@ import java.util.function.UnaryOperator;
  * @param library what is kept by name
  * @param voice what it speaks with
  * @param origin where it came from
+ * @param review what was said about what the checks find
  */
 @RecordBuilder
 public record Character(
-        String name, Sheet sheet, Rig rig, Controls controls, Library library, Voice voice, Origin origin)
+        String name,
+        Sheet sheet,
+        Rig rig,
+        Controls controls,
+        Library library,
+        Voice voice,
+        Origin origin,
+        Review review)
         implements CharacterBuilder.With {
     /** @throws IllegalArgumentException when the name is blank */
     public Character {
         if (name.isBlank()) {
             throw new IllegalArgumentException("a character needs a name");
         }
+        // stored before there was such a thing
+        review = review == null ? Review.NONE : review;
+    }
+
+    /** A character nobody has said anything about yet. */
+    public Character(
+            String name, Sheet sheet, Rig rig, Controls controls, Library library, Voice voice, Origin origin) {
+        this(name, sheet, rig, controls, library, voice, origin, Review.NONE);
     }
 
     public Optional<Part> part(String id) {
@@ -133,6 +149,10 @@ public record Character(
         return withOrigin(change.apply(origin));
     }
 
+    public Character withReview(UnaryOperator<Review> change) {
+        return withReview(change.apply(review));
+    }
+
     public Character withDials(List<Dial> dials, List<Pad> pads) {
         return withControls(c -> c.withDials(dials).withPads(pads));
     }
@@ -162,6 +182,7 @@ public record Character(
                 controls.without(id, above),
                 library.without(id),
                 voice.without(id),
-                origin);
+                origin,
+                review.without(id));
     }
 }

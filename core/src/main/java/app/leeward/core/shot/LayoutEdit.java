@@ -112,6 +112,6 @@ public sealed interface LayoutEdit extends ShotEdit {
         List<PlacedLine> lines = new ArrayList<>(others);
         lines.add(line);
         int frames = Math.max(shot.frames(), line.end(shot.rules().frameRate()));
-        return new Shot(shot.name(), shot.rules(), frames, lines, shot.mood(), shot.tracks());
+        return new Shot(shot.name(), shot.rules(), frames, lines, shot.mood(), shot.tracks(), shot.accepted());
     }
 }

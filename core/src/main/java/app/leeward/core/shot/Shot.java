@@ -6,6 +6,7 @@ import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
+import app.leeward.core.rig.AcceptedFinding;
 import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.TimedPhone;
 import java.util.ArrayList;
@@ -21,13 +22,23 @@ import java.util.Map;
  * @param lines in the order they begin in, none overlapping; none for a shot without words
  * @param mood id of the row of mouths it is said with; empty, or one that is not there any more, for the neutral row
  * @param tracks what is acted along it
+ * @param accepted what checks of shots find and is meant so, wherever in the shot it shows
  */
-public record Shot(String name, TrackRules rules, int frames, List<PlacedLine> lines, String mood, Tracks tracks) {
+public record Shot(
+        String name,
+        TrackRules rules,
+        int frames,
+        List<PlacedLine> lines,
+        String mood,
+        Tracks tracks,
+        List<AcceptedFinding> accepted) {
     /** Longest shot, frames: a quarter of an hour. What is longer is several shots. */
     public static final int LONGEST = 20_000;
 
     public Shot {
         mood = mood == null ? "" : mood;
+        // stored before there was such a thing
+        accepted = accepted == null ? List.of() : List.copyOf(accepted);
         if (name.isBlank()) {
             throw new Refusal(RefusalCode.NO_NAME, "A shot needs a name.");
         }
@@ -62,12 +73,13 @@ public record Shot(String name, TrackRules rules, int frames, List<PlacedLine> l
                 new PlacedLine(0, line).end(rules.frameRate()),
                 List.of(new PlacedLine(0, line)),
                 "",
-                Tracks.EMPTY.withPins(pins));
+                Tracks.EMPTY.withPins(pins),
+                List.of());
     }
 
     /** A shot without words. */
     public static Shot silent(String name, TrackRules rules, int frames) {
-        return new Shot(name, rules, frames, List.of(), "", Tracks.EMPTY);
+        return new Shot(name, rules, frames, List.of(), "", Tracks.EMPTY, List.of());
     }
 
     /** Seconds into it at which a line begins. */
@@ -105,27 +117,31 @@ public record Shot(String name, TrackRules rules, int frames, List<PlacedLine> l
     }
 
     public Shot withName(String newName) {
-        return new Shot(newName, rules, frames, lines, mood, tracks);
+        return new Shot(newName, rules, frames, lines, mood, tracks, accepted);
     }
 
     public Shot withRules(TrackRules newRules) {
-        return new Shot(name, newRules, frames, lines, mood, tracks);
+        return new Shot(name, newRules, frames, lines, mood, tracks, accepted);
     }
 
     public Shot withFrames(int newFrames) {
-        return new Shot(name, rules, newFrames, lines, mood, tracks);
+        return new Shot(name, rules, newFrames, lines, mood, tracks, accepted);
     }
 
     /** @throws Refusal when two of them overlap */
     public Shot withLines(List<PlacedLine> newLines) {
-        return new Shot(name, rules, frames, newLines, mood, tracks);
+        return new Shot(name, rules, frames, newLines, mood, tracks, accepted);
     }
 
     public Shot withMood(String newMood) {
-        return new Shot(name, rules, frames, lines, newMood, tracks);
+        return new Shot(name, rules, frames, lines, newMood, tracks, accepted);
+    }
+
+    public Shot withAccepted(List<AcceptedFinding> newAccepted) {
+        return new Shot(name, rules, frames, lines, mood, tracks, newAccepted);
     }
 
     public Shot withTracks(Tracks newTracks) {
-        return new Shot(name, rules, frames, lines, mood, newTracks);
+        return new Shot(name, rules, frames, lines, mood, newTracks, accepted);
     }
 }

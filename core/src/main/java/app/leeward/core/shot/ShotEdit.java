@@ -22,6 +22,7 @@ import java.util.stream.IntStream;
 public sealed interface ShotEdit
         permits ActingEdit,
                 LayoutEdit,
+                ReviewEdit,
                 ShotEdit.Record,
                 ShotEdit.RenameShot,
                 ShotEdit.Realign,

@@ -46,8 +46,7 @@ final class BlinkReview implements Review {
                                 "The blink at frame %d is never photographed shut: %.0f %% at most, since its shut frame"
                                         + " falls between two exposures.",
                                 b.frame() + 1,
-                                100 * most),
-                        List.of()));
+                                100 * most)));
             }
         }
         return out;

@@ -74,8 +74,7 @@ final class ClosureReview implements Review {
                 d.from() * exposure,
                 d.phone().closure()
                         ? "The lips do not meet on the " + sound + word + "; the mouth shows " + shows + "."
-                        : "The teeth do not reach the lip on the " + sound + word + "; the mouth shows " + shows + ".",
-                List.of());
+                        : "The teeth do not reach the lip on the " + sound + word + "; the mouth shows " + shows + ".");
     }
 
     private Optional<String> word(double seconds) {

@@ -1,6 +1,7 @@
 package app.leeward.core.shotcheck;
 
 import app.leeward.core.art.Point;
+import app.leeward.core.check.Extents;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
 import java.util.HashMap;

@@ -86,8 +86,7 @@ final class GoneReview implements Review {
                 from,
                 to,
                 Math.min(from, shot.frames() - 1),
-                what.apply(count) + ", which the character no longer has.",
-                List.of()));
+                what.apply(count) + ", which the character no longer has."));
     }
 
     @Override

@@ -68,8 +68,7 @@ final class HoldReview implements Review {
                     first,
                     (n == 1 ? "1 mouth is" : n + " mouths are") + " held for fewer than "
                             + shot.rules().minimumHold()
-                            + " frames, where the sound leaves no room; the first at frame " + (first + 1) + ".",
-                    List.of()));
+                            + " frames, where the sound leaves no room; the first at frame " + (first + 1) + "."));
         }
         return out;
     }
@@ -95,8 +94,7 @@ final class HoldReview implements Review {
                 r.to() * exposure,
                 r.from() * exposure,
                 "“" + name + "” is shown for " + frames + (frames == 1 ? " frame" : " frames")
-                        + "; a drawing is held for " + least + ".",
-                List.of());
+                        + "; a drawing is held for " + least + ".");
     }
 
     /** A card or a pin is held longer: into what is behind it, or else from before. */

@@ -2,6 +2,7 @@ package app.leeward.core.shotcheck;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
+import app.leeward.core.check.Extents;
 import app.leeward.core.check.Measure;
 import app.leeward.core.check.Subject;
 import app.leeward.core.check.Unit;

@@ -1,5 +1,6 @@
 package app.leeward.core.shotcheck;
 
+import app.leeward.core.check.Extents;
 import app.leeward.core.check.MendTrial;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
@@ -27,22 +28,6 @@ import java.util.stream.IntStream;
  * for one frame are better than lips that do not meet.
  */
 public final class ShotCheck {
-    /** What is found, the most harmful first: what an audience would notice before what only the crew would. */
-    private static final List<String> BY_HARM = List.of(
-            "mouth-hidden",
-            "closure-open",
-            "white-shows",
-            "pupil-lost",
-            "view-jumps",
-            "pops",
-            "wrist-open",
-            "off-canvas",
-            "no-teeth-on-lip",
-            "blink-never-shuts",
-            "shorter-than-hold",
-            "mouths-flicker",
-            "belongs-to-nothing");
-
     /** Mends are tried for so many findings of each kind: when they are made, the others' turn comes. */
     private static final int TRIED = 8;
     /** Exposures that are measured one after the other, so that a long shot is never held in whole. */
@@ -64,7 +49,9 @@ public final class ShotCheck {
         for (ShotFinding f : toTry) {
             mends.put(f, mends(measured, found, f, remedies.of(f), after));
         }
-        return found.stream().map(f -> f.with(mends.getOrDefault(f, List.of()))).toList();
+        return found.stream()
+                .map(f -> f.with(mends.getOrDefault(f, List.of()), playhead.shot()))
+                .toList();
     }
 
     private static List<ShotMend> mends(
@@ -91,7 +78,7 @@ public final class ShotCheck {
     /** What a mend leaves of a finding; empty when it does not help, or harms something else. */
     private static Optional<Double> leaves(List<ShotFinding> before, List<ShotFinding> after, ShotFinding mended) {
         List<ShotFinding> asHarmful = after.stream()
-                .filter(a -> BY_HARM.indexOf(a.code()) <= BY_HARM.indexOf(mended.code()))
+                .filter(a -> ShotHarm.rank(a.code()) <= ShotHarm.rank(mended.code()))
                 .toList();
         return MendTrial.leaves(
                 mended, before, asHarmful, ShotFinding::same, f -> f.measure().value());
@@ -244,7 +231,7 @@ public final class ShotCheck {
         List<ShotFinding> findings() {
             List<ShotFinding> all = new ArrayList<>(stretches());
             reviews().forEach(r -> all.addAll(r.of(shown)));
-            all.sort(Comparator.comparingInt((ShotFinding f) -> BY_HARM.indexOf(f.code()))
+            all.sort(Comparator.comparingInt((ShotFinding f) -> ShotHarm.rank(f.code()))
                     .thenComparing(f -> -f.measure().value())
                     .thenComparing(ShotFinding::from));
             return all;
@@ -295,8 +282,7 @@ public final class ShotCheck {
                         from * exposure,
                         Math.min(end, (to + 1) * exposure),
                         at * exposure,
-                        worst.message(),
-                        List.of());
+                        worst.message());
             }
         }
     }

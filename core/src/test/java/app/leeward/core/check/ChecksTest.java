@@ -9,11 +9,14 @@ import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.Stroke;
 import app.leeward.core.art.Swatch;
+import app.leeward.core.edit.AcceptFinding;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Fit;
 import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MendAll;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.rig.AcceptedFinding;
 import app.leeward.core.rig.Character;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
@@ -144,6 +147,48 @@ class ChecksTest {
             c = after;
         }
         assertThat(clicked).as("still offered after " + CLICKS + " clicks").isEmpty();
+    }
+
+    /** All of them at once leave no check worse than it was, and are not offered again. */
+    @Seeded(tries = 8)
+    void safeMendsHelpHarmNothingAndEnd(@Between(min = 0, max = 1_000_000) int seed) {
+        Character c = damaged(new Random(seed));
+        List<SafeMends.Step> steps = SafeMends.of(c);
+        if (steps.isEmpty()) {
+            return;
+        }
+        List<Finding> before = Checks.all(c);
+        Character after =
+                done(c, new MendAll(steps.stream().map(s -> s.mend().edit()).toList()));
+        List<Finding> left = Checks.all(after);
+        for (Finding f : left) {
+            assertThat(f.measure().value()).as(f.message()).isLessThanOrEqualTo(worst(before, f) * 1.01);
+        }
+        for (SafeMends.Step s : steps) {
+            assertThat(worst(left, s.finding()))
+                    .as(s.finding().message() + " / " + s.mend().label())
+                    .isLessThan(s.finding().measure().value());
+        }
+        assertThat(SafeMends.of(after)).as("offered again").isEmpty();
+    }
+
+    private static double worst(List<Finding> all, Finding like) {
+        return all.stream()
+                .filter(like::same)
+                .mapToDouble(f -> f.measure().value())
+                .max()
+                .orElse(0);
+    }
+
+    @Test
+    void whatWasAcceptedIsNotMended() {
+        Finding f = Checks.of(FACE, "standing").orElseThrow().get(0);
+        assertThat(SafeMends.of(FACE)).extracting(s -> s.finding().check()).containsExactly("standing");
+        Character meant = done(
+                FACE,
+                new AcceptFinding(new AcceptedFinding(
+                        f.check(), f.code(), "", "", "", f.measure().value(), "she peeps in from below")));
+        assertThat(SafeMends.of(meant)).isEmpty();
     }
 
     @Test

@@ -4,6 +4,7 @@ import static java.util.Map.entry;
 
 import app.leeward.core.art.Paint;
 import app.leeward.core.dial.Ease;
+import app.leeward.core.edit.AcceptFinding;
 import app.leeward.core.edit.AddGroup;
 import app.leeward.core.edit.AddPoint;
 import app.leeward.core.edit.BendLidLine;
@@ -53,6 +54,7 @@ import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
 import app.leeward.core.edit.MarkFingers;
 import app.leeward.core.edit.Mask;
+import app.leeward.core.edit.MendAll;
 import app.leeward.core.edit.MendLid;
 import app.leeward.core.edit.MendMouth;
 import app.leeward.core.edit.MergeColours;
@@ -88,6 +90,7 @@ import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.edit.RemovePoint;
 import app.leeward.core.edit.Rename;
 import app.leeward.core.edit.RenamePart;
+import app.leeward.core.edit.ReopenFinding;
 import app.leeward.core.edit.RestLids;
 import app.leeward.core.edit.RoundPoint;
 import app.leeward.core.edit.ServeSound;
@@ -116,6 +119,7 @@ import app.leeward.core.edit.Unfollow;
 import app.leeward.core.edit.WeighPoint;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.LayoutEdit;
+import app.leeward.core.shot.ReviewEdit;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.shot.Way;
 import java.util.LinkedHashMap;
@@ -197,6 +201,9 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("merge-colours", MergeColours.class),
                     entry("name-swatch", NameSwatch.class),
                     entry("tidy", Tidy.class),
+                    entry("accept-finding", AcceptFinding.class),
+                    entry("reopen-finding", ReopenFinding.class),
+                    entry("mend-all", MendAll.class),
                     entry("move-point", MovePoint.class),
                     entry("add-point", AddPoint.class),
                     entry("remove-point", RemovePoint.class),
@@ -264,6 +271,8 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
             List.of(
                     entry("record", ShotEdit.Record.class),
                     entry("rename-shot", ShotEdit.RenameShot.class),
+                    entry("accept-shot-finding", ReviewEdit.Accept.class),
+                    entry("reopen-shot-finding", ReviewEdit.Reopen.class),
                     entry("reread", ShotEdit.Realign.class),
                     entry("expose", ShotEdit.Expose.class),
                     entry("feel", ShotEdit.Feel.class),

@@ -11,6 +11,7 @@ import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.JsonDeserializer;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.deser.DeserializationProblemHandler;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.List;
@@ -28,7 +29,7 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 8;
+    public static final int SCHEMA = 9;
 
     /** From 1 to 2, from 2 to 3, and so on. */
     private static final List<Upgrade> UPGRADES = List.of(
@@ -38,10 +39,12 @@ public final class StoredJson {
             new NoteMessages(),
             new HeadShapes(),
             new DrawnHeads(),
-            new ActedShots());
+            new ActedShots(),
+            new Upgrade() {});
 
     /** Kinds of edits that hold another edit, and where. */
-    private static final Map<String, String> EDITS_INSIDE = Map.of("record", "pose", "record-corner", "pose");
+    private static final Map<String, String> EDITS_INSIDE =
+            Map.of("record", "pose", "record-corner", "pose", "mend-all", "mends");
 
     /** Kinds of edits that hold a character, and where. */
     private static final Map<String, String> CHARACTERS_INSIDE = Map.of("adopt", "character", "take-version", "read");
@@ -121,9 +124,16 @@ public final class StoredJson {
         throw new IllegalArgumentException(type + " is not stored");
     }
 
+    /** What lies under a property: a thing, or a list of such. */
     private static void inside(ObjectNode tree, String property, UnaryOperator<ObjectNode> step) {
         if (property != null && tree.get(property) instanceof ObjectNode held) {
             tree.set(property, step.apply(held));
+        } else if (property != null && tree.get(property) instanceof ArrayNode list) {
+            for (int i = 0; i < list.size(); i++) {
+                if (list.get(i) instanceof ObjectNode held) {
+                    list.set(i, step.apply(held));
+                }
+            }
         }
     }
 

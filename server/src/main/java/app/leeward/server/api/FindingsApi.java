@@ -2,6 +2,7 @@ package app.leeward.server.api;
 
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
+import app.leeward.core.check.SafeMends;
 import app.leeward.core.rig.Character;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
@@ -17,7 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What is wrong with a character, whatever it is about, and what puts it right. */
 @RestController
-@RequestMapping("/api/v1/characters/{id}/findings")
+@RequestMapping("/api/v1/characters/{id}")
 @Tag(name = "findings")
 class FindingsApi {
     private final Characters characters;
@@ -26,11 +27,22 @@ class FindingsApi {
         this.characters = characters;
     }
 
-    /** What was found at one revision. */
-    public record FindingsView(int revision, List<Finding> findings) {}
+    /**
+     * What was found at one revision.
+     *
+     * @param checks what was looked at, by the ids checks are asked for
+     */
+    public record FindingsView(int revision, List<String> checks, List<Finding> findings) {}
+
+    /**
+     * What can be mended at one revision without asking.
+     *
+     * @param steps in the order they are made in
+     */
+    public record SafeMendsView(int revision, List<SafeMends.Step> steps) {}
 
     /** @param check the checks to make; all of them when none is named */
-    @GetMapping
+    @GetMapping("/findings")
     FindingsView findings(@PathVariable UUID id, @RequestParam(required = false) List<String> check) {
         Snapshot<Character> c = characters.snapshot(id);
         List<String> asked = check == null || check.isEmpty() ? Checks.ids() : check;
@@ -41,9 +53,17 @@ class FindingsApi {
         }
         return new FindingsView(
                 c.revision(),
+                asked,
                 asked.stream()
                         .distinct()
                         .flatMap(k -> characters.findings(c, k).stream())
                         .toList());
+    }
+
+    /** Mends that are the only one for their finding and leave nothing worse, each tried on what those before it left. */
+    @GetMapping("/safe-mends")
+    SafeMendsView safeMends(@PathVariable UUID id) {
+        Snapshot<Character> c = characters.snapshot(id);
+        return new SafeMendsView(c.revision(), characters.safeMends(c));
     }
 }

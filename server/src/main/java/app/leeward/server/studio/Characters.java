@@ -4,6 +4,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
+import app.leeward.core.check.SafeMends;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.ImportCharacter;
@@ -61,10 +62,16 @@ public class Characters {
     private final Cache<String, List<Finding>> findings =
             Caffeine.newBuilder().maximumSize(500).build();
 
+    private final Cache<String, List<SafeMends.Step>> safe =
+            Caffeine.newBuilder().maximumSize(50).build();
+
     private final Cache<String, List<TurnCheck.Position>> turns =
             Caffeine.newBuilder().maximumSize(50).build();
 
-    Characters(RevisionService ledger, StoredJson json, StoredArt shelf, StoredImages images) {
+    private final HeavyWork heavy;
+
+    Characters(RevisionService ledger, StoredJson json, StoredArt shelf, StoredImages images, HeavyWork heavy) {
+        this.heavy = heavy;
         this.images = images;
         this.ledger = ledger;
         this.keeping = new Keeping(json, shelf);
@@ -233,6 +240,12 @@ public class Characters {
         return findings.get(
                 standing.id() + "/" + standing.revision() + "/" + check,
                 k -> Checks.of(standing.state(), check).orElseThrow());
+    }
+
+    /** What can be mended without asking, tried once for each revision. */
+    public List<SafeMends.Step> safeMends(Snapshot<Character> standing) {
+        return safe.get(
+                standing.id() + "/" + standing.revision(), k -> heavy.done(() -> SafeMends.of(standing.state())));
     }
 
     /** What the head turn hides and uncovers, measured once a revision. */

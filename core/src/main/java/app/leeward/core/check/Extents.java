@@ -1,4 +1,4 @@
-package app.leeward.core.shotcheck;
+package app.leeward.core.check;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
@@ -12,16 +12,16 @@ import java.util.Map;
 import java.util.Optional;
 
 /** How far what a part shows reaches, by the box of its art; not for several threads. */
-final class Extents {
+public final class Extents {
     private final Character character;
     private final Map<String, Optional<Box>> boxes = new HashMap<>();
 
-    Extents(Character character) {
+    public Extents(Character character) {
         this.character = character;
     }
 
     /** Where the corners of its box lie on the canvas; empty for a drawing with nothing in it. */
-    List<Point> corners(Frame.Placed p) {
+    public List<Point> corners(Frame.Placed p) {
         Optional<Box> box = p.outlines().isEmpty()
                 ? boxes.computeIfAbsent(p.part() + "/" + p.drawing(), k -> drawn(p))
                 : bent(p.outlines());
