@@ -49,6 +49,7 @@ export type Slot = Schemas['Slot'];
 export type EyesView = Schemas['EyesView'];
 export type ExporterView = Schemas['ExporterView'];
 export type Finding = Schemas['Finding'];
+export type SafeMend = Schemas['SafeMend'];
 export type FindingsView = Schemas['FindingsView'];
 export type ShotFinding = Schemas['ShotFinding'];
 export type BrowsView = Schemas['BrowsView'];
@@ -249,6 +250,7 @@ export const api = {
     ),
   findings: (id: string, checks: string[]) =>
     get<FindingsView>(`/characters/${id}/findings?${checks.map((c) => `check=${c}`).join('&')}`),
+  safeMends: (id: string) => get<Schemas['SafeMendsView']>(`/characters/${id}/safe-mends`),
   shotFindings: (line: string) => get<Schemas['ShotFindingsView']>(`/lines/${line}/findings`),
   eyes: (id: string, moment: Moment) => post<EyesView>(`/characters/${id}/eyes`, moment),
   brows: (id: string, pose: PoseBody) => post<BrowsView>(`/characters/${id}/brows`, { pose }),

@@ -69,10 +69,14 @@ export function App() {
               }`}
             >
               <Rail characters={characters.data.items} />
-              <Stage />
+              {bench !== 'hand-over' && (
+                <>
+                  <Stage />
+                  <Shelf />
+                  {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
+                </>
+              )}
               <Bench />
-              <Shelf />
-              {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
             </div>
             <MessageBar />
           </PlayerProvider>

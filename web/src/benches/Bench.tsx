@@ -37,9 +37,9 @@ export function Bench() {
   return (
     <section
       aria-label="Bench"
-      className={`col-start-3 row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4 ${
-        isTall(bench) ? 'row-span-3' : 'row-span-2'
-      }`}
+      className={`row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4 ${
+        bench === 'hand-over' ? 'col-span-2 col-start-2' : 'col-start-3'
+      } ${isTall(bench) ? 'row-span-3' : 'row-span-2'}`}
     >
       {whyMode && <WhyCard />}
       <Suspense>

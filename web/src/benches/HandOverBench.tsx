@@ -2,9 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type HandedFile, type HandedMoment } from '../api/client';
 import { useDesk } from '../state/desk';
-import { useFindings } from '../state/findings';
 import { asMessage, useStudio } from '../state/studio';
-import { FindingList } from '../ui/FindingList';
+import { CheckPage } from './handover/CheckPage';
 import { Everything } from './handover/Everything';
 import { FAMILIES } from './handover/families';
 import { FormatCard } from './handover/FormatCard';
@@ -23,7 +22,6 @@ const ON: Record<number, string> = { 1: 'ones', 2: 'twos', 3: 'threes' };
 export function HandOverBench() {
   const { view, line, director, tell } = useStudio();
   const frame = useDesk((s) => s.frame);
-  const findings = useFindings();
   const [busy, setBusy] = useState('');
   const exporters = useQuery({ queryKey: ['exporters'], queryFn: api.exporters, staleTime: Infinity });
   const losses = useQuery({
@@ -53,72 +51,69 @@ export function HandOverBench() {
     setBusy('');
   };
   return (
-    <>
-      <h1 className="text-2xl font-bold">Hand over</h1>
-      <section className="mt-3" aria-label="Before it goes">
-        <h2 className="text-[15px] font-semibold">Before it goes</h2>
-        {findings ? (
-          <FindingList findings={findings} most={4} clean="No check finds anything wrong." />
-        ) : (
-          <p className="mt-1 text-[13px] text-faint">Every check is being made …</p>
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)] gap-6">
+      <CheckPage />
+      <div className="min-h-0 overflow-y-auto border-l border-line pl-5">
+        <h1 className="text-2xl font-bold">Hand over</h1>
+        {exporters.data && (
+          <Everything
+            formats={formats}
+            hasShot={line !== null}
+            busy={busy}
+            hand={(ids) => void out('everything', (moment) => api.handOver(view.id, ids, moment, {}))}
+          />
         )}
-      </section>
-      {exporters.data && (
-        <Everything
-          formats={formats}
-          hasShot={line !== null}
-          busy={busy}
-          hand={(ids) => void out('everything', (moment) => api.handOver(view.id, ids, moment, {}))}
-        />
-      )}
-      <p className="mt-2 text-[12.5px] text-faint">
-        {line
-          ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
-              ON[line.shot.rules.exposure] ?? `${line.shot.rules.exposure}s`
-            }. The picture is frame ${frame + 1}, as posed.`
-          : 'No shot is open: what is made of one waits.'}
-      </p>
-      <div className="mt-2 grid gap-2.5 [grid-template-columns:repeat(auto-fit,minmax(14.5rem,1fr))]">
-        {FAMILIES.map(({ family, title, about }) => {
-          const own = formats.filter((e) => e.family === family);
-          return (
-            own.length > 0 && (
-              <FormatCard
-                key={family}
-                family={family}
-                title={title}
-                about={about}
-                formats={own}
-                hasShot={line !== null}
-                busy={busy}
-                losses={losses.data ?? {}}
-                ratio={canvas.height / canvas.width}
-                hand={(e, options) => void out(e.id, (moment) => api.export(view.id, e.id, moment, options))}
-              />
-            )
-          );
-        })}
+        <p className="mt-2 text-[12.5px] text-faint">
+          {line
+            ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
+                ON[line.shot.rules.exposure] ?? `${line.shot.rules.exposure}s`
+              }. The picture is frame ${frame + 1}, as posed.`
+            : 'No shot is open: what is made of one waits.'}
+        </p>
+        <div className="mt-2 grid gap-2.5 [grid-template-columns:repeat(auto-fit,minmax(14.5rem,1fr))]">
+          {FAMILIES.map(({ family, title, about }) => {
+            const own = formats.filter((e) => e.family === family);
+            return (
+              own.length > 0 && (
+                <FormatCard
+                  key={family}
+                  family={family}
+                  title={title}
+                  about={about}
+                  formats={own}
+                  hasShot={line !== null}
+                  busy={busy}
+                  losses={losses.data ?? {}}
+                  ratio={canvas.height / canvas.width}
+                  hand={(e, options) =>
+                    void out(e.id, (moment) => api.export(view.id, e.id, moment, options))
+                  }
+                />
+              )
+            );
+          })}
+        </div>
+        <section className="mt-3 pb-2">
+          <h2 className="text-[15px] font-semibold">What was done</h2>
+          <ol className="mt-1 space-y-0.5 text-[13px]">
+            {[
+              ...(lineHistory.data?.steps.map((s) => ({ ...s, on: 'line' })) ?? []),
+              ...(history.data?.steps.map((s) => ({ ...s, on: 'character' })) ?? []),
+            ]
+              .sort((a, b) => b.madeAt.localeCompare(a.madeAt))
+              .slice(0, 40)
+              .map((s) => (
+                <li key={s.on + s.number} className="flex gap-2">
+                  <time className="shrink-0 text-faint" dateTime={s.madeAt}>
+                    {new Date(s.madeAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
+                  </time>
+                  <span>{s.message}</span>
+                  <span className="ml-auto shrink-0 text-faint">{s.on}</span>
+                </li>
+              ))}
+          </ol>
+        </section>
       </div>
-      <section className="mt-3 pb-2">
-        <h2 className="text-[15px] font-semibold">What was done</h2>
-        <ol className="mt-1 space-y-0.5 text-[13px]">
-          {[
-            ...(lineHistory.data?.steps.map((s) => ({ ...s, on: 'line' })) ?? []),
-            ...(history.data?.steps.map((s) => ({ ...s, on: 'character' })) ?? []),
-          ]
-            .sort((a, b) => b.madeAt.localeCompare(a.madeAt))
-            .slice(0, 40)
-            .map((s) => (
-              <li key={s.on + s.number} className="flex gap-2">
-                <time className="shrink-0 text-faint" dateTime={s.madeAt}>
-                  {new Date(s.madeAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
-                </time>
-                <span>{s.message}</span>
-                <span className="ml-auto shrink-0 text-faint">{s.on}</span>
-              </li>
-            ))}
-        </ol>
-      </section>
-    </>
+    </div>
   );
 }

@@ -179,6 +179,7 @@ const EMPTY = {
   frames: 1,
   lines: [],
   mood: '',
+  accepted: [],
   tracks: { pins: {}, blinks: [], cues: [], gestures: [], dials: {}, drawings: {}, looks: [], notes: [] },
 } satisfies Shot;
 

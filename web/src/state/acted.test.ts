@@ -23,6 +23,7 @@ const shot = (keys: number): Shot => ({
   frames: 48,
   lines: [],
   mood: '',
+  accepted: [],
   tracks: {
     ...TRACKS,
     dials: {

@@ -15,7 +15,7 @@ export const BENCHES = [
 ] as const;
 export type Bench = (typeof BENCHES)[number];
 /** Benches that need the whole height beside the face; the line keeps to the face's side there. */
-export const isTall = (bench: Bench) => bench !== 'lines' && bench !== 'hand-over';
+export const isTall = (bench: Bench) => bench !== 'lines';
 
 /** Benches on which what is acted along the shot shows; on the others the hand alone poses. */
 export const acts = (bench: Bench) => bench === 'lines' || bench === 'shot' || bench === 'hand-over';

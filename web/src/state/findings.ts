@@ -7,13 +7,17 @@ import { useStudio } from './studio';
  * null before the first.
  */
 export function useFindings(...checks: string[]): Finding[] | null {
+  return useChecked(...checks).data?.findings ?? null;
+}
+
+/** The same, with what was looked at and whether that is going on. */
+export function useChecked(...checks: string[]) {
   const { view } = useStudio();
-  const found = useQuery({
+  return useQuery({
     queryKey: ['findings', view.id, view.revision, ...checks],
     queryFn: () => api.findings(view.id, checks),
     placeholderData: (old) => old,
   });
-  return found.data?.findings ?? null;
 }
 
 /** Tells one finding from another over revisions. */

@@ -13,6 +13,9 @@ function plain(value: number): string {
   return value < 10 ? String(Math.round(value * 10) / 10) : String(Math.round(value));
 }
 
+/** How bad something is, in words. */
+export const words = (measure: Finding['measure']): string => UNITS[measure.unit](measure.value);
+
 /** What a mend comes to: "127 → 0 square units"; empty where something is there or is not. */
 export function change(measure: Finding['measure'], leaves: number): string {
   if (measure.unit === 'COUNT' && measure.value === 1) return '';

@@ -1,7 +1,9 @@
-import { useLayoutEffect, useRef } from 'react';
-import type { Artwork, Character, Frame } from '../api/client';
+import { type ReactNode, useLayoutEffect, useRef } from 'react';
+import type { Artwork, Character, Frame, Redrawn } from '../api/client';
 import { Painter } from '../stage/painter';
 import type { ViewBox } from '../stage/view';
+
+const NONE: Redrawn[] = [];
 
 /** A crop of the real face in some frame. */
 export function FaceCrop({
@@ -11,6 +13,8 @@ export function FaceCrop({
   box,
   label,
   className = '',
+  redrawn = NONE,
+  children,
 }: {
   character: Character;
   artwork: Artwork;
@@ -19,6 +23,10 @@ export function FaceCrop({
   box: ViewBox;
   label: string;
   className?: string;
+  /** Drawings that look otherwise in it. */
+  redrawn?: Redrawn[];
+  /** Marks over the face, in canvas units. */
+  children?: ReactNode;
 }) {
   const g = useRef<SVGGElement>(null);
   const painter = useRef<Painter | null>(null);
@@ -26,8 +34,10 @@ export function FaceCrop({
     painter.current = new Painter(g.current!, character, artwork);
   }, [character, artwork]);
   useLayoutEffect(() => {
-    if (frame) painter.current?.show(frame);
-  }, [character, artwork, frame]);
+    if (!frame) return;
+    painter.current?.redraw(redrawn);
+    painter.current?.show(frame);
+  }, [character, artwork, frame, redrawn]);
   return (
     <svg
       role={label ? 'img' : undefined}
@@ -38,6 +48,7 @@ export function FaceCrop({
       className={className}
     >
       <g ref={g} />
+      {children}
     </svg>
   );
 }

@@ -18,22 +18,15 @@ import java.util.Set;
 public final class SafeMends {
     private SafeMends() {}
 
-    /**
-     * One mend, tried on what those before it left.
-     *
-     * @param finding as it was found then
-     */
-    public record Step(Finding finding, Mend mend) {}
-
     /** In the order they are made in, the most harmful finding first. What was accepted stays. */
-    public static List<Step> of(Character c) {
-        List<Step> steps = ownChecks(c);
+    public static List<SafeMend> of(Character c) {
+        List<SafeMend> steps = ownChecks(c);
         return steps.isEmpty() || harmless(c, steps) ? steps : oneByOne(c, steps);
     }
 
     /** By each one's own check alone, which is made again after every step. */
-    private static List<Step> ownChecks(Character c) {
-        List<Step> steps = new ArrayList<>();
+    private static List<SafeMend> ownChecks(Character c) {
+        List<SafeMend> steps = new ArrayList<>();
         Character now = c;
         Set<String> left = new HashSet<>(Checks.ids());
         for (Finding first : Checks.all(c).stream()
@@ -44,7 +37,7 @@ public final class SafeMends {
             }
             Set<Edit> made = new HashSet<>();
             for (int i = 0; i < MendAll.MOST; i++) {
-                Step next = next(now, first.check(), made);
+                SafeMend next = next(now, first.check(), made);
                 if (next == null) {
                     break;
                 }
@@ -56,20 +49,20 @@ public final class SafeMends {
         return steps.subList(0, Math.min(steps.size(), MendAll.MOST));
     }
 
-    private static Step next(Character c, String check, Set<Edit> made) {
+    private static SafeMend next(Character c, String check, Set<Edit> made) {
         return Checks.of(c, check).orElseThrow().stream()
                 .filter(f -> f.accepted().isEmpty() && f.mends().size() == 1)
                 .filter(f -> !made.contains(f.mends().get(0).edit()))
                 .min(Comparator.comparing(Finding::harm))
-                .map(f -> new Step(f, f.mends().get(0)))
+                .map(f -> new SafeMend(f, f.mends().get(0)))
                 .orElse(null);
     }
 
     /** Those that harm nothing when the checks are all made again after each. */
-    private static List<Step> oneByOne(Character c, List<Step> steps) {
-        List<Step> kept = new ArrayList<>();
+    private static List<SafeMend> oneByOne(Character c, List<SafeMend> steps) {
+        List<SafeMend> kept = new ArrayList<>();
         Character now = c;
-        for (Step s : steps) {
+        for (SafeMend s : steps) {
             if (harmless(now, List.of(s))) {
                 kept.add(s);
                 now = after(now, s.mend().edit());
@@ -78,9 +71,9 @@ public final class SafeMends {
         return kept;
     }
 
-    private static boolean harmless(Character before, List<Step> steps) {
+    private static boolean harmless(Character before, List<SafeMend> steps) {
         Character after = before;
-        for (Step s : steps) {
+        for (SafeMend s : steps) {
             if (!(Edits.apply(after, s.mend().edit()) instanceof Outcome.Done done)) {
                 return false;
             }

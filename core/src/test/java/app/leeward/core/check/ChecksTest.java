@@ -153,7 +153,7 @@ class ChecksTest {
     @Seeded(tries = 8)
     void safeMendsHelpHarmNothingAndEnd(@Between(min = 0, max = 1_000_000) int seed) {
         Character c = damaged(new Random(seed));
-        List<SafeMends.Step> steps = SafeMends.of(c);
+        List<SafeMend> steps = SafeMends.of(c);
         if (steps.isEmpty()) {
             return;
         }
@@ -164,7 +164,7 @@ class ChecksTest {
         for (Finding f : left) {
             assertThat(f.measure().value()).as(f.message()).isLessThanOrEqualTo(worst(before, f) * 1.01);
         }
-        for (SafeMends.Step s : steps) {
+        for (SafeMend s : steps) {
             assertThat(worst(left, s.finding()))
                     .as(s.finding().message() + " / " + s.mend().label())
                     .isLessThan(s.finding().measure().value());

@@ -2,7 +2,7 @@ package app.leeward.server.api;
 
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
-import app.leeward.core.check.SafeMends;
+import app.leeward.core.check.SafeMend;
 import app.leeward.core.rig.Character;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.Problem;
@@ -37,9 +37,9 @@ class FindingsApi {
     /**
      * What can be mended at one revision without asking.
      *
-     * @param steps in the order they are made in
+     * @param mends in the order they are made in
      */
-    public record SafeMendsView(int revision, List<SafeMends.Step> steps) {}
+    public record SafeMendsView(int revision, List<SafeMend> mends) {}
 
     /** @param check the checks to make; all of them when none is named */
     @GetMapping("/findings")

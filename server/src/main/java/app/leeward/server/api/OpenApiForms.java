@@ -114,12 +114,21 @@ class OpenApiForms {
         for (Schema<?> schema : all.values()) {
             if (schema.getProperties() != null) {
                 schema.getProperties()
-                        .replaceAll((name, property) -> isRaw((Schema<?>) property, raw)
-                                ? new Schema<>().$ref("#/components/schemas/" + sealed.getSimpleName())
-                                : property);
+                        .replaceAll((name, property) -> chosen((Schema<?>) property, raw, sealed));
             }
         }
         known.forEach(option -> all.remove(option.getSimpleName()));
+    }
+
+    /** The choice in place of its options written out, also where there is a list of them. */
+    private static Schema<?> chosen(Schema<?> property, Set<String> raw, Class<?> sealed) {
+        if (isRaw(property, raw)) {
+            return new Schema<>().$ref("#/components/schemas/" + sealed.getSimpleName());
+        }
+        if (property.getItems() != null && isRaw(property.getItems(), raw)) {
+            return new ArraySchema().items(new Schema<>().$ref("#/components/schemas/" + sealed.getSimpleName()));
+        }
+        return property;
     }
 
     private static boolean isRaw(Schema<?> property, Set<String> raw) {

@@ -4,6 +4,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
+import app.leeward.core.check.SafeMend;
 import app.leeward.core.check.SafeMends;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
@@ -62,7 +63,7 @@ public class Characters {
     private final Cache<String, List<Finding>> findings =
             Caffeine.newBuilder().maximumSize(500).build();
 
-    private final Cache<String, List<SafeMends.Step>> safe =
+    private final Cache<String, List<SafeMend>> safe =
             Caffeine.newBuilder().maximumSize(50).build();
 
     private final Cache<String, List<TurnCheck.Position>> turns =
@@ -243,7 +244,7 @@ public class Characters {
     }
 
     /** What can be mended without asking, tried once for each revision. */
-    public List<SafeMends.Step> safeMends(Snapshot<Character> standing) {
+    public List<SafeMend> safeMends(Snapshot<Character> standing) {
         return safe.get(
                 standing.id() + "/" + standing.revision(), k -> heavy.done(() -> SafeMends.of(standing.state())));
     }
