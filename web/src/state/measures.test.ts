@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { change } from './measures';
+import { change, words } from './measures';
 
 describe('what a mend comes to', () => {
   it('is told in the unit of what was measured', () => {
@@ -11,5 +11,10 @@ describe('what a mend comes to', () => {
   it('is not told where something is there or is not', () => {
     expect(change({ value: 1, unit: 'COUNT' }, 0)).toBe('');
     expect(change({ value: 12, unit: 'COUNT' }, 0)).toBe('12 → 0');
+  });
+
+  it('says how bad something is with its unit', () => {
+    expect(words({ value: 94.7, unit: 'UNITS' })).toBe('95 units');
+    expect(words({ value: 0.67, unit: 'SHARE' })).toBe('67 %');
   });
 });

@@ -14,7 +14,8 @@ function plain(value: number): string {
 }
 
 /** How bad something is, in words. */
-export const words = (measure: Finding['measure']): string => UNITS[measure.unit](measure.value);
+export const words = (measure: Finding['measure']): string =>
+  UNITS[measure.unit](measure.value) + (measure.unit === 'UNITS' ? ' units' : '');
 
 /** What a mend comes to: "127 → 0 square units"; empty where something is there or is not. */
 export function change(measure: Finding['measure'], leaves: number): string {

@@ -80,6 +80,7 @@ export function Evidence({ entry, mend, large }: { entry: Entry; mend?: Edit | u
       )}
     </FaceCrop>
   );
+  if (entry.seen === 'nothing') return null;
   if (!large) return picture(now, undefined, 'stroke-wrong', '');
   return (
     <div className="flex shrink-0 gap-2 text-center text-[12px]">
@@ -102,6 +103,8 @@ function usePlace(entry: Entry, now: Frame | undefined): { crop: ViewBox; ring: 
   const { view, artwork } = useStudio();
   const { character } = view;
   return useMemo(() => {
+    const { width, height } = character.sheet.canvas;
+    if (entry.seen === 'canvas') return { crop: { x: 0, y: 0, w: width, h: height }, ring: null };
     const head = headView(character, artwork);
     const near = around(entry.where, head.w * 0.3);
     if (near) return near;
@@ -116,5 +119,5 @@ function usePlace(entry: Entry, now: Frame | undefined): { crop: ViewBox; ring: 
       [drawn.x, drawn.y + drawn.h],
     ].map(([x, y]) => [a * x! + c * y! + e, b * x! + d * y! + f]);
     return around([corners], head.w * 0.3) ?? { crop: head, ring: null };
-  }, [character, artwork, entry.where, entry.part, now]);
+  }, [character, artwork, entry.seen, entry.where, entry.part, now]);
 }

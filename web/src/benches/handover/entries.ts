@@ -31,6 +31,8 @@ export interface Entry {
   drawing: string;
   /** Faulty places on the canvas in that pose, as outlines. */
   where: number[][][];
+  /** What a picture shows of it; nothing where there is nothing to be seen. */
+  seen: 'place' | 'canvas' | 'nothing';
   accept: (reason: string) => { edit?: Edit; shot?: ShotEdit };
   reopen: () => { edit?: Edit; shot?: ShotEdit };
 }
@@ -159,6 +161,7 @@ function ofRig(f: Finding, character: Character): Entry {
     part,
     drawing,
     where: f.where,
+    seen: f.check === 'standing' ? 'canvas' : f.check === 'names' ? 'nothing' : 'place',
     accept: (reason) => ({ edit: { kind: 'accept-finding', finding: said(reason) } }),
     reopen: () => ({ edit: { kind: 'reopen-finding', finding: said('') } }),
   };
@@ -196,6 +199,7 @@ function ofShot(f: ShotFinding, shot: string): Entry {
     part,
     drawing,
     where: [],
+    seen: 'place',
     accept: (reason) => ({ shot: { kind: 'accept-shot-finding', finding: said(reason) } }),
     reopen: () => ({ shot: { kind: 'reopen-shot-finding', finding: said('') } }),
   };

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
@@ -176,7 +177,10 @@ class EyesStoryTest extends Story {
         assertThat(finding).containsText("not each other's reflection: the upper lid");
         // the hand-over bench knows of it, too
         hand.bench("Hand over").click();
-        assertThat(page.getByLabel("Before it goes").getByText("each other's reflection"))
+        assertThat(page.getByRole(
+                                AriaRole.REGION,
+                                new Page.GetByRoleOptions().setName("Check").setExact(true))
+                        .getByText("each other's reflection"))
                 .isVisible();
         hand.bench("Eyes").click();
         finding.getByText("Left from right").click();
