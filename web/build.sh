@@ -8,6 +8,6 @@ if [ "$(cat node_modules/.leeward-lock 2>/dev/null)" != "$lock" ]; then
   npm ci --no-audit --no-fund --loglevel=error
   echo "$lock" >node_modules/.leeward-lock
 fi
-if [ ! -f dist/static/index.html ] || [ -n "$(find src target/page index.html openapi.json vite.config.ts package-lock.json tsconfig.json -newer dist/static/index.html -not -name schema.d.ts | head -1)" ]; then
+if [ ! -f dist/static/index.html ] || [ ! -f dist/live/leeward-face.js ] || [ -n "$(find src target/page index.html openapi.json vite.config.ts vite.live.config.ts package-lock.json tsconfig.json -newer dist/static/index.html -not -name schema.d.ts | head -1)" ]; then
   npm run --silent build
 fi

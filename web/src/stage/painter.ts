@@ -4,6 +4,9 @@ import type { Artwork, Character, Frame, Paint, Placed, Shape } from './types';
 const SVG = 'http://www.w3.org/2000/svg';
 let painters = 0;
 
+/** Where pictures made of pixels lie, by their hash, that are not fetched from the server this page came from. */
+export const pictures = new Map<string, string>();
+
 type Picture = Extract<Paint, { kind: 'picture' }>;
 
 function element<K extends keyof SVGElementTagNameMap>(
@@ -63,7 +66,7 @@ function drawn(s: Shape): SVGElement {
 
 function pixels(p: Picture | Patch, place: number[], opacity: number): SVGImageElement {
   const image = element('image', {
-    href: `/api/v1/images/${p.image}.png`,
+    href: pictures.get(p.image) ?? `/api/v1/images/${p.image}.png`,
     width: String(p.width),
     height: String(p.height),
     preserveAspectRatio: 'none',

@@ -2,6 +2,7 @@ import {
   Archive,
   Clapperboard,
   Clock,
+  CodeXml,
   Download,
   FileText,
   Image,
@@ -17,6 +18,7 @@ import { needsShot, USUAL } from './families';
 const ICONS: Record<Family, typeof Image> = {
   FILM: Clapperboard,
   ANIMATION: Layers,
+  LIVE: CodeXml,
   PICTURES: Image,
   TIMING: Clock,
   ARTWORK: Package,

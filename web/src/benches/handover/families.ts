@@ -6,6 +6,7 @@ export type Family = ExporterView['family'];
 export const FAMILIES: { family: Family; title: string; about: string }[] = [
   { family: 'FILM', title: 'Film', about: 'The shot as it is photographed' },
   { family: 'ANIMATION', title: 'Animation', about: 'The shot, drawn and not filmed' },
+  { family: 'LIVE', title: 'Live face', about: 'The rig, alive in any web page' },
   { family: 'PICTURES', title: 'Pictures', about: 'The stage as it stands, or every frame' },
   { family: 'TIMING', title: 'Timing', about: 'What is said and acted, and when' },
   { family: 'ARTWORK', title: 'Artwork', about: 'The drawings themselves' },

@@ -13,6 +13,7 @@ import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
 import app.leeward.formats.export.FileName;
 import app.leeward.formats.export.Format;
+import app.leeward.formats.export.PlainZip;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.json.ArtworkMap;
 import app.leeward.formats.json.StoredJson;
@@ -28,8 +29,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 
 /** Writes bundles. The same content always gives the same bytes: nothing in one says when it was made. */
 public final class BundleWriter implements Exporter {
@@ -42,8 +41,6 @@ public final class BundleWriter implements Exporter {
             Family.BUNDLE,
             "character, shots, recordings: to go on with in another Leeward");
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-    /** ZIP cannot say "never": the first moment it knows, 1980-01-01. */
-    private static final long NO_TIME = 315_532_800_000L;
 
     @Override
     public Format format() {
@@ -99,10 +96,10 @@ public final class BundleWriter implements Exporter {
                 "character.json",
                 shots,
                 entries);
-        ZipOutputStream zip = new ZipOutputStream(out);
-        put(zip, Manifest.PATH, JSON.writeValueAsBytes(manifest));
+        PlainZip zip = new PlainZip(out);
+        zip.put(Manifest.PATH, JSON.writeValueAsBytes(manifest));
         for (Map.Entry<String, byte[]> f : files.entrySet()) {
-            put(zip, f.getKey(), f.getValue());
+            zip.put(f.getKey(), f.getValue());
         }
         zip.finish();
     }
@@ -119,14 +116,6 @@ public final class BundleWriter implements Exporter {
                 files.put(free + ".svg", utf8(DrawingSvg.write(character, d, images)));
             }
         }
-    }
-
-    private static void put(ZipOutputStream zip, String path, byte[] bytes) throws IOException {
-        ZipEntry entry = new ZipEntry(path);
-        entry.setTime(NO_TIME);
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
     }
 
     private static byte[] utf8(String text) {

@@ -34,8 +34,13 @@ public record ExportSource(
      *
      * @param shots in the order of their list
      * @param recordings the WAV file of a recording by its hash
+     * @param sounds what is heard in a shot, as WAV; empty where nothing is said
      */
-    public record Everything(List<Shot> shots, Function<String, byte[]> recordings) {}
+    public record Everything(
+            List<Shot> shots, Function<String, byte[]> recordings, Function<Shot, Optional<byte[]>> sounds) {
+        public static final Everything NOTHING =
+                new Everything(List.of(), hash -> new byte[0], shot -> Optional.empty());
+    }
 
     /** Of a character that has no shots, or where nobody asks for them. */
     public ExportSource(
@@ -45,6 +50,6 @@ public record ExportSource(
             Optional<Playhead> playhead,
             ImageShelf images,
             Supplier<Optional<byte[]>> sound) {
-        this(character, frame, shot, playhead, images, sound, () -> new Everything(List.of(), hash -> new byte[0]));
+        this(character, frame, shot, playhead, images, sound, () -> Everything.NOTHING);
     }
 }

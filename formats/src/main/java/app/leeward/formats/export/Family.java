@@ -6,6 +6,8 @@ public enum Family {
     FILM,
     /** Moves on a page, drawn and not filmed. */
     ANIMATION,
+    /** Posed and spoken with on a page of its own. */
+    LIVE,
     /** Single pictures. */
     PICTURES,
     /** When what is said and shown. */

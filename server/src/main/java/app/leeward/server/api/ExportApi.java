@@ -172,9 +172,7 @@ class ExportApi {
                 shot.map(Snapshot::state),
                 playhead,
                 images,
-                () -> shot.map(Snapshot::state)
-                        .filter(s -> !s.lines().isEmpty())
-                        .map(lines::wav),
+                () -> shot.map(Snapshot::state).flatMap(lines::spoken),
                 () -> bundles.of(id));
     }
 

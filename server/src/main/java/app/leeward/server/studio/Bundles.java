@@ -75,6 +75,6 @@ public class Bundles {
                 .map(DocumentRow::getId)
                 .map(id -> lines.snapshot(id).state())
                 .toList();
-        return new ExportSource.Everything(shots, lines::wavOf);
+        return new ExportSource.Everything(shots, lines::wavOf, lines::spoken);
     }
 }

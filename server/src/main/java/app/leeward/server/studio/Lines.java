@@ -407,6 +407,11 @@ public class Lines {
                 : WavFile.write(sound(shot).orElseThrow());
     }
 
+    /** The same, empty where nothing is said. */
+    public Optional<byte[]> spoken(Shot shot) {
+        return shot.lines().isEmpty() ? Optional.empty() : Optional.of(wav(shot));
+    }
+
     /** The line over its character as both stand now. */
     public Playhead playhead(Snapshot<Shot> shot, Snapshot<Character> character) {
         String key = shot.id() + "/" + shot.revision() + "/" + character.revision();

@@ -1,0 +1,5 @@
+import { LeewardFace } from './LeewardFace';
+
+export { LeewardFace };
+
+if (!customElements.get('leeward-face')) customElements.define('leeward-face', LeewardFace);
