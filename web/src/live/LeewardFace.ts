@@ -183,13 +183,13 @@ export class LeewardFace extends HTMLElement {
    * The performer's door: dials turned at once, as often as one likes, over what the attributes say. By id, or by `turn`, `nod`,
    * `blink`, `gaze-x`, `gaze-y`. Null lets go of a dial.
    */
-  perform(values: Record<string, number | null>): void {
+  perform(values: Record<string, number | null | undefined>): void {
     const { dials } = this.need().file.character.controls;
     const now: Record<string, number> = { ...this.live.dials };
     for (const [name, value] of Object.entries(values)) {
       const dial = dialOf(name, dials);
       if (!dial) this.problem(`There is no dial “${name}”; there are: ${dials.map((d) => d.id).join(', ')}.`);
-      else if (value === null) delete now[dial.id];
+      else if (value === null || value === undefined) delete now[dial.id];
       else if (Number.isFinite(value)) now[dial.id] = valueOf(name, dial, value);
     }
     this.live = { ...this.live, dials: now };

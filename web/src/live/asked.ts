@@ -16,7 +16,7 @@ export function dialOf(attribute: string, dials: Dial[]): Dial | undefined {
     'gaze-x': 'GAZE_ACROSS',
     'gaze-y': 'GAZE_DOWN',
   }[attribute];
-  const plain = attribute.replace(/^dial-/, '');
+  const plain = attribute.replace(/^dial-/, '').toLowerCase();
   return (
     dials.find((d) => d.id.toLowerCase() === plain) ??
     (purpose ? dials.find((d) => d.purpose === purpose) : undefined)
@@ -25,7 +25,7 @@ export function dialOf(attribute: string, dials: Dial[]): Dial | undefined {
 
 /** A value that is asked for: the gaze from -1 to 1, whatever its dial's range; others in the dial's unit, within its range. */
 export function valueOf(attribute: string, dial: Dial, asked: number): number {
-  if (attribute.startsWith('gaze-')) {
+  if ((attribute === 'gaze-x' || attribute === 'gaze-y') && dial.id !== attribute) {
     const share = Math.max(-1, Math.min(1, asked));
     return dial.rest + (share >= 0 ? share * (dial.to - dial.rest) : -share * (dial.from - dial.rest));
   }

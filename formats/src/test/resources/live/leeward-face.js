@@ -1,0 +1,1 @@
+// stands in for the element, which the page's build makes
