@@ -19,12 +19,9 @@ import app.leeward.formats.export.Exporter;
 import app.leeward.render.FramePainter;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Clip;
-import com.sun.net.httpserver.HttpServer;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -36,10 +33,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.zip.GZIPOutputStream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -51,46 +45,19 @@ class LiveFaceTest {
     private static final int POSES = 6;
     private static final long FIRST = 5_100;
     private static final int MOST_BYTES = 200_000;
-    private static final String POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self'; connect-src 'self'; media-src 'self'; img-src 'self' data:";
-
-    private static final Map<String, byte[]> FILES = new ConcurrentHashMap<>();
-    private static HttpServer server;
+    private static FileServer server;
     private static Browser hand;
 
     @BeforeAll
     static void start() throws Exception {
         hand = new Browser();
-        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        server.createContext("/", exchange -> {
-            String path = exchange.getRequestURI().getPath().substring(1);
-            byte[] file = FILES.get(path);
-            exchange.getResponseHeaders().set("Content-Security-Policy", POLICY);
-            exchange.getResponseHeaders()
-                    .set(
-                            "Content-Type",
-                            path.endsWith(".html")
-                                    ? "text/html; charset=utf-8"
-                                    : path.endsWith(".js")
-                                            ? "text/javascript"
-                                            : path.endsWith(".css") ? "text/css" : "application/octet-stream");
-            exchange.sendResponseHeaders(file == null ? 404 : 200, file == null ? -1 : file.length);
-            if (file != null) {
-                exchange.getResponseBody().write(file);
-            }
-            exchange.close();
-        });
-        server.start();
+        server = new FileServer();
     }
 
     @AfterAll
     static void end() {
-        server.stop(0);
+        server.close();
         hand.close();
-    }
-
-    private static String url(String file) {
-        return "http://127.0.0.1:" + server.getAddress().getPort() + "/" + file;
     }
 
     /** Everything that is handed over, in a folder of the file server. */
@@ -112,19 +79,13 @@ class LiveFaceTest {
                                 shots, hash -> new byte[0], shot -> Optional.of(new byte[] {1}))),
                 Choices.of(exporter.options(), Map.of()),
                 out);
-        List<String> names = new ArrayList<>();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(out.toByteArray()))) {
-            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
-                FILES.put(folder + "/" + e.getName(), in.readAllBytes());
-                names.add(e.getName());
-            }
-        }
+        List<String> names = server.unpack(folder, out.toByteArray());
         String page = "<!doctype html><html lang=en><title>Elsewhere</title><link rel=icon href='data:,'>"
                 + "<link rel=stylesheet href=foreign.css><script type=module src=leeward-face.js></script>"
                 + "<main><h1>Elsewhere</h1><leeward-face src=face.face fit=whole></leeward-face></main></html>";
-        FILES.put(folder + "/foreign.html", page.getBytes(StandardCharsets.UTF_8));
+        server.put(folder + "/foreign.html", page.getBytes(StandardCharsets.UTF_8));
         var canvas = face.character().sheet().canvas();
-        FILES.put(
+        server.put(
                 folder + "/foreign.css",
                 // as tall as it is to a fraction
                 String.format(
@@ -142,7 +103,7 @@ class LiveFaceTest {
     }
 
     private static void open(String folder) {
-        hand.page.navigate(url(folder + "/foreign.html"));
+        hand.page.navigate(server.url(folder + "/foreign.html"));
         hand.page.waitForFunction("() => document.querySelector('leeward-face').ready");
     }
 
@@ -154,7 +115,10 @@ class LiveFaceTest {
         double apart = apart(soft(theirs), soft(ours));
         if (apart >= ALIKE) {
             Files.write(Path.of("target", "live-" + (int) apart + "-seen.png"), seen);
-            ImageIO.write(ours, "png", Path.of("target", "live-" + (int) apart + "-ours.png").toFile());
+            ImageIO.write(
+                    ours,
+                    "png",
+                    Path.of("target", "live-" + (int) apart + "-ours.png").toFile());
         }
         return apart;
     }
@@ -231,7 +195,8 @@ class LiveFaceTest {
                     (frame + 0.5) / shot.rules().frameRate());
             worst = Math.max(worst, apartFrom(face, playhead.frameAt(frame, Pose.REST)));
         }
-        assertThat(hand.page.evaluate("() => { heard.ended = true; return window.saying; }")).isEqualTo(true);
+        assertThat(hand.page.evaluate("() => { heard.ended = true; return window.saying; }"))
+                .isEqualTo(true);
         assertThat((List<?>) hand.page.evaluate("() => window.events"))
                 .isEqualTo(List.of("saystart ma-oh-fee", "sayend ma-oh-fee"));
         return worst;
@@ -261,30 +226,33 @@ class LiveFaceTest {
                 .filter(d -> d.purpose() == app.leeward.core.dial.Purpose.GAZE_ACROSS)
                 .findFirst()
                 .orElseThrow();
-        Pose pose = Pose.of(Map.of("turn", 20.0, across.id(), across.from())).withLooks(Map.of(
-                c.library().looks().stream()
-                        .filter(l -> l.name().equals("Happiness"))
-                        .findFirst()
-                        .orElseThrow()
-                        .id(),
-                0.5));
+        Pose pose = Pose.of(Map.of("turn", 20.0, across.id(), across.from()))
+                .withLooks(Map.of(
+                        c.library().looks().stream()
+                                .filter(l -> l.name().equals("Happiness"))
+                                .findFirst()
+                                .orElseThrow()
+                                .id(),
+                        0.5));
         assertThat(apartFrom(face, evaluator.frame(pose))).isLessThan(ALIKE);
         assertThat((List<?>) hand.page.evaluate("() => window.problems"))
                 .hasSize(1)
                 .allSatisfy(p -> assertThat((String) p).startsWith("There is no dial “moood”; there are: turn"));
         // named for screen readers, and without serious faults
-        assertThat(hand.page.getByRole(
+        assertThat(hand.page
+                        .getByRole(
                                 com.microsoft.playwright.options.AriaRole.IMG,
                                 new Page.GetByRoleOptions().setName(c.name()))
                         .count())
                 .isEqualTo(1);
         hand.page.evaluate(Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js")));
-        assertThat((List<?>)
-                        hand.page.evaluate(
-                                "async () => (await axe.run()).violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id)"))
+        assertThat(
+                        (List<?>)
+                                hand.page.evaluate(
+                                        "async () => (await axe.run()).violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id)"))
                 .isEmpty();
         // a file that is not there, and one that is no face
-        FILES.put("words/none.face", "{\"format\":\"other\"}".getBytes(StandardCharsets.UTF_8));
+        server.put("words/none.face", "{\"format\":\"other\"}".getBytes(StandardCharsets.UTF_8));
         hand.page.evaluate(
                 """
                 () => new Promise(done => {
@@ -304,11 +272,11 @@ class LiveFaceTest {
         served("page", face, List.of(PlayedElsewhereTest.acted(face.character(), 1)));
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
-            gzip.write(FILES.get("page/leeward-face.js"));
+            gzip.write(server.get("page/leeward-face.js"));
         }
         System.out.printf("live face: the element is %d bytes compressed%n", packed.size());
         assertThat(packed.size()).isLessThan(MOST_BYTES);
-        hand.page.navigate(url("page/index.html"));
+        hand.page.navigate(server.url("page/index.html"));
         hand.page.getByText("Say “Ma oh fee”").waitFor();
         hand.page.getByText("Happiness").click();
         assertThat(hand.page.locator("#code").textContent()).contains("mood=\"Happiness\"");

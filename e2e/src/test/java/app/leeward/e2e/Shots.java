@@ -1,6 +1,7 @@
 package app.leeward.e2e;
 
 import app.leeward.bench.faces.MovingTurn;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
@@ -23,10 +24,10 @@ class Shots {
             shot(day, server, "parts", "b=parts&d.turn=24&part=brow-left", "");
             shot(day, server, "eyes", "b=eyes&d.gaze-across=0.55&d.gaze-down=0.1", "dials");
             brows(day, server);
-            version(day, server);
             muddled(day, server);
             others(day, server);
             shot(day, server, "hand-over", "b=hand-over&d.turn=-20&f=45&p.cap=nothing", "");
+            live(day, server);
             hands(day, server);
             kits(day, server);
             turn(day, server);
@@ -272,24 +273,30 @@ class Shots {
         return java.nio.file.Files.readString(java.nio.file.Path.of("../demo/src/main/resources/demo/maren.svg"));
     }
 
-    /** A designer's second version held against the first. */
-    private static void version(Browser hand, LeewardServer server) throws Exception {
+    /** The face in a page of its own, from a plain file server, saying its line. */
+    private static void live(Browser hand, LeewardServer server) throws Exception {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         hand.page.navigate("about:blank");
-        hand.open(server.url() + "/#b=intake");
-        String art = maren().replace("<g id=\"brow left\"", "<g id=\"brow left\" transform=\"translate(0 -12)\"")
-                .replace("<g id=\"brow right\"", "<g id=\"brow right\" transform=\"translate(0 -12)\"")
-                .replaceFirst("<g id=\"freckles left\">[\\s\\S]*?</g>", "")
-                .replaceFirst("(<g id=\"wool cap\"[\\s\\S]*?)#24566b", "$1#2f6f5e")
-                .replace(
-                        "<g id=\"nose\"",
-                        "<g id=\"plaster\"><path d=\"M352 446l54-14 6 20-54 14z\" fill=\"#e9d9b0\" stroke=\"#26313d\" stroke-width=\"4\" stroke-linejoin=\"round\"/></g><g id=\"nose\"");
-        hand.page
-                .getByTestId("version-file")
-                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
-                        "maren-2.svg", "image/svg+xml", art.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
-        hand.page.getByLabel("New version of the art").waitFor();
-        hand.settle();
-        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("intake-version.png")));
+        hand.open(server.url() + "/#c=" + id + "&b=hand-over");
+        Download face = hand.page.waitForDownload(() -> hand.page
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Export Live face"))
+                .click());
+        try (FileServer files = new FileServer()) {
+            files.unpack("face", Files.readAllBytes(face.path()));
+            hand.page.navigate(files.url("face/index.html"));
+            hand.page.getByText("Say “").first().waitFor();
+            hand.page.evaluate(
+                    """
+                    async () => {
+                      const face = document.querySelector('leeward-face');
+                      face.setAttribute('turn', '24');
+                      face.setAttribute('mood', 'Happiness:.7');
+                      face.perform({ 'gaze-x': 0.5 });
+                      await new Promise(requestAnimationFrame);
+                    }
+                    """);
+            hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("live-face.png")));
+        }
     }
 
     /** Two faces the demo has not: a fox who turns its head, and a skater seen from five sides. */

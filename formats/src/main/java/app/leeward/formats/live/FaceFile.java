@@ -51,7 +51,12 @@ final class FaceFile {
         ObjectNode said = json.createObjectNode();
         lines.forEach((name, shot) -> said.putObject(name)
                 .put("title", shot.name())
-                .put("words", shot.lines().stream().map(PlacedLine::line).map(l -> l.text()).collect(Collectors.joining(" ")))
+                .put(
+                        "words",
+                        shot.lines().stream()
+                                .map(PlacedLine::line)
+                                .map(l -> l.text())
+                                .collect(Collectors.joining(" ")))
                 .put("sound", sounds.getOrDefault(name, ""))
                 .set("shot", json.valueToTree(shot.withAccepted(List.of()))));
         face.set("lines", said);
@@ -62,7 +67,8 @@ final class FaceFile {
                 artwork.set(a.getKey(), json.readTree(a.getValue()).get("shapes"));
             }
             for (String hash : art.images()) {
-                pictures.put(hash, "data:image/png;base64," + Base64.getEncoder().encodeToString(images.png(hash)));
+                pictures.put(
+                        hash, "data:image/png;base64," + Base64.getEncoder().encodeToString(images.png(hash)));
             }
             return json.writeValueAsBytes(face);
         } catch (IOException e) {
@@ -86,11 +92,7 @@ final class FaceFile {
                 .map(b -> {
                     double left = b.minX() - AIR_BESIDE * b.width();
                     double top = b.minY() - AIR_ABOVE * b.height();
-                    return new Box(
-                            left,
-                            top,
-                            left + (1 + 2 * AIR_BESIDE) * b.width(),
-                            top + SHOULDERS * b.height());
+                    return new Box(left, top, left + (1 + 2 * AIR_BESIDE) * b.width(), top + SHOULDERS * b.height());
                 })
                 .orElseGet(() -> whole(c));
     }

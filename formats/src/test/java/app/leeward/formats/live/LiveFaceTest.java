@@ -64,7 +64,8 @@ class LiveFaceTest {
         Shot silent = Shot.silent("Ma fee", ActedMaren.shot().rules(), 12);
         Map<String, byte[]> files = written(List.of(ActedMaren.shot(), silent));
         assertThat(files.keySet())
-                .containsExactly("index.html", "page.css", "page.js", "leeward-face.js", "maren-quill.face", "ma-fee.wav");
+                .containsExactly(
+                        "index.html", "page.css", "page.js", "leeward-face.js", "maren-quill.face", "ma-fee.wav");
         assertThat(new String(files.get("index.html"), StandardCharsets.UTF_8))
                 .contains("<h1>Maren &lt;Quill&gt;</h1>", "src=\"maren-quill.face\"")
                 .doesNotContain("{{", "http:", "https:");
@@ -78,16 +79,16 @@ class LiveFaceTest {
     @Test
     void everyDrawingIsInItAndNothingOfHowItWasMade() throws Exception {
         JsonNode face = new ObjectMapper().readTree(written(List.of()).get("maren-quill.face"));
-        face.at("/character/rig/parts")
-                .forEach(p -> p.get("drawings")
-                        .forEach(d -> assertThat(face.at("/artwork/" + d.get("art").asText()).isArray())
-                                .as(d.get("name").asText())
-                                .isTrue()));
+        face.at("/character/rig/parts").forEach(p -> p.get("drawings").forEach(d -> assertThat(
+                        face.at("/artwork/" + d.get("art").asText()).isArray())
+                .as(d.get("name").asText())
+                .isTrue()));
         assertThat(face.at("/artwork").size()).isPositive();
         assertThat(face.toString()).doesNotContain("a secret");
         // the head lies within what is shown of it
         JsonNode head = face.at("/views/head");
-        assertThat(head.get(2).asDouble()).isBetween(100.0, face.at("/views/whole/2").asDouble());
+        assertThat(head.get(2).asDouble())
+                .isBetween(100.0, face.at("/views/whole/2").asDouble());
     }
 
     @Test

@@ -113,8 +113,7 @@ class OpenApiForms {
         Map<String, Schema> all = api.getComponents().getSchemas();
         for (Schema<?> schema : all.values()) {
             if (schema.getProperties() != null) {
-                schema.getProperties()
-                        .replaceAll((name, property) -> chosen((Schema<?>) property, raw, sealed));
+                schema.getProperties().replaceAll((name, property) -> chosen((Schema<?>) property, raw, sealed));
             }
         }
         known.forEach(option -> all.remove(option.getSimpleName()));
