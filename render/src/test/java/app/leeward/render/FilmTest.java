@@ -21,6 +21,7 @@ import app.leeward.demo.DemoFiles;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
+import app.leeward.formats.export.Option;
 import app.leeward.formats.svg.SvgReader;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -31,9 +32,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -76,7 +79,9 @@ class FilmTest {
                             throw new IllegalStateException("no pictures");
                         },
                         () -> sound),
-                Choices.of(exporter.options(), Map.of("film-width", 320.0)),
+                Choices.of(
+                        exporter.options(),
+                        exporter.options().stream().collect(Collectors.toMap(Option::id, o -> 320.0))),
                 out);
         return out.toByteArray();
     }
@@ -158,6 +163,58 @@ class FilmTest {
             BufferedImage film = decoded("a.webm", f, "-c:v", "libvpx-vp9");
             assertThat(film.getRGB(2, 2) >>> 24).as("clear").isLessThan(8);
             assertThat(worstTile(film, ours(f))).as("frame %s", f).isLessThan(14);
+        }
+    }
+
+    /** Without loss: every pixel is ours. */
+    @Test
+    void apngIsOurOwnPictures() throws Exception {
+        JsonNode apng = probed(made(new FilmApng(), SHOT, Optional.empty()), "a.apng");
+        assertThat(apng.get(0).get("codec_name").asText()).isEqualTo("apng");
+        assertThat(apng.get(0).get("nb_read_frames").asInt()).isEqualTo(25);
+        BufferedImage film = decoded("a.apng", 11);
+        assertThat(film.getRGB(2, 2) >>> 24).as("clear").isZero();
+        assertThat(worstTile(film, ours(11))).isLessThan(1);
+    }
+
+    /** Put back where the list says each came from, the pictures are the frames, held as long as they are. */
+    @Test
+    void aPictureSheetHoldsEveryFrameOnce() throws Exception {
+        Map<String, byte[]> files = new HashMap<>();
+        try (ZipInputStream zip =
+                new ZipInputStream(new ByteArrayInputStream(made(new PictureSheet(), SHOT, Optional.empty())))) {
+            for (var e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+                files.put(e.getName(), zip.readAllBytes());
+            }
+        }
+        JsonNode list = new ObjectMapper().readTree(files.get("sheet.json"));
+        List<JsonNode> frames = new ArrayList<>();
+        list.get("pictures").forEach(p -> {
+            for (int i = 0; i < p.get("held").asInt(); i++) {
+                frames.add(p);
+            }
+        });
+        assertThat(frames).hasSize(25).hasSize(list.get("frames").asInt());
+        // on twos
+        assertThat(list.get("pictures").size()).isEqualTo(13);
+        for (int f : new int[] {0, 11, 24}) {
+            JsonNode p = frames.get(f);
+            BufferedImage sheet = ImageIO.read(new ByteArrayInputStream(files.get(
+                    list.at("/sheets/" + p.get("sheet").asInt() + "/file").asText())));
+            BufferedImage back = new BufferedImage(
+                    list.get("width").asInt(), list.get("height").asInt(), BufferedImage.TYPE_INT_ARGB);
+            var g = back.createGraphics();
+            g.drawImage(
+                    sheet.getSubimage(
+                            p.get("x").asInt(),
+                            p.get("y").asInt(),
+                            p.get("width").asInt(),
+                            p.get("height").asInt()),
+                    p.get("left").asInt(),
+                    p.get("top").asInt(),
+                    null);
+            g.dispose();
+            assertThat(worstTile(back, ours(f))).as("frame %s", f).isLessThan(1);
         }
     }
 

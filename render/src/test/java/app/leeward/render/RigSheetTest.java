@@ -16,13 +16,19 @@ import app.leeward.core.rig.Look;
 import app.leeward.core.rig.Pose;
 import app.leeward.demo.DemoFiles;
 import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.svg.SvgReader;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.ZipInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
@@ -71,6 +77,13 @@ class RigSheetTest {
             seven.add(picture.group(1));
         }
         assertThat(seven).doesNotHaveDuplicates();
+
+        ByteArrayOutputStream svg = new ByteArrayOutputStream();
+        new RigSheetSvg().write(source(c), Choices.of(List.of(), Map.of()), svg);
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(svg.toByteArray()))) {
+            assertThat(zip.getNextEntry().getName()).isEqualTo("rig-sheet-01.svg");
+            assertThat(new String(zip.readAllBytes(), StandardCharsets.UTF_8)).isEqualTo(pages.get(0));
+        }
 
         try (PDDocument pdf = Loader.loadPDF(PrintedPage.pdf(pages, "Rig sheet"))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(pages.size()).isGreaterThan(1);

@@ -50,6 +50,8 @@ class ExportApiTest {
                 "drawings.zip",
                 "PK"));
         begins.put("face.zip", "PK");
+        begins.put("rig-sheet.zip", "PK");
+        begins.put("palette.json", "{");
         for (JsonNode e : offered) {
             String exports = at + "/exports/" + e.get("id").asText();
             // small where that can be chosen

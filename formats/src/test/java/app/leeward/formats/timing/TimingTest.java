@@ -2,7 +2,9 @@ package app.leeward.formats.timing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
@@ -15,6 +17,7 @@ import app.leeward.formats.ActedMaren;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
@@ -111,6 +114,33 @@ class TimingTest {
         assertThat(Timeline.of(ActedMaren.playhead(Shot.silent("still", TrackRules.at(24), 5)))
                         .at("/tracks/children"))
                 .hasSize(1);
+    }
+
+    /** Values and drawings as the evaluation itself has them, frame by frame; what never moves is left out. */
+    @Test
+    void aShotIsToldFrameByFrame() throws Exception {
+        ExportSource source = new ExportSource(
+                ActedMaren.CHARACTER,
+                PLAYHEAD.frameAt(0, Pose.REST),
+                Optional.of(PLAYHEAD.shot()),
+                Optional.of(PLAYHEAD),
+                hash -> new byte[0],
+                Optional::empty);
+        JsonNode shot = new ObjectMapper().readTree(new ShotJson().text(source, Choices.of(List.of(), Map.of())));
+        assertThat(shot.get("frames").asInt()).isEqualTo(36);
+        assertThat(shot.at("/words/0/text").asText()).isEqualTo("Ma,");
+        Evaluator e = PLAYHEAD.evaluator();
+        shot.get("dials").fields().forEachRemaining(d -> {
+            assertThat(d.getValue()).hasSize(36);
+            for (int f = 0; f < 36; f++) {
+                assertThat(d.getValue().get(f).asDouble())
+                        .isCloseTo(e.setting(d.getKey(), PLAYHEAD.poseAt(f, Pose.REST)), within(1e-4));
+            }
+        });
+        assertThat(shot.get("dials").has("blink")).isTrue();
+        assertThat(shot.at("/drawings/hand-left/6").asText()).isEqualTo("fist");
+        assertThat(shot.at("/drawings/hand-left/5").asText()).isNotEqualTo("fist");
+        assertThat(shot.at("/drawings").has("torso")).isFalse();
     }
 
     @Test

@@ -1,15 +1,11 @@
-package app.leeward.formats.svg;
+package app.leeward.formats.palette;
 
-import app.leeward.core.art.Swatch;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Family;
-import app.leeward.formats.export.FileName;
 import app.leeward.formats.export.Format;
 import app.leeward.formats.export.Scope;
 import app.leeward.formats.export.TextExporter;
-import java.util.HashSet;
-import java.util.Set;
 
 /** The palette as CSS custom properties. */
 public final class PaletteCss extends TextExporter {
@@ -29,15 +25,11 @@ public final class PaletteCss extends TextExporter {
     @Override
     protected String text(ExportSource source, Choices choices) {
         StringBuilder css = new StringBuilder(":root {\n");
-        Set<String> taken = new HashSet<>();
-        for (Swatch s : source.character().sheet().palette()) {
-            String stem = FileName.stem(s.name());
-            String name = stem;
-            for (int n = 2; !taken.add(name); n++) {
-                name = stem + "-" + n;
-            }
-            css.append("  --").append(name).append(": ").append(s.colour()).append(";\n");
-        }
+        SwatchNames.of(source.character().sheet().palette()).forEach((name, s) -> css.append("  --")
+                .append(name)
+                .append(": ")
+                .append(s.colour())
+                .append(";\n"));
         return css.append("}\n").toString();
     }
 }
