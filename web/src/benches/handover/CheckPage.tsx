@@ -111,7 +111,7 @@ export function CheckPage() {
             )}
             <span className="flex items-center gap-1.5 text-good">
               <CircleCheck size={15} aria-hidden />
-              {clean} of {found.checks.length} checks find nothing
+              {clean} of {found.checks.length} checks good
             </span>
           </>
         )}

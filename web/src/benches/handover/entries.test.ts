@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import type { Character, Finding, ShotFinding } from '../../api/client';
 import { around, entriesOf } from './entries';
 
-const character = { voice: { mouths: { part: 'mouth' } } } as unknown as Character;
+const character = {
+  voice: { mouths: { part: 'mouth' } },
+  rig: { parts: [{ id: 'mouth', drawings: [{ id: 'ah', name: 'Ah, wide' }] }] },
+} as unknown as Character;
 
 const finding = (more: Partial<Finding>): Finding => ({
   check: 'sweep',
@@ -64,7 +67,11 @@ describe('entriesOf', () => {
       character,
       '',
     );
-    expect(mouth).toMatchObject({ bench: 'mouths', pose: { picks: { mouth: 'ah' } } });
+    expect(mouth).toMatchObject({
+      bench: 'mouths',
+      place: 'Mouths, “Ah, wide”',
+      pose: { picks: { mouth: 'ah' } },
+    });
     expect(nose).toMatchObject({ bench: 'parts', pose: { picks: {} } });
   });
 

@@ -69,6 +69,14 @@ const TITLES: Record<string, string> = {
   unseen: 'Shapes nobody sees',
   'never-shown': 'Drawn, never shown',
   hairline: 'Thinner than a pixel',
+  'teeth-moved': 'The upper teeth have moved',
+  'teeth-size': 'Teeth of another size',
+  'lower-teeth-off': 'Lower teeth off the lip',
+  'outline-length': 'Lips longer or shorter than theirs',
+  'line-weight': 'A line of another weight',
+  colour: 'Another colour than the others',
+  points: 'Other points than the others',
+  'window-off': 'The mouth’s window is off',
   'mouth-hidden': 'Speaks without a mouth',
   'closure-open': 'The lips do not meet',
   'view-jumps': 'The view jumps',
@@ -137,6 +145,7 @@ function poseOf(f: Finding): PoseBody {
 function ofRig(f: Finding, character: Character): Entry {
   const { part, drawing, dial } = f.subject;
   const bench = benchOf(f, character);
+  const drawn = character.rig.parts.find((p) => p.id === part)?.drawings.find((d) => d.id === drawing);
   const said = (reason: string) => ({
     check: f.check,
     code: f.code,
@@ -152,7 +161,7 @@ function ofRig(f: Finding, character: Character): Entry {
     title: titleOf(f.check, f.code),
     message: f.message,
     bench,
-    place: PLACES[bench] ?? bench,
+    place: drawn ? `${PLACES[bench] ?? bench}, “${drawn.name}”` : (PLACES[bench] ?? bench),
     measure: f.measure,
     mends: f.mends,
     accepted: f.accepted ?? null,

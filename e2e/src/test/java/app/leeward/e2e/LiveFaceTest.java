@@ -25,7 +25,6 @@ import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -123,28 +122,12 @@ class LiveFaceTest {
         return apart;
     }
 
-    private static List<RiggedFace> faces() throws Exception {
-        List<RiggedFace> faces = new ArrayList<>();
-        String more = System.getProperty("faces");
-        if (more != null) {
-            for (String file : more.split(",")) {
-                faces.add(RiggedFace.of(Files.readAllBytes(Path.of(file))).orElseThrow());
-            }
-            return faces;
-        }
-        faces.add(RiggedFace.of(DemoFiles.maren()).orElseThrow());
-        faces.add(RiggedFace.of(Files.readAllBytes(Path.of("src/test/resources/art/features.svg")))
-                .orElseThrow());
-        RiggedFace.of(FIRST).ifPresent(faces::add);
-        return faces;
-    }
-
     @Test
     void everyPoseIsTheServersAndEveryLineIsActedInStepWithItsSound() throws Exception {
         Random random = new Random(7);
         double worst = 0;
         int n = 0;
-        for (RiggedFace face : faces()) {
+        for (RiggedFace face : RiggedFace.tried(FIRST, 1)) {
             String folder = "f" + n++;
             Shot shot = PlayedElsewhereTest.acted(face.character(), 1);
             assertThat(served(folder, face, List.of(shot)))

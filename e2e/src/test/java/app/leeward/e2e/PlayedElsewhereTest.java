@@ -36,7 +36,6 @@ import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -129,30 +128,12 @@ class PlayedElsewhereTest {
         return out.toByteArray();
     }
 
-    private static List<RiggedFace> faces() throws Exception {
-        List<RiggedFace> faces = new ArrayList<>();
-        String more = System.getProperty("faces");
-        if (more != null) {
-            for (String file : more.split(",")) {
-                faces.add(RiggedFace.of(Files.readAllBytes(Path.of(file))).orElseThrow());
-            }
-            return faces;
-        }
-        faces.add(RiggedFace.of(DemoFiles.maren()).orElseThrow());
-        faces.add(RiggedFace.of(Files.readAllBytes(Path.of("src/test/resources/art/features.svg")))
-                .orElseThrow());
-        for (long seed = FIRST; seed < FIRST + FACES; seed++) {
-            RiggedFace.of(seed).ifPresent(faces::add);
-        }
-        return faces;
-    }
-
     /** What every face shows in the frames looked at, against our own pictures of them. */
     private void compare(String format, String page, String at) throws Exception {
         int worstFace = 0;
         double worst = 0;
         int n = 0;
-        for (RiggedFace face : faces()) {
+        for (RiggedFace face : RiggedFace.tried(FIRST, FACES)) {
             n++;
             Shot shot = acted(face.character(), 1 + n % 2);
             byte[] file = handedOver(format, face, shot);

@@ -14,10 +14,13 @@ import app.leeward.core.eye.ReadyMade;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
+import app.leeward.demo.DemoFiles;
 import app.leeward.faces.Face;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,5 +49,26 @@ record RiggedFace(Character character, ImageShelf images) {
             c = Edits.apply(c, e) instanceof Outcome.Done done ? done.character() : c;
         }
         return Optional.of(new RiggedFace(c, hash -> read.images().get(hash)));
+    }
+
+    /**
+     * What is tried elsewhere: the files named by {@code -Dfaces=a,b}, else the demo, the file of every feature and some seeded ones.
+     */
+    static List<RiggedFace> tried(long first, int seeded) throws Exception {
+        List<RiggedFace> faces = new ArrayList<>();
+        String more = System.getProperty("faces");
+        if (more != null) {
+            for (String file : more.split(",")) {
+                faces.add(of(Files.readAllBytes(Path.of(file))).orElseThrow());
+            }
+            return faces;
+        }
+        faces.add(of(DemoFiles.maren()).orElseThrow());
+        faces.add(of(Files.readAllBytes(Path.of("src/test/resources/art/features.svg")))
+                .orElseThrow());
+        for (long seed = first; seed < first + seeded; seed++) {
+            of(seed).ifPresent(faces::add);
+        }
+        return faces;
     }
 }

@@ -2,10 +2,10 @@ package app.leeward.core.check;
 
 import app.leeward.core.dial.Dial;
 import app.leeward.core.rig.Character;
+import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -37,15 +37,9 @@ final class Sweep {
         /** "Turn 45°" or "Turn 45° with Nod -20°". */
         String words() {
             return dials.stream()
-                    .map(d -> d.name() + " " + number(at.get(d.id())) + d.unit())
+                    .map(d -> d.name() + " " + Decimals.plain(at.get(d.id()), 2) + d.unit())
                     .collect(Collectors.joining(" with "));
         }
-    }
-
-    static String number(double value) {
-        String text = String.format(Locale.ROOT, "%.2f", value);
-        String plain = text.replaceAll("0+$", "").replaceAll("\\.$", "");
-        return plain.equals("-0") ? "0" : plain;
     }
 
     static List<Station> of(Character c) {

@@ -27,6 +27,13 @@ import org.junit.jupiter.api.Test;
 
 class TimingTest {
     private static final Playhead PLAYHEAD = ActedMaren.playhead(ActedMaren.shot());
+    private static final ExportSource SOURCE = new ExportSource(
+            ActedMaren.CHARACTER,
+            PLAYHEAD.frameAt(0, Pose.REST),
+            Optional.of(PLAYHEAD.shot()),
+            Optional.of(PLAYHEAD),
+            hash -> new byte[0],
+            Optional::empty);
 
     private static Shot saying(String text, double... starts) {
         String[] typed = text.split(" ");
@@ -119,14 +126,7 @@ class TimingTest {
     /** Values and drawings as the evaluation itself has them, frame by frame; what never moves is left out. */
     @Test
     void aShotIsToldFrameByFrame() throws Exception {
-        ExportSource source = new ExportSource(
-                ActedMaren.CHARACTER,
-                PLAYHEAD.frameAt(0, Pose.REST),
-                Optional.of(PLAYHEAD.shot()),
-                Optional.of(PLAYHEAD),
-                hash -> new byte[0],
-                Optional::empty);
-        JsonNode shot = new ObjectMapper().readTree(new ShotJson().text(source, Choices.of(List.of(), Map.of())));
+        JsonNode shot = new ObjectMapper().readTree(new ShotJson().text(SOURCE, Choices.of(List.of(), Map.of())));
         assertThat(shot.get("frames").asInt()).isEqualTo(36);
         assertThat(shot.at("/words/0/text").asText()).isEqualTo("Ma,");
         Evaluator e = PLAYHEAD.evaluator();
@@ -145,15 +145,8 @@ class TimingTest {
 
     @Test
     void aShotWithoutSoundHasNoneToHandOver() {
-        ExportSource source = new ExportSource(
-                ActedMaren.CHARACTER,
-                PLAYHEAD.frameAt(0, Pose.REST),
-                Optional.of(PLAYHEAD.shot()),
-                Optional.of(PLAYHEAD),
-                hash -> new byte[0],
-                Optional::empty);
         assertThatThrownBy(() ->
-                        new ShotSound().write(source, Choices.of(List.of(), Map.of()), OutputStream.nullOutputStream()))
+                        new ShotSound().write(SOURCE, Choices.of(List.of(), Map.of()), OutputStream.nullOutputStream()))
                 .isInstanceOfSatisfying(
                         Refusal.class, e -> assertThat(e.reason()).isEqualTo(RefusalCode.NO_SOUND));
     }
