@@ -31,7 +31,9 @@ export function ShotCheckButton() {
 /** What is wrong along the shot, the most harmful first, each with its frame and picture; a click goes there, a mend was tried before. */
 export function ShotCheck() {
   const { view, artwork } = useStudio();
-  const { findings, measuring } = useShotFindings();
+  const { findings: found, measuring } = useShotFindings();
+  const findings = found?.filter((f) => !f.accepted);
+  const accepted = (found?.length ?? 0) - (findings?.length ?? 0);
   const box = useMemo(() => headView(view.character, artwork), [view.character, artwork]);
   return (
     <aside
@@ -51,13 +53,14 @@ export function ShotCheck() {
           <X size={14} aria-hidden />
         </button>
       </header>
-      {findings?.length === 0 && (
+      {findings?.length === 0 && accepted === 0 && (
         <p className="flex items-start gap-2 px-3 py-3">
           <CircleCheck size={17} className="mt-px shrink-0 text-good" aria-hidden />
           Nothing was found in any photographed frame. An eye without a white and a hand without an arm have
           nothing to be measured by, and were not looked at.
         </p>
       )}
+      {accepted > 0 && <p className="px-3 pt-2 text-faint">{accepted} accepted on Hand over</p>}
       <ul className="min-h-0 flex-1 space-y-1.5 overflow-y-auto p-2">
         {findings?.slice(0, MOST).map((f) => (
           <Row

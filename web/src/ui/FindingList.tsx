@@ -29,6 +29,8 @@ export function FindingList({
 }) {
   const { edit, view } = useStudio();
   const [all, setAll] = useState(false);
+  const open = findings.filter((f) => !f.accepted);
+  const accepted = findings.length - open.length;
   const subject = (f: Finding) => {
     const part = view.character.rig.parts.find((p) => p.id === f.subject.part);
     return part?.drawings.find((d) => d.id === f.subject.drawing)?.name;
@@ -40,16 +42,16 @@ export function FindingList({
     if (f.subject.part) desk.select(f.subject.part);
     mark(f);
   };
-  if (findings.length === 0)
+  if (open.length === 0)
     return (
       <p className="mt-1 flex items-center gap-2 text-[13px]">
-        <CircleCheck size={16} className="shrink-0 text-doing" aria-hidden />
-        {clean}
+        <CircleCheck size={16} className="shrink-0 text-good" aria-hidden />
+        {accepted === 0 ? clean : `Nothing but what was accepted on Hand over (${accepted}).`}
       </p>
     );
   return (
     <ul className="mt-1 space-y-1.5">
-      {findings.slice(0, all ? Infinity : most).map((f) => (
+      {open.slice(0, all ? Infinity : most).map((f) => (
         <li
           key={keyOf(f)}
           data-testid={`finding-${f.code}`}
@@ -83,13 +85,14 @@ export function FindingList({
           ))}
         </li>
       ))}
-      {!all && findings.length > most && (
+      {!all && open.length > most && (
         <li>
           <button className="btn" onClick={() => setAll(true)}>
-            {findings.length - most} more
+            {open.length - most} more
           </button>
         </li>
       )}
+      {accepted > 0 && <li className="text-[12.5px] text-faint">{accepted} accepted on Hand over</li>}
     </ul>
   );
 }

@@ -174,9 +174,24 @@ class ShotApiTest {
         JsonNode worst = found.at("/findings/0");
         assertThat(worst.get("code").asText()).isEqualTo("closure-open");
         assertThat(worst.get("message").asText()).startsWith("The lips do not meet on the ");
+        assertThat(worst.get("harm").asText()).isEqualTo("BREAKS");
+        String said =
+                "{\"check\":\"shot\",\"code\":\"closure-open\",\"part\":\"mouth\",\"drawing\":\"\",\"dial\":\"\",\"measure\":99,"
+                        + "\"reason\":\"her mouth is full\"}";
+        assertThat(edit(line, 2, "{\"kind\":\"accept-shot-finding\",\"finding\":" + said + "}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(client.get(findings).json().at("/findings/0/accepted").asText())
+                .isEqualTo("her mouth is full");
+        assertThat(edit(line, 3, "{\"kind\":\"reopen-shot-finding\",\"finding\":" + said + "}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(edit(line, 4, "{\"kind\":\"reopen-shot-finding\",\"finding\":" + said + "}")
+                        .code())
+                .isEqualTo("not-accepted");
         JsonNode mend = worst.at("/mends/0");
         assertThat(mend.get("leaves").asDouble()).isZero();
-        assertThat(edit(line, 2, mend.get("shot").toString()).status()).isEqualTo(200);
+        assertThat(edit(line, 4, mend.get("shot").toString()).status()).isEqualTo(200);
         assertThat(client.get(findings).json().get("findings").toString())
                 .doesNotContain(worst.get("message").asText());
         assertThat(client.get("/api/v1/lines/00000000-0000-0000-0000-000000000000/findings")
