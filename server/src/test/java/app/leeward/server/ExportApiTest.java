@@ -119,6 +119,10 @@ class ExportApiTest {
                     .isEqualTo(client.get(old + "/sound.wav").body());
         }
         assertThat(client.post(there + "/exports/bundle", "{}").body().length).isPositive();
+        // its own shot is not the other one's
+        assertThat(client.post(there + "/exports/exposure-csv", "{\"line\":\"" + line + "\"}")
+                        .code())
+                .isEqualTo("other-character");
 
         int count = client.get("/api/v1/characters").json().get("items").size();
         byte[] broken = java.util.Arrays.copyOf(bundle, bundle.length);

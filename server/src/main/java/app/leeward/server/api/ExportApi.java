@@ -161,6 +161,12 @@ class ExportApi {
     private ExportSource source(UUID id, PoseBody pose, UUID line, Integer frame) {
         Snapshot<Character> c = characters.snapshot(id);
         Optional<Snapshot<Shot>> shot = Optional.ofNullable(line).map(lines::snapshot);
+        if (shot.isPresent() && !shot.get().belongsTo().equals(id)) {
+            throw Problem.refused(
+                    "other-character",
+                    "“" + shot.get().state().name()
+                            + "” is a shot of another character; open that one to hand it over.");
+        }
         Optional<Playhead> playhead = shot.map(s -> lines.playhead(s, c));
         Pose live = PoseBody.of(pose);
         // without a frame the picture is of the pose, whatever shot is handed over beside it
