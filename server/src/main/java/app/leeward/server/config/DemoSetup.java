@@ -2,6 +2,9 @@ package app.leeward.server.config;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
+import app.leeward.core.check.Checks;
+import app.leeward.core.check.Finding;
+import app.leeward.core.edit.AcceptFinding;
 import app.leeward.core.edit.BendWrist;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Hold;
@@ -25,6 +28,7 @@ import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.Show;
 import app.leeward.core.edit.SplitNose;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.AcceptedFinding;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.DrawnRun;
 import app.leeward.core.rig.Kit;
@@ -72,7 +76,31 @@ final class DemoSetup {
         for (Edit e : edits) {
             c = Characters.applied(c, e);
         }
-        return keyed(c);
+        return reviewed(keyed(c));
+    }
+
+    /** What the checks find and is meant so: drawings that are kept for later. */
+    private static Character reviewed(Character rigged) {
+        Character c = rigged;
+        for (Finding f : Checks.of(rigged, "unused").orElseThrow()) {
+            boolean mouth = rigged.voice()
+                    .mouths()
+                    .part()
+                    .equals(Optional.of(f.subject().part()));
+            c = Characters.applied(
+                    c,
+                    new AcceptFinding(new AcceptedFinding(
+                            f.check(),
+                            f.code(),
+                            f.subject().part(),
+                            f.subject().drawing(),
+                            f.subject().dial(),
+                            f.measure().value(),
+                            mouth
+                                    ? "The mouths she came with; the set was made from one of them."
+                                    : "For when she waves the boat in.")));
+        }
+        return c;
     }
 
     /** A digit for every kit, a letter for every drawing of the left hand, and one for her gesture. */
