@@ -16,7 +16,7 @@ function written() {
   at("code").textContent = `<leeward-face ${all.join(" ")}></leeward-face>`;
 }
 
-face.addEventListener("ready", () => {
+function begin() {
   for (const [name, line] of Object.entries(face.lines))
     button("lines", `Say “${line.title}”`, () => face.say(name));
   for (const look of face.looks) {
@@ -48,7 +48,11 @@ face.addEventListener("ready", () => {
     at("dials").append(label);
   }
   written();
-});
+}
+
+// it may have been there before this script was
+if (face.ready) begin();
+else face.addEventListener("ready", begin, { once: true });
 face.addEventListener(
   "problem",
   (e) => (at("problem").textContent = e.detail.message),
