@@ -1,5 +1,6 @@
 import { useDesk } from '../state/desk';
 import type { Lane, Paper } from './lanes';
+import { useSheet } from './sheetState';
 import { useShotFindings } from './useShotFindings';
 
 /** The ground: exposures in bands, lanes with their edges. */
@@ -64,7 +65,10 @@ export function Numbers({
   beside: number;
 }) {
   const { across, zoom } = paper;
-  const wrong = useShotFindings().findings?.filter((f) => f.to > first && f.from <= last);
+  const checking = useSheet((s) => s.checking);
+  const wrong = useShotFindings(checking).findings?.filter(
+    (f) => !f.accepted && f.to > first && f.from <= last,
+  );
   // so many frames that a number has room
   const least = (across ? 30 : 15) / zoom;
   const step = [1, 2, 5, 10, 25, 50, 100, 250, 500, 1000].find((s) => s >= least) ?? 1000;

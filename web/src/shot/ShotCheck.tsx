@@ -31,7 +31,7 @@ export function ShotCheckButton() {
 /** What is wrong along the shot, the most harmful first, each with its frame and picture; a click goes there, a mend was tried before. */
 export function ShotCheck() {
   const { view, artwork } = useStudio();
-  const { findings: found, measuring } = useShotFindings();
+  const { findings: found, measuring } = useShotFindings(true);
   const findings = found?.filter((f) => !f.accepted);
   const accepted = (found?.length ?? 0) - (findings?.length ?? 0);
   const box = useMemo(() => headView(view.character, artwork), [view.character, artwork]);

@@ -1,7 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { CircleCheck, RotateCcw, TriangleAlert } from 'lucide-react';
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import { api, type ShotFinding } from '../../api/client';
+import type { ShotFinding } from '../../api/client';
+import { useShotFindings } from '../../shot/useShotFindings';
 import { useDesk } from '../../state/desk';
 import { useChecked } from '../../state/findings';
 import { useStudio } from '../../state/studio';
@@ -18,14 +19,9 @@ export function CheckPage() {
   const { view, line, edit, editLine } = useStudio();
   const queries = useQueryClient();
   const checked = useChecked();
-  const shot = useQuery({
-    queryKey: ['shot-findings', line?.id, line?.revision, view.revision],
-    queryFn: () => api.shotFindings(line!.id),
-    enabled: line !== null,
-    placeholderData: (old, before) => (before?.queryKey[1] === line?.id ? old : undefined),
-  });
+  const shot = useShotFindings(true);
   const found = checked.data;
-  const shotFound = line ? (shot.data?.findings ?? NONE) : NONE;
+  const shotFound = shot.findings ?? NONE;
   const shotName = line?.shot.name ?? '';
   const all = useMemo(
     () => (found ? entriesOf(found.findings, shotFound, view.character, shotName) : []),
@@ -40,7 +36,7 @@ export function CheckPage() {
   const wrong = all.filter((e) => e.accepted === null);
   const accepted = all.filter((e) => e.accepted !== null);
   const clean = found ? found.checks.filter((c) => !found.findings.some((f) => f.check === c)).length : 0;
-  const busy = checked.isFetching || shot.isFetching;
+  const busy = checked.isFetching || shot.measuring;
   const current = wrong.find((e) => e.key === open) ?? wrong[0];
 
   const make = (what: { edit?: EntryMend['edit']; shot?: EntryMend['shot'] }) =>

@@ -27,7 +27,7 @@ function useWorst(entry: Entry): Frame | undefined {
 }
 
 /** What an edit would make of it; nothing while that is tried, or for an edit of the shot. */
-export function useMended(
+function useMended(
   entry: Pick<Entry, 'pose'>,
   edit: Edit | undefined,
 ): { frame: Frame; redrawn: Redrawn[] } | undefined {

@@ -80,7 +80,7 @@ final class Hanging {
         return out;
     }
 
-    /** 0 where it touches another; infinity is told as the distance of boxes, so it is always a number. */
+    /** How far the nearest other piece is away: 0 where it touches one, and where there is no other. */
     private double nearest(Piece p, List<Piece> all) {
         double least = Double.POSITIVE_INFINITY;
         for (Piece other : all) {

@@ -46,7 +46,15 @@ public final class SafeMends {
                 now = after(now, next.mend().edit());
             }
         }
-        return steps.subList(0, Math.min(steps.size(), MendAll.MOST));
+        // a mend may be a list itself: the last are left for another time
+        while (size(steps) > MendAll.MOST) {
+            steps.remove(steps.size() - 1);
+        }
+        return steps;
+    }
+
+    private static int size(List<SafeMend> steps) {
+        return new MendAll(steps.stream().map(s -> s.mend().edit()).toList()).size();
     }
 
     private static SafeMend next(Character c, String check, Set<Edit> made) {

@@ -20,7 +20,7 @@ public record MendAll(List<Edit> mends) implements SheetEdit {
     }
 
     /** How many mends there are, those in lists within it counted. */
-    private int size() {
+    public int size() {
         return mends.stream()
                 .mapToInt(m -> m instanceof MendAll all ? all.size() : 1)
                 .sum();
