@@ -48,6 +48,7 @@ export type Recognition = Schemas['Recognition'];
 export type Slot = Schemas['Slot'];
 export type EyesView = Schemas['EyesView'];
 export type ExporterView = Schemas['ExporterView'];
+export type ExportView = Schemas['ExportView'];
 export type Finding = Schemas['Finding'];
 export type SafeMend = Schemas['SafeMend'];
 export type FindingsView = Schemas['FindingsView'];
@@ -302,36 +303,19 @@ export const api = {
   exporters: () => get<ExporterView[]>('/exporters'),
   losses: (id: string, line?: string) =>
     get<Record<string, string[]>>(`/characters/${id}/losses${line ? `?line=${line}` : ''}`),
-  export: async (
-    id: string,
-    exporter: string,
-    moment: HandedMoment,
-    options: Record<string, number>,
-  ): Promise<HandedFile> => {
-    const { pose, line, frame } = moment;
-    return handed(
-      await call(`/characters/${id}/exports/${exporter}`, {
-        method: 'POST',
-        body: JSON.stringify({ pose, line, frame, options }),
-        headers: { 'Content-Type': 'application/json' },
-      }),
-    );
-  },
-  handOver: async (
+  exports: (id: string) => get<ExportView[]>(`/characters/${id}/exports`),
+  askExport: (
     id: string,
     exporters: string[],
+    together: boolean,
     moment: HandedMoment,
     options: Record<string, number>,
-  ): Promise<HandedFile> => {
+  ) => {
     const { pose, line, frame } = moment;
-    return handed(
-      await call(`/characters/${id}/hand-over`, {
-        method: 'POST',
-        body: JSON.stringify({ exporters, pose, line, frame, options }),
-        headers: { 'Content-Type': 'application/json' },
-      }),
-    );
+    return post<ExportView>(`/characters/${id}/exports`, { exporters, together, pose, line, frame, options });
   },
+  cancelExport: (id: string) => post<ExportView>(`/exports/${id}/cancel`, {}),
+  removeExport: (id: string) => call(`/exports/${id}`, { method: 'DELETE' }),
 };
 
 /** What is handed over: a pose, or a frame of a shot; and the shot, for what is made of one. */
@@ -339,15 +323,4 @@ export interface HandedMoment {
   pose?: PoseBody;
   line?: string;
   frame?: number;
-}
-
-/** A file under the name the server gave it. */
-export interface HandedFile {
-  blob: Blob;
-  name: string;
-}
-
-async function handed(response: Response): Promise<HandedFile> {
-  const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];
-  return { blob: await response.blob(), name: name ?? 'leeward' };
 }

@@ -8,6 +8,7 @@ import { Shelf } from '../shelf/Shelf';
 import { Stage } from '../stage/Stage';
 import { ShotTransport } from '../shot/ShotTransport';
 import { useDesk } from '../state/desk';
+import { ExportsProvider } from '../state/exports';
 import { StudioProvider } from '../state/studio';
 import { ConnectionBar } from './ConnectionBar';
 import { DropProvider } from './drop';
@@ -60,25 +61,27 @@ export function App() {
       {id && characters.data.items.some((c) => c.id === id) ? (
         <StudioProvider key={id} id={id} waiting={<p className="p-8 text-faint">Fetching the character …</p>}>
           <PlayerProvider>
-            <Keys />
-            <div
-              className={`grid h-full grid-rows-[minmax(0,1fr)_auto_206px] ${
-                bench === 'shot'
-                  ? 'grid-cols-[132px_minmax(0,0.58fr)_minmax(0,1fr)]'
-                  : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'
-              }`}
-            >
-              <Rail characters={characters.data.items} />
-              {bench !== 'hand-over' && (
-                <>
-                  <Stage />
-                  <Shelf />
-                  {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
-                </>
-              )}
-              <Bench />
-            </div>
-            <MessageBar />
+            <ExportsProvider>
+              <Keys />
+              <div
+                className={`grid h-full grid-rows-[minmax(0,1fr)_auto_206px] ${
+                  bench === 'shot'
+                    ? 'grid-cols-[132px_minmax(0,0.58fr)_minmax(0,1fr)]'
+                    : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'
+                }`}
+              >
+                <Rail characters={characters.data.items} />
+                {bench !== 'hand-over' && (
+                  <>
+                    <Stage />
+                    <Shelf />
+                    {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
+                  </>
+                )}
+                <Bench />
+              </div>
+              <MessageBar />
+            </ExportsProvider>
           </PlayerProvider>
         </StudioProvider>
       ) : (

@@ -4,6 +4,7 @@ import { Select } from 'radix-ui';
 import { api, type CharacterView, type Item, type LineView } from '../api/client';
 import { EditableName } from '../ui/EditableName';
 import { BENCHES, type Bench, useDesk } from '../state/desk';
+import { exportFact, isUnfinished, useExports } from '../state/exports';
 import { openCount, useReport } from '../state/report';
 import { stepsLine, useStudio } from '../state/studio';
 import { useDrop } from './drop';
@@ -29,6 +30,8 @@ export function Rail({ characters }: { characters: Item[] }) {
   const bench = useDesk((s) => s.bench);
   const queries = useQueryClient();
   const report = useReport();
+  // the one that is being made, or the next
+  const making = useExports().all.filter(isUnfinished).at(-1);
   const open = report ? openCount(report) : 0;
   const own = view.mouths.filter((m) => m.own).length;
   const facts: Record<Bench, string> = {
@@ -42,7 +45,7 @@ export function Rail({ characters }: { characters: Item[] }) {
     turn: turnFact(view.character),
     lines: line ? (line.fits ? `${own} of 15 mouths` : 'words in doubt') : 'no line yet',
     shot: shotFact(line),
-    'hand-over': 'film, PNG, CSV …',
+    'hand-over': making ? `${making.label.split(',')[0]} ${exportFact(making)}` : 'film, PNG, CSV …',
   };
   const undo = stepsLine(true, view, line) ? line?.undo : view.undo;
   const redo = stepsLine(false, view, line) ? line?.redo : view.redo;

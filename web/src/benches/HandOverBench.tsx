@@ -1,28 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, type HandedFile, type HandedMoment } from '../api/client';
+import { api } from '../api/client';
 import { useDesk } from '../state/desk';
-import { asMessage, useStudio } from '../state/studio';
+import { isUnfinished, useExports } from '../state/exports';
+import { useStudio } from '../state/studio';
 import { CheckPage } from './handover/CheckPage';
 import { Everything } from './handover/Everything';
 import { FAMILIES } from './handover/families';
+import { Files } from './handover/Files';
 import { FormatCard } from './handover/FormatCard';
-
-function save(blob: Blob, name: string) {
-  const a = document.createElement('a');
-  a.href = URL.createObjectURL(blob);
-  a.download = name;
-  a.click();
-  setTimeout(() => URL.revokeObjectURL(a.href), 10_000);
-}
 
 const ON: Record<number, string> = { 1: 'ones', 2: 'twos', 3: 'threes' };
 
 /** What leaves the house, in every format there is; what is wrong with it before it goes; and what was done so far. */
 export function HandOverBench() {
-  const { view, line, director, tell } = useStudio();
+  const { view, line } = useStudio();
+  const { all: files, ask } = useExports();
   const frame = useDesk((s) => s.frame);
-  const [busy, setBusy] = useState('');
   const exporters = useQuery({ queryKey: ['exporters'], queryFn: api.exporters, staleTime: Infinity });
   const losses = useQuery({
     queryKey: ['losses', view.id, view.revision, line?.id, line?.revision],
@@ -39,17 +32,7 @@ export function HandOverBench() {
   });
   const canvas = view.character.sheet.canvas;
   const formats = exporters.data ?? [];
-  const out = async (what: string, make: (moment: HandedMoment) => Promise<HandedFile>) => {
-    setBusy(what);
-    try {
-      const file = await make({ ...director.moment(), ...(line ? { line: line.id } : {}) });
-      save(file.blob, file.name);
-      tell(null);
-    } catch (e) {
-      tell(asMessage(e));
-    }
-    setBusy('');
-  };
+  const making = new Set(files.filter(isUnfinished).map((f) => f.label));
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)] gap-6">
       <CheckPage />
@@ -59,10 +42,11 @@ export function HandOverBench() {
           <Everything
             formats={formats}
             hasShot={line !== null}
-            busy={busy}
-            hand={(ids) => void out('everything', (moment) => api.handOver(view.id, ids, moment, {}))}
+            making={[...making].some((label) => label.startsWith('Everything'))}
+            hand={(ids) => void ask(ids, true, {})}
           />
         )}
+        <Files />
         <p className="mt-2 text-[12.5px] text-faint">
           {line
             ? `${line.shot.name}: ${line.frames} frames at ${line.shot.rules.frameRate} a second, on ${
@@ -82,12 +66,10 @@ export function HandOverBench() {
                   about={about}
                   formats={own}
                   hasShot={line !== null}
-                  busy={busy}
+                  making={making}
                   losses={losses.data ?? {}}
                   ratio={canvas.height / canvas.width}
-                  hand={(e, options) =>
-                    void out(e.id, (moment) => api.export(view.id, e.id, moment, options))
-                  }
+                  hand={(e, options) => void ask([e.id], false, options)}
                 />
               )
             );

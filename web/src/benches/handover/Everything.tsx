@@ -7,12 +7,12 @@ import { chosenSet, FAMILIES, keepSet, needsShot } from './families';
 export function Everything({
   formats,
   hasShot,
-  busy,
+  making,
   hand,
 }: {
   formats: ExporterView[];
   hasShot: boolean;
-  busy: string;
+  making: boolean;
   hand: (ids: string[]) => void;
 }) {
   const [ids, setIds] = useState(() => chosenSet(formats));
@@ -28,12 +28,12 @@ export function Everything({
       <div className="flex items-center gap-2">
         <button
           className="btn-do"
-          aria-busy={busy === 'everything'}
-          disabled={busy !== '' || made.length === 0}
+          aria-busy={making}
+          disabled={making || made.length === 0}
           onClick={() => hand(made.map((e) => e.id))}
         >
           <PackageCheck size={15} aria-hidden />
-          {busy === 'everything'
+          {making
             ? 'Everything is being made …'
             : `Everything, ${made.length} ${made.length === 1 ? 'file' : 'files'}`}
         </button>

@@ -33,7 +33,7 @@ export function FormatCard({
   about,
   formats,
   hasShot,
-  busy,
+  making,
   losses,
   ratio,
   hand,
@@ -44,8 +44,8 @@ export function FormatCard({
   /** At least one. */
   formats: ExporterView[];
   hasShot: boolean;
-  /** Id of what is being made; empty for nothing. */
-  busy: string;
+  /** Labels of what is being made. */
+  making: ReadonlySet<string>;
   /** What each format cannot say, by its id. */
   losses: Record<string, string[]>;
   /** Height of the canvas for each unit of its width. */
@@ -60,7 +60,7 @@ export function FormatCard({
   const Icon = ICONS[family];
   const without = needsShot(chosen, hasShot);
   const options = Object.fromEntries(chosen.options.map((o) => [o.id, values[o.id] ?? o.usual]));
-  const making = busy === chosen.id;
+  const own = making.has(chosen.label);
   return (
     <section aria-label={title} className="rounded-xl border border-line bg-paper p-3">
       <div className="flex items-start gap-2">
@@ -72,11 +72,11 @@ export function FormatCard({
         <button
           className="btn shrink-0"
           aria-label={`Export ${chosen.label}`}
-          aria-busy={making}
-          disabled={busy !== '' || without}
+          aria-busy={own}
+          disabled={own || without}
           onClick={() => hand(chosen, options)}
         >
-          <Download size={14} aria-hidden /> {making ? 'Making …' : 'Export'}
+          <Download size={14} aria-hidden /> {own ? 'Making …' : 'Export'}
         </button>
       </div>
       {formats.length > 1 && (

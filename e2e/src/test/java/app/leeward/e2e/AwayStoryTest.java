@@ -4,11 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.demo.DemoFiles;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.regex.Pattern;
+import java.util.zip.ZipFile;
 import org.junit.jupiter.api.Test;
 
 /** The server goes away and comes back while somebody works; recordings are read in a queue that can be left. */
@@ -95,6 +97,45 @@ class AwayStoryTest extends Story {
                 .setTimeout(90_000));
         assertThat(server.body(lines).split("\"id\"").length).isEqualTo(before + 1);
         hand.errors.clear();
+    }
+
+    @Test
+    void aFileBeingMadeSurvivesTheServerAndOneThatIsCancelledLeavesNoTrace() throws Exception {
+        hand.bench("Hand over").click();
+        Locator pictures = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Pictures").setExact(true));
+        pictures.getByText("PNG frames").click();
+        pictures.getByLabel("Film width").fill("2000");
+        Locator files = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Files").setExact(true));
+        Locator cancel = files.getByLabel("Cancel PNG frames");
+        pictures.getByLabel("Export PNG frames").click();
+        cancel.click();
+        assertThat(files).containsText("cancelled");
+        files.getByLabel(Pattern.compile("Take .* off the list")).click();
+        assertThat(files).isHidden();
+
+        Download made = page.waitForDownload(new Page.WaitForDownloadOptions().setTimeout(120_000), () -> {
+            pictures.getByLabel("Export PNG frames").click();
+            page.waitForFunction(
+                    "() => Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow')) > 0");
+            assertThat(page.getByRole(AriaRole.NAVIGATION)).containsText("PNG frames");
+            restart();
+        });
+        try (ZipFile zip = new ZipFile(made.path().toFile())) {
+            assertThat(zip.size()).isEqualTo(100);
+        }
+        assertThat(files.getByRole(AriaRole.LINK)).hasCount(1);
+        hand.errors.clear();
+    }
+
+    private static void restart() {
+        try {
+            server.kill();
+            server.launch();
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
     }
 
     private String maren() {

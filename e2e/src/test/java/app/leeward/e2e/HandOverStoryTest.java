@@ -59,7 +59,7 @@ class HandOverStoryTest extends Story {
         }
 
         Download bundle = page.waitForDownload(() -> button("Export Bundle").click());
-        assertThat(bundle.suggestedFilename()).isEqualTo("maren-quill.leeward.zip");
+        assertThat(bundle.suggestedFilename()).matches("maren-quill-v\\d{4}\\.leeward\\.zip");
         byte[] file = Files.readAllBytes(bundle.path());
         String was = (String) page.evaluate("() => new URLSearchParams(location.hash.slice(1)).get('c')");
         page.getByTestId("art-file").setInputFiles(new FilePayload("maren.leeward.zip", "application/zip", file));

@@ -15,6 +15,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.demo.DemoFiles;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.ExportWork;
 import app.leeward.formats.export.Exporter;
 import app.leeward.render.FramePainter;
 import com.microsoft.playwright.Page;
@@ -75,7 +76,8 @@ class LiveFaceTest {
                         face.images(),
                         Optional::empty,
                         () -> new ExportSource.Everything(
-                                shots, hash -> new byte[0], shot -> Optional.of(new byte[] {1}))),
+                                shots, hash -> new byte[0], shot -> Optional.of(new byte[] {1})),
+                        ExportWork.HERE),
                 Choices.of(exporter.options(), Map.of()),
                 out);
         List<String> names = server.unpack(folder, out.toByteArray());

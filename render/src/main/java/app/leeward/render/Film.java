@@ -26,6 +26,11 @@ abstract class Film implements Exporter, FilmEncoder.Encoding {
     }
 
     @Override
+    public boolean drawsFrames() {
+        return true;
+    }
+
+    @Override
     public List<Option> options() {
         return List.of(FilmEncoder.WIDTH);
     }

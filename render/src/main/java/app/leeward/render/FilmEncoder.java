@@ -4,6 +4,7 @@ import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.DrawnAs;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Option;
 import java.io.IOException;
@@ -16,6 +17,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
@@ -26,7 +29,11 @@ final class FilmEncoder {
     static final Option WIDTH = new Option("film-width", "Film width", "pixels", 16, 3840, 960);
 
     /** Longest film, frames; what is longer is cut into shots. */
-    static final int LONGEST = 5_000;
+    static final int LONGEST = 10_000;
+
+    private static final int ASKED_EVERY_MS = 200;
+    /** How far a film is when its last frame was given to the encoder. */
+    private static final double ALL_DRAWN = 0.98;
 
     private FilmEncoder() {}
 
@@ -92,26 +99,27 @@ final class FilmEncoder {
         command.add("film." + as.extension());
         Path told = folder.resolve("told.txt");
         Process process = started(command, folder, told);
-        try (OutputStream frames = process.getOutputStream()) {
-            FrameRun.each(
-                    source,
-                    painter.width(),
-                    (p, frame) -> p.pixels(frame, !as.clear()),
-                    (f, pixels) -> frames.write(pixels));
-        } catch (IOException e) {
-            process.destroy();
-            throw new Refusal(RefusalCode.NO_FILM, "The film could not be encoded: " + said(told, e.getMessage()));
-        }
+        DrawnAs drawn = new DrawnAs(painter.width(), as.clear() ? DrawnAs.Kind.CLEAR : DrawnAs.Kind.WHITE);
         try {
-            if (process.waitFor() != 0) {
+            try (OutputStream frames = process.getOutputStream()) {
+                source.work().each(new FrameRun(source, drawn), (f, pixels) -> frames.write(pixels));
+            } catch (IOException e) {
+                throw new Refusal(RefusalCode.NO_FILM, "The film could not be encoded: " + said(told, e.getMessage()));
+            }
+            while (!process.waitFor(ASKED_EVERY_MS, TimeUnit.MILLISECONDS)) {
+                source.work().reached(ALL_DRAWN);
+            }
+            if (process.exitValue() != 0) {
                 throw new Refusal(
                         RefusalCode.NO_FILM,
                         "The film could not be encoded: " + said(told, "ffmpeg ended with " + process.exitValue()));
             }
         } catch (InterruptedException e) {
-            process.destroy();
             Thread.currentThread().interrupt();
-            throw new IllegalStateException(e);
+            throw new CancellationException();
+        } finally {
+            // also when nobody wants it any more
+            process.destroyForcibly().onExit().join();
         }
     }
 

@@ -1,6 +1,7 @@
 package app.leeward.render;
 
 import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.DrawnAs;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
@@ -32,6 +33,11 @@ public final class FramesZip implements Exporter {
     }
 
     @Override
+    public boolean drawsFrames() {
+        return true;
+    }
+
+    @Override
     public List<Option> options() {
         return List.of(FilmEncoder.WIDTH);
     }
@@ -42,7 +48,7 @@ public final class FramesZip implements Exporter {
         ZipOutputStream zip = new ZipOutputStream(out);
         // they are compressed as they are
         zip.setLevel(Deflater.NO_COMPRESSION);
-        FrameRun.each(source, width, FramePainter::png, (f, png) -> {
+        source.work().each(new FrameRun(source, new DrawnAs(width, DrawnAs.Kind.PNG)), (f, png) -> {
             zip.putNextEntry(new ZipEntry(String.format(Locale.ROOT, "frame-%05d.png", f + 1)));
             zip.write(png);
             zip.closeEntry();

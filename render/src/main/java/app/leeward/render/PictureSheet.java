@@ -4,6 +4,7 @@ import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.shot.Shot;
 import app.leeward.formats.export.Choices;
+import app.leeward.formats.export.DrawnAs;
 import app.leeward.formats.export.ExportSource;
 import app.leeward.formats.export.Exporter;
 import app.leeward.formats.export.Family;
@@ -50,6 +51,11 @@ public final class PictureSheet implements Exporter {
     }
 
     @Override
+    public boolean drawsFrames() {
+        return true;
+    }
+
+    @Override
     public List<Option> options() {
         return List.of(WIDTH);
     }
@@ -72,7 +78,8 @@ public final class PictureSheet implements Exporter {
         }
         PlainZip zip = new PlainZip(out);
         Packing packing = new Packing(zip, size.width(), size.height());
-        FrameRun.each(source, width, (p, frame) -> p.pixels(frame, false), (f, pixels) -> packing.add(pixels));
+        source.work()
+                .each(new FrameRun(source, new DrawnAs(width, DrawnAs.Kind.CLEAR)), (f, pixels) -> packing.add(pixels));
         packing.end();
         ObjectNode list = JSON.createObjectNode()
                 .put("name", shot.name())

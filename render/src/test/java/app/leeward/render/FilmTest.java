@@ -315,6 +315,6 @@ class FilmTest {
         Shot endless = Shot.silent("x", TrackRules.at(24), FilmEncoder.LONGEST + 1);
         assertThatThrownBy(() -> made(new FilmMp4(), endless, Optional.empty()))
                 .isInstanceOf(Refusal.class)
-                .hasMessageContaining("5001");
+                .hasMessageContaining("10001");
     }
 }

@@ -96,6 +96,10 @@ public final class Client {
         return send(writing(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofByteArray(body)));
     }
 
+    Answer delete(String path) {
+        return send(writing(path).DELETE());
+    }
+
     /** Reads Maren anew; the address of the character. */
     String maren() {
         return "/api/v1/characters/"

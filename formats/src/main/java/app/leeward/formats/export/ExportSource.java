@@ -19,6 +19,7 @@ import java.util.function.Supplier;
  * @param images the pictures its artwork refers to
  * @param sound what is heard in the shot, as WAV; read only when it is wanted
  * @param everything the character with all its shots, read only when it is wanted
+ * @param work how frames are drawn, and who is told how far it is
  */
 public record ExportSource(
         Character character,
@@ -27,7 +28,8 @@ public record ExportSource(
         Optional<Playhead> playhead,
         ImageShelf images,
         Supplier<Optional<byte[]>> sound,
-        Supplier<Everything> everything) {
+        Supplier<Everything> everything,
+        ExportWork work) {
 
     /**
      * All that belongs to a character.
@@ -50,6 +52,11 @@ public record ExportSource(
             Optional<Playhead> playhead,
             ImageShelf images,
             Supplier<Optional<byte[]>> sound) {
-        this(character, frame, shot, playhead, images, sound, () -> Everything.NOTHING);
+        this(character, frame, shot, playhead, images, sound, () -> Everything.NOTHING, ExportWork.HERE);
+    }
+
+    /** The same, worked on in another way. */
+    public ExportSource withWork(ExportWork other) {
+        return new ExportSource(character, frame, shot, playhead, images, sound, everything, other);
     }
 }

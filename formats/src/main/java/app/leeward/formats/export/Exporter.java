@@ -15,6 +15,11 @@ public interface Exporter {
         return List.of();
     }
 
+    /** Whether it draws every frame of a shot, which takes longer than all else. */
+    default boolean drawsFrames() {
+        return false;
+    }
+
     /**
      * What of this very shot or character the format cannot say, each in a sentence; it is told before anything is written.
      */

@@ -12,6 +12,7 @@ import app.leeward.core.shot.Shot;
 import app.leeward.formats.ActedMaren;
 import app.leeward.formats.export.Choices;
 import app.leeward.formats.export.ExportSource;
+import app.leeward.formats.export.ExportWork;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
@@ -47,7 +48,8 @@ class LiveFaceTest {
                                 () -> new ExportSource.Everything(
                                         shots,
                                         hash -> WAV,
-                                        s -> s.lines().isEmpty() ? Optional.empty() : Optional.of(WAV))),
+                                        s -> s.lines().isEmpty() ? Optional.empty() : Optional.of(WAV)),
+                                ExportWork.HERE),
                         Choices.of(List.of(), Map.of()),
                         out);
         Map<String, byte[]> files = new LinkedHashMap<>();

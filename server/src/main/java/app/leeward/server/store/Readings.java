@@ -8,14 +8,15 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
-/** The queue of readings. */
-public interface Readings extends JpaRepository<ReadingRow, UUID> {
+/** The queue of readings; long is counted in seconds of sound. */
+public interface Readings extends JpaRepository<ReadingRow, UUID>, WorkQueue {
     @Modifying
     @Query(nativeQuery = true, value = "update reading set wav = :wav where id = :id")
     void keepWav(UUID id, byte[] wav);
 
+    /** The recording, in a list of one; as bytes alone they would be converted one by one. */
     @Query(nativeQuery = true, value = "select wav from reading where id = :id")
-    byte[] wav(UUID id);
+    List<byte[]> wav(UUID id);
 
     /** Those of a character that have not ended. */
     @Query(
@@ -32,18 +33,11 @@ public interface Readings extends JpaRepository<ReadingRow, UUID> {
     @Query("select count(r) from ReadingRow r where r.state = WAITING and r.askedAt < :askedAt")
     long waitingBefore(Instant askedAt);
 
-    /** Held until the transaction ends, so that only one worker at a time chooses what is read next. */
+    @Override
     @Query(nativeQuery = true, value = "select 1 from (select pg_advisory_xact_lock(7310)) held")
     int holdTheQueue();
 
-    /**
-     * Takes what is to be read next. The client with the fewest readings under way comes first, then the one that was served
-     * the longest ago. A long recording is taken only while no other long one is read, so that one place is always left for
-     * the short ones.
-     *
-     * @param by who takes it
-     * @param longer from how many seconds on a recording is a long one
-     */
+    @Override
     @Query(
             nativeQuery = true,
             value =
@@ -60,7 +54,7 @@ public interface Readings extends JpaRepository<ReadingRow, UUID> {
                     returning id""")
     Optional<UUID> take(String by, double longer);
 
-    /** What a worker that broke off had taken is taken by the next one. */
+    @Override
     @Modifying
     @Query(
             nativeQuery = true,
@@ -68,14 +62,14 @@ public interface Readings extends JpaRepository<ReadingRow, UUID> {
                     "update reading set state = 'WAITING', taken_by = null, share = 0 where state = 'READING' and taken_by = :by")
     int putBack(String by);
 
-    /** @return 0 when it was cancelled in the meantime */
+    @Override
     @Modifying
     @Query(
             nativeQuery = true,
             value = "update reading set share = :share where id = :id and state = 'READING' and taken_by = :by")
     int reached(UUID id, String by, double share);
 
-    /** @return 0 when it was cancelled in the meantime, and nothing may be written */
+    @Override
     @Modifying
     @Query(
             nativeQuery = true,

@@ -6,20 +6,16 @@ import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.ReadingState;
 import app.leeward.server.store.Readings;
 import app.leeward.speech.Listening;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.CancellationException;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import java.util.function.DoubleConsumer;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Service;
@@ -37,11 +33,9 @@ public class LineReadings {
     /** From how many seconds on a recording is long: one long one is read at a time. */
     static final double LONG = 20;
 
-    private static final Logger LOG = LoggerFactory.getLogger(LineReadings.class);
     private static final int MOST = 60;
     private static final int MOST_FROM_ONE = 20;
     private static final Duration TOLD = Duration.ofHours(1);
-    private static final long TELL_EVERY = Duration.ofMillis(250).toNanos();
 
     private final Readings readings;
     private final Lines lines;
@@ -50,7 +44,7 @@ public class LineReadings {
     private final OneTimeTask<Void> task;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private final ObjectMapper json = new ObjectMapper();
+    private final QueueWorker worker;
 
     LineReadings(
             Readings readings,
@@ -67,6 +61,7 @@ public class LineReadings {
         this.task = task;
         this.transaction = transaction;
         this.clock = clock;
+        this.worker = new QueueWorker(readings, transaction, LONG);
     }
 
     /**
@@ -153,12 +148,7 @@ public class LineReadings {
         return new Told(
                 row,
                 row.state() == ReadingState.WAITING ? readings.waitingBefore(row.askedAt()) : 0,
-                Optional.ofNullable(row.problem()).map(this::problem));
-    }
-
-    @SuppressWarnings("unchecked") // written by refused(), below
-    private Map<String, String> problem(String text) {
-        return JsonText.read(json, text, Map.class);
+                QueueWorker.problem(row.problem()));
     }
 
     /** Those of a character that have not ended, in the order they were asked for. */
@@ -180,74 +170,17 @@ public class LineReadings {
      * @param by the execution this is done by, so that what it had taken when it broke off is found again
      */
     public void work(String by) {
-        HeavyWork.giveWay();
-        transaction.execute(t -> readings.putBack(by));
-        for (Optional<UUID> next = take(by); next.isPresent(); next = take(by)) {
-            read(next.get(), by);
-        }
-    }
-
-    private Optional<UUID> take(String by) {
-        return transaction.execute(t -> {
-            readings.holdTheQueue();
-            return readings.take(by, LONG);
-        });
-    }
-
-    private void read(UUID id, String by) {
-        ReadingRow row = readings.findById(id).orElseThrow();
-        try {
-            Runnable write = made(row, by);
-            transaction.executeWithoutResult(t -> {
-                if (readings.end(id, by, ReadingState.DONE.name(), null) == 0) {
-                    throw new CancellationException();
-                }
-                write.run();
-            });
-        } catch (CancellationException e) {
-            if (Thread.currentThread().isInterrupted()) {
-                // the server is ending: another one, or this one when it is back, begins again
-                throw e;
-            }
-        } catch (Problem e) {
-            refused(id, by, e.code(), e.place(), e.getMessage());
-        } catch (RuntimeException e) {
-            if (DatabaseAway.behind(e).isPresent()) {
-                // what was asked for stays asked for
-                throw e;
-            }
-            LOG.error("A recording could not be read", e);
-            refused(id, by, "fault", "", "Leeward made a mistake; nothing was changed. The server's log says more.");
-        }
+        worker.work(by, this::made);
     }
 
     /** Does the long part; what comes back does the writing. */
-    private Runnable made(ReadingRow row, String by) {
-        long[] told = {System.nanoTime()};
-        Listening listening = share -> {
-            if (Thread.currentThread().isInterrupted()) {
-                throw new CancellationException();
-            }
-            if (System.nanoTime() - told[0] > TELL_EVERY) {
-                told[0] = System.nanoTime();
-                Integer still = transaction.execute(t -> readings.reached(row.getId(), by, share));
-                if (still != null && still == 0) {
-                    throw new CancellationException();
-                }
-            }
-        };
+    private Runnable made(UUID id, DoubleConsumer reached) {
+        ReadingRow row = readings.findById(id).orElseThrow();
+        Listening listening = reached::accept;
         return switch (row.kind()) {
-            case RECORD -> lines.recorded(row, readings.wav(row.getId()), listening);
+            case RECORD -> lines.recorded(row, readings.wav(row.getId()).get(0), listening);
             case WORDS -> lines.reworded(row, listening);
             case PRONOUNCE -> lines.pronounced(row, listening);
         };
-    }
-
-    private void refused(UUID id, String by, String code, String place, String message) {
-        Map<String, String> problem = new LinkedHashMap<>();
-        problem.put("code", code);
-        problem.put("place", place);
-        problem.put("detail", message);
-        transaction.execute(t -> readings.end(id, by, ReadingState.REFUSED.name(), JsonText.write(json, problem)));
     }
 }

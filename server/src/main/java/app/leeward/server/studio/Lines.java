@@ -223,6 +223,11 @@ public class Lines {
         return ledger.snapshot(keeping, id);
     }
 
+    /** As it stood at one revision. */
+    Snapshot<Shot> snapshot(UUID id, int revision) {
+        return ledger.snapshot(keeping, id, revision);
+    }
+
     public Snapshot<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
         if (edit instanceof ShotEdit.Record
                 || edit instanceof ShotEdit.Realign
