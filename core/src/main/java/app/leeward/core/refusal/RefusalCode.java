@@ -46,6 +46,7 @@ public enum RefusalCode {
     NAME_TAKEN,
     NOTHING_STRAY,
     NOTHING_TO_MEND,
+    NOTHING_TO_TAKE,
     NOT_ACCEPTED,
     NOT_HELD,
     NOT_POSED,

@@ -111,6 +111,7 @@ import app.leeward.core.edit.Stack;
 import app.leeward.core.edit.StackByRole;
 import app.leeward.core.edit.StackDrawing;
 import app.leeward.core.edit.StandBetween;
+import app.leeward.core.edit.TakeFrom;
 import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.edit.Tidy;
@@ -264,6 +265,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("forget-corner", ForgetCorner.class),
                     entry("pull-point", PullPoint.class),
                     entry("set-key", SetKey.class),
+                    entry("take-from", TakeFrom.class),
                     entry("take-version", TakeVersion.class)));
 
     public static final Kinds<ShotEdit> SHOT_EDITS = of(

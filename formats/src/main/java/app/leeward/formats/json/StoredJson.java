@@ -29,7 +29,7 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 9;
+    public static final int SCHEMA = 10;
 
     /** From 1 to 2, from 2 to 3, and so on. */
     private static final List<Upgrade> UPGRADES = List.of(
@@ -40,6 +40,7 @@ public final class StoredJson {
             new HeadShapes(),
             new DrawnHeads(),
             new ActedShots(),
+            new Upgrade() {},
             new Upgrade() {});
 
     /** Kinds of edits that hold another edit, and where. */
@@ -47,7 +48,8 @@ public final class StoredJson {
             Map.of("record", "pose", "record-corner", "pose", "mend-all", "mends");
 
     /** Kinds of edits that hold a character, and where. */
-    private static final Map<String, String> CHARACTERS_INSIDE = Map.of("adopt", "character", "take-version", "read");
+    private static final Map<String, String> CHARACTERS_INSIDE =
+            Map.of("adopt", "character", "take-version", "read", "take-from", "other");
 
     /** Kinds of edits of a line that hold a line, and where. */
     private static final Map<String, String> SHOTS_INSIDE = Map.of("record", "shot");

@@ -57,6 +57,7 @@ import app.leeward.core.edit.SetDial;
 import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.Show;
 import app.leeward.core.edit.SplitDial;
+import app.leeward.core.edit.TakeFrom;
 import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.edit.TravelBy;
 import app.leeward.core.edit.Unfollow;
@@ -226,6 +227,7 @@ class LeewardJsonTest {
                 new SetMood("", "Happy", 0.8, 0.1),
                 new DropMood("happy"),
                 new ThinMouths(9),
+                new TakeFrom(maren(), List.of("mouths", "look/wry")),
                 new MendMouth("ah", MouthFinding.Kind.TEETH_MOVED),
                 MakeTurn.of(java.util.Optional.empty()),
                 MakeTurn.of(TurnMaker.fitted(maren())),
