@@ -50,6 +50,8 @@ export type EyesView = Schemas['EyesView'];
 export type ExporterView = Schemas['ExporterView'];
 export type ExportView = Schemas['ExportView'];
 export type Finding = Schemas['Finding'];
+export type TransferItem = Schemas['TransferItem'];
+export type TransferView = Schemas['TransferView'];
 export type SafeMend = Schemas['SafeMend'];
 export type FindingsView = Schemas['FindingsView'];
 export type ShotFinding = Schemas['ShotFinding'];
@@ -239,6 +241,11 @@ export const api = {
       base: String(base),
       keys: keys.join(','),
     }),
+  transfer: (id: string, other: string) => get<TransferView>(`/characters/${id}/from/${other}`),
+  transferSheet: (id: string, other: string, key: string) =>
+    get<{ captions: string[] }>(`/characters/${id}/from/${other}/sheet?${new URLSearchParams({ key })}`),
+  takeFrom: (id: string, base: number, other: string, keys: string[]) =>
+    step<CharacterView>(`/characters/${id}/from/${other}`, { base, keys }),
   edit: (id: string, base: number, edit: Edit) =>
     step<CharacterView>(`/characters/${id}/edits`, { base, edit }),
   undo: (id: string, base: number) => step<CharacterView>(`/characters/${id}/undo`, { base }),

@@ -1,4 +1,5 @@
-import { FileDiff, TriangleAlert, X } from 'lucide-react';
+import { FileDiff, TriangleAlert, Users, X } from 'lucide-react';
+import { useState } from 'react';
 import { useDrop } from '../app/drop';
 import { useReport } from '../state/report';
 import { useStudio } from '../state/studio';
@@ -6,12 +7,14 @@ import { NewVersion } from './intake/NewVersion';
 import { Palette } from './intake/Palette';
 import { Settling } from './intake/Settling';
 import { SlotBoard } from './intake/SlotBoard';
+import { TakeOver } from './intake/TakeOver';
 
 /** From a layered file to a character: what was recognised, what is missing, and what can be put right with a click. */
 export function IntakeBench() {
   const { view } = useStudio();
   const { chooseVersion, version, problem, dismiss } = useDrop();
   const report = useReport();
+  const [taking, setTaking] = useState(false);
   const { character } = view;
   return (
     <>
@@ -21,14 +24,14 @@ export function IntakeBench() {
           {character.rig.parts.length} parts, {character.rig.parts.reduce((n, p) => n + p.drawings.length, 0)}{' '}
           drawings
         </p>
-        <a
-          className="ml-auto shrink-0 text-[13px] underline decoration-dotted"
-          href="/api/v1/blank-face.svg"
-          download
-          title="An SVG with a named layer for every slot and every mouth, to be drawn over and read back"
+        <button
+          className="ml-auto btn shrink-0"
+          aria-expanded={taking}
+          onClick={() => setTaking(!taking)}
+          title="Mouths, hands, dials, looks, cues and whole parts that another character has"
         >
-          blank to draw over
-        </a>
+          <Users size={14} aria-hidden /> Take from …
+        </button>
         <button className="btn shrink-0" onClick={chooseVersion}>
           <FileDiff size={14} aria-hidden /> New version …
         </button>
@@ -50,6 +53,7 @@ export function IntakeBench() {
           </button>
         </div>
       )}
+      {taking && <TakeOver close={() => setTaking(false)} />}
       {version && <NewVersion key={version.view.file} {...version} />}
       {report && (
         <>
@@ -58,6 +62,18 @@ export function IntakeBench() {
         </>
       )}
       <Palette near={report?.nearColours ?? []} />
+      <p className="mt-4 text-[13px] text-faint">
+        For the next character, a{' '}
+        <a
+          className="underline decoration-dotted"
+          href="/api/v1/blank-face.svg"
+          download
+          title="An SVG with a named layer for every slot and every mouth, to be drawn over and read back"
+        >
+          blank to draw over
+        </a>
+        .
+      </p>
       {character.origin.notes.length > 0 && (
         <details className="mt-4 pb-3">
           <summary className="cursor-pointer font-display text-[15px] font-semibold">

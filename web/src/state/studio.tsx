@@ -39,6 +39,8 @@ export interface Studio {
   changeLine: (change: (line: LineView) => Promise<LineView>) => Promise<boolean>;
   step: (back: boolean) => Promise<void>;
   takeVersion: (file: File, keys: string[]) => Promise<boolean>;
+  /** Takes things another character has, by the keys they are listed under. */
+  takeFrom: (other: string, keys: string[]) => Promise<boolean>;
   returnTo: (revision: number) => Promise<boolean>;
 }
 
@@ -256,6 +258,7 @@ export function StudioProvider({
         if (done) void queries.invalidateQueries({ queryKey: ['line'] });
         return done;
       },
+      takeFrom: (other, keys) => inTurn((base) => api.takeFrom(id, base, other, keys)),
       returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),
       step: async (back) => {
         if (stepsLine(back, view, lineView)) {

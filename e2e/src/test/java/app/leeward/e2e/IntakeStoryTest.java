@@ -249,6 +249,59 @@ class IntakeStoryTest extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("notes.svg was not read");
     }
 
+    /** The mouths of a finished character on one that has its own: seen on both before, taken in one step, undone. */
+    @Test
+    void oneCharacterTakesFromAnotherWhatItIsSeenToFit() throws Exception {
+        String pilchard = open("Pilchard");
+        page.navigate(page.url().replaceAll("#.*$", "") + "#c=" + pilchard + "&b=intake");
+        page.reload();
+        assertThat(page.getByLabel("Name of the character: Pilchard. Rename")).isVisible();
+        JsonNode before = fetch("/api/v1/characters/" + pilchard);
+        button("Take from …").click();
+        Locator from = page.getByRole(
+                AriaRole.REGION,
+                new Page.GetByRoleOptions().setName("From another character").setExact(true));
+        from.getByLabel("The character that has it").selectOption("Maren Quill");
+        Locator mouths = from.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Mouths instead of its own"))
+                .first();
+        mouths.getByText("See").click();
+        Locator pictures = mouths.getByRole(AriaRole.IMG);
+        assertThat(pictures.first()).isVisible();
+        assertThat(mouths).containsText("% of their size");
+        page.waitForFunction(
+                "() => [...document.querySelectorAll('section[aria-label=\"From another character\"] img')].every(i => i.complete && i.naturalWidth > 0)");
+        assertThat(seriousFaults()).isEmpty();
+        // by keyboard: the row opens as it is reached, Space takes it
+        mouths.getByRole(AriaRole.CHECKBOX).focus();
+        page.keyboard().press("Space");
+        button("Take one thing").click();
+        assertThat(page.getByText("Took one thing from Maren Quill.")).isVisible();
+        assertThat(from).isHidden();
+        JsonNode after = fetch("/api/v1/characters/" + pilchard);
+        assertThat(drawn(after)).isGreaterThan(drawn(before));
+        assertThat(after.at("/undo/message").asText()).isEqualTo("Took Mouths instead of its own from Maren Quill");
+        // what it had is still there beside them
+        before.at("/character/rig/parts").forEach(p -> p.get("drawings")
+                .forEach(d -> assertThat(after.at("/character/rig/parts").toString())
+                        .contains(d.get("art").toString())));
+        button("Undo").click();
+        hand.settle();
+        assertThat(fetch("/api/v1/characters/" + pilchard).get("character")).isEqualTo(before.get("character"));
+        // Escape leaves it
+        button("Take from …").click();
+        from.getByLabel("The character that has it").press("Escape");
+        assertThat(from).isHidden();
+    }
+
+    private static int drawn(JsonNode character) {
+        int n = 0;
+        for (JsonNode p : character.at("/character/rig/parts")) {
+            n += p.get("drawings").size();
+        }
+        return n;
+    }
+
     @Test
     void theBlankToDrawOverReadsBackAsAWholeRig() throws Exception {
         hand.bench("Intake").click();

@@ -18,8 +18,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /** Every address that writes, asked on a revision that is not the newest or never was: refused, and nothing is changed by it. */
 @ServerTest
 class StaleBaseTest {
-    private static final List<String> TABLES =
-            List.of("document", "revision", "milestone", "artwork", "image", "sound", "reading", "scheduled_tasks");
+    private static final List<String> TABLES = List.of(
+            "document", "revision", "milestone", "artwork", "image", "sound", "reading", "export", "scheduled_tasks");
     private static final DemoFiles.Line LINE = DemoFiles.lines().get(1);
 
     @LocalServerPort
@@ -31,6 +31,7 @@ class StaleBaseTest {
     private Client client;
     private String character;
     private String line;
+    private String other;
 
     @BeforeEach
     void bothHaveMovedOn() {
@@ -39,6 +40,7 @@ class StaleBaseTest {
                 .json()
                 .get("id")
                 .asText();
+        other = client.maren().replaceAll("^.*/", "");
         line = client.read(client.upload(
                         at("/lines"),
                         "sound",
@@ -90,6 +92,7 @@ class StaleBaseTest {
         calls.put(
                 at("/edits"),
                 "{\"base\":" + base + ",\"edit\":{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":1,\"dy\":0}}");
+        calls.put(at("/from/" + other), "{\"base\":" + base + ",\"keys\":[\"dial/blink\"]}");
         calls.put(at("/undo"), "{\"base\":" + base + "}");
         calls.put(at("/redo"), "{\"base\":" + base + "}");
         calls.put(at("/return"), "{\"base\":" + base + ",\"to\":1}");

@@ -13,9 +13,11 @@ import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** A set of mouths, as wide as the mouth there is and in its place and colours. */
 final class MouthTransfer {
@@ -67,26 +69,40 @@ final class MouthTransfer {
                 b.get().centre().y() - s * a.get().centre().y());
         Map<String, String> colours =
                 Colouring.between(start.get().art(), there.get().art());
-        List<Drawing> drawings = used(chart, mouth);
+        MouthChart here = to.voice().mouths();
+        int kept = here.drawn().size();
+        Set<String> wanted =
+                new HashSet<>(missing(here.drawn(), chart.drawn(), instead).values());
+        chart.moods()
+                .forEach(m ->
+                        wanted.addAll(missing(mood(here, m).map(Mood::drawn).orElse(Map.of()), m.drawn(), instead)
+                                .values()));
+        // what leads from one of them into another comes along
+        chart.betweens().forEach((into, w) -> {
+            if (wanted.contains(into) && wanted.contains(w.from())) {
+                wanted.add(w.drawing());
+            }
+        });
+        List<Drawing> drawings =
+                mouth.drawings().stream().filter(d -> wanted.contains(d.id())).toList();
+        if (drawings.isEmpty()) {
+            return Taken.nothing(to, "Every sound has a mouth here.");
+        }
         Map<String, String> ids = new HashMap<>();
         Part with = DrawingTransfer.beside(own.get(), drawings, place, colours, ids);
         ids.forEach((was, now) -> counterparts.putDrawing(mouth.id(), was, now));
 
-        MouthChart here = to.voice().mouths();
-        int kept = here.drawn().size();
         Map<Viseme, String> drawn = merged(here.drawn(), chart.drawn(), ids, instead);
         List<Mood> moods = new ArrayList<>(here.moods());
         int newMoods = 0;
         for (Mood m : chart.moods()) {
-            Optional<Mood> same = moods.stream()
-                    .filter(o -> o.name().equalsIgnoreCase(m.name()))
-                    .findFirst();
-            newMoods += same.isPresent() ? 0 : 1;
-            Mood taken = (same.isPresent() ? same.get() : m)
-                    .withDrawn(merged(same.map(Mood::drawn).orElse(Map.of()), m.drawn(), ids, instead));
+            Optional<Mood> same = mood(here, m);
+            Mood taken =
+                    same.orElse(m).withDrawn(merged(same.map(Mood::drawn).orElse(Map.of()), m.drawn(), ids, instead));
             if (same.isPresent()) {
-                moods.replaceAll(o -> o == same.get() ? taken : o);
+                moods.replaceAll(o -> o.id().equals(taken.id()) ? taken : o);
             } else if (moods.stream().noneMatch(o -> o.id().equals(m.id()))) {
+                newMoods++;
                 moods.add(taken);
             }
         }
@@ -131,25 +147,28 @@ final class MouthTransfer {
                 .or(() -> mouth.drawings().stream().findFirst());
     }
 
-    /** Those that serve a sound in some mood, or lead into one, in their order. */
-    private static List<Drawing> used(MouthChart chart, Part mouth) {
-        List<String> ways = chart.betweens().values().stream()
-                .map(MouthChart.Between::drawing)
-                .toList();
-        return mouth.drawings().stream()
-                .filter(d -> chart.drawings().contains(d.id()) || ways.contains(d.id()))
-                .toList();
+    private static Optional<Mood> mood(MouthChart chart, Mood like) {
+        return chart.moods().stream()
+                .filter(o -> o.name().equalsIgnoreCase(like.name()))
+                .findFirst();
+    }
+
+    /** What a row would take of another. */
+    private static Map<Viseme, String> missing(Map<Viseme, String> own, Map<Viseme, String> there, boolean instead) {
+        Map<Viseme, String> of = new EnumMap<>(Viseme.class);
+        there.forEach((v, d) -> {
+            if (instead || !own.containsKey(v)) {
+                of.put(v, d);
+            }
+        });
+        return of;
     }
 
     private static Map<Viseme, String> merged(
-            Map<Viseme, String> own, Map<Viseme, String> taken, Map<String, String> ids, boolean instead) {
+            Map<Viseme, String> own, Map<Viseme, String> there, Map<String, String> ids, boolean instead) {
         Map<Viseme, String> all = new EnumMap<>(Viseme.class);
         all.putAll(own);
-        taken.forEach((v, d) -> {
-            if (ids.containsKey(d) && (instead || !all.containsKey(v))) {
-                all.put(v, ids.get(d));
-            }
-        });
+        missing(own, there, instead).forEach((v, d) -> all.put(v, ids.get(d)));
         return all;
     }
 }

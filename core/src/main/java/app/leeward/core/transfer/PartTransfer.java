@@ -39,8 +39,29 @@ final class PartTransfer {
                 .filter(p -> p.parent()
                         .map(parent -> counterparts.part(parent).isPresent())
                         .orElse(true))
-                .filter(p -> from.rig().boundsWithFollowers(p.id()).isPresent())
+                .filter(p -> box(coming(from, p, counterparts)).isPresent())
                 .toList();
+    }
+
+    /** A part and what follows it, as far as nothing stands for it: a neck comes without the head that is there. */
+    private static List<Part> coming(Character from, Part top, Counterparts counterparts) {
+        return from.mainParts().stream()
+                .filter(p -> from.rig().follows(p.id(), top.id()))
+                .filter(p -> {
+                    Optional<Part> at = Optional.of(p);
+                    while (at.isPresent() && !at.get().id().equals(top.id())) {
+                        if (counterparts.part(at.get().id()).isPresent()) {
+                            return false;
+                        }
+                        at = at.get().parent().flatMap(from::part);
+                    }
+                    return true;
+                })
+                .toList();
+    }
+
+    private static Optional<Box> box(List<Part> parts) {
+        return parts.stream().flatMap(p -> p.bounds().stream()).reduce(Box::union);
     }
 
     Taken taken(Part top) {
@@ -48,15 +69,13 @@ final class PartTransfer {
         if (top.parent().isPresent() && parent.isEmpty()) {
             return Taken.nothing(to, "What it hangs on is not there.");
         }
-        Optional<Box> box = from.rig().boundsWithFollowers(top.id());
+        List<Part> all = coming(from, top, counterparts);
+        Optional<Box> box = box(all);
         if (box.isEmpty()) {
             return Taken.nothing(to, "It shows nothing.");
         }
         PartScale scale = scale(top, parent);
         Matrix place = scale.placing(box.get().centre());
-        List<Part> all = from.mainParts().stream()
-                .filter(p -> from.rig().follows(p.id(), top.id()))
-                .toList();
         Map<String, String> ids = new LinkedHashMap<>();
         Set<String> taken = new HashSet<>();
         to.rig().parts().forEach(p -> taken.add(p.id()));

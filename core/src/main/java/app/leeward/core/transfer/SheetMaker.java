@@ -143,7 +143,11 @@ final class SheetMaker {
                 a.isEmpty() || b.isEmpty()
                         ? List.of()
                         : List.of(new TransferSheet.Cell(
-                                part.name(), Pose.REST, grown(a.get(), 1), Pose.REST, grown(b.get(), 1))));
+                                part.name(),
+                                Pose.REST,
+                                grown(a.get(), 2 * ROOM),
+                                Pose.REST,
+                                grown(b.get(), 2 * ROOM))));
     }
 
     private TransferSheet sheet(List<TransferSheet.Cell> cells) {

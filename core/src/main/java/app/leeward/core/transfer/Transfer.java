@@ -61,7 +61,7 @@ public final class Transfer {
             put(
                     MOUTHS,
                     TransferItem.Kind.MOUTHS,
-                    own ? "Mouths where there are none" : "Mouths",
+                    own ? "Mouths for sounds without one" : "Mouths",
                     t -> new MouthTransfer(from, t.now, t.counterparts).taken(false),
                     SheetMaker::mouths);
             if (own) {

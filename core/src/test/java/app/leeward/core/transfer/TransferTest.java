@@ -264,9 +264,16 @@ class TransferTest {
     @Test
     void mouthsThatAreDrawnStayUntilOthersAreAskedForInTheirPlace() {
         Transfer t = Transfer.between(BARE, larger(BARE));
-        Character kept = t.taken(Set.of("mouths")).orElseThrow();
-        assertThat(kept.voice().mouths().drawn())
-                .isEqualTo(larger(BARE).voice().mouths().drawn());
+        assertThat(t.item("mouths").orElseThrow().facts()).containsExactly("Every sound has a mouth here.");
+        Map<Viseme, String> all = larger(BARE).voice().mouths().drawn();
+        Character one = larger(BARE)
+                .withVoice(v -> v.withMouths(v.mouths().withDrawn(Map.of(Viseme.REST, all.get(Viseme.REST)))));
+        Character filled = Transfer.between(BARE, one).taken(Set.of("mouths")).orElseThrow();
+        assertThat(filled.voice().mouths().drawn()).containsEntry(Viseme.REST, all.get(Viseme.REST));
+        assertThat(filled.voice().mouths().drawn().keySet()).isEqualTo(all.keySet());
+        assertThat(Transfer.between(BARE, filled).item("mouths").orElseThrow().possible())
+                .as("not offered again")
+                .isFalse();
         Character instead = t.taken(Set.of("mouths-instead")).orElseThrow();
         assertThat(instead.voice().mouths().drawn().values())
                 .isNotEmpty()
@@ -328,6 +335,23 @@ class TransferTest {
             now = leaf.map(p -> at.withoutPart(p.id())).orElse(at);
         }
         return now;
+    }
+
+    @Test
+    void aPartComesWithoutWhatIsThereOfThoseThatFollowIt() {
+        // a head that hangs on nothing, and the same face with a neck below it
+        Character neckless =
+                BARE.withPart("head", p -> p.withParent(Optional.empty())).withoutPart("neck");
+        Transfer t = Transfer.between(BARE, neckless);
+        assertThat(t.items())
+                .filteredOn(i -> i.kind() == TransferItem.Kind.PART)
+                .extracting(TransferItem::key)
+                .containsExactly("part/neck");
+        Character after = t.taken(Set.of("part/neck")).orElseThrow();
+        assertThat(after.rig().parts()).hasSize(BARE.rig().parts().size());
+        assertThat(Transfer.between(BARE, after).items())
+                .as("not offered again")
+                .noneMatch(i -> i.kind() == TransferItem.Kind.PART);
     }
 
     @Test

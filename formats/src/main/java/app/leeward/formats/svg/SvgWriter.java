@@ -1,6 +1,7 @@
 package app.leeward.formats.svg;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.ImageShelf;
@@ -35,17 +36,29 @@ public final class SvgWriter {
 
     /** @param images where the character's pictures made of pixels are; they are embedded */
     public static String write(Character character, Frame frame, ImageShelf images) {
-        return new SvgWriter(character, frame, images).svg();
+        return new SvgWriter(character, frame, images)
+                .svg(new Box(
+                        0,
+                        0,
+                        character.sheet().canvas().width(),
+                        character.sheet().canvas().height()));
     }
 
-    private String svg() {
+    /** Only what lies in a box of it, which has some width and height. */
+    public static String write(Character character, Frame frame, ImageShelf images, Box box) {
+        return new SvgWriter(character, frame, images).svg(box);
+    }
+
+    private String svg(Box box) {
         for (Frame.Placed p : frame.placed()) {
             part(p);
         }
-        String w = Numbers.text(character.sheet().canvas().width());
-        String h = Numbers.text(character.sheet().canvas().height());
+        String w = Numbers.text(box.width());
+        String h = Numbers.text(box.height());
         return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + w
-                + "\" height=\"" + h + "\" viewBox=\"0 0 " + w + " " + h + "\">\n<title>"
+                + "\" height=\"" + h + "\" viewBox=\"" + Numbers.text(box.minX()) + " " + Numbers.text(box.minY()) + " "
+                + w + " " + h
+                + "\">\n<title>"
                 + ShapeMarkup.escape(character.name()) + "</title>\n<defs>\n" + defs + "</defs>\n" + body + "</svg>\n";
     }
 

@@ -10,6 +10,7 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.ImportCharacter;
 import app.leeward.core.edit.Outcome;
+import app.leeward.core.edit.TakeFrom;
 import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.edit.Touch;
 import app.leeward.core.eval.Evaluator;
@@ -22,6 +23,7 @@ import app.leeward.core.intake.Versions;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.ImportedSource;
 import app.leeward.core.rig.StackingOrder;
+import app.leeward.core.transfer.Transfer;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.LayeredArt;
@@ -68,6 +70,9 @@ public class Characters {
 
     private final Cache<String, List<TurnCheck.Position>> turns =
             Caffeine.newBuilder().maximumSize(50).build();
+
+    private final Cache<String, Transfer> transfers =
+            Caffeine.newBuilder().maximumSize(20).build();
 
     private final HeavyWork heavy;
 
@@ -132,6 +137,18 @@ public class Characters {
         Hands.of(made.state());
     }
 
+    /** What a character could take from another, worked out once for two revisions. */
+    public Transfer transfer(Snapshot<Character> other, Snapshot<Character> standing) {
+        return transfers.get(
+                other.id() + "/" + other.revision() + ">" + standing.id() + "/" + standing.revision(),
+                k -> Transfer.between(other.state(), standing.state()));
+    }
+
+    /** Takes things from another character, as it stands now. */
+    public Snapshot<Character> take(UUID id, int base, UUID other, List<String> keys, String author) {
+        return ledger.edit(keeping, id, base, new TakeFrom(snapshot(other).state(), keys), author);
+    }
+
     private static List<Artwork> arts(Character c) {
         return c.rig().parts().stream()
                 .flatMap(p -> p.drawings().stream())
@@ -188,8 +205,9 @@ public class Characters {
     }
 
     public Snapshot<Character> edit(UUID id, int base, Edit edit, String author) {
-        if (edit instanceof ImportCharacter || edit instanceof TakeVersion) {
-            throw Problem.refused("art-by-file", "Art is read from a file, not sent with an edit.");
+        if (edit instanceof ImportCharacter || edit instanceof TakeVersion || edit instanceof TakeFrom) {
+            throw Problem.refused(
+                    "art-by-file", "Art is read from a file or taken from a character here, not sent with an edit.");
         }
         return ledger.edit(keeping, id, base, edit, author);
     }
