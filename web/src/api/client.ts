@@ -233,7 +233,12 @@ export const api = {
       headers: { 'Content-Type': 'application/json' },
     });
   },
-  readCharacter: (file: File) => send<CharacterView>('/characters', { file }),
+  charactersAway: () => get<{ items: Item[]; total: number }>('/characters?size=200&away=true'),
+  putAway: (id: string) => call(`/characters/${id}/put-away`, { method: 'POST' }),
+  bringBack: (id: string) => call(`/characters/${id}/bring-back`, { method: 'POST' }),
+  /** @param name what a bundle's character is to be called; one that is taken is refused (`name-taken`, with the name as its place) */
+  readCharacter: (file: File, name?: string) =>
+    send<CharacterView>('/characters', { file, ask: 'true', ...(name === undefined ? {} : { name }) }),
   compareVersion: (id: string, file: File) => send<VersionView>(`/characters/${id}/versions`, { file }),
   takeVersion: (id: string, base: number, file: File, keys: string[]) =>
     send<CharacterView>(`/characters/${id}/versions/taken`, {

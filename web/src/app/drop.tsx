@@ -11,6 +11,7 @@ import {
 } from 'react';
 import { api, Refusal, type VersionView } from '../api/client';
 import { useDesk } from '../state/desk';
+import { NameDialog, type Naming } from './NameDialog';
 import { WordsDialog } from './WordsDialog';
 
 /** Bytes of the largest file the server reads, of any kind. */
@@ -60,26 +61,55 @@ export function DropProvider({ children }: { children: ReactNode }) {
   const [busy, setBusy] = useState<string | null>(null);
   const [problem, setProblem] = useState<FileProblem | null>(null);
   const [sound, setSound] = useState<{ file: File; words: string } | null>(null);
+  const [naming, setNaming] = useState<Naming | null>(null);
   const art = useRef<HTMLInputElement>(null);
   const wav = useRef<HTMLInputElement>(null);
 
-  const readArt = useCallback(
-    async (file: File) => {
+  /** Reads one file; a bundle whose name is taken is asked about. False when it was left. */
+  const readOne = useCallback(async (file: File): Promise<boolean> => {
+    let name: string | undefined;
+    for (;;) {
       setBusy(`Reading ${file.name} …`);
-      setProblem(null);
       try {
-        const view = await api.readCharacter(file);
-        await queries.invalidateQueries({ queryKey: ['characters'] });
+        const view = await api.readCharacter(file, name);
         useDesk.getState().open(view.id);
-        useDesk.getState().go('intake');
+        return true;
       } catch (e) {
-        setProblem(asProblem(file.name, e));
-        useDesk.getState().go('intake');
-      } finally {
+        if (!(e instanceof Refusal && e.code === 'name-taken')) throw e;
         setBusy(null);
+        const other = await new Promise<string | null>((answer) =>
+          setNaming({ file: file.name, taken: e.place, answer }),
+        );
+        setNaming(null);
+        if (other === null) return false;
+        name = other;
       }
+    }
+  }, []);
+
+  /** One after the other; what cannot be read does not keep the others from it. */
+  const readArt = useCallback(
+    async (files: File[]) => {
+      const problems: FileProblem[] = [];
+      let read = 0;
+      setProblem(null);
+      for (const file of files) {
+        try {
+          read += (await readOne(file)) ? 1 : 0;
+          await queries.invalidateQueries({ queryKey: ['characters'] });
+        } catch (e) {
+          problems.push(asProblem(file.name, e));
+        }
+      }
+      setBusy(null);
+      const [first, ...more] = problems;
+      if (first) {
+        const others = more.map((p) => `${p.file}: ${p.message}`).join(' ');
+        setProblem({ ...first, message: others ? `${first.message} ${others}` : first.message });
+      }
+      if (first || read > 0) useDesk.getState().go('intake');
     },
-    [queries],
+    [queries, readOne],
   );
 
   const holdAgainst = useCallback(async (file: File) => {
@@ -103,8 +133,9 @@ export function DropProvider({ children }: { children: ReactNode }) {
       const recording = files.find(
         (f) => /\.(wav|wave|mp3|m4a|ogg|flac|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
       );
-      const drawing = files.find((f) => f !== text && f !== recording);
-      const large = [drawing, recording].find((f) => f && f.size > LARGEST_FILE);
+      const drawings = files.filter((f) => f !== text && f !== recording);
+      const drawing = drawings[0];
+      const large = [...drawings, recording].find((f) => f && f.size > LARGEST_FILE);
       if (large) {
         // the server says so too, but may hang up before all of it was sent
         setProblem({
@@ -116,7 +147,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
         useDesk.getState().go('intake');
         return;
       }
-      if (drawing) await (asVersion ? holdAgainst : readArt)(drawing);
+      if (drawing) await (asVersion ? holdAgainst(drawing) : readArt(drawings));
       if (recording) setSound({ file: recording, words: text ? await text.text() : '' });
     },
     [readArt, holdAgainst],
@@ -183,6 +214,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
         ref={art}
         type="file"
         accept=".svg,.ora,.zip,image/svg+xml,image/openraster,application/zip"
+        multiple
         className="hidden"
         onChange={chosen}
         data-testid="art-file"
@@ -215,6 +247,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
           close={() => setSound(null)}
         />
       )}
+      {naming && <NameDialog key={naming.file + naming.taken} {...naming} />}
       {(over || busy) && (
         <div
           className="pointer-events-none fixed inset-3 z-50 flex gap-3 text-center font-display text-2xl font-bold"

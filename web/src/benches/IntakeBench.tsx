@@ -5,6 +5,7 @@ import { useReport } from '../state/report';
 import { useStudio } from '../state/studio';
 import { NewVersion } from './intake/NewVersion';
 import { Palette } from './intake/Palette';
+import { PutAway } from './intake/PutAway';
 import { Settling } from './intake/Settling';
 import { SlotBoard } from './intake/SlotBoard';
 import { TakeOver } from './intake/TakeOver';
@@ -86,6 +87,7 @@ export function IntakeBench() {
           </ul>
         </details>
       )}
+      <PutAway />
     </>
   );
 }

@@ -63,6 +63,11 @@ class HandOverStoryTest extends Story {
         byte[] file = Files.readAllBytes(bundle.path());
         String was = (String) page.evaluate("() => new URLSearchParams(location.hash.slice(1)).get('c')");
         page.getByTestId("art-file").setInputFiles(new FilePayload("maren.leeward.zip", "application/zip", file));
+        // the name is taken: nothing is taken in until it has another
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("is here already");
+        assertThat(dialog.getByLabel("Name of the character")).hasValue("Maren Quill 2");
+        page.keyboard().press("Enter");
         page.waitForFunction("was => new URLSearchParams(location.hash.slice(1)).get('c') !== was", was);
         hand.bench("Parts").click();
         page.locator("[data-testid=stage] [data-part] path").first().waitFor();
@@ -77,9 +82,16 @@ class HandOverStoryTest extends Story {
                 .hasSameSizeAs(JSON.readTree(server.body("/api/v1/characters/" + was + "/lines"))
                         .get("items"));
 
-        // one that is cut off is told, and nothing of it stays
-        page.getByTestId("art-file")
-                .setInputFiles(new FilePayload("cut.leeward.zip", "application/zip", Arrays.copyOf(file, 5_000)));
+        // one that is cut off is told, and nothing of it stays; the others that are dropped with it come in
+        page.getByTestId("art-file").setInputFiles(new FilePayload[] {
+            new FilePayload("cut.leeward.zip", "application/zip", Arrays.copyOf(file, 5_000)),
+            new FilePayload("third.leeward.zip", "application/zip", file)
+        });
+        assertThat(dialog).containsText("third.leeward.zip");
+        dialog.getByLabel("Name of the character").fill("A third one");
+        dialog.getByText("Take it in").click();
+        assertThat(page.getByLabel("Name of the character: A third one. Rename"))
+                .isVisible();
         assertThat(page.getByText("cut.leeward.zip", new Page.GetByTextOptions().setExact(false)))
                 .isVisible();
     }

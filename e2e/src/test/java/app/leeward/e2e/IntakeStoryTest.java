@@ -294,6 +294,24 @@ class IntakeStoryTest extends Story {
         assertThat(from).isHidden();
     }
 
+    @Test
+    void aCharacterIsPutAwayAndBroughtBack() throws Exception {
+        String wick = open("Barnaby Wick");
+        page.navigate(page.url().replaceAll("#.*$", "") + "#c=" + wick + "&b=intake");
+        page.reload();
+        JsonNode before = fetch("/api/v1/characters/" + wick);
+        button("Put Barnaby Wick away").click();
+        assertThat(page.getByLabel("Name of the character: Barnaby Wick. Rename"))
+                .isHidden();
+        assertThat(button("Bring Barnaby Wick back")).isVisible();
+        page.reload();
+        page.getByText(Pattern.compile("^Put away \\(1\\)")).click();
+        button("Bring Barnaby Wick back").click();
+        assertThat(page.getByLabel("Name of the character: Barnaby Wick. Rename"))
+                .isVisible();
+        assertThat(fetch("/api/v1/characters/" + wick)).isEqualTo(before);
+    }
+
     private static int drawn(JsonNode character) {
         int n = 0;
         for (JsonNode p : character.at("/character/rig/parts")) {

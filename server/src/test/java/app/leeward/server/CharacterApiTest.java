@@ -425,4 +425,33 @@ class CharacterApiTest {
         assertThat(client.get(hand + "NaN").status()).isEqualTo(422);
         assertThat(client.get(at("/hands/gone/bent?by=1")).status()).isEqualTo(404);
     }
+
+    @Test
+    void aCharacterThatIsPutAwayIsBroughtBackAsItWas() {
+        String at = client.maren();
+        String id = at.replaceAll("^.*/", "");
+        client.post(at + "/edits", "{\"base\":1,\"edit\":{\"kind\":\"rename\",\"name\":\"Away\"}}");
+        JsonNode before = client.get(at).json();
+        assertThat(client.post(at + "/put-away", "{}").status()).isEqualTo(204);
+        assertThat(client.post(at + "/put-away", "{}").status())
+                .as("a second time")
+                .isEqualTo(204);
+        assertThat(ids("?size=200")).doesNotContain(id);
+        assertThat(ids("?size=200&away=true")).startsWith(id);
+        assertThat(client.post(at + "/bring-back", "{}").status()).isEqualTo(204);
+        assertThat(ids("?size=200&away=true")).doesNotContain(id);
+        assertThat(client.get(at).json()).isEqualTo(before);
+        assertThat(client.post("/api/v1/characters/" + java.util.UUID.randomUUID() + "/put-away", "{}")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    private java.util.List<String> ids(String query) {
+        java.util.List<String> all = new java.util.ArrayList<>();
+        client.get("/api/v1/characters" + query)
+                .json()
+                .get("items")
+                .forEach(i -> all.add(i.get("id").asText()));
+        return all;
+    }
 }

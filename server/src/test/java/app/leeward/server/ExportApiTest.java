@@ -76,6 +76,10 @@ class ExportApiTest {
         assertThat(client.post(at + "/exports/no-such", "{}").code()).isEqualTo("not-there");
     }
 
+    private int characters() {
+        return client.get("/api/v1/characters").json().get("total").asInt();
+    }
+
     /** A line of the demo's, said by her. */
     private String said() {
         DemoFiles.Line line = DemoFiles.lines().get(0);
@@ -124,7 +128,35 @@ class ExportApiTest {
                         .code())
                 .isEqualTo("other-character");
 
-        int count = client.get("/api/v1/characters").json().get("items").size();
+        int count = characters();
+        // where somebody can be asked, a name that is taken is told and another one taken
+        Client.Answer clash =
+                client.upload("/api/v1/characters", "file", "maren.leeward.zip", bundle, Map.of("ask", "true"));
+        assertThat(clash.status()).isEqualTo(409);
+        assertThat(clash.code()).isEqualTo("name-taken");
+        assertThat(clash.json().get("place").asText())
+                .isEqualTo(before.at("/character/name").asText());
+        assertThat(client.upload(
+                                "/api/v1/characters",
+                                "file",
+                                "maren.leeward.zip",
+                                bundle,
+                                Map.of("ask", "true", "name", "x".repeat(500)))
+                        .code())
+                .isEqualTo("bad-name");
+        assertThat(characters()).isEqualTo(count);
+        String other = "Maren at sea " + java.util.UUID.randomUUID();
+        assertThat(client.upload(
+                                "/api/v1/characters",
+                                "file",
+                                "maren.leeward.zip",
+                                bundle,
+                                Map.of("ask", "true", "name", other))
+                        .json()
+                        .at("/character/name")
+                        .asText())
+                .isEqualTo(other);
+        count++;
         byte[] broken = java.util.Arrays.copyOf(bundle, bundle.length);
         for (int i = bundle.length / 2; i < bundle.length / 2 + 200; i++) {
             broken[i] ^= 0x55;
@@ -132,7 +164,7 @@ class ExportApiTest {
         assertThat(client.upload("/api/v1/characters", "file", "maren.leeward.zip", broken, Map.of())
                         .status())
                 .isEqualTo(422);
-        assertThat(client.get("/api/v1/characters").json().get("items")).hasSize(count);
+        assertThat(characters()).isEqualTo(count);
     }
 
     @Test

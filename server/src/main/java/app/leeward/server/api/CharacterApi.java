@@ -113,14 +113,24 @@ class CharacterApi {
     /** The revision something was asked for on. */
     public record BaseBody(int base) {}
 
-    /** Begins a character from layered art, or takes one in from a bundle with its shots and recordings. */
+    /**
+     * Begins a character from layered art, or takes one in from a bundle with its shots and recordings.
+     *
+     * @param name what one from a bundle is to be called
+     * @param ask whether a name of a bundle's that is taken is refused ({@code name-taken}) instead of numbered
+     */
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    CharacterView read(@RequestPart MultipartFile file, HttpServletRequest request) throws IOException {
+    CharacterView read(
+            @RequestPart MultipartFile file,
+            @RequestParam(required = false) String name,
+            @RequestParam(required = false, defaultValue = "false") boolean ask,
+            HttpServletRequest request)
+            throws IOException {
         byte[] bytes = admitted(file, request);
         UUID id = UUID.randomUUID();
         return CharacterView.of(heavy.done(() -> BundleReader.is(bytes)
-                ? bundles.take(id, bytes, nameOf(file), AUTHOR)
+                ? bundles.take(id, bytes, nameOf(file), name, ask, AUTHOR)
                 : characters.read(id, bytes, nameOf(file), AUTHOR)));
     }
 
@@ -202,6 +212,19 @@ class CharacterApi {
     @GetMapping("/{id}")
     CharacterView stand(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
         return CharacterView.of(revision == null ? characters.snapshot(id) : characters.snapshot(id, revision));
+    }
+
+    /** Takes a character out of the list; it can be brought back as it was. */
+    @PostMapping("/{id}/put-away")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putAway(@PathVariable UUID id) {
+        characters.putAway(id);
+    }
+
+    @PostMapping("/{id}/bring-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void bringBack(@PathVariable UUID id) {
+        characters.bringBack(id);
     }
 
     /** What was recognised, what is missing, and what could be put right, of a character as it is. */

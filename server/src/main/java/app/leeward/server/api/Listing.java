@@ -71,9 +71,16 @@ class Listing {
         return PageRequest.of(Math.max(0, page), Math.max(1, Math.min(LARGEST_PAGE, size)));
     }
 
+    /** @param away those that were put away, the last one first, instead of those that are there */
     @GetMapping("/characters")
-    Items characters(@RequestParam(defaultValue = "0") int page, @RequestParam(defaultValue = "50") int size) {
-        return Items.of(documents.all(DocumentKind.CHARACTER, page(page, size)));
+    Items characters(
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "50") int size,
+            @RequestParam(defaultValue = "false") boolean away) {
+        return Items.of(
+                away
+                        ? documents.away(DocumentKind.CHARACTER, page(page, size))
+                        : documents.all(DocumentKind.CHARACTER, page(page, size)));
     }
 
     @GetMapping("/characters/{id}/lines")

@@ -32,6 +32,10 @@ public class DocumentRow implements Persistable<UUID> {
     @Column(name = "changed_at")
     private Instant changedAt;
 
+    /** When it was put away; null while it is there. Set by {@link Documents} alone. */
+    @Column(name = "put_away", insertable = false, updatable = false)
+    private Instant putAway;
+
     @jakarta.persistence.Transient
     private boolean fresh;
 

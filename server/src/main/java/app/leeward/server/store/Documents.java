@@ -7,7 +7,9 @@ import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 /** All documents. */
 public interface Documents extends JpaRepository<DocumentRow, UUID> {
@@ -20,8 +22,23 @@ public interface Documents extends JpaRepository<DocumentRow, UUID> {
     @Query("select d from DocumentRow d where d.id = :id")
     Optional<DocumentRow> peek(UUID id);
 
-    @Query("select d from DocumentRow d where d.kind = :kind order by d.createdAt, d.id")
+    /** Those that were not put away. */
+    @Query("select d from DocumentRow d where d.kind = :kind and d.putAway is null order by d.createdAt, d.id")
     Page<DocumentRow> all(DocumentKind kind, Pageable page);
+
+    /** Those that were, the last one first. */
+    @Query("select d from DocumentRow d where d.kind = :kind and d.putAway is not null order by d.putAway desc, d.id")
+    Page<DocumentRow> away(DocumentKind kind, Pageable page);
+
+    @Modifying
+    @Transactional
+    @Query(nativeQuery = true, value = "update document set put_away = now() where id = :id and put_away is null")
+    int putAway(UUID id);
+
+    @Modifying
+    @Transactional
+    @Query(nativeQuery = true, value = "update document set put_away = null where id = :id")
+    int bringBack(UUID id);
 
     @Query("select d from DocumentRow d where d.kind = :kind and d.belongsTo = :owner order by d.createdAt, d.id")
     Page<DocumentRow> of(DocumentKind kind, UUID owner, Pageable page);

@@ -38,20 +38,34 @@ public class Bundles {
     }
 
     /**
-     * Takes in a bundle: all of it or nothing. A character whose name is taken gets a number behind it.
+     * Takes in a bundle: all of it or nothing.
      *
-     * @throws Problem when something of it is missing, damaged or of a newer version
+     * @param name what the character is called here; null for what it is called in the bundle
+     * @param ask whether a name that is taken is refused, for somebody to be asked; else it gets a number behind it
+     * @throws Problem when something of it is missing, damaged or of a newer version; {@code name-taken} (409), with the name as its
+     *     place, when somebody is to be asked
      */
     @Transactional
-    public Snapshot<Character> take(UUID id, byte[] file, String fileName, String author) {
+    public Snapshot<Character> take(UUID id, byte[] file, String fileName, String name, boolean ask, String author) {
         Bundle bundle;
         try {
             bundle = BundleReader.read(file, property -> LOG.warn("A bundle has {}, which is left out", property));
         } catch (ArtProblem e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
         }
+        String wanted = name == null ? bundle.character().name() : name.strip();
+        if (wanted.isEmpty() || wanted.length() > Edits.LONGEST_NAME) {
+            throw Problem.refused("bad-name", "A name has 1 to " + Edits.LONGEST_NAME + " letters.");
+        }
+        if (ask && documents.existsByKindAndName(DocumentKind.CHARACTER, wanted)) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "name-taken",
+                    wanted,
+                    "A character called “" + wanted + "” is here already. Nothing was taken in.");
+        }
         images.keep(bundle.images());
-        Character named = bundle.character().withName(free(bundle.character().name()));
+        Character named = bundle.character().withName(free(wanted));
         Snapshot<Character> begun = characters.begin(id, named, fileName, author);
         for (Shot s : bundle.shots()) {
             lines.begin(id, s, bundle.recordings(), author);

@@ -242,6 +242,18 @@ public class Characters {
         return ledger.returnTo(keeping, id, base, number, author);
     }
 
+    /** Takes a character out of the list, with its shots; nothing of it is thrown away. */
+    public void putAway(UUID id) {
+        snapshot(id);
+        ledger.putAway(id);
+    }
+
+    /** Puts it there again, as it was. */
+    public void bringBack(UUID id) {
+        snapshot(id);
+        ledger.bringBack(id);
+    }
+
     public void nameRevision(UUID id, int number, String name) {
         if (name.strip().length() > Edits.LONGEST_NAME) {
             throw Problem.refused("long-name", "A name has at most " + Edits.LONGEST_NAME + " letters.");

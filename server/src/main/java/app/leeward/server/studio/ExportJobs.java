@@ -206,7 +206,22 @@ public class ExportJobs {
         worker.work(by, (id, reached) -> made(id, by, reached));
     }
 
+    /** What was written of a file that cannot be made goes at once: a full disk is one of the reasons. */
     private Runnable made(UUID id, String by, DoubleConsumer reached) {
+        try {
+            return written(id, by, reached);
+        } catch (RuntimeException e) {
+            Optional<DatabaseAway> away = DatabaseAway.behind(e);
+            boolean goesOn = Thread.currentThread().isInterrupted()
+                    || away.filter(a -> a != DatabaseAway.FULL).isPresent();
+            if (!goesOn) {
+                transaction.executeWithoutResult(t -> thrownAway(id));
+            }
+            throw e;
+        }
+    }
+
+    private Runnable written(UUID id, String by, DoubleConsumer reached) {
         ExportRow row = exports.findById(id).orElseThrow();
         ExportAsked asked = JsonText.read(json, row.asked(), ExportAsked.class);
         // what an earlier try had written of it

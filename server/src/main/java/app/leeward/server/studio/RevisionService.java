@@ -161,6 +161,14 @@ public class RevisionService {
         return new Snapshot.Made(told.getMessage(), told.getMadeAt());
     }
 
+    void putAway(UUID id) {
+        documents.putAway(id);
+    }
+
+    void bringBack(UUID id) {
+        documents.bringBack(id);
+    }
+
     /** Begins a document with the state its first edit makes. */
     @Transactional
     public <T, E> Snapshot<T> begin(DocumentType<T, E> type, UUID id, UUID belongsTo, T state, E edit, String author) {
