@@ -2,6 +2,7 @@ package app.leeward.e2e;
 
 import app.leeward.bench.faces.MovingTurn;
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
@@ -27,6 +28,7 @@ class Shots {
             muddled(day, server);
             others(day, server);
             handOver(day, server);
+            taking(day, server);
             live(day, server);
             hands(day, server);
             kits(day, server);
@@ -279,7 +281,36 @@ class Shots {
         hand.bench("Hand over").click();
         hand.page.getByText("to fix").first().waitFor();
         hand.settle();
+        // a film on its way
+        hand.page
+                .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Film"))
+                .getByText("WebM")
+                .click();
+        hand.page.getByLabel("Export WebM").click();
+        hand.page.waitForFunction(
+                "() => Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow')) > 30");
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("hand-over.png")));
+        hand.page.getByLabel("Cancel WebM").click();
+    }
+
+    /** What one character could take from another. */
+    private static void taking(Browser hand, LeewardServer server) {
+        String pilchard = server.body("/api/v1/characters?size=200")
+                .replaceAll("(?s).*\"id\":\"([^\"]+)\",\"name\":\"Pilchard\".*", "$1");
+        hand.page.navigate("about:blank");
+        // a bird has no nose to wait for
+        hand.page.navigate(server.url() + "/#c=" + pilchard + "&b=intake");
+        hand.page.getByText("Take from …").click();
+        hand.page.getByLabel("The character that has it").selectOption("Maren Quill");
+        Locator mouths = hand.page
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Mouths instead of its own"))
+                .first();
+        mouths.getByText("See").click();
+        hand.page.waitForFunction("() => { const all = [...document.querySelectorAll('section img')];"
+                + " return all.length > 3 && all.every(i => i.complete && i.naturalWidth > 0); }");
+        hand.settle();
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("taking.png")));
     }
 
     /** The face in a page of its own, from a plain file server, saying its line. */
