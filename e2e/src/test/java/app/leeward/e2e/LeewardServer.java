@@ -69,7 +69,9 @@ final class LeewardServer implements AutoCloseable {
     private void begin() throws SQLException {
         try (Connection c = connect()) {
             c.setAutoCommit(false);
-            c.createStatement().execute("truncate reading, " + String.join(", ", OF_DOCUMENTS));
+            c.createStatement()
+                    .execute("truncate reading, export, export_piece, export_stretch, "
+                            + String.join(", ", OF_DOCUMENTS));
             for (String table : OF_DOCUMENTS) {
                 c.createStatement()
                         .execute("insert into public.%2$s select * from %1$s.%2$s".formatted(BEGINNING, table));
