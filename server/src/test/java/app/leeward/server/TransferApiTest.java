@@ -48,10 +48,10 @@ class TransferApiTest {
     void whatIsTakenIsSeenBeforeTakenInOneStepAndUndone() {
         String other = maren.replaceAll("^.*/", "");
         String from = at + "/from/" + other;
-        JsonNode view = client.get(from).json();
-        assertThat(view.get("name").asText()).isEqualTo("Maren Quill");
+        JsonNode offered = client.get(from).json();
+        assertThat(offered.get("name").asText()).isEqualTo("Maren Quill");
         JsonNode look = null;
-        for (JsonNode i : view.get("items")) {
+        for (JsonNode i : offered.get("items")) {
             look = look == null && i.get("kind").asText().equals("LOOK") ? i : look;
         }
         assertThat(look.get("fitting").asText()).isEqualTo("WHOLE");
@@ -59,8 +59,8 @@ class TransferApiTest {
         JsonNode sheet = client.get(from + "/sheet?key=" + key).json();
         assertThat(sheet.get("captions")).hasSize(1);
         String picture = from + "/picture.svg?key=" + key + "&cell=0&revision="
-                + view.get("revision").asInt() + "&otherRevision="
-                + view.get("otherRevision").asInt();
+                + offered.get("revision").asInt() + "&otherRevision="
+                + offered.get("otherRevision").asInt();
         for (boolean here : new boolean[] {true, false}) {
             Client.Answer svg = client.get(picture + "&here=" + here);
             assertThat(svg.type()).startsWith("image/svg+xml");

@@ -6,7 +6,6 @@ import app.leeward.core.dial.Purpose;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -105,12 +104,14 @@ final class Counterparts {
 
     /** Names of some parts, three at most, and how many more. */
     static String names(Character c, List<String> ids) {
-        List<String> names = new ArrayList<>(ids.stream()
-                .distinct()
-                .map(i -> c.part(i).map(Part::name).orElse(i))
-                .toList());
-        return names.size() <= 3
-                ? String.join(", ", names)
-                : String.join(", ", names.subList(0, 3)) + " and " + (names.size() - 3) + " more";
+        return listed(ids.stream().map(i -> c.part(i).map(Part::name).orElse(i)).toList());
+    }
+
+    /** Each once, three at most, and how many more. */
+    static String listed(List<String> names) {
+        List<String> once = names.stream().distinct().toList();
+        return once.size() <= 3
+                ? String.join(", ", once)
+                : String.join(", ", once.subList(0, 3)) + " and " + (once.size() - 3) + " more";
     }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Drawings put beside those a part has, none in the place of another. */
@@ -27,7 +28,7 @@ final class DrawingTransfer {
             String id = Ids.unused(d.id(), taken);
             taken.add(id);
             ids.put(d.id(), id);
-            Drawing there = d.transform(place).with(b -> b.id(id).over(java.util.Optional.empty()));
+            Drawing there = d.transform(place).with(b -> b.id(id).over(Optional.empty()));
             all.add(there.withArt(Colouring.in(there.art(), colours)));
         }
         return to.withDrawings(all, to.shown());

@@ -63,7 +63,9 @@ final class LookTransfer {
         });
         if (dials.isEmpty() && drawings.isEmpty()) {
             return Taken.nothing(
-                    to, "Nothing it moves is there" + (lacking.isEmpty() ? "." : ": " + listed(lacking) + "."));
+                    to,
+                    "Nothing it moves is there"
+                            + (lacking.isEmpty() ? "." : ": " + Counterparts.listed(lacking) + "."));
         }
         List<Look> looks = new ArrayList<>(to.library().looks());
         Optional<Look> same = looks.stream()
@@ -93,7 +95,9 @@ final class LookTransfer {
         }));
         if (tracks.isEmpty()) {
             return Taken.nothing(
-                    to, "Nothing it moves is there" + (lacking.isEmpty() ? "." : ": " + listed(lacking) + "."));
+                    to,
+                    "Nothing it moves is there"
+                            + (lacking.isEmpty() ? "." : ": " + Counterparts.listed(lacking) + "."));
         }
         List<Cue> cues = new ArrayList<>(to.library().cues());
         Optional<Cue> same =
@@ -115,21 +119,15 @@ final class LookTransfer {
             facts.add("One of that name is there; this stands in its place.");
         }
         if (!brought.isEmpty()) {
-            facts.add("Brings " + (brought.size() == 1 ? "the dial " : "the dials ") + listed(brought) + ".");
+            facts.add("Brings " + (brought.size() == 1 ? "the dial " : "the dials ") + Counterparts.listed(brought)
+                    + ".");
         }
         if (!lacking.isEmpty()) {
-            facts.add("Not there, left out: " + listed(lacking) + ".");
+            facts.add("Not there, left out: " + Counterparts.listed(lacking) + ".");
         }
         TransferItem.Fitting fitting = replaces
                 ? TransferItem.Fitting.REPLACES
                 : lacking.isEmpty() ? TransferItem.Fitting.WHOLE : TransferItem.Fitting.PARTLY;
         return new Taken(after, fitting, facts);
-    }
-
-    private static String listed(List<String> names) {
-        List<String> once = names.stream().distinct().toList();
-        return once.size() <= 3
-                ? String.join(", ", once)
-                : String.join(", ", once.subList(0, 3)) + " and " + (once.size() - 3) + " more";
     }
 }

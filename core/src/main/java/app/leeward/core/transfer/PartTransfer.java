@@ -99,9 +99,7 @@ final class PartTransfer {
                 order.add(slot(id, order, ids), ids.get(id));
             }
         }
-        List<Window> windows = new ArrayList<>(to.rig().windows());
-        Character after =
-                to.withRig(r -> r.with(b -> b.parts(parts).order(order).windows(windows)));
+        Character after = to.withRig(r -> r.with(b -> b.parts(parts).order(order)));
         for (Window w : from.rig().windows()) {
             String by = ids.getOrDefault(w.by(), counterparts.part(w.by()).orElse(""));
             List<String> masked =

@@ -77,6 +77,15 @@ final class QueueWorker {
             refused(id, by, e.code(), e.place(), e.getMessage());
         } catch (Refusal e) {
             refused(id, by, e.reason().word(), "", e.getMessage());
+        } catch (LinkageError | OutOfMemoryError e) {
+            // tried again, it would end the same way, for ever
+            LOG.error("What was asked for cannot be done on this machine", e);
+            refused(
+                    id,
+                    by,
+                    "fault",
+                    "",
+                    "This machine could not do it; nothing was changed. The server's log says more.");
         } catch (RuntimeException e) {
             requireStillHere(e);
             Optional<DatabaseAway> away = DatabaseAway.behind(e);
