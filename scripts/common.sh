@@ -45,6 +45,11 @@ need_ffmpeg() {
   command -v ffmpeg >/dev/null || (debian ffmpeg) || say "Films cannot be made without ffmpeg; everything else works."
 }
 
+# Speaks sentences whose true times are known.
+need_flite() {
+  command -v flite >/dev/null || debian flite
+}
+
 need_chromium() {
   [ -x /usr/bin/chromium ] || debian chromium fonts-dejavu-core
 }

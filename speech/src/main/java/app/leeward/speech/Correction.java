@@ -4,8 +4,8 @@ import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Guess;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
-import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
+import app.leeward.speech.acoustic.Pronounced;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -30,75 +30,73 @@ final class Correction {
     private final DialogueLine before;
     private final String text;
     private final Sound sound;
-    private final Lexicon lexicon;
-    private final List<WrittenWord> written;
     private final Map<String, Guess> guesses = new LinkedHashMap<>();
-    private final List<List<List<List<Phone>>>> ways = new ArrayList<>();
+    private final List<Spelling> spelled;
 
     Correction(LineReader reader, DialogueLine before, String text, Sound sound, Lexicon lexicon) {
         this.reader = reader;
         this.before = before;
         this.text = text;
         this.sound = sound;
-        this.lexicon = lexicon;
-        this.written = LineReader.written(text);
-        for (WrittenWord word : written) {
-            ways.add(word.spoken().stream()
-                    .map(s -> reader.pronunciations(s, lexicon, guesses))
-                    .toList());
-        }
+        this.spelled = new ArrayList<>(reader.spelled(text, lexicon, guesses));
     }
 
     /** New words {@code from} to before {@code to}, in the sound from second {@code start} to {@code end}. */
-    private record Stretch(int from, int to, double start, double end) {}
+    private record Part(int from, int to, double start, double end) {}
 
-    /** The corrected line; empty when all of it has to be read again. */
-    Optional<DialogueLine> made(Listening listening) {
+    /** The corrected line; all of it is read again where too much changed, or what changed is not found in its place. */
+    DialogueLine made(Listening listening) {
         List<TimedWord> old = before.words();
         int[] kept = kept(old);
-        List<Stretch> stretches = stretches(old, kept);
+        for (int i = 0; i < kept.length; i++) {
+            if (kept[i] >= 0 && before.byHand(kept[i])) {
+                // a hand knows better how it is said, and where
+                spelled.set(
+                        i, new Spelling(spelled.get(i).word(), List.of(HeldWord.of(before, kept[i], edge -> false))));
+            }
+        }
+        return inParts(old, kept, listening).orElseGet(() -> {
+            LineParts whole = new LineParts(before);
+            whole.add(reader.aligned(text, spelled, sound, before.sound(), List.of(), listening), 0, sound.seconds());
+            return whole.line(text, List.copyOf(guesses.values()));
+        });
+    }
+
+    private Optional<DialogueLine> inParts(List<TimedWord> old, int[] kept, Listening listening) {
+        List<Part> stretches = stretches(old, kept);
         double searched =
                 stretches.stream().mapToDouble(s -> s.end() - s.start()).sum();
         if (old.isEmpty() || searched > MOST * sound.seconds()) {
             return Optional.empty();
         }
-        List<TimedWord> words = new ArrayList<>();
-        List<TimedPhone> phones = new ArrayList<>();
+        LineParts parts = new LineParts(before);
         int next = 0;
         double done = 0;
-        for (Stretch s : stretches) {
-            keep(old, kept, next, s.from(), words, phones);
+        for (Part s : stretches) {
+            keep(kept, next, s.from(), parts);
             Listening part = listening.between(done / searched, (done + s.end() - s.start()) / searched);
             Optional<DialogueLine> found = found(s, part);
             if (found.isEmpty()) {
                 return Optional.empty();
             }
-            found.get()
-                    .words()
-                    .forEach(w ->
-                            words.add(new TimedWord(w.text(), w.start() + s.start(), w.end() + s.start(), w.doubt())));
-            found.get()
-                    .phones()
-                    .forEach(p -> phones.add(new TimedPhone(p.phone(), p.start() + s.start(), p.end() + s.start())));
+            parts.add(found.get(), s.start(), s.end());
             next = s.to();
             done += s.end() - s.start();
         }
-        keep(old, kept, next, written.size(), words, phones);
-        return Optional.of(new DialogueLine(
-                text, before.sound(), before.seconds(), words, phones, List.copyOf(guesses.values()), doubt(words)));
+        keep(kept, next, spelled.size(), parts);
+        return Optional.of(parts.line(text, List.copyOf(guesses.values())));
     }
 
-    private Optional<DialogueLine> found(Stretch s, Listening listening) {
-        int first = (int) Math.round(s.start() * sound.rate());
-        int end = Math.min(sound.samples().length, (int) Math.round(s.end() * sound.rate()));
-        Sound part = new Sound(sound.rate(), Arrays.copyOfRange(sound.samples(), first, end));
-        String words = String.join(
-                " ",
-                written.subList(s.from(), s.to()).stream()
-                        .map(WrittenWord::text)
-                        .toList());
+    private Optional<DialogueLine> found(Part s, Listening listening) {
+        List<Spelling> words = spelled.subList(s.from(), s.to()).stream()
+                .map(w -> w.from(s.start()))
+                .toList();
+        if (words.isEmpty()) {
+            return Optional.empty();
+        }
         try {
-            DialogueLine line = reader.read(words, part, before.sound(), lexicon, listening);
+            DialogueLine line =
+                    reader.aligned("", words, sound.part(s.start(), s.end()), before.sound(), List.of(), listening);
             boolean whole = line.words().size() == s.to() - s.from();
             return whole && line.fits() ? Optional.of(line) : Optional.empty();
         } catch (SpeechProblem e) {
@@ -107,41 +105,23 @@ final class Correction {
         }
     }
 
-    /** Mean over the words by how long they last, which is how a whole reading counts it. */
-    private static double doubt(List<TimedWord> words) {
-        double sum = 0;
-        double seconds = 0;
-        for (TimedWord w : words) {
-            sum += w.doubt() * (w.end() - w.start());
-            seconds += w.end() - w.start();
-        }
-        return seconds == 0 ? 0 : sum / seconds;
-    }
-
-    private void keep(
-            List<TimedWord> old, int[] kept, int from, int to, List<TimedWord> words, List<TimedPhone> phones) {
+    private void keep(int[] kept, int from, int to, LineParts parts) {
         for (int i = from; i < to; i++) {
-            TimedWord w = old.get(kept[i]);
-            words.add(new TimedWord(written.get(i).text(), w.start(), w.end(), w.doubt()));
-            phones.addAll(phonesOf(w));
+            parts.keep(kept[i], spelled.get(i).word().text());
         }
-    }
-
-    private List<TimedPhone> phonesOf(TimedWord w) {
-        return before.phones().stream()
-                .filter(p -> p.start() >= w.start() - 1e-6 && p.end() <= w.end() + 1e-6)
-                .toList();
     }
 
     /** For each new word the old one it is, or -1: the longest common run of words in order (Wagner and Fischer, 1974). */
     private int[] kept(List<TimedWord> old) {
-        int n = written.size();
+        int n = spelled.size();
         int m = old.size();
         boolean[][] same = new boolean[n][m];
         int[][] longest = new int[n + 1][m + 1];
         for (int i = n - 1; i >= 0; i--) {
             for (int k = m - 1; k >= 0; k--) {
-                same[i][k] = written.get(i).text().equalsIgnoreCase(old.get(k).text()) && saidSo(i, old.get(k));
+                same[i][k] =
+                        spelled.get(i).word().text().equalsIgnoreCase(old.get(k).text())
+                                && (before.byHand(k) || saidSo(i, k));
                 longest[i][k] = same[i][k] ? longest[i + 1][k + 1] + 1 : Math.max(longest[i + 1][k], longest[i][k + 1]);
             }
         }
@@ -161,16 +141,18 @@ final class Correction {
     }
 
     /** Whether the sounds an old word was found with are still a way to say the new one. */
-    private boolean saidSo(int i, TimedWord old) {
-        List<Phone> said = phonesOf(old).stream().map(TimedPhone::phone).toList();
-        return ends(ways.get(i), 0, said, 0);
+    private boolean saidSo(int i, int old) {
+        List<Phone> said = before.phonesOf(old).stream()
+                .map(p -> before.phones().get(p).phone())
+                .toList();
+        return ends(spelled.get(i).spoken(), 0, said, 0);
     }
 
-    private static boolean ends(List<List<List<Phone>>> spoken, int word, List<Phone> said, int at) {
+    private static boolean ends(List<Pronounced> spoken, int word, List<Phone> said, int at) {
         if (word == spoken.size()) {
             return at == said.size();
         }
-        for (List<Phone> way : spoken.get(word)) {
+        for (List<Phone> way : spoken.get(word).ways()) {
             int to = at + way.size();
             if (to <= said.size() && said.subList(at, to).equals(way) && ends(spoken, word + 1, said, to)) {
                 return true;
@@ -179,8 +161,8 @@ final class Correction {
         return false;
     }
 
-    private List<Stretch> stretches(List<TimedWord> old, int[] kept) {
-        List<Stretch> out = new ArrayList<>();
+    private List<Part> stretches(List<TimedWord> old, int[] kept) {
+        List<Part> out = new ArrayList<>();
         int n = kept.length;
         for (int i = 0; i <= n; i++) {
             if (!changedBefore(kept, old.size(), i)) {
@@ -207,7 +189,7 @@ final class Correction {
         return last >= -1 && next != last + 1;
     }
 
-    private Stretch around(List<TimedWord> old, int[] kept, int from, int to) {
+    private Part around(List<TimedWord> old, int[] kept, int from, int to) {
         int a = from;
         int b = to;
         int more = 0;
@@ -225,12 +207,12 @@ final class Correction {
     }
 
     private double span(List<TimedWord> old, int[] kept, int from, int to) {
-        Stretch s = stretch(old, kept, from, to);
+        Part s = stretch(old, kept, from, to);
         return s.end() - s.start();
     }
 
     /** From half-way through the pause before the words to half-way through the one behind them. */
-    private Stretch stretch(List<TimedWord> old, int[] kept, int from, int to) {
+    private Part stretch(List<TimedWord> old, int[] kept, int from, int to) {
         double start = 0;
         if (from > 0 && kept[from - 1] >= 0) {
             int k = kept[from - 1];
@@ -243,13 +225,13 @@ final class Correction {
             double last = k > 0 ? old.get(k - 1).end() : 0;
             end = (last + old.get(k).start()) / 2;
         }
-        return new Stretch(from, to, start, end);
+        return new Part(from, to, start, end);
     }
 
-    private List<Stretch> merged(List<TimedWord> old, int[] kept, List<Stretch> all) {
-        List<Stretch> out = new ArrayList<>();
-        for (Stretch s : all) {
-            Stretch last = out.isEmpty() ? null : out.get(out.size() - 1);
+    private List<Part> merged(List<TimedWord> old, int[] kept, List<Part> all) {
+        List<Part> out = new ArrayList<>();
+        for (Part s : all) {
+            Part last = out.isEmpty() ? null : out.get(out.size() - 1);
             if (last != null && s.from() <= last.to()) {
                 out.set(out.size() - 1, stretch(old, kept, last.from(), Math.max(last.to(), s.to())));
             } else {

@@ -6,6 +6,11 @@ import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
+import app.leeward.core.speech.UnwrittenSpeech;
+import app.leeward.speech.acoustic.AcousticModel;
+import app.leeward.speech.acoustic.Alignment;
+import app.leeward.speech.acoustic.ForcedAligner;
+import app.leeward.speech.acoustic.Pronounced;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,7 +23,7 @@ public final class LineReader {
     public static final int MOST_WORDS = 600;
 
     private final PronouncingDictionary dictionary;
-    private final Aligners aligners = new Aligners();
+    private ForcedAligner aligner;
 
     public LineReader() {
         this(PronouncingDictionary.load());
@@ -30,7 +35,14 @@ public final class LineReader {
 
     /** Loads the acoustic model now instead of with the first line; takes seconds. */
     public void warmUp() {
-        aligners.warmUp();
+        aligner();
+    }
+
+    private synchronized ForcedAligner aligner() {
+        if (aligner == null) {
+            aligner = new ForcedAligner(AcousticModel.load());
+        }
+        return aligner;
     }
 
     /**
@@ -44,10 +56,9 @@ public final class LineReader {
     /** The same, telling how far it is; what {@code listening} throws ends it. */
     public DialogueLine read(String text, Sound sound, String hash, Lexicon lexicon, Listening listening) {
         Map<String, Guess> guesses = new LinkedHashMap<>();
-        List<WrittenWord> written = written(text);
-        List<List<List<Phone>>> pronunciations = readable(written, sound.seconds(), lexicon, guesses);
-        Aligned aligned = aligners.align(sound, pronunciations, listening);
-        return line(text, sound, hash, written, aligned, List.copyOf(guesses.values()));
+        List<Spelling> spelled = spelled(text, lexicon, guesses);
+        requireTime(spelled, sound.seconds());
+        return aligned(text, spelled, sound, hash, List.copyOf(guesses.values()), listening);
     }
 
     /**
@@ -56,20 +67,24 @@ public final class LineReader {
      * @throws SpeechProblem when they cannot be read out, or not in that time
      */
     public void requireReadable(String text, double seconds, Lexicon lexicon) {
-        readable(written(text), seconds, lexicon, new LinkedHashMap<>());
+        requireTime(spelled(text, lexicon, new LinkedHashMap<>()), seconds);
     }
 
-    private List<List<List<Phone>>> readable(
-            List<WrittenWord> written, double seconds, Lexicon lexicon, Map<String, Guess> guesses) {
-        List<List<List<Phone>>> pronunciations = new ArrayList<>();
-        int sounds = 0;
-        for (WrittenWord word : written) {
-            for (String spoken : word.spoken()) {
-                List<List<Phone>> ways = pronunciations(spoken, lexicon, guesses);
-                pronunciations.add(ways);
-                sounds += ways.stream().mapToInt(List::size).min().orElse(0);
-            }
-        }
+    List<Spelling> spelled(String text, Lexicon lexicon, Map<String, Guess> guesses) {
+        return written(text).stream()
+                .map(word -> new Spelling(
+                        word,
+                        word.spoken().stream()
+                                .map(s -> Pronounced.as(pronunciations(s, lexicon, guesses)))
+                                .toList()))
+                .toList();
+    }
+
+    private static void requireTime(List<Spelling> spelled, double seconds) {
+        int sounds = spelled.stream()
+                .flatMap(s -> s.spoken().stream())
+                .mapToInt(p -> p.ways().stream().mapToInt(List::size).min().orElse(0))
+                .sum();
         // every sound takes three states of 10 ms at the least
         if (sounds * 0.03 > seconds) {
             throw new SpeechProblem(
@@ -77,11 +92,23 @@ public final class LineReader {
                     String.format(
                             java.util.Locale.ROOT,
                             "These %d words need at least %.1f s to say, but the recording lasts %.1f s.",
-                            written.size(),
+                            spelled.size(),
                             sounds * 0.03,
                             seconds));
         }
-        return pronunciations;
+    }
+
+    /** @throws SpeechProblem {@code words-not-found} when they are not in the recording */
+    DialogueLine aligned(
+            String text, List<Spelling> spelled, Sound sound, String hash, List<Guess> guesses, Listening listening) {
+        List<Pronounced> spoken =
+                spelled.stream().flatMap(s -> s.spoken().stream()).toList();
+        Alignment found = aligner()
+                .align(sound, spoken, listening)
+                .orElseThrow(() -> new SpeechProblem(
+                        "words-not-found",
+                        "These words do not fit the recording: listen to it and type the words that are said in it."));
+        return line(text, sound, hash, spelled, found, guesses);
     }
 
     /**
@@ -107,9 +134,19 @@ public final class LineReader {
      * in its place, all of it is read again.
      */
     public DialogueLine correct(DialogueLine before, String text, Sound sound, Lexicon lexicon, Listening listening) {
-        return new Correction(this, before, text, sound, lexicon)
-                .made(listening)
-                .orElseGet(() -> read(text, sound, before.sound(), lexicon, listening));
+        return new Correction(this, before, text, sound, lexicon).made(listening);
+    }
+
+    /**
+     * Listens to one stretch of a line again. What lies outside of it, and what a hand has put in it, stays just where it is.
+     *
+     * @param from seconds into the recording
+     * @param to seconds into the recording
+     * @throws SpeechProblem {@code nothing-there} when no sound begins or ends there that could be found anew, {@code
+     *     words-not-found} when it is not found
+     */
+    public DialogueLine again(DialogueLine line, double from, double to, Sound sound, Lexicon lexicon) {
+        return new Stretch(this, line, from, to, sound, lexicon).read();
     }
 
     /** Whether the dictionary has a word, so that nothing has to be guessed. */
@@ -180,18 +217,23 @@ public final class LineReader {
     }
 
     private static DialogueLine line(
-            String text, Sound sound, String hash, List<WrittenWord> written, Aligned aligned, List<Guess> guesses) {
+            String text, Sound sound, String hash, List<Spelling> spelled, Alignment found, List<Guess> guesses) {
         List<TimedPhone> phones = new ArrayList<>();
         List<TimedWord> words = new ArrayList<>();
+        // for each spoken word the written one it belongs to
+        List<Integer> writtenOf = new ArrayList<>();
+        List<Double> held = new ArrayList<>();
         int next = 0;
-        for (WrittenWord word : written) {
+        for (Spelling word : spelled) {
             double from = Double.NaN;
             double to = 0;
             double doubt = 0;
             for (int i = 0; i < word.spoken().size(); i++, next++) {
-                Aligned.Spoken spoken = aligned.words().get(next);
+                writtenOf.add(words.size());
+                word.spoken().get(i).held().forEach(h -> held.add(h.seconds()));
+                Alignment.Spoken spoken = found.words().get(next);
                 doubt = Math.max(doubt, spoken.doubt());
-                for (Aligned.Heard h : spoken.phones()) {
+                for (Alignment.Heard h : spoken.phones()) {
                     double end = Math.min(h.end(), sound.seconds());
                     if (end > h.start()) {
                         from = Double.isNaN(from) ? h.start() : from;
@@ -201,10 +243,27 @@ public final class LineReader {
                 }
             }
             if (!Double.isNaN(from)) {
-                words.add(new TimedWord(word.text(), from, to, doubt));
+                words.add(new TimedWord(word.word().text(), from, to, doubt));
             }
         }
-        Ending.trim(phones, words, sound);
-        return new DialogueLine(text, hash, sound.seconds(), words, phones, guesses, aligned.doubt());
+        List<UnwrittenSpeech> unwritten = found.unwritten().stream()
+                .map(u -> new UnwrittenSpeech(
+                        u.before() < writtenOf.size() ? writtenOf.get(u.before()) : words.size(),
+                        u.phones().get(0).start(),
+                        Math.min(
+                                sound.seconds(),
+                                u.phones().get(u.phones().size() - 1).end()),
+                        u.phones().stream().map(Alignment.Heard::phone).toList()))
+                .toList();
+        return new DialogueLine(
+                text,
+                hash,
+                sound.seconds(),
+                words,
+                phones,
+                guesses,
+                found.doubt(),
+                held.stream().distinct().toList(),
+                unwritten);
     }
 }

@@ -1,5 +1,7 @@
 package app.leeward.speech;
 
+import java.util.Arrays;
+
 /**
  * A recording as one channel.
  *
@@ -9,6 +11,13 @@ package app.leeward.speech;
 public record Sound(int rate, float[] samples) {
     public double seconds() {
         return (double) samples.length / rate;
+    }
+
+    /** From one second to another. */
+    Sound part(double from, double to) {
+        int first = Math.max(0, (int) Math.round(from * rate));
+        int end = Math.max(first, Math.min(samples.length, (int) Math.round(to * rate)));
+        return new Sound(rate, Arrays.copyOfRange(samples, first, end));
     }
 
     public float peak() {

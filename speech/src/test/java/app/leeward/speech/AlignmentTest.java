@@ -6,9 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
-import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -30,7 +28,6 @@ class AlignmentTest {
         "Captain Brown put the map on the table and opened the window.",
         "If you have any money, buy a ticket and climb aboard.",
     };
-    private static final double FRAME = 1.0 / 24;
 
     private static LineReader reader;
 
@@ -39,97 +36,13 @@ class AlignmentTest {
         reader = new LineReader();
     }
 
-    private static final class Tally {
-        int matched;
-        int withinFrame;
-        int closures;
-        int found;
-        final List<Double> errors = new ArrayList<>();
-        double worstDoubt = Double.NEGATIVE_INFINITY;
-        double worstWord;
-        final List<String> missed = new ArrayList<>();
-
-        void add(Flite.Said said, DialogueLine line, String name) {
-            List<int[]> pairs = pairs(said.phones(), line.phones());
-            for (int[] p : pairs) {
-                double error = line.phones().get(p[1]).start()
-                        - said.phones().get(p[0]).start();
-                errors.add(Math.abs(error));
-                matched++;
-                withinFrame += Math.abs(error) <= FRAME ? 1 : 0;
-            }
-            for (int i = 0; i < said.phones().size(); i++) {
-                Flite.TruePhone truth = said.phones().get(i);
-                if (truth.phone().closure() || truth.phone().lipToTeeth()) {
-                    closures++;
-                    boolean here = line.phones().stream()
-                            .anyMatch(h -> h.phone() == truth.phone()
-                                    && h.start() < truth.end() + FRAME
-                                    && h.end() > truth.start() - FRAME);
-                    found += here ? 1 : 0;
-                    if (!here) {
-                        missed.add(name + ": " + truth);
-                    }
-                }
-            }
-            worstDoubt = Math.max(worstDoubt, line.doubt());
-            for (TimedWord w : line.words()) {
-                worstWord = Math.max(worstWord, w.doubt());
-            }
-        }
-
-        double share() {
-            return (double) withinFrame / matched;
-        }
-
-        String figures(String what) {
-            errors.sort(null);
-            return String.format(
-                    "%s: %d phones, %.2f %% of starts within one frame, median error %.0f ms, 95th percentile %.0f ms, %d of %d closures; largest doubt %.2f a line, %.2f a word",
-                    what,
-                    matched,
-                    100 * share(),
-                    1000 * errors.get(errors.size() / 2),
-                    1000 * errors.get((int) (errors.size() * 0.95)),
-                    found,
-                    closures,
-                    worstDoubt,
-                    worstWord);
-        }
-    }
-
-    /** Index pairs of the longest common subsequence of labels: voices and dictionary may differ over a vowel. */
-    private static List<int[]> pairs(List<Flite.TruePhone> a, List<TimedPhone> b) {
-        int[][] best = new int[a.size() + 1][b.size() + 1];
-        for (int i = a.size() - 1; i >= 0; i--) {
-            for (int j = b.size() - 1; j >= 0; j--) {
-                best[i][j] = a.get(i).phone() == b.get(j).phone()
-                        ? best[i + 1][j + 1] + 1
-                        : Math.max(best[i + 1][j], best[i][j + 1]);
-            }
-        }
-        List<int[]> out = new ArrayList<>();
-        for (int i = 0, j = 0; i < a.size() && j < b.size(); ) {
-            if (a.get(i).phone() == b.get(j).phone()) {
-                out.add(new int[] {i++, j++});
-            } else if (best[i + 1][j] >= best[i][j + 1]) {
-                i++;
-            } else {
-                j++;
-            }
-        }
-        return out;
-    }
-
     @Test
     void soundsAreFoundWhereTheyAreSpoken() throws Exception {
-        Tally clean = new Tally();
-        Tally noisy = new Tally();
-        int truth = 0;
+        HeardTally clean = new HeardTally();
+        HeardTally noisy = new HeardTally();
         for (String voice : VOICES) {
             for (int s = 0; s < SENTENCES.length; s++) {
                 Flite.Said said = Flite.say(voice, SENTENCES[s]);
-                truth += said.phones().size();
                 Sound sound = WavFile.read(said.wav());
                 clean.add(said, reader.read(SENTENCES[s], sound, "h", Lexicon.EMPTY), voice + " " + s);
                 Sound hiss = Wavs.noisy(sound, 20, s);
@@ -138,7 +51,7 @@ class AlignmentTest {
         }
         System.out.println(clean.figures("clean"));
         System.out.println(noisy.figures("noise at 20 dB"));
-        assertThat((double) clean.matched / truth)
+        assertThat((double) clean.matched / clean.truth)
                 .as("labels that could be compared")
                 .isGreaterThan(0.9);
         assertThat(clean.share()).isGreaterThanOrEqualTo(0.97);

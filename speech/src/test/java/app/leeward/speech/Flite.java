@@ -11,17 +11,17 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Speech whose true times are known: Debian's flite prints the end of every phone it speaks. */
-final class Flite {
+public final class Flite {
     private static final Pattern PHONE = Pattern.compile("([a-z]+\\d?):([\\d.]+)");
 
-    record Said(byte[] wav, List<TruePhone> phones) {}
+    public record Said(byte[] wav, List<TruePhone> phones) {}
 
     /** Start and end in seconds. */
-    record TruePhone(Phone phone, double start, double end) {}
+    public record TruePhone(Phone phone, double start, double end) {}
 
     private Flite() {}
 
-    static Said say(String voice, String words) throws IOException, InterruptedException {
+    public static Said say(String voice, String words) throws IOException, InterruptedException {
         Path wav = Files.createTempFile("leeward", ".wav");
         try {
             Process p = new ProcessBuilder("flite", "-voice", voice, "-psdur", "-t", words, "-o", wav.toString())

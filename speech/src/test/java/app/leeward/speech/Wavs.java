@@ -7,7 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Random;
 
 /** Makes WAV files for tests. */
-final class Wavs {
+public final class Wavs {
     private Wavs() {}
 
     static byte[] of(Sound sound, int channels, int bits, boolean real) {
@@ -45,7 +45,7 @@ final class Wavs {
     }
 
     /** White noise added so that the speech is {@code decibels} louder on average. */
-    static Sound noisy(Sound sound, double decibels, long seed) {
+    public static Sound noisy(Sound sound, double decibels, long seed) {
         double power = 0;
         for (float s : sound.samples()) {
             power += s * s;

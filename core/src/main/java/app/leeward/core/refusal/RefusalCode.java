@@ -78,6 +78,7 @@ public enum RefusalCode {
     NO_PROFILE,
     NO_PUPIL,
     NO_REASON,
+    NO_ROOM,
     NO_RUN,
     NO_SHAPE,
     NO_SIDE,

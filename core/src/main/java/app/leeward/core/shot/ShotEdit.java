@@ -23,6 +23,7 @@ public sealed interface ShotEdit
         permits ActingEdit,
                 LayoutEdit,
                 ReviewEdit,
+                SoundEdit,
                 ShotEdit.Record,
                 ShotEdit.RenameShot,
                 ShotEdit.Realign,
@@ -106,7 +107,7 @@ public sealed interface ShotEdit
 
         @Override
         public String describe() {
-            return "Read the recording again with the words '" + line.text() + "'";
+            return "Listened again for '" + line.text() + "'";
         }
     }
 

@@ -122,6 +122,7 @@ import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.LayoutEdit;
 import app.leeward.core.shot.ReviewEdit;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.SoundEdit;
 import app.leeward.core.shot.Way;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -276,6 +277,13 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("accept-shot-finding", ReviewEdit.Accept.class),
                     entry("reopen-shot-finding", ReviewEdit.Reopen.class),
                     entry("reread", ShotEdit.Realign.class),
+                    entry("move-edge", SoundEdit.MoveEdge.class),
+                    entry("change-sound", SoundEdit.ChangeSound.class),
+                    entry("split-sound", SoundEdit.SplitSound.class),
+                    entry("join-sounds", SoundEdit.JoinSounds.class),
+                    entry("add-sound", SoundEdit.AddSound.class),
+                    entry("drop-sound", SoundEdit.DropSound.class),
+                    entry("release-edges", SoundEdit.ReleaseEdges.class),
                     entry("expose", ShotEdit.Expose.class),
                     entry("feel", ShotEdit.Feel.class),
                     entry("pin-mouth", ShotEdit.PinMouth.class),

@@ -11,6 +11,7 @@ import app.leeward.core.shot.ShotEdit;
 import app.leeward.formats.art.Sha256;
 import app.leeward.formats.sheet.ExposureCsv;
 import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.LineReadings;
 import app.leeward.server.studio.Lines;
 import app.leeward.server.studio.Snapshot;
@@ -50,8 +51,10 @@ class LineApi {
     private final Lines lines;
     private final LineReadings readings;
     private final AdmittedRequests admitted;
+    private final HeavyWork heavy;
 
-    LineApi(Characters characters, Lines lines, LineReadings readings, AdmittedRequests admitted) {
+    LineApi(Characters characters, Lines lines, LineReadings readings, AdmittedRequests admitted, HeavyWork heavy) {
+        this.heavy = heavy;
         this.admitted = admitted;
         this.characters = characters;
         this.lines = lines;
@@ -207,6 +210,24 @@ class LineApi {
     ReadingView words(@PathVariable UUID id, @RequestBody WordsBody body, HttpServletRequest request) {
         return ReadingView.of(
                 readings.words(id, body.base(), Bodies.require(body.words(), "words"), ReadingApi.client(request)));
+    }
+
+    /**
+     * A stretch of a line.
+     *
+     * @param at the frame the line begins at
+     * @param from seconds into its recording
+     * @param to seconds into its recording
+     */
+    public record AgainBody(int base, Integer at, Double from, Double to) {}
+
+    /** Listens to a stretch again; what a hand has put stays where it is. */
+    @PostMapping("/lines/{id}/again")
+    LineView again(@PathVariable UUID id, @RequestBody AgainBody body) {
+        int at = Bodies.require(body.at(), "at");
+        double from = Bodies.require(body.from(), "from");
+        double to = Bodies.require(body.to(), "to");
+        return view(heavy.done(() -> lines.again(id, body.base(), at, from, to, CharacterApi.AUTHOR)));
     }
 
     /** Corrects how a word is pronounced, for this and all later lines of the character. */

@@ -321,6 +321,22 @@ public class Lines {
         };
     }
 
+    /** Listens to a stretch of a line again; times are seconds into its recording. */
+    public Snapshot<Shot> again(UUID id, int base, int at, double from, double to, String author) {
+        // listening takes a moment: what is stale is refused before it
+        requireRoom(id, base);
+        Snapshot<Shot> now = snapshot(id);
+        DialogueLine line = now.state().lines().stream()
+                .filter(p -> p.at() == at)
+                .map(PlacedLine::line)
+                .findFirst()
+                .orElseThrow(() -> Problem.notThere("line"));
+        Lexicon lexicon = characters.snapshot(now.belongsTo()).state().voice().lexicon();
+        DialogueLine read = heard(() -> reader.again(
+                line, from, to, WavFile.read(recording(line.sound()).wav()), lexicon));
+        return ledger.edit(keeping, id, base, new ShotEdit.Realign(at, read), author);
+    }
+
     private DialogueLine corrected(Shot before, String words, Lexicon lexicon, Listening listening) {
         DialogueLine line = first(before).line();
         Sound sound = heard(() -> WavFile.read(recording(line.sound()).wav()));
