@@ -32,6 +32,7 @@ export type LookSpan = Schemas['LookSpan'];
 export type CuePlacement = Schemas['CuePlacement'];
 export type ShotNote = Schemas['ShotNote'];
 export type DialogueLine = Schemas['DialogueLine'];
+export type PlacedLine = Schemas['PlacedLine'];
 export type LineView = Schemas['LineView'];
 export type ReadingView = Schemas['ReadingView'];
 export type PoseBody = Schemas['PoseBody'];
@@ -301,6 +302,8 @@ export const api = {
     read(post<ReadingView>(`/lines/${id}/words`, { base, words }), waiting),
   pronounce: (id: string, base: number, word: string, soundsLike: string, waiting: Waiting) =>
     read(post<ReadingView>(`/lines/${id}/pronounce`, { base, word, soundsLike }), waiting),
+  again: (id: string, base: number, at: number, from: number, to: number) =>
+    post<LineView>(`/lines/${id}/again`, { base, at, from, to }),
   peaks: (id: string, count: number) => get<number[]>(`/lines/${id}/peaks?count=${count}`),
   history: (kind: 'characters' | 'lines', id: string) =>
     get<{ steps: Step[]; total: number }>(`/${kind}/${id}/history?size=40`),

@@ -10,6 +10,8 @@ import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { EditableName } from '../ui/EditableName';
 import { FaceCrop } from '../ui/FaceCrop';
+import { SoundCard } from './lines/SoundCard';
+import { Unwritten } from './lines/Unwritten';
 import { follow, mouthBox } from './mouths/box';
 
 /** The lines of this character: their words, what was guessed about them, and which mouth serves which sound. */
@@ -46,6 +48,7 @@ export function LinesBench() {
         </p>
       )}
       <UnfinishedReadings character={view.id} />
+      <SoundCard />
       {line &&
         (line.shot.lines[0] ? (
           <Words key={line.id + line.shot.lines[0].line.text} line={line} said={line.shot.lines[0].line} />
@@ -171,6 +174,7 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
           Not shown: {line.notShown.join('; ')}.
         </p>
       )}
+      <Unwritten line={line} />
       {said.guesses.map((g) => (
         <GuessRow key={g.word} word={g.word} phones={g.phones.join(' ')} />
       ))}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { AudioLines, Pause, Play, SkipBack } from 'lucide-react';
+import { AudioLines, Pause, Play, SkipBack, ZoomIn, ZoomOut } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { api, type Shape } from '../api/client';
@@ -11,7 +11,11 @@ import { soundOf, usePlayer } from './player';
 import { BlinkLane, Blinks } from './BlinkLane';
 import { GestureLane, Gestures } from './GestureLane';
 import { MouthPicker } from './MouthPicker';
+import { SoundLane, WordLane } from './SoundLanes';
+import { MOST_ZOOM, useSoundDesk } from './soundDesk';
 import { type Span, spans, wavePath } from './spans';
+import { StripWindow } from './StripWindow';
+import { useZoom } from './useZoom';
 
 const LABELS = 84;
 
@@ -45,24 +49,24 @@ function Strip() {
   const { toggle, stepTo } = usePlayer();
   const playing = useDesk((s) => s.playing);
   const lane = useRef<HTMLDivElement>(null);
+  const zoom = useSoundDesk((s) => s.zoom);
+  const detail = Math.min(4000, 700 * 2 ** Math.ceil(Math.log2(Math.max(1, zoom))));
   const peaks = useQuery({
-    queryKey: ['peaks', line!.id, soundOf(line!)],
-    queryFn: () => api.peaks(line!.id, 700),
+    queryKey: ['peaks', line!.id, soundOf(line!), detail],
+    queryFn: () => api.peaks(line!.id, detail),
     staleTime: Infinity,
+    placeholderData: (before) => before,
   });
   const l = line!;
   const { rules } = l.shot;
   const seconds = l.frames / rules.frameRate;
   const runs = useMemo(() => spans(l.drawings), [l.drawings]);
   const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
-  const x = (t: number) => `${(t / seconds) * 100}%`;
+  const { scroller, sight, shown, show, zoomTo } = useZoom(lane, seconds);
   const scrub = (e: React.PointerEvent) => {
     const r = lane.current!.getBoundingClientRect();
     stepTo(Math.floor(((e.clientX - r.left) / r.width) * l.frames));
   };
-  const placed = l.shot.lines.map((p, n) => ({ ...p, by: p.at / rules.frameRate, first: n === 0 }));
-  const words = placed.flatMap((p) => p.line.words.map((w, i) => ({ w, i, by: p.by, first: p.first })));
-  const phones = placed.flatMap((q) => q.line.phones.map((p, i) => ({ p, i, by: q.by })));
   const [scrubbing, setScrubbing] = useState(false);
   const span = useSpan();
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
@@ -89,7 +93,30 @@ function Strip() {
         </button>
         <Clock rate={rules.frameRate} frames={l.frames} />
         <h2 className="ml-2 truncate text-[15px] font-semibold">{l.shot.name}</h2>
-        <div className="ml-auto flex gap-1" role="group" aria-label="Exposure">
+        <div className="ml-auto flex items-center gap-1" role="group" aria-label="Zoom">
+          <button
+            className="btn px-1.5"
+            aria-label="Show more of it"
+            title="Show more of the line (Ctrl and the wheel)"
+            disabled={zoom <= 1}
+            onClick={() => zoomTo(zoom / 2)}
+          >
+            <ZoomOut size={14} aria-hidden />
+          </button>
+          <button className="btn px-2 text-[12.5px]" aria-pressed={zoom === 1} onClick={() => zoomTo(1)}>
+            whole line
+          </button>
+          <button
+            className="btn px-1.5"
+            aria-label="Show it closer"
+            title="Show it closer (Ctrl and the wheel)"
+            disabled={zoom >= MOST_ZOOM}
+            onClick={() => zoomTo(zoom * 2)}
+          >
+            <ZoomIn size={14} aria-hidden />
+          </button>
+        </div>
+        <div className="ml-2 flex gap-1" role="group" aria-label="Exposure">
           {[1, 2].map((n) => (
             <button
               key={n}
@@ -110,15 +137,18 @@ function Strip() {
           ))}
         </div>
       </div>
-      <div className="mt-1.5 flex min-h-0 flex-1">
+      <div className="mt-1.5" style={{ paddingLeft: LABELS }}>
+        <StripWindow from={shown.from} to={shown.to} show={show} />
+      </div>
+      <div className="mt-1 flex min-h-0 flex-1">
         <div className="shrink-0 text-[11.5px] leading-none text-faint" style={{ width: LABELS }}>
           <div className="flex h-[38px] items-center" aria-hidden>
             sound
           </div>
-          <div className="flex h-[19px] items-center" aria-hidden>
+          <div className="flex h-[20px] items-center" aria-hidden>
             words
           </div>
-          <div className="flex h-[18px] items-center" aria-hidden>
+          <div className="flex h-[20px] items-center" aria-hidden>
             sounds
           </div>
           <div className="flex h-[46px] items-center" aria-hidden>
@@ -132,63 +162,46 @@ function Strip() {
           </div>
         </div>
         <div
-          ref={lane}
-          data-testid="lane"
-          className="relative min-w-0 flex-1 cursor-text touch-none select-none"
-          onPointerDown={(e) => {
-            if ((e.target as Element).closest('button')) return;
-            e.currentTarget.setPointerCapture(e.pointerId);
-            setScrubbing(true);
-            useDesk.getState().play(false);
-            scrub(e);
-          }}
-          onPointerMove={(e) => scrubbing && scrub(e)}
-          onPointerUp={() => setScrubbing(false)}
-          onPointerCancel={() => setScrubbing(false)}
+          ref={scroller}
+          className="min-w-0 flex-1 overflow-x-auto overflow-y-hidden [scrollbar-width:none]"
+          data-testid="strip"
+          data-frames={l.frames}
         >
-          <svg
-            className="block h-[38px] w-full"
-            viewBox={`0 -1.05 ${Math.max(1, (peaks.data?.length ?? 1) - 1)} 2.1`}
-            preserveAspectRatio="none"
-            aria-hidden
+          <div
+            ref={lane}
+            data-testid="lane"
+            className="relative cursor-text touch-none overflow-x-clip select-none"
+            style={{ width: `${zoom * 100}%` }}
+            onPointerDown={(e) => {
+              if ((e.target as Element).closest('button, input')) return;
+              e.currentTarget.setPointerCapture(e.pointerId);
+              setScrubbing(true);
+              useDesk.getState().play(false);
+              scrub(e);
+            }}
+            onPointerMove={(e) => scrubbing && scrub(e)}
+            onPointerUp={() => setScrubbing(false)}
+            onPointerCancel={() => setScrubbing(false)}
           >
-            <path d={wave} fill="var(--faint)" />
-          </svg>
-          <div className="relative h-[19px] overflow-hidden">
-            {words.map(({ w, i, by, first }) => (
-              <span
-                key={`${by} ${i}`}
-                className={`absolute top-0 flex h-full items-center overflow-hidden border-l border-line px-0.5 text-[12px] whitespace-nowrap ${
-                  first && l.doubtful.includes(i) ? 'bg-wrong-soft text-wrong' : ''
-                }`}
-                style={{ left: x(by + w.start), width: x(w.end - w.start) }}
-                title={
-                  first && l.doubtful.includes(i) ? `${w.text}: something else seems to be said here` : w.text
-                }
-              >
-                {w.text}
-              </span>
-            ))}
+            <svg
+              className="block h-[38px] w-full"
+              viewBox={`0 -1.05 ${Math.max(1, (peaks.data?.length ?? 1) - 1)} 2.1`}
+              preserveAspectRatio="none"
+              aria-hidden
+            >
+              <path d={wave} fill="var(--faint)" />
+            </svg>
+            <WordLane line={l} seconds={seconds} sight={sight} />
+            <SoundLane line={l} seconds={seconds} sight={sight} />
+            <div className="relative h-[46px]">
+              {runs.map((r) => (
+                <MouthRun key={r.from} run={r} frames={l.frames} shapes={shapes} lane={lane} />
+              ))}
+            </div>
+            <BlinkLane frames={l.frames} />
+            <GestureLane frames={l.frames} />
+            <PlayHead frames={l.frames} />
           </div>
-          <div className="relative h-[18px] overflow-hidden">
-            {phones.map(({ p, i, by }) => (
-              <span
-                key={`${by} ${i}`}
-                className="absolute top-0 h-full overflow-hidden border-l border-line text-center text-[10.5px] leading-[18px] text-faint"
-                style={{ left: x(by + p.start), width: x(p.end - p.start) }}
-              >
-                {p.phone}
-              </span>
-            ))}
-          </div>
-          <div className="relative h-[46px]">
-            {runs.map((r) => (
-              <MouthRun key={r.from} run={r} frames={l.frames} shapes={shapes} lane={lane} />
-            ))}
-          </div>
-          <BlinkLane frames={l.frames} />
-          <GestureLane frames={l.frames} />
-          <PlayHead frames={l.frames} />
         </div>
       </div>
     </section>
