@@ -162,6 +162,70 @@ class LineApiTest {
     }
 
     @Test
+    void soundsAreCorrectedByHandListenedForAgainAndLetGo() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String at = "/api/v1/lines/" + line.get("id").asText();
+        JsonNode phones = line.at("/shot/lines/0/line/phones");
+        int b = 0;
+        while (!phones.get(b).get("phone").asText().equals("B")) {
+            b++;
+        }
+        double was = phones.get(b).get("start").asDouble();
+        JsonNode moved = client.post(
+                        at + "/edits",
+                        "{\"base\":1,\"edit\":{\"kind\":\"move-edge\",\"at\":0,\"sound\":" + b
+                                + ",\"end\":false,\"to\":" + (was - 0.04) + ",\"push\":false}}")
+                .json();
+        assertThat(moved.at("/shot/lines/0/line/held/0").asDouble()).isEqualTo(was - 0.04);
+        assertThat(moved.get("drawings")).isNotEqualTo(line.get("drawings"));
+        String stretch = "{\"base\":%d,\"at\":0,\"from\":" + (was - 0.3) + ",\"to\":" + (was + 0.3) + "}";
+        Client.Answer held = client.post(at + "/again", stretch.formatted(2));
+        if (held.status() == 200) {
+            assertThat(held.json()
+                            .at("/shot/lines/0/line/phones/" + b + "/start")
+                            .asDouble())
+                    .as("what a hand has put stays")
+                    .isEqualTo(was - 0.04);
+        } else {
+            assertThat(held.code()).isEqualTo("nothing-there");
+        }
+        int base = held.status() == 200 ? 3 : 2;
+        JsonNode free = client.post(
+                        at + "/edits",
+                        "{\"base\":" + base + ",\"edit\":{\"kind\":\"release-edges\",\"at\":0,\"from\":0,\"to\":9}}")
+                .json();
+        assertThat(free.at("/shot/lines/0/line/held")).isEmpty();
+        JsonNode again = client.post(at + "/again", stretch.formatted(base + 1)).json();
+        assertThat(again.at("/shot/lines/0/line/phones/" + b + "/start").asDouble())
+                .isBetween(was - 0.02, was + 0.02);
+        assertThat(client.post(at + "/again", "{\"base\":" + (base + 2) + ",\"at\":7,\"from\":0,\"to\":1}")
+                        .status())
+                .isEqualTo(404);
+        assertThat(client.post(at + "/again", "{\"base\":" + (base + 2) + ",\"at\":0,\"from\":0}")
+                        .code())
+                .isEqualTo("missing");
+        assertThat(client.post(
+                                at + "/edits",
+                                "{\"base\":" + (base + 2)
+                                        + ",\"edit\":{\"kind\":\"change-sound\",\"at\":0,\"sound\":4000,\"phone\":\"AA\"}}")
+                        .code())
+                .isEqualTo("gone");
+        assertThat(client.post(
+                                at + "/edits",
+                                "{\"base\":" + (base + 2)
+                                        + ",\"edit\":{\"kind\":\"change-sound\",\"at\":0,\"sound\":4,\"phone\":\"QQ\"}}")
+                        .status())
+                .isBetween(400, 422);
+    }
+
+    @Test
+    void aWordThatWasLeftOutIsTold() {
+        JsonNode line = record(LINE.wav(), LINE.words().replace("Sorrel ", "")).json();
+        assertThat(line.at("/shot/lines/0/line/unwritten")).hasSize(1);
+        assertThat(line.at("/shot/lines/0/line/unwritten/0/word").asInt()).isEqualTo(7);
+    }
+
+    @Test
     void badRecordingsAndWordsAreRefusedInWords() {
         byte[] wav = LINE.wav();
         assertThat(record("no sound".getBytes(StandardCharsets.UTF_8), "x").code())

@@ -101,6 +101,7 @@ class StaleBaseTest {
         calls.put(lineAt("/redo"), "{\"base\":" + base + "}");
         calls.put(lineAt("/words"), "{\"base\":" + base + ",\"words\":\"Mind the gulls\"}");
         calls.put(lineAt("/pronounce"), "{\"base\":" + base + ",\"word\":\"gullzz\",\"soundsLike\":\"gulls\"}");
+        calls.put(lineAt("/again"), "{\"base\":" + base + ",\"at\":0,\"from\":0,\"to\":1}");
         calls.put(lineAt("/place"), "{\"base\":" + base + ",\"at\":300,\"from\":\"" + line + "\"}");
         calls.put(lineAt("/first-pass"), "{\"base\":" + base + ",\"temperament\":\"CALM\",\"strength\":1,\"seed\":1}");
         return calls;

@@ -40,7 +40,7 @@ final class LineParts {
 
     DialogueLine line(String text, List<Guess> guesses) {
         List<TimedPhone> all = new ArrayList<>();
-        phones.forEach(p -> all.add(new TimedPhone(p.phone(), held(p.start()), held(p.end()))));
+        phones.forEach(p -> all.add(new TimedPhone(p.phone(), exact(p.start()), exact(p.end()))));
         for (int i = 0; i < before.phones().size(); i++) {
             TimedPhone p = before.phones().get(i);
             // a breath somebody added belongs to no word, and is not looked for
@@ -50,7 +50,7 @@ final class LineParts {
         }
         all.sort(Comparator.comparingDouble(TimedPhone::start));
         List<TimedWord> timed = words.stream()
-                .map(w -> new TimedWord(w.text(), held(w.start()), held(w.end()), w.doubt()))
+                .map(w -> new TimedWord(w.text(), exact(w.start()), exact(w.end()), w.doubt()))
                 .toList();
         before.unwritten().stream()
                 .filter(u -> searched.stream().noneMatch(s -> u.end() > s[0] && u.start() < s[1]))
@@ -71,16 +71,23 @@ final class LineParts {
                 said);
     }
 
-    /** What a hand holds is kept to the last digit, whatever was added and taken off on the way. */
-    private double held(double time) {
-        return before.held().stream()
-                .filter(h -> Math.abs(h - time) < DialogueLine.SAME)
-                .findFirst()
-                .orElse(time);
+    /** What stays is kept to the last digit, whatever was added and taken off on the way. */
+    private double exact(double time) {
+        for (TimedPhone p : before.phones()) {
+            if (Math.abs(p.start() - time) < DialogueLine.SAME) {
+                return p.start();
+            }
+            if (Math.abs(p.end() - time) < DialogueLine.SAME) {
+                return p.end();
+            }
+        }
+        return time;
     }
 
     private static boolean edge(List<TimedPhone> all, double time) {
-        return all.stream().anyMatch(p -> p.start() == time || p.end() == time);
+        return all.stream()
+                .anyMatch(p ->
+                        Math.abs(p.start() - time) < DialogueLine.SAME || Math.abs(p.end() - time) < DialogueLine.SAME);
     }
 
     private static int before(List<TimedWord> timed, UnwrittenSpeech u) {

@@ -103,14 +103,14 @@ final class Stretch {
         return new Pronounced(word.ways(), held);
     }
 
-    /** Whether an edge lies outside, or is shared with a sound that does. */
+    /** Whether an edge lies outside, or just where the stretch begins or ends and a sound outside shares it. */
     private boolean stays(double edge) {
         if (edge < from - DialogueLine.SAME || edge > to + DialogueLine.SAME) {
             return true;
         }
-        return line.phones().stream()
-                .anyMatch(p -> same(p.end(), edge) && p.start() < from - DialogueLine.SAME
-                        || same(p.start(), edge) && p.end() > to + DialogueLine.SAME);
+        boolean first = same(edge, from);
+        boolean last = same(edge, to);
+        return line.phones().stream().anyMatch(p -> first && same(p.end(), edge) || last && same(p.start(), edge));
     }
 
     private static boolean same(double a, double b) {

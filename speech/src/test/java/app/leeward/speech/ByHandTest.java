@@ -77,7 +77,7 @@ class ByHandTest {
     void heldEdgesStayToTheLastDigitWhenAStretchIsReadAgain() {
         int b = read.phonesOf(6).get(0);
         double put = read.phones().get(b).start() + 0.0371;
-        DialogueLine moved = LineCorrection.moved(read, b, false, put, false);
+        DialogueLine moved = LineCorrection.moved(spoilt(7), b, false, put, false);
         DialogueLine again = reader.again(
                 moved, moved.words().get(4).start(), moved.words().get(8).end(), sound, Lexicon.EMPTY);
         assertThat(again.phones().get(b).start()).isEqualTo(put);

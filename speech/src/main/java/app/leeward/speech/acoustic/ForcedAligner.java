@@ -135,7 +135,8 @@ public final class ForcedAligner {
         }
 
         boolean run(Listening listening, IntPredicate unwritten, boolean freely) {
-            SoundGraph graph = GraphMaker.of(model, words, unwritten, this::frame);
+            SoundGraph graph =
+                    GraphMaker.of(model, words, unwritten, HeldFrames.of(words, this::frame, features.length()));
             boolean found = searched(graph, BEAM, listening, freely);
             return found
                     || features.length() <= PATIENCE

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
-import java.util.function.ToIntFunction;
 
 /**
  * The graph of given words in their order: between any two of them a silence, nothing, or something that nobody wrote. Sounds
@@ -21,27 +20,27 @@ final class GraphMaker {
     /** Once for anything that nobody wrote. */
     private static final double INTO_UNWRITTEN = -60;
 
+    private static final int MIDDLE = 1;
+
     private final AcousticModel model;
     private final List<Pronounced> words;
     private final IntPredicate unwritten;
-    private final ToIntFunction<Double> frameOf;
+    private final HeldFrames held;
     private final SoundGraph graph = new SoundGraph();
 
-    private GraphMaker(
-            AcousticModel model, List<Pronounced> words, IntPredicate unwritten, ToIntFunction<Double> frameOf) {
+    private GraphMaker(AcousticModel model, List<Pronounced> words, IntPredicate unwritten, HeldFrames held) {
         this.model = model;
         this.words = words;
         this.unwritten = unwritten;
-        this.frameOf = frameOf;
+        this.held = held;
     }
 
     /**
      * @param unwritten whether there may be sounds that belong to no word before the word of a number, or behind the last one
-     * @param frameOf the frame that a time, seconds, belongs to
+     * @param held the frames of edges that stay where they are
      */
-    static SoundGraph of(
-            AcousticModel model, List<Pronounced> words, IntPredicate unwritten, ToIntFunction<Double> frameOf) {
-        return new GraphMaker(model, words, unwritten, frameOf).made();
+    static SoundGraph of(AcousticModel model, List<Pronounced> words, IntPredicate unwritten, HeldFrames held) {
+        return new GraphMaker(model, words, unwritten, held).made();
     }
 
     /** Any sounds at all. */
@@ -185,12 +184,15 @@ final class GraphMaker {
     private int sound(int word, int at, int sounds, int unit, int[] states) {
         int begins = SoundGraph.ANY_TIME;
         int ends = SoundGraph.ANY_TIME;
-        for (Pronounced.HeldEdge held : words.get(word).held()) {
-            if (Pronounced.of(held, at, sounds) && held.end()) {
-                ends = frameOf.applyAsInt(held.seconds());
-            } else if (Pronounced.of(held, at, sounds)) {
-                begins = frameOf.applyAsInt(held.seconds());
+        for (Pronounced.HeldEdge edge : words.get(word).held()) {
+            if (Pronounced.of(edge, at, sounds) && edge.end()) {
+                ends = held.of(word, edge);
+            } else if (Pronounced.of(edge, at, sounds)) {
+                begins = held.of(word, edge);
             }
+        }
+        if (held.tight(word, at)) {
+            return graph.sound(unit, new int[] {states[MIDDLE]}, word, begins, ends);
         }
         return graph.sound(unit, states, word, begins, ends);
     }

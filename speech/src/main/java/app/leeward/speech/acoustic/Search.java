@@ -86,7 +86,7 @@ final class Search {
         SoundGraph.Node node = nodes[n];
         int at = AcousticModel.STATES * n;
         float best = Float.NEGATIVE_INFINITY;
-        for (int i = AcousticModel.STATES - 1; i >= 0; i--) {
+        for (int i = node.states().length - 1; i >= 0; i--) {
             float now = score[at + i] + model.stay(node.unit(), i);
             float on = i > 0 ? score[at + i - 1] + model.leave(node.unit(), i - 1) : entering[n];
             if (i == 0 && on > now && node.beginsAt(frame)) {
@@ -125,9 +125,9 @@ final class Search {
                 score[at + i] = Float.NEGATIVE_INFINITY;
             }
         }
-        int last = at + AcousticModel.STATES - 1;
+        int last = at + nodes[n].states().length - 1;
         if (score[last] > Float.NEGATIVE_INFINITY && nodes[n].endsAt(frame)) {
-            enter(n, score[last] + model.leave(nodes[n].unit(), AcousticModel.STATES - 1), came[last]);
+            enter(n, score[last] + model.leave(nodes[n].unit(), last - at), came[last]);
         }
     }
 

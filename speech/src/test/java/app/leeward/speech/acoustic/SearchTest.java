@@ -67,7 +67,7 @@ class SearchTest {
             double here = score + scores.of(frame, node.states()[state]);
             within(n, state, frame + 1, here + model.stay(node.unit(), state));
             double on = here + model.leave(node.unit(), state);
-            if (state + 1 < AcousticModel.STATES) {
+            if (state + 1 < node.states().length) {
                 within(n, state + 1, frame + 1, on);
             } else if (node.endsAt(frame + 1)) {
                 from(n, frame + 1, on);
@@ -103,7 +103,7 @@ class SearchTest {
                 Pronounced.as(List.of(List.of(Phone.S), List.of(Phone.AA))));
         for (int seed = 0; seed < 12; seed++) {
             Scores scores = new Scores(model, noise(11, seed), VoiceShift.none(model));
-            SoundGraph graph = GraphMaker.of(model, words, gap -> false, t -> 0);
+            SoundGraph graph = GraphMaker.of(model, words, gap -> false, HeldFrames.of(words, t -> 0, 11));
             Search search = new Search(model, graph, Double.POSITIVE_INFINITY);
             for (int t = 0; t < scores.length(); t++) {
                 search.step(scores);
@@ -127,7 +127,8 @@ class SearchTest {
                 List.of(new Pronounced.HeldEdge(1, false, 0.05), new Pronounced.HeldEdge(2, true, 0.17))));
         for (int seed = 0; seed < 20; seed++) {
             Scores scores = new Scores(model, noise(24, seed), VoiceShift.none(model));
-            SoundGraph graph = GraphMaker.of(model, words, gap -> false, t -> (int) Math.round(t * 100));
+            SoundGraph graph =
+                    GraphMaker.of(model, words, gap -> false, HeldFrames.of(words, t -> (int) Math.round(t * 100), 24));
             Search search = new Search(model, graph, Double.POSITIVE_INFINITY);
             for (int t = 0; t < scores.length(); t++) {
                 search.step(scores);
@@ -140,10 +141,51 @@ class SearchTest {
     }
 
     @Test
+    void edgesHeldNearerThanTheSearchCanFollowAreStillHeld() {
+        for (int seed = 0; seed < 60; seed++) {
+            Random random = new Random(seed);
+            List<Pronounced.HeldEdge> held = new ArrayList<>();
+            double at = random.nextDouble() * 0.2;
+            for (int k = 0; k < 4; k++) {
+                double to = at + (random.nextBoolean() ? 0.01 : 0.01 + random.nextDouble() * 0.08);
+                if (random.nextInt(3) > 0) {
+                    held.add(new Pronounced.HeldEdge(k, false, at));
+                }
+                if (random.nextInt(3) > 0) {
+                    held.add(new Pronounced.HeldEdge(k, true, to));
+                }
+                at = to;
+            }
+            List<Pronounced> words = List.of(
+                    new Pronounced(List.of(List.of(Phone.B, Phone.IY, Phone.S, Phone.T)), held),
+                    Pronounced.as(List.of(List.of(Phone.AY))));
+            Scores scores = new Scores(model, noise(70, seed), VoiceShift.none(model));
+            HeldFrames frames = HeldFrames.of(words, t -> (int) Math.round(t * 100), 70);
+            Search search =
+                    new Search(model, GraphMaker.of(model, words, gap -> false, frames), Double.POSITIVE_INFINITY);
+            for (int t = 0; t < scores.length(); t++) {
+                search.step(scores);
+            }
+            List<Search.Sounded> spoken =
+                    search.best().stream().filter(s -> s.node().word() == 0).toList();
+            assertThat(spoken).as("seed %d", seed).hasSize(4);
+            for (Pronounced.HeldEdge h : held) {
+                Search.Sounded s = spoken.get(h.sound());
+                assertThat(h.end() ? s.end() : s.start())
+                        .as("seed %d: %s", seed, h)
+                        .isEqualTo(frames.of(0, h));
+                assertThat(Math.abs(frames.of(0, h) - h.seconds() * 100))
+                        .as("seed %d: %s", seed, h)
+                        .isLessThan(4);
+            }
+        }
+    }
+
+    @Test
     void wordsThatTakeLongerThanThereIsAreNotFound() {
         Scores scores = new Scores(model, noise(8, 1), VoiceShift.none(model));
-        SoundGraph graph = GraphMaker.of(
-                model, List.of(Pronounced.as(List.of(List.of(Phone.B, Phone.IY, Phone.S)))), gap -> true, t -> 0);
+        List<Pronounced> words = List.of(Pronounced.as(List.of(List.of(Phone.B, Phone.IY, Phone.S))));
+        SoundGraph graph = GraphMaker.of(model, words, gap -> true, HeldFrames.of(words, t -> 0, 8));
         Search search = new Search(model, graph, Double.POSITIVE_INFINITY);
         for (int t = 0; t < scores.length(); t++) {
             search.step(scores);
