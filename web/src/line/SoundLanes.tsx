@@ -10,6 +10,9 @@ import { useRetype } from './useRetype';
 /** Pixels within which a pointer takes hold of an edge. */
 const REACH = 5;
 
+/** The shortest sound, seconds. */
+const LEAST = 0.01;
+
 /** What of the line is in sight, seconds into the shot. */
 export interface Sight {
   from: number;
@@ -326,19 +329,19 @@ interface Drag {
   to: number;
 }
 
-/** The sounds of a line with one edge on its way; where a neighbour shares it, for both. */
+/** The sounds of a line with one edge on its way; where a neighbour shares it, for both, and as far as there is room. */
 function moved(placed: PlacedLine, d: Drag | null) {
   const { phones } = placed.line;
   if (d?.placed.at !== placed.at) return phones;
   const was = phones[d.edge.sound]!;
   const at = d.edge.end ? was.end : was.start;
-  return phones.map((p) =>
-    Math.abs(p.start - at) < 1e-6 && p.end > d.to
-      ? { ...p, start: d.to }
-      : Math.abs(p.end - at) < 1e-6 && p.start < d.to
-        ? { ...p, end: d.to }
-        : p,
+  const before = phones.find((p) => Math.abs(p.end - at) < 1e-6);
+  const behind = phones.find((p) => Math.abs(p.start - at) < 1e-6);
+  const to = Math.max(
+    before ? before.start + LEAST : 0,
+    Math.min(behind ? behind.end - LEAST : Infinity, d.to),
   );
+  return phones.map((p) => (p === behind ? { ...p, start: to } : p === before ? { ...p, end: to } : p));
 }
 
 /** The mark of an edge that a hand has put. */

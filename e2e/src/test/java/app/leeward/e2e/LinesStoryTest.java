@@ -1,0 +1,151 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.demo.DemoFiles;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A line that was read badly is made a good one. */
+class LinesStoryTest extends Story {
+    private static final DemoFiles.Line LINE = DemoFiles.lines().get(0);
+
+    @Override
+    void arrive() {
+        hand.open(server.url());
+        page.getByTestId("clock").waitFor();
+    }
+
+    /** Reads the first recording with other words, and waits until it stands in the strip. */
+    private void record(String words) {
+        hand.drop("line.wav", "audio/wav", LINE.wav());
+        page.getByLabel("Words of the line").fill(words);
+        button("Put the mouths to it").click();
+        page.waitForFunction(
+                "words => document.querySelector('textarea[aria-label=Words]')?.value === words",
+                words,
+                new Page.WaitForFunctionOptions().setTimeout(60_000));
+    }
+
+    private Locator sounds() {
+        return page.getByRole(
+                AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Sounds").setExact(true));
+    }
+
+    private Locator card() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The chosen sound"));
+    }
+
+    private Locator byHand() {
+        return sounds().getByRole(
+                        AriaRole.OPTION, new Locator.GetByRoleOptions().setName(Pattern.compile("set by hand")));
+    }
+
+    private String drawings() {
+        return (String)
+                page.evaluate(
+                        "() => [...document.querySelectorAll('[data-testid=strip] button[aria-label^=\"Mouth \"]')].map(b => b.getAttribute('aria-label')).join()");
+    }
+
+    @Test
+    void byKeyboardAloneFromBadToGood() throws Exception {
+        record(LINE.words().replace("Sorrel", "Portugal"));
+        assertThat(page.getByText("Something else seems to be said in place of"))
+                .isVisible();
+        // the doubtful word is retyped where it stands
+        Locator word =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Word Portugal")));
+        word.focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("Sorrel");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Something else seems to be said in place of"))
+                .isHidden(
+                        new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions().setTimeout(60_000));
+        assertThat(page.getByLabel("Words", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(LINE.words());
+
+        // its first sound begins a frame later, and the mouths with it
+        sounds().focus();
+        page.keyboard().press("Home");
+        assertThat(card()).containsText("Good");
+        for (int i = 0; i < 20; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        String before = card().locator("p").first().innerText();
+        page.keyboard().press("Control+ArrowRight");
+        assertThat(card().getByText("put by hand")).isVisible();
+        assertThat(card().locator("p").first()).not().hasText(before);
+        // another sound, by its name
+        page.keyboard().press("Enter");
+        page.keyboard().type("oy");
+        page.keyboard().press("Enter");
+        assertThat(card().locator("h2")).hasText("OY");
+        assertThat(sounds()).isFocused();
+        page.keyboard().press("s");
+        assertThat(sounds().getByRole(AriaRole.OPTION, new Locator.GetByRoleOptions().setName(Pattern.compile("^OY"))))
+                .hasCount(2);
+        page.keyboard().press("Delete");
+        assertThat(sounds().getByRole(AriaRole.OPTION, new Locator.GetByRoleOptions().setName(Pattern.compile("^OY"))))
+                .hasCount(1);
+        assertThat(seriousFaults()).isEmpty();
+        // all of it is undone, and is there again after a reload
+        for (int i = 0; i < 4; i++) {
+            page.keyboard().press("Control+z");
+            hand.settle();
+        }
+        assertThat(byHand()).hasCount(0);
+        page.keyboard().press("Control+Shift+z");
+        assertThat(byHand().first()).isVisible();
+        page.reload();
+        assertThat(byHand().first()).isVisible();
+    }
+
+    @Test
+    void anEdgeIsDraggedFromNearAndEscapeLeavesItThere() {
+        page.getByLabel("Show it closer").click();
+        page.getByLabel("Show it closer").click();
+        Locator b = page.locator("#sound-0-4");
+        BoundingBox box = b.boundingBox();
+        page.mouse().move(box.x + 1, box.y + 8);
+        page.mouse().down();
+        page.mouse().move(box.x + 41, box.y + 8, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        assertThat(b.boundingBox().x).as("it goes with the hand").isGreaterThan(box.x + 15);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        hand.settle();
+        assertThat(b.boundingBox().x).isBetween(box.x - 1, box.x + 1);
+
+        String mouths = drawings();
+        page.mouse().move(box.x + 1, box.y + 8);
+        page.mouse().down();
+        page.mouse().move(box.x + 61, box.y + 8, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        page.waitForFunction(
+                "was => [...document.querySelectorAll('[data-testid=strip] button[aria-label^=\"Mouth \"]')].map(b => b.getAttribute('aria-label')).join() !== was",
+                mouths);
+        assertThat(b.boundingBox().x).isGreaterThan(box.x + 15);
+        button("Undo").click();
+        page.waitForFunction(
+                "was => [...document.querySelectorAll('[data-testid=strip] button[aria-label^=\"Mouth \"]')].map(b => b.getAttribute('aria-label')).join() === was",
+                mouths);
+    }
+
+    @Test
+    void aWordThatWasLeftOutIsToldAndWrittenIn() {
+        record(LINE.words().replace("Sorrel ", ""));
+        assertThat(page.getByText("that is not written")).isVisible();
+        page.getByPlaceholder("write what is said").fill("Sorrel");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("that is not written"))
+                .isHidden(
+                        new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions().setTimeout(60_000));
+        assertThat(page.getByLabel("Words", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(LINE.words());
+    }
+}
