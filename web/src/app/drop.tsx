@@ -131,7 +131,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
     async (files: File[], asVersion = false) => {
       const text = files.find((f) => /\.txt$/i.test(f.name));
       const recording = files.find(
-        (f) => /\.(wav|wave|mp3|m4a|ogg|flac|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
+        (f) => /\.(wav|wave|mp3|m4a|ogg|opus|flac|caf|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
       );
       const drawings = files.filter((f) => f !== text && f !== recording);
       const drawing = drawings[0];
@@ -233,7 +233,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
       <input
         ref={wav}
         type="file"
-        accept=".wav,audio/wav,.txt"
+        accept=".wav,.flac,.mp3,.ogg,.opus,.m4a,.aif,.aiff,.caf,audio/*,.txt"
         multiple
         className="hidden"
         onChange={chosen}
@@ -254,7 +254,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
           role="status"
         >
           <DropZone lit={busy !== null || over === 'new'}>
-            {busy ?? 'Layered art for a new character, or a WAV for a line'}
+            {busy ?? 'Layered art for a new character, or a recording for a line'}
           </DropZone>
           {!busy && open && (
             <DropZone lit={over === 'version'}>A new version of the art of the open character</DropZone>

@@ -43,7 +43,7 @@ export function LinesBench() {
         </div>
       ) : (
         <p className="mt-3 rounded-lg border border-dashed border-line p-4 text-faint">
-          No line yet. Drop a WAV of somebody speaking anywhere on this page and type what is said; the mouths
+          No line yet. Drop a recording of somebody speaking anywhere on this page and type what is said; the mouths
           are put to it at once.
         </p>
       )}

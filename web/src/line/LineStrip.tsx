@@ -34,7 +34,7 @@ export function LineStrip() {
         className={`${span} col-start-2 grid place-items-center border-t border-r border-line bg-paper text-faint`}
       >
         <p className="flex items-center gap-3">
-          <AudioLines aria-hidden /> Drop a WAV of a spoken line here, or
+          <AudioLines aria-hidden /> Drop a recording of a spoken line here, or
           <button className="btn" onClick={chooseSound}>
             choose a recording …
           </button>

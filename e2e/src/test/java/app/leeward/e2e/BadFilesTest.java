@@ -59,7 +59,11 @@ class BadFilesTest extends Story {
         byte[] wav = DemoFiles.lines().get(0).wav();
         byte[] silent = wav.clone();
         Arrays.fill(silent, 44, silent.length, (byte) 0);
-        refused("text.wav", "no sound".getBytes(StandardCharsets.UTF_8), "hello", "This is not a WAV recording");
+        refused(
+                "text.wav",
+                "no sound".getBytes(StandardCharsets.UTF_8),
+                "hello",
+                "This is not a recording that can be read");
         refused("stub.wav", "RIFF....WAVE".getBytes(StandardCharsets.UTF_8), "hello", "The WAV ends after 12 bytes");
         refused("cut.wav", Arrays.copyOf(wav, 4000), "hello", "The WAV is cut off: it promises");
         refused("silent.wav", silent, "hello", "The recording is silent");

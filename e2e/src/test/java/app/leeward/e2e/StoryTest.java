@@ -221,7 +221,7 @@ class StoryTest extends Story {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("earring thing").setExact(true)))
                 .isVisible();
-        assertThat(page.getByText("Drop a WAV of a spoken line here")).isVisible();
+        assertThat(page.getByText("Drop a recording of a spoken line here")).isVisible();
         hand.dragRuler("turn", 0.5, 0.95);
         page.waitForFunction(
                 "() => { const t = document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform') || ''; return Number(t.split(' ')[4]) > 20; }");

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -216,6 +218,29 @@ class LineApiTest {
                                         + ",\"edit\":{\"kind\":\"change-sound\",\"at\":0,\"sound\":4,\"phone\":\"QQ\"}}")
                         .status())
                 .isBetween(400, 422);
+    }
+
+    @Test
+    void aRecordingOfAnyKindIsReadAndKeptAsAWav() throws Exception {
+        Path wav = Files.createTempFile("line", ".wav");
+        Path flac = Files.createTempFile("line", ".flac");
+        Files.write(wav, LINE.wav());
+        Process p = new ProcessBuilder("ffmpeg", "-loglevel", "error", "-y", "-i", wav.toString(), flac.toString())
+                .inheritIO()
+                .start();
+        assertThat(p.waitFor()).isZero();
+        JsonNode line = record(Files.readAllBytes(flac), LINE.words()).json();
+        assertThat(line.get("fits").asBoolean()).isTrue();
+        byte[] kept = client.get("/api/v1/lines/" + line.get("id").asText() + "/sound.wav")
+                .body();
+        // lossless both ways: the very same samples
+        assertThat(Arrays.copyOfRange(kept, kept.length - 2000, kept.length))
+                .isEqualTo(Arrays.copyOfRange(LINE.wav(), LINE.wav().length - 2000, LINE.wav().length));
+        assertThat(record(Arrays.copyOf(Files.readAllBytes(flac), 60), LINE.words())
+                        .code())
+                .isEqualTo("sound-broken");
+        Files.delete(wav);
+        Files.delete(flac);
     }
 
     @Test

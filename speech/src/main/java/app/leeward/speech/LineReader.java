@@ -202,6 +202,7 @@ public final class LineReader {
         if (arpabet.isPresent()) {
             return arpabet.get();
         }
+        requireNoHalfArpabet(typed, capitals);
         List<Phone> phones = new ArrayList<>();
         for (WrittenWord word : WordReader.read(typed)) {
             for (String spoken : word.spoken()) {
@@ -214,6 +215,23 @@ public final class LineReader {
                     "'" + typed + "' says no sounds: write it as English words, or in ARPAbet like S AO R AH L.");
         }
         return phones;
+    }
+
+    /** "R EH QQ" is meant as sounds; reading QQ out as a word would guess. */
+    private static void requireNoHalfArpabet(String typed, boolean capitals) {
+        List<String> symbols = List.of(typed.strip().split("[\\s,]+"));
+        long sounds = symbols.stream().filter(s -> Phone.parse(s).isPresent()).count();
+        if (capitals && symbols.size() > 1 && sounds * 2 >= symbols.size()) {
+            String unknown = symbols.stream()
+                    .filter(s -> Phone.parse(s).isEmpty())
+                    .findFirst()
+                    .orElse("");
+            throw new SpeechProblem(
+                    "sounds-unknown",
+                    "'" + unknown
+                            + "' is no sound. In capitals the sounds of ARPAbet are meant, such as S AO R AH L; in"
+                            + " small letters English words.");
+        }
     }
 
     private static DialogueLine line(

@@ -13,11 +13,21 @@ import java.util.regex.Pattern;
 public final class WordReader {
     private static final Map<String, String> SIGNS = Map.of("&", "and", "%", "percent", "+", "plus", "@", "at");
 
+    /** What a script says about a line and nobody speaks: tags, and what stands in brackets of any kind. */
+    private static final Pattern DIRECTION =
+            Pattern.compile("</?[\\p{L}!][^<>]{0,200}>|\\([^()]{0,400}\\)|\\[[^\\[\\]]{0,400}\\]|\\{[^{}]{0,400}\\}");
+
     private WordReader() {}
 
+    /** The words that are spoken, in order; directions are left out. */
     public static List<WrittenWord> read(String text) {
         List<WrittenWord> words = new ArrayList<>();
-        String plain = text.replace('’', '\'').replace('‘', '\'').replaceAll("[—–…]", " ");
+        String plain = DIRECTION
+                .matcher(text)
+                .replaceAll(" ")
+                .replace('’', '\'')
+                .replace('‘', '\'')
+                .replaceAll("[—–…]", " ");
         for (String token : plain.split("\\s+")) {
             String bare = token.replaceAll("^[^\\p{L}\\p{N}$&%+@']+|[^\\p{L}\\p{N}&%+@']+$", "");
             List<String> spoken = spoken(bare);

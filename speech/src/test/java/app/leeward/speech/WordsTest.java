@@ -150,4 +150,26 @@ class WordsTest {
                 .isEqualTo(DICTIONARY.of("gulls").get(0));
         assertThat(reader.pronunciations("pilchardish", Lexicon.EMPTY).get(0)).contains(Phone.P, Phone.SH);
     }
+
+    @Test
+    void directionsAreNoWords() {
+        assertThat(
+                        WordReader.read("<b>Mind</b> the ropes (aside, to the gull) and [sighs] never {beat} feed it.")
+                                .stream()
+                                .map(WrittenWord::text))
+                .containsExactly("Mind", "the", "ropes", "and", "never", "feed", "it");
+        assertThat(WordReader.read("Is 3 < 5 or (not").stream().map(WrittenWord::text))
+                .containsExactly("Is", "3", "5", "or", "not");
+    }
+
+    @Test
+    void halfASpellingInSoundsIsRefusedAndNotGuessed() {
+        LineReader reader = new LineReader();
+        assertThat(reader.soundsLike("R EH D")).containsExactly(Phone.R, Phone.EH, Phone.D);
+        assertThatExceptionOfType(SpeechProblem.class)
+                .isThrownBy(() -> reader.soundsLike("R EH QQ"))
+                .satisfies(e -> assertThat(e.code()).isEqualTo("sounds-unknown"))
+                .satisfies(e -> assertThat(e.getMessage()).contains("QQ"));
+        assertThat(reader.soundsLike("BBC")).isNotEmpty();
+    }
 }

@@ -15,9 +15,11 @@ import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.LineReadings;
 import app.leeward.server.studio.Lines;
 import app.leeward.server.studio.Snapshot;
+import app.leeward.speech.SoundFile;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -47,6 +49,11 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/v1")
 @Tag(name = "lines")
 class LineApi {
+    /** Bytes by which the kind of a recording is told. */
+    private static final int ENOUGH_TO_TELL = 16;
+    /** Bytes of the longest recording when it is unpacked, and of its samples. */
+    private static final long UNPACKED = 120L << 20;
+
     private final Characters characters;
     private final Lines lines;
     private final LineReadings readings;
@@ -124,9 +131,15 @@ class LineApi {
             @RequestParam(required = false) String name,
             HttpServletRequest request)
             throws IOException {
+        byte[] begins;
+        try (InputStream in = sound.getInputStream()) {
+            begins = in.readNBytes(ENOUGH_TO_TELL);
+        }
         // the recording, its samples, and once more while they are looked at
-        admitted.takeFile(sound.getSize() * 6, request);
-        return ReadingView.of(readings.record(id, name, words, sound.getBytes(), ReadingApi.client(request)));
+        admitted.takeFile(sound.getSize() * 6 + (SoundFile.packed(begins) ? UNPACKED : 0), request);
+        byte[] file = sound.getBytes();
+        byte[] wav = heavy.done(() -> lines.wav(file));
+        return ReadingView.of(readings.record(id, name, words, wav, ReadingApi.client(request)));
     }
 
     @GetMapping("/lines/{id}")

@@ -27,6 +27,7 @@ import app.leeward.speech.LineReader;
 import app.leeward.speech.Listening;
 import app.leeward.speech.Prominence;
 import app.leeward.speech.Sound;
+import app.leeward.speech.SoundFile;
 import app.leeward.speech.SoundMix;
 import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.WavFile;
@@ -59,6 +60,7 @@ public class Lines {
     private final LineReader reader;
     private final TransactionTemplate transaction;
     private final Keeping keeping;
+    private final SoundFile soundFile = new SoundFile();
     private final Cache<String, Playhead> playheads = Caffeine.newBuilder()
             .maximumWeight(MOST_FRAMES)
             .weigher((String key, Playhead p) ->
@@ -78,6 +80,11 @@ public class Lines {
         this.reader = reader;
         this.transaction = transaction;
         this.keeping = new Keeping(json);
+    }
+
+    /** Any recording as a WAV that can be read. */
+    public byte[] wav(byte[] recording) {
+        return heard(() -> soundFile.wav(recording));
     }
 
     /** Finds the words in the recording and begins a line with them, while the caller waits. */

@@ -1,0 +1,187 @@
+package app.leeward.speech;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * Any sound file a recording comes in. A WAV that can be read is taken as it is; everything else is decoded to one by the
+ * machine's {@code ffmpeg}, which knows every codec. What kind it is is told by its first bytes, never by its name, and only that
+ * kind is decoded: a list that names other files is no recording.
+ */
+public final class SoundFile {
+    private static final int SECONDS_OF_WORK = 60;
+    private static final String RATES = "8000|11025|12000|16000|22050|24000|32000|44100|48000";
+
+    private final String program;
+
+    public SoundFile() {
+        this("ffmpeg");
+    }
+
+    SoundFile(String program) {
+        this.program = program;
+    }
+
+    /** A kind of file by how it begins. */
+    enum Kind {
+        FLAC("FLAC", "flac", 0, "fLaC"),
+        OGG("Ogg", "ogg", 0, "OggS"),
+        MP3_TAGGED("MP3", "mp3", 0, "ID3"),
+        AIFF("AIFF", "aiff", 8, "AIFF"),
+        AIFC("AIFF", "aiff", 8, "AIFC"),
+        M4A("M4A", "mov", 4, "ftyp"),
+        CAF("CAF", "caf", 0, "caff"),
+        WEBM("WebM", "matroska", 0, "\u001a\u0045\u00df\u00a3"),
+        WAV("WAV", "wav", 8, "WAVE"),
+        MP3("MP3", "mp3", 0, "") {
+            @Override
+            boolean begins(byte[] file) {
+                // eleven bits of a frame's beginning, then a version and a layer that exist
+                return file.length > 4
+                        && (file[0] & 0xff) == 0xff
+                        && (file[1] & 0xe0) == 0xe0
+                        && (file[1] & 0x18) != 0x08
+                        && (file[1] & 0x06) == 0x02;
+            }
+        };
+
+        private final String told;
+        private final String demuxer;
+        private final int at;
+        private final byte[] mark;
+
+        Kind(String told, String demuxer, int at, String mark) {
+            this.told = told;
+            this.demuxer = demuxer;
+            this.at = at;
+            this.mark = mark.getBytes(StandardCharsets.ISO_8859_1);
+        }
+
+        boolean begins(byte[] file) {
+            return file.length >= at + mark.length && Arrays.equals(file, at, at + mark.length, mark, 0, mark.length);
+        }
+
+        static Optional<Kind> of(byte[] file) {
+            return Arrays.stream(values()).filter(k -> k.begins(file)).findFirst();
+        }
+    }
+
+    /** Whether it has to be decoded before it can be read. */
+    public static boolean packed(byte[] file) {
+        return Kind.of(file).filter(k -> k != Kind.WAV).isPresent();
+    }
+
+    /**
+     * @return a WAV that {@link WavFile} reads
+     * @throws SpeechProblem {@code wav-not} for what is no recording, {@code sound-broken} for one that cannot be decoded, {@code
+     *     sound-no-ffmpeg} where there is none, or what {@link WavFile#read} says
+     */
+    public byte[] wav(byte[] file) {
+        Kind kind = Kind.of(file)
+                .orElseThrow(() -> new SpeechProblem(
+                        "wav-not",
+                        "This is not a recording that can be read: it is neither a WAV nor FLAC, MP3, Ogg, AIFF, M4A, CAF or"
+                                + " WebM."));
+        if (kind == Kind.WAV) {
+            try {
+                WavFile.read(file);
+                return file;
+            } catch (SpeechProblem e) {
+                if (!e.code().equals("wav-format")) {
+                    throw e;
+                }
+            }
+        }
+        byte[] wav = decoded(file, kind);
+        WavFile.read(wav);
+        return wav;
+    }
+
+    private byte[] decoded(byte[] file, Kind kind) {
+        try {
+            Path folder = Files.createTempDirectory("leeward-sound");
+            Path in = folder.resolve("in");
+            Path out = folder.resolve("out.wav");
+            Path told = folder.resolve("told.txt");
+            try {
+                Files.write(in, file);
+                run(kind, in, out, told);
+                return Files.readAllBytes(out);
+            } finally {
+                for (Path p : List.of(in, out, told, folder)) {
+                    Files.deleteIfExists(p);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("no room to decode a recording in", e);
+        }
+    }
+
+    private void run(Kind kind, Path in, Path out, Path told) throws IOException {
+        List<String> command = List.of(
+                program,
+                "-hide_banner",
+                "-loglevel",
+                "error",
+                "-nostdin",
+                "-protocol_whitelist",
+                "file",
+                "-f",
+                kind.demuxer,
+                "-i",
+                in.toString(),
+                "-map",
+                "0:a:0",
+                "-t",
+                // a little more, so that what is too long is told as such
+                String.valueOf(WavFile.LONGEST + 1),
+                "-af",
+                "aformat=sample_fmts=s16:sample_rates=" + RATES + ":channel_layouts=mono|stereo",
+                "-c:a",
+                "pcm_s16le",
+                "-bitexact",
+                out.toString());
+        Process process;
+        try {
+            process = new ProcessBuilder(command)
+                    .redirectError(told.toFile())
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+        } catch (IOException e) {
+            throw new SpeechProblem(
+                    "sound-no-ffmpeg",
+                    kind.told
+                            + " recordings are decoded by ffmpeg, which is not installed on the machine Leeward runs on. On"
+                            + " Debian: apt-get install ffmpeg. WAV recordings are read without it.");
+        }
+        try {
+            if (!process.waitFor(SECONDS_OF_WORK, TimeUnit.SECONDS)) {
+                throw new SpeechProblem("sound-broken", "The " + kind.told + " recording takes too long to decode.");
+            }
+            if (process.exitValue() != 0 || !Files.exists(out)) {
+                throw new SpeechProblem(
+                        "sound-broken", "The " + kind.told + " recording cannot be decoded: " + said(told, in));
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        } finally {
+            process.destroyForcibly().onExit().join();
+        }
+    }
+
+    /** The last thing the program said, without the name of our own file. */
+    private static String said(Path told, Path in) throws IOException {
+        String[] lines =
+                Files.readString(told, StandardCharsets.ISO_8859_1).strip().split("\n");
+        String last = lines[lines.length - 1].replace(in.toString(), "it").strip();
+        return last.isEmpty() ? "it holds no sound." : last;
+    }
+}
