@@ -43,8 +43,8 @@ export function LinesBench() {
         </div>
       ) : (
         <p className="mt-3 rounded-lg border border-dashed border-line p-4 text-faint">
-          No line yet. Drop a recording of somebody speaking anywhere on this page and type what is said; the mouths
-          are put to it at once.
+          No line yet. Drop a recording of somebody speaking anywhere on this page and type what is said; the
+          mouths are put to it at once.
         </p>
       )}
       <UnfinishedReadings character={view.id} />
@@ -176,7 +176,7 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
       )}
       <Unwritten line={line} />
       {said.guesses.map((g) => (
-        <GuessRow key={g.word} word={g.word} phones={g.phones.join(' ')} />
+        <GuessRow key={g.word} guess={g} />
       ))}
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
         {view.character.voice.mouths.moods.length > 0 && (
@@ -221,19 +221,35 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
   );
 }
 
-function GuessRow({ word, phones }: { word: string; phones: string }) {
+function GuessRow({ guess }: { guess: DialogueLine['guesses'][number] }) {
+  const { word } = guess;
+  const phones = guess.phones.join(' ');
   const { changeLine } = useStudio();
   const [sounds, setSounds] = useState('');
   const { reading, busy, wait, cancel } = useReading();
-  const keep = () =>
-    wait((waiting) =>
-      changeLine((l) => api.pronounce(l.id, l.revision, word, sounds.trim() || phones, waiting)),
-    );
+  const keep = (as: string) =>
+    wait((waiting) => changeLine((l) => api.pronounce(l.id, l.revision, word, as, waiting)));
   return (
     <div className="mt-2 rounded-md bg-doing-soft p-2.5 text-[13px]">
       <p>
-        “<b>{word}</b>” is not in the dictionary. Guessed from its spelling: <b>{phones}</b>
+        “<b>{word}</b>” is not in the dictionary. Guessed from its spelling and heard: <b>{phones}</b>
       </p>
+      {guess.others.length > 0 && (
+        <p className="mt-1 flex flex-wrap items-center gap-1.5">
+          <span className="text-faint">or</span>
+          {guess.others.map((o) => (
+            <button
+              key={o.join(' ')}
+              className="btn px-2 py-0"
+              disabled={busy}
+              title="Remember it so, and listen again"
+              onClick={() => void keep(o.join(' '))}
+            >
+              {o.join(' ')}
+            </button>
+          ))}
+        </p>
+      )}
       <div className="mt-1.5 flex gap-2">
         <input
           aria-label={`${word} sounds like`}
@@ -241,9 +257,9 @@ function GuessRow({ word, phones }: { word: string; phones: string }) {
           placeholder="sounds like … (words, or ARPAbet in capitals)"
           value={sounds}
           onChange={(e) => setSounds(e.target.value)}
-          onKeyDown={(e) => e.key === 'Enter' && void keep()}
+          onKeyDown={(e) => e.key === 'Enter' && void keep(sounds.trim() || phones)}
         />
-        <button className="btn" onClick={busy ? cancel : () => void keep()}>
+        <button className="btn" onClick={busy ? cancel : () => void keep(sounds.trim() || phones)}>
           {busy ? 'Stop' : sounds.trim() ? 'Remember' : 'The guess is right'}
         </button>
       </div>

@@ -11,7 +11,9 @@ import app.leeward.speech.acoustic.AcousticModel;
 import app.leeward.speech.acoustic.Alignment;
 import app.leeward.speech.acoustic.ForcedAligner;
 import app.leeward.speech.acoustic.Pronounced;
+import app.leeward.speech.spelling.SpellingReader;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,8 +24,12 @@ public final class LineReader {
     /** Most words a line may have. */
     public static final int MOST_WORDS = 600;
 
+    /** Ways to say a word no dictionary has that are listened for. */
+    private static final int LIKELY = 3;
+
     private final PronouncingDictionary dictionary;
     private ForcedAligner aligner;
+    private LetterToSound letterToSound;
 
     public LineReader() {
         this(PronouncingDictionary.load());
@@ -33,9 +39,19 @@ public final class LineReader {
         this.dictionary = dictionary;
     }
 
-    /** Loads the acoustic model now instead of with the first line; takes seconds. */
+    /** Loads what listening needs now instead of with the first line; takes seconds. */
     public void warmUp() {
         aligner();
+        letterToSound();
+    }
+
+    private LetterToSound letterToSound() {
+        synchronized (dictionary) {
+            if (letterToSound == null) {
+                letterToSound = new LetterToSound(SpellingReader.shipped());
+            }
+            return letterToSound;
+        }
     }
 
     private synchronized ForcedAligner aligner() {
@@ -168,14 +184,14 @@ public final class LineReader {
         if (!known.isEmpty()) {
             return known;
         }
-        Optional<List<Phone>> possessive = possessive(word);
-        List<Phone> guess = possessive.orElseGet(() -> LetterToSound.guess(word));
-        if (guess.isEmpty()) {
+        List<List<Phone>> likely =
+                possessive(word).map(List::of).orElseGet(() -> letterToSound().guesses(word, LIKELY));
+        if (likely.isEmpty()) {
             throw new SpeechProblem(
                     "word-unreadable", "'" + word + "' cannot be read out; write it as it sounds, in Latin letters.");
         }
-        guesses.put(word, new Guess(word, guess));
-        return List.of(guess);
+        guesses.put(word, new Guess(word, likely.get(0), likely.subList(1, likely.size())));
+        return likely;
     }
 
     /** "gulls'" and "Sorrel's" from the word without. */
@@ -241,6 +257,7 @@ public final class LineReader {
         // for each spoken word the written one it belongs to
         List<Integer> writtenOf = new ArrayList<>();
         List<Double> held = new ArrayList<>();
+        Map<String, List<Phone>> heard = new HashMap<>();
         int next = 0;
         for (Spelling word : spelled) {
             double from = Double.NaN;
@@ -250,6 +267,11 @@ public final class LineReader {
                 writtenOf.add(words.size());
                 word.spoken().get(i).held().forEach(h -> held.add(h.seconds()));
                 Alignment.Spoken spoken = found.words().get(next);
+                if (word.spoken().size() == word.word().spoken().size()) {
+                    heard.put(
+                            word.word().spoken().get(i),
+                            spoken.phones().stream().map(Alignment.Heard::phone).toList());
+                }
                 doubt = Math.max(doubt, spoken.doubt());
                 for (Alignment.Heard h : spoken.phones()) {
                     double end = Math.min(h.end(), sound.seconds());
@@ -279,7 +301,9 @@ public final class LineReader {
                 sound.seconds(),
                 words,
                 phones,
-                guesses,
+                guesses.stream()
+                        .map(g -> g.heard(heard.getOrDefault(g.word(), List.of())))
+                        .toList(),
                 found.doubt(),
                 held.stream().distinct().toList(),
                 unwritten);

@@ -54,8 +54,10 @@ class AlignmentTest {
         assertThat((double) clean.matched / clean.truth)
                 .as("labels that could be compared")
                 .isGreaterThan(0.9);
-        assertThat(clean.share()).isGreaterThanOrEqualTo(0.97);
-        assertThat(noisy.share()).isGreaterThanOrEqualTo(0.90);
+        assertThat(clean.share()).isGreaterThanOrEqualTo(0.985);
+        assertThat(noisy.share()).isGreaterThanOrEqualTo(0.97);
+        assertThat(clean.middles()).as("lips at their middle").isEqualTo(1);
+        assertThat(noisy.middles()).as("lips at their middle, in noise").isGreaterThanOrEqualTo(0.985);
         assertThat(clean.missed).isEmpty();
         assertThat(noisy.missed).isEmpty();
         assertThat(clean.worstDoubt).isLessThan(DialogueLine.DOUBTFUL);
