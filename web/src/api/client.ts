@@ -32,6 +32,7 @@ export type LookSpan = Schemas['LookSpan'];
 export type CuePlacement = Schemas['CuePlacement'];
 export type ShotNote = Schemas['ShotNote'];
 export type DialogueLine = Schemas['DialogueLine'];
+export type WordSounds = Schemas['WordSounds'];
 export type PlacedLine = Schemas['PlacedLine'];
 export type LineView = Schemas['LineView'];
 export type ReadingView = Schemas['ReadingView'];
@@ -302,6 +303,12 @@ export const api = {
     read(post<ReadingView>(`/lines/${id}/words`, { base, words }), waiting),
   pronounce: (id: string, base: number, word: string, soundsLike: string, waiting: Waiting) =>
     read(post<ReadingView>(`/lines/${id}/pronounce`, { base, word, soundsLike }), waiting),
+  wordSounds: (id: string, word: string) =>
+    get<WordSounds>(`/characters/${id}/word-sounds?word=${encodeURIComponent(word)}`),
+  takeLexicon: (id: string, base: number, file: File) =>
+    send<CharacterView>(`/characters/${id}/lexicon`, { file, base: String(base) }),
+  lexiconUrl: (id: string) => `/api/v1/characters/${id}/lexicon.dict`,
+  boothUrl: (phones: string[]) => `/api/v1/booth.wav?sounds=${encodeURIComponent(phones.join(' '))}`,
   again: (id: string, base: number, at: number, from: number, to: number) =>
     post<LineView>(`/lines/${id}/again`, { base, at, from, to }),
   peaks: (id: string, count: number) => get<number[]>(`/lines/${id}/peaks?count=${count}`),

@@ -10,6 +10,7 @@ import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { EditableName } from '../ui/EditableName';
 import { FaceCrop } from '../ui/FaceCrop';
+import { LexiconCard } from './lines/LexiconCard';
 import { SoundCard } from './lines/SoundCard';
 import { Unwritten } from './lines/Unwritten';
 import { follow, mouthBox } from './mouths/box';
@@ -57,6 +58,7 @@ export function LinesBench() {
             Nothing is said in the shot “{line.shot.name}”. The Shot bench places lines in it.
           </p>
         ))}
+      <LexiconCard />
       <MouthChart />
     </>
   );

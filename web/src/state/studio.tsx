@@ -41,6 +41,8 @@ export interface Studio {
   takeVersion: (file: File, keys: string[]) => Promise<boolean>;
   /** Takes things another character has, by the keys they are listed under. */
   takeFrom: (other: string, keys: string[]) => Promise<boolean>;
+  /** Takes in the words of a lexicon file. */
+  takeLexicon: (file: File) => Promise<boolean>;
   returnTo: (revision: number) => Promise<boolean>;
 }
 
@@ -259,6 +261,7 @@ export function StudioProvider({
         return done;
       },
       takeFrom: (other, keys) => inTurn((base) => api.takeFrom(id, base, other, keys)),
+      takeLexicon: (file) => inTurn((base) => api.takeLexicon(id, base, file)),
       returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),
       step: async (back) => {
         if (stepsLine(back, view, lineView)) {

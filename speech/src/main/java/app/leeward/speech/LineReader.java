@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -106,7 +107,7 @@ public final class LineReader {
             throw new SpeechProblem(
                     "words-long",
                     String.format(
-                            java.util.Locale.ROOT,
+                            Locale.ROOT,
                             "These %d words need at least %.1f s to say, but the recording lasts %.1f s.",
                             spelled.size(),
                             sounds * 0.03,
@@ -175,6 +176,21 @@ public final class LineReader {
         return pronunciations(word, lexicon, new LinkedHashMap<>());
     }
 
+    /**
+     * How one word is said, and who says so.
+     *
+     * @throws SpeechProblem {@code word-unreadable} for one that cannot be read out
+     */
+    public WordSounds sounds(String word, Lexicon lexicon) {
+        String plain = word.toLowerCase(Locale.ROOT);
+        Map<String, Guess> guesses = new LinkedHashMap<>();
+        List<List<Phone>> ways = pronunciations(plain, lexicon, guesses);
+        WordSounds.Source source = lexicon.of(plain).isPresent()
+                ? WordSounds.Source.LEXICON
+                : guesses.isEmpty() ? WordSounds.Source.DICTIONARY : WordSounds.Source.SPELLING;
+        return new WordSounds(plain, source, ways);
+    }
+
     List<List<Phone>> pronunciations(String word, Lexicon lexicon, Map<String, Guess> guesses) {
         Optional<List<Phone>> own = lexicon.of(word);
         if (own.isPresent()) {
@@ -213,7 +229,7 @@ public final class LineReader {
      * dictionary's first pronunciation of each word, or a guess from its letters.
      */
     public List<Phone> soundsLike(String typed) {
-        boolean capitals = typed.equals(typed.toUpperCase(java.util.Locale.ROOT));
+        boolean capitals = typed.equals(typed.toUpperCase(Locale.ROOT));
         Optional<List<Phone>> arpabet = capitals ? Phone.parseAll(typed) : Optional.empty();
         if (arpabet.isPresent()) {
             return arpabet.get();

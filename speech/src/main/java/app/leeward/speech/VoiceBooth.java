@@ -1,11 +1,14 @@
 package app.leeward.speech;
 
+import app.leeward.core.speech.Phone;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 
 /**
  * The stand-in for a recording booth: speaks typed words with a voice of {@code flite}, a small free synthesiser that runs
@@ -15,6 +18,7 @@ public final class VoiceBooth {
     /** What a booth takes at once; longer texts are recorded. */
     private static final int MOST_LETTERS = 1200;
 
+    private static final int MOST_SOUNDS = 60;
     private static final long SECONDS = 30;
     private final String program;
 
@@ -45,12 +49,31 @@ public final class VoiceBooth {
             throw new SpeechProblem(
                     "pace", "Words are said a quarter as fast to four times as fast, not " + pace + ".");
         }
+        return spoken(List.of("--setf", String.format(Locale.ROOT, "duration_stretch=%.3f", 1 / pace), "-t", words));
+    }
+
+    /**
+     * Sounds one after the other, as one word.
+     *
+     * @throws SpeechProblem when there is no voice, or there are none or too many
+     */
+    public byte[] speak(List<Phone> sounds) {
+        if (sounds.isEmpty() || sounds.size() > MOST_SOUNDS) {
+            throw new SpeechProblem("booth-words", "The voice booth speaks 1 to " + MOST_SOUNDS + " sounds.");
+        }
+        String said =
+                sounds.stream().map(p -> p.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" "));
+        return spoken(List.of("-p", "pau " + said + " pau"));
+    }
+
+    private byte[] spoken(List<String> what) {
         Path out = null;
         try {
             out = Files.createTempFile("booth", ".wav");
-            String stretch = String.format(Locale.ROOT, "duration_stretch=%.3f", 1 / pace);
-            Process voice = new ProcessBuilder(
-                            List.of(program, "-voice", "slt", "--setf", stretch, "-t", words, "-o", out.toString()))
+            List<String> command = new ArrayList<>(List.of(program, "-voice", "slt"));
+            command.addAll(what);
+            command.addAll(List.of("-o", out.toString()));
+            Process voice = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                     .start();

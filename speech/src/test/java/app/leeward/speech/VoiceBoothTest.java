@@ -1,11 +1,13 @@
 package app.leeward.speech;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class VoiceBoothTest {
@@ -41,5 +43,16 @@ class VoiceBoothTest {
         assertThatThrownBy(() -> booth.speak(" ", 1)).hasMessageContaining("Type some words");
         assertThatThrownBy(() -> booth.speak("rope", 9)).hasMessageContaining("four times");
         assertThatThrownBy(() -> booth.speak("rope ".repeat(300), 1)).hasMessageContaining("1200");
+    }
+
+    @Test
+    void soundsAreSpokenAsTheyAre() {
+        VoiceBooth booth = new VoiceBooth();
+        Sound two = WavFile.read(booth.speak(List.of(Phone.AA, Phone.M)));
+        Sound six = WavFile.read(booth.speak(List.of(Phone.AA, Phone.M, Phone.AA, Phone.M, Phone.AA, Phone.M)));
+        assertThat(six.seconds()).isGreaterThan(two.seconds() + 0.2);
+        assertThatExceptionOfType(SpeechProblem.class)
+                .isThrownBy(() -> booth.speak(List.<Phone>of()))
+                .satisfies(e -> assertThat(e.code()).isEqualTo("booth-words"));
     }
 }

@@ -9,8 +9,11 @@ import app.leeward.core.art.Point;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
+import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -27,6 +30,24 @@ class EditsTest {
         Outcome outcome = Edits.apply(FACE, e);
         assertThat(outcome).isInstanceOf(Outcome.Refused.class);
         return ((Outcome.Refused) outcome).code();
+    }
+
+    @Test
+    void wordsAreTaughtManyAtOnceAndForgottenAgain() {
+        Lexicon many = new Lexicon(Map.of("sorrel", List.of(Phone.S), "quay", List.of(Phone.K, Phone.IY)));
+        Character taught = done(FACE, new TeachWords(many));
+        assertThat(taught.voice().lexicon().entries()).hasSize(2);
+        Character again = done(taught, new TeachWords(Lexicon.EMPTY.with("Quay", List.of(Phone.K))));
+        assertThat(again.voice().lexicon().of("QUAY")).contains(List.of(Phone.K));
+        assertThat(done(again, new ForgetWord("quay")).voice().lexicon().entries())
+                .containsOnlyKeys("sorrel");
+        assertThat(refused(new ForgetWord("quay"))).isEqualTo("gone");
+        assertThat(refused(new TeachWords(Lexicon.EMPTY))).isEqualTo("no-sounds");
+        Map<String, List<Phone>> tooMany = new HashMap<>();
+        for (int i = 0; i <= Lexicon.MOST; i++) {
+            tooMany.put("w" + i, List.of(Phone.W));
+        }
+        assertThat(refused(new TeachWords(new Lexicon(tooMany)))).isEqualTo("no-sounds");
     }
 
     @Test

@@ -31,6 +31,7 @@ import app.leeward.core.edit.Flip;
 import app.leeward.core.edit.FollowDial;
 import app.leeward.core.edit.Forget;
 import app.leeward.core.edit.ForgetCorner;
+import app.leeward.core.edit.ForgetWord;
 import app.leeward.core.edit.Hang;
 import app.leeward.core.edit.HangDial;
 import app.leeward.core.edit.Hold;
@@ -113,6 +114,7 @@ import app.leeward.core.edit.StackDrawing;
 import app.leeward.core.edit.StandBetween;
 import app.leeward.core.edit.TakeFrom;
 import app.leeward.core.edit.TakeVersion;
+import app.leeward.core.edit.TeachWords;
 import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.edit.Tidy;
 import app.leeward.core.edit.TravelBy;
@@ -162,6 +164,8 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("show", Show.class),
                     entry("serve-sound", ServeSound.class),
                     entry("pronounce", Pronounce.class),
+                    entry("teach-words", TeachWords.class),
+                    entry("forget-word", ForgetWord.class),
                     entry("set-dial", SetDial.class),
                     entry("place", Place.class),
                     entry("move-pivot", MovePivot.class),
