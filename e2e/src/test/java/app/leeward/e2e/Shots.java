@@ -68,6 +68,11 @@ class Shots {
                     .first()
                     .waitFor();
             hand.page.keyboard().press("Escape");
+            hand.page.getByLabel("Show it closer").click();
+            hand.page.getByLabel("Show it closer").click();
+            hand.page.locator("#sound-0-27").click();
+            hand.page.keyboard().press("Control+ArrowLeft");
+            hand.page.getByText("put by hand").waitFor();
             hand.settle();
         } else if (!key.isEmpty()) {
             hand.page.keyboard().press(key);
