@@ -44,7 +44,7 @@ const text = [
   ...head,
   row('Atkinson Hyperlegible (text)', 'as packaged by @fontsource', 'OFL-1.1'),
   row('Bricolage Grotesque (headings)', 'as packaged by @fontsource-variable', 'OFL-1.1'),
-  row('English acoustic model and pronouncing dictionary (CMU)', 'as packaged in sphinx4-data', 'BSD-2-Clause style, Carnegie Mellon University'),
+  row('English acoustic model and pronouncing dictionary (CMU)', 'as packaged in sphinx4-data; the dictionary once more, cut into units of letters and sounds', 'BSD-2-Clause style, Carnegie Mellon University'),
   row('Icons', 'lucide', 'ISC'),
   '',
   "The demo's art, words and recordings are this project's own.",
