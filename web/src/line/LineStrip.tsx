@@ -265,7 +265,8 @@ function MouthRun({
   const pinned = Object.keys(line!.shot.tracks.pins).some(
     (f) => Number(f) >= run.from && Number(f) <= run.to,
   );
-  const name = mouth?.drawings.find((d) => d.id === run.what)?.name ?? run.what;
+  const name =
+    run.what === 'nothing' ? 'none' : (mouth?.drawings.find((d) => d.id === run.what)?.name ?? run.what);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>

@@ -1,52 +1,112 @@
+import { useState } from 'react';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import type { Span } from './spans';
 
-/** Another mouth for a run of frames, which pins it there; or the sound decides again. */
+/** Another mouth, or none at all, for a range of frames, which pins it there; or the sound decides again. */
 export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
   const { line, view, artwork, editLine } = useStudio();
+  const [from, setFrom] = useState(run.from);
+  const [to, setTo] = useState(run.to);
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
-  const pinned = Object.keys(line?.shot.tracks.pins ?? {}).some(
-    (f) => Number(f) >= run.from && Number(f) <= run.to,
-  );
-  const name = mouth?.drawings.find((d) => d.id === run.what)?.name ?? run.what;
+  const last = (line?.frames ?? 1) - 1;
+  const pins = Object.keys(line?.shot.tracks.pins ?? {}).map(Number);
+  const pinned = pins.some((f) => f >= from && f <= to);
+  const elsewhere = pins.some((f) => f < from || f > to);
+  const name = run.what === 'nothing' ? 'no mouth' : mouth?.drawings.find((d) => d.id === run.what)?.name;
+  const good = from >= 0 && from <= to && to <= last;
   const shapes = (id: string) => {
     const d = mouth?.drawings.find((m) => m.id === id);
     return d ? (artwork[d.art as unknown as string] ?? []) : [];
   };
+  const pin = async (drawing: string) => {
+    done();
+    await editLine({ kind: 'pin-mouth', from, to, drawing });
+  };
+  const release = async (first: number, end: number) => {
+    done();
+    await editLine({ kind: 'release-mouth', from: first, to: end });
+  };
+  const tile = (id: string) =>
+    `rounded-md border p-0.5 ${id === run.what ? 'border-doing bg-doing-soft' : 'border-line bg-stage hover:border-faint'}`;
   return (
     <>
-      <p className="mb-2 text-[13px]">
-        Frames {run.from + 1}–{run.to + 1} show <b>{name}</b>. Choose a mouth to pin it here.
-      </p>
+      <div className="mb-2 flex flex-wrap items-center gap-1.5 text-[13px]">
+        <span>
+          <b>{name ?? run.what}</b> now. Pin a mouth on frames
+        </span>
+        <FrameField label="first frame" frame={from} last={last} set={setFrom} />
+        <span>to</span>
+        <FrameField label="last frame" frame={to} last={last} set={setTo} />
+      </div>
+      {!good && (
+        <p className="mb-2 text-[12.5px] text-wrong">
+          The frames of the line are 1 to {last + 1}, the first not behind the last.
+        </p>
+      )}
       <div className="grid grid-cols-6 gap-1">
         {mouth?.drawings.map((d) => (
           <button
             key={d.id}
-            className={`rounded-md border p-0.5 ${d.id === run.what ? 'border-doing bg-doing-soft' : 'border-line bg-stage hover:border-faint'}`}
+            className={tile(d.id)}
             title={d.name}
             aria-label={`Pin ${d.name}`}
-            onClick={async () => {
-              done();
-              await editLine({ kind: 'pin-mouth', from: run.from, to: run.to, drawing: d.id });
-            }}
+            disabled={!good}
+            onClick={() => void pin(d.id)}
           >
             <DrawingThumb shapes={shapes(d.id)} label="" className="h-8 w-full rounded bg-stage" />
             <span className="block truncate text-[10px] leading-3">{d.name}</span>
           </button>
         ))}
-      </div>
-      {pinned && (
         <button
-          className="btn mt-2"
-          onClick={async () => {
-            done();
-            await editLine({ kind: 'release-mouth', from: run.from, to: run.to });
-          }}
+          className={tile('nothing')}
+          title="No mouth at all on these frames"
+          aria-label="Pin no mouth"
+          disabled={!good}
+          onClick={() => void pin('nothing')}
         >
-          Let the sound decide again
+          <span className="grid h-8 place-items-center text-[12px] text-faint">–</span>
+          <span className="block truncate text-[10px] leading-3">no mouth</span>
         </button>
-      )}
+      </div>
+      <div className="mt-2 flex flex-wrap gap-1.5">
+        {pinned && (
+          <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
+            Let the sound decide again
+          </button>
+        )}
+        {elsewhere && (
+          <button className="btn" onClick={() => void release(0, last)}>
+            Lift every pin of the line
+          </button>
+        )}
+      </div>
     </>
+  );
+}
+
+/** A frame by its number from 1. */
+function FrameField({
+  label,
+  frame,
+  last,
+  set,
+}: {
+  label: string;
+  frame: number;
+  last: number;
+  set: (frame: number) => void;
+}) {
+  return (
+    <input
+      type="number"
+      aria-label={label}
+      className="field w-16 px-1.5 py-0"
+      min={1}
+      max={last + 1}
+      value={frame + 1}
+      onChange={(e) => set(Math.round(e.target.valueAsNumber || 0) - 1)}
+      onKeyDown={(e) => e.stopPropagation()}
+    />
   );
 }

@@ -148,4 +148,19 @@ class LinesStoryTest extends Story {
         assertThat(page.getByLabel("Words", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue(LINE.words());
     }
+
+    @Test
+    void anyRangeOfFramesShowsNoMouthUntilItsPinsAreLifted() {
+        page.getByLabel(Pattern.compile("^Mouth .*frames")).nth(3).click();
+        page.getByLabel("first frame").fill("20");
+        page.getByLabel("last frame").fill("19");
+        assertThat(button("Pin no mouth")).isDisabled();
+        page.getByLabel("last frame").fill("31");
+        button("Pin no mouth").click();
+        Locator none = page.getByLabel("Mouth none, frames 20 to 31, pinned");
+        assertThat(none).isVisible();
+        page.getByLabel(Pattern.compile("^Mouth .*frames")).first().click();
+        button("Lift every pin of the line").click();
+        assertThat(none).hasCount(0);
+    }
 }

@@ -108,6 +108,9 @@ class LineApiTest {
         assertThat(client.post(at + "/edits", "{\"base\":3,\"edit\":{\"kind\":\"rename-shot\"}}")
                         .code())
                 .isEqualTo("missing");
+        assertThat(client.post(at + "/edits", "{\"base\":3,\"edit\":{\"kind\":\"feel\",\"mood\":\"seasick\"}}")
+                        .code())
+                .isEqualTo("no-mood");
         JsonNode undone = client.post(at + "/undo", "{\"base\":3}").json();
         assertThat(undone.get("drawings")).isEqualTo(twos.get("drawings"));
         assertThat(client.post(

@@ -241,38 +241,14 @@ public class Lines {
                 || edit instanceof LayoutEdit.PlaceLine) {
             throw Problem.refused("read-by-words", "Timed sounds come from a recording and its words.");
         }
-        if (edit instanceof ShotEdit.PinMouth pin) {
-            requireMouth(characters.snapshot(snapshot(id).belongsTo()).state(), pin.drawing());
-        }
-        if (edit instanceof ShotEdit.SetGesture set) {
-            requireRun(
-                    characters.snapshot(snapshot(id).belongsTo()).state(),
-                    set.gesture().run());
+        if (CastCheck.looksAt(edit)) {
+            CastCheck.require(characters.snapshot(snapshot(id).belongsTo()).state(), edit);
         }
         if (edit instanceof ShotEdit.LayBlinks lay) {
             Snapshot<Shot> now = snapshot(id);
             edit = lay.near(now.state(), characters.snapshot(now.belongsTo()).state());
         }
         return ledger.edit(keeping, id, base, edit, author);
-    }
-
-    private static void requireRun(Character character, String run) {
-        if (character.rig().runs().stream().noneMatch(r -> r.id().equals(run))) {
-            throw Problem.refused("no-run", "There is no run '" + run + "'; the Hands bench keeps them.");
-        }
-    }
-
-    private static void requireMouth(Character character, String drawing) {
-        boolean there = character
-                .voice()
-                .mouths()
-                .part()
-                .flatMap(character::part)
-                .filter(mouth -> mouth.offers(drawing))
-                .isPresent();
-        if (!there) {
-            throw Problem.refused("no-drawing", "The mouth has no drawing '" + drawing + "'.");
-        }
     }
 
     public Snapshot<Shot> undo(UUID id, int base, String author) {
