@@ -23,7 +23,7 @@ import java.util.Optional;
 /** Reads a recording with its words into a line of timed sounds. Thread-safe; make one and keep it. */
 public final class LineReader {
     /** Most words a line may have. */
-    public static final int MOST_WORDS = 600;
+    public static final int MOST_WORDS = 1_500;
 
     /** Ways to say a word no dictionary has that are listened for. */
     private static final int LIKELY = 3;

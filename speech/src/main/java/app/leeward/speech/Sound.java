@@ -14,7 +14,7 @@ public record Sound(int rate, float[] samples) {
     }
 
     /** From one second to another. */
-    Sound part(double from, double to) {
+    public Sound part(double from, double to) {
         int first = Math.max(0, (int) Math.round(from * rate));
         int end = Math.max(first, Math.min(samples.length, (int) Math.round(to * rate)));
         return new Sound(rate, Arrays.copyOfRange(samples, first, end));

@@ -137,7 +137,7 @@ class AlignmentTest {
                 .isThrownBy(() -> reader.read(SENTENCES[0], tone, "h", Lexicon.EMPTY))
                 .satisfies(e -> assertThat(e.code()).isEqualTo("words-long"));
         assertThatExceptionOfType(SpeechProblem.class)
-                .isThrownBy(() -> reader.read("word ".repeat(700), tone, "h", Lexicon.EMPTY))
+                .isThrownBy(() -> reader.read("word ".repeat(1600), tone, "h", Lexicon.EMPTY))
                 .satisfies(e -> assertThat(e.code()).isEqualTo("words-many"));
     }
 }

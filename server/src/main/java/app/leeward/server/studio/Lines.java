@@ -47,7 +47,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Lines: recorded, read into timed sounds, corrected, played. */
 @Service
 public class Lines {
-    private static final int LONGEST_TEXT = 6_000;
+    private static final int LONGEST_TEXT = 12_000;
     private static final int LONGEST_SOUNDS = 400;
     /** Frames of lines kept ready to be played. */
     private static final int MOST_FRAMES = 400_000;

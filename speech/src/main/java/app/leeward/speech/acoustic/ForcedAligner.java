@@ -26,6 +26,13 @@ public final class ForcedAligner {
     /** How much worse than the best a way may be, natural logarithm; then without any bound, where the recording is short. */
     private static final double BEAM = 250;
 
+    /** Recordings longer than this, seconds, are long; and so much around something unwritten is listened to again. */
+    private static final double LONG = 12;
+
+    private static final double AROUND = 4;
+    /** How far all is when the searches are done. */
+    private static final double SEARCHED = 0.95;
+
     private static final double PATIENCE = 60 / Features.STEP;
     private static final int EVERY = 50;
 
@@ -40,6 +47,60 @@ public final class ForcedAligner {
      * @return empty when they cannot be said in the time the recording lasts, or are not in it
      */
     public Optional<Alignment> align(Sound sound, List<Pronounced> words, Listening listening) {
+        return searched(sound, words, listening.between(0, SEARCHED)).map(found -> {
+            Alignment sure = sound.seconds() > LONG ? confirmed(found, sound, words) : found;
+            listening.reached(1);
+            return sure;
+        });
+    }
+
+    /**
+     * In a long recording something unwritten is heard now and then where nothing is, since one loudness and one voice are
+     * taken for all of it: what is not heard again with the words around it alone is left out.
+     */
+    private Alignment confirmed(Alignment found, Sound sound, List<Pronounced> words) {
+        List<Alignment.Unwritten> sure = new ArrayList<>();
+        for (Alignment.Unwritten u : found.unwritten()) {
+            int first = u.before();
+            int last = u.before();
+            while (end(found, last, sound) - start(found, first) < AROUND && (first > 0 || last < words.size())) {
+                first = Math.max(0, first - 1);
+                last = Math.min(words.size(), last + 1);
+            }
+            double from = start(found, first);
+            Sound part = sound.part(from, end(found, last, sound));
+            List<Pronounced> said = words.subList(first, last).stream()
+                    .map(w -> Pronounced.as(w.ways()))
+                    .toList();
+            int place = u.before() - first;
+            boolean again = said.isEmpty()
+                    || searched(part, said, Listening.ALONE)
+                            .filter(a -> a.unwritten().stream().anyMatch(p -> Math.abs(p.before() - place) <= 1))
+                            .isPresent();
+            if (again) {
+                sure.add(u);
+            }
+        }
+        return new Alignment(found.words(), found.doubt(), sure);
+    }
+
+    /** Half-way through the pause before a word. */
+    private static double start(Alignment found, int word) {
+        if (word == 0) {
+            return 0;
+        }
+        List<Alignment.Heard> before = found.words().get(word - 1).phones();
+        double end = before.get(before.size() - 1).end();
+        return word == found.words().size()
+                ? end
+                : (end + found.words().get(word).phones().get(0).start()) / 2;
+    }
+
+    private static double end(Alignment found, int words, Sound sound) {
+        return words == found.words().size() ? sound.seconds() : start(found, words);
+    }
+
+    private Optional<Alignment> searched(Sound sound, List<Pronounced> words, Listening listening) {
         Features features = Features.of(sound, 0);
         if (features.length() == 0) {
             return Optional.empty();

@@ -7,18 +7,27 @@ import java.util.List;
 
 /**
  * Finds the best way through a graph of sounds for the frames of a recording, frame by frame (Viterbi, 1967). Exact as long as
- * nothing falls behind the best by more than the beam.
+ * nothing falls behind the best by more than the beam. Nodes are numbered along the line, so that only those between the first
+ * and the last with a way in it are looked at.
  */
 final class Search {
-    private static final int[] NOTHING = {};
+    private static final int STATES = AcousticModel.STATES;
+    private static final float NEVER = Float.NEGATIVE_INFINITY;
 
     private final AcousticModel model;
     private final SoundGraph graph;
     private final float beam;
-    private final int size;
     private final int end;
+    private final boolean[] crossing;
+    private final int[] unit;
+    /** States of each node, three places to a node. */
+    private final int[] states;
 
-    /** How good the best way is that has come into each state, three to a node; and the entry it came by. */
+    private final int[] count;
+    private final int[] begins;
+    private final int[] ends;
+
+    /** How good the best way is that has come into each state; and the entry it came by. */
     private final float[] score;
 
     private final int[] came;
@@ -26,38 +35,42 @@ final class Search {
     private final float[] entering;
 
     private final int[] enteringBy;
-    private final SoundGraph.Node[] nodes;
-    private final List<Integer> crossings = new ArrayList<>();
-
+    private final History history = new History();
     private int frame;
-    // every entry into a sound: which, when, and the entry before
-    private int entries;
-    private int[] entered = new int[4096];
-    private int[] enteredAt = new int[4096];
-    private int[] before = new int[4096];
+    private int low;
+    private int high;
 
     /** @param beam by how much a way may be worse than the best one, natural logarithm */
     Search(AcousticModel model, SoundGraph graph, double beam) {
         this.model = model;
         this.graph = graph;
         this.beam = (float) beam;
-        this.size = graph.size();
+        int size = graph.size();
         this.end = size - 1;
-        score = new float[AcousticModel.STATES * size];
-        came = new int[AcousticModel.STATES * size];
+        crossing = new boolean[size];
+        unit = new int[size];
+        states = new int[STATES * size];
+        count = new int[size];
+        begins = new int[size];
+        ends = new int[size];
+        score = new float[STATES * size];
+        came = new int[STATES * size];
         entering = new float[size];
         enteringBy = new int[size];
-        nodes = new SoundGraph.Node[size];
         for (int n = 0; n < size; n++) {
-            nodes[n] = graph.node(n);
-            if (nodes[n].crossing()) {
-                crossings.add(n);
-            }
+            SoundGraph.Node node = graph.node(n);
+            crossing[n] = node.crossing();
+            unit[n] = node.unit();
+            count[n] = node.states().length;
+            System.arraycopy(node.states(), 0, states, STATES * n, count[n]);
+            begins[n] = node.begins();
+            ends[n] = node.ends();
         }
-        Arrays.fill(score, Float.NEGATIVE_INFINITY);
-        Arrays.fill(entering, Float.NEGATIVE_INFINITY);
+        Arrays.fill(score, NEVER);
+        Arrays.fill(entering, NEVER);
+        Arrays.fill(came, History.NONE);
+        Arrays.fill(enteringBy, History.NONE);
         entering[0] = 0;
-        enteringBy[0] = -1;
         cross();
     }
 
@@ -66,100 +79,125 @@ final class Search {
 
     /** Goes on by one frame. */
     void step(Scores scores) {
-        float best = Float.NEGATIVE_INFINITY;
-        for (int n = 0; n < size; n++) {
-            if (!nodes[n].crossing()) {
+        float best = NEVER;
+        for (int n = low; n <= high; n++) {
+            if (!crossing[n]) {
                 best = Math.max(best, stepped(n, scores));
             }
         }
-        Arrays.fill(entering, Float.NEGATIVE_INFINITY);
+        int first = low;
+        int last = high;
+        Arrays.fill(entering, first, last + 1, NEVER);
+        low = Integer.MAX_VALUE;
+        high = -1;
         frame++;
-        for (int n = 0; n < size; n++) {
-            if (!nodes[n].crossing()) {
+        for (int n = first; n <= last; n++) {
+            if (!crossing[n]) {
                 leave(n, best - beam);
             }
         }
         cross();
+        if (history.full()) {
+            forget();
+        }
     }
 
     private float stepped(int n, Scores scores) {
-        SoundGraph.Node node = nodes[n];
-        int at = AcousticModel.STATES * n;
-        float best = Float.NEGATIVE_INFINITY;
-        for (int i = node.states().length - 1; i >= 0; i--) {
-            float now = score[at + i] + model.stay(node.unit(), i);
-            float on = i > 0 ? score[at + i - 1] + model.leave(node.unit(), i - 1) : entering[n];
-            if (i == 0 && on > now && node.beginsAt(frame)) {
+        int at = STATES * n;
+        if (entering[n] == NEVER && score[at] == NEVER && score[at + 1] == NEVER && score[at + 2] == NEVER) {
+            return NEVER;
+        }
+        float best = NEVER;
+        for (int i = count[n] - 1; i >= 0; i--) {
+            float now = score[at + i] + model.stay(unit[n], i);
+            float on = i > 0 ? score[at + i - 1] + model.leave(unit[n], i - 1) : entering[n];
+            if (i == 0 && on > now && at(begins[n])) {
                 score[at] = on;
-                came[at] = entry(n, enteringBy[n]);
+                came[at] = history.add(n, frame, enteringBy[n]);
             } else if (i > 0 && on > now) {
                 score[at + i] = on;
                 came[at + i] = came[at + i - 1];
             } else {
                 score[at + i] = now;
             }
-            if (score[at + i] > Float.NEGATIVE_INFINITY) {
-                score[at + i] += scores.of(frame, node.states()[i]);
+            if (score[at + i] > NEVER) {
+                score[at + i] += scores.of(frame, states[at + i]);
                 best = Math.max(best, score[at + i]);
             }
         }
         return best;
     }
 
-    private int entry(int n, int by) {
-        if (entries == entered.length) {
-            entered = Arrays.copyOf(entered, entries * 2);
-            enteredAt = Arrays.copyOf(enteredAt, entries * 2);
-            before = Arrays.copyOf(before, entries * 2);
-        }
-        entered[entries] = n;
-        enteredAt[entries] = frame;
-        before[entries] = by;
-        return entries++;
+    private boolean at(int held) {
+        return held == SoundGraph.ANY_TIME || held == frame;
     }
 
     private void leave(int n, float least) {
-        int at = AcousticModel.STATES * n;
-        for (int i = 0; i < AcousticModel.STATES; i++) {
+        int at = STATES * n;
+        boolean living = false;
+        for (int i = 0; i < count[n]; i++) {
             if (score[at + i] < least) {
-                score[at + i] = Float.NEGATIVE_INFINITY;
+                score[at + i] = NEVER;
             }
+            living |= score[at + i] > NEVER;
         }
-        int last = at + nodes[n].states().length - 1;
-        if (score[last] > Float.NEGATIVE_INFINITY && nodes[n].endsAt(frame)) {
-            enter(n, score[last] + model.leave(nodes[n].unit(), last - at), came[last]);
+        if (living) {
+            look(n);
+        }
+        int last = at + count[n] - 1;
+        if (score[last] > NEVER && at(ends[n])) {
+            enter(n, score[last] + model.leave(unit[n], count[n] - 1), came[last]);
         }
     }
 
+    private void look(int n) {
+        low = Math.min(low, n);
+        high = Math.max(high, n);
+    }
+
     private void enter(int from, float value, int by) {
-        int[] targets = value > Float.NEGATIVE_INFINITY ? graph.targets(from) : NOTHING;
+        int[] targets = graph.targets(from);
+        float[] costs = graph.costs(from);
         for (int i = 0; i < targets.length; i++) {
-            float there = value + graph.costs(from)[i];
+            float there = value + costs[i];
             if (there > entering[targets[i]]) {
                 entering[targets[i]] = there;
                 enteringBy[targets[i]] = by;
+                look(targets[i]);
             }
         }
     }
 
     private void cross() {
-        for (int n : crossings) {
-            enter(n, entering[n], enteringBy[n]);
+        for (int n = low; n <= high; n++) {
+            if (crossing[n] && entering[n] > NEVER) {
+                enter(n, entering[n], enteringBy[n]);
+            }
         }
+    }
+
+    private void forget() {
+        for (int n = 0; n <= end; n++) {
+            for (int i = STATES * n; i < STATES * (n + 1); i++) {
+                came[i] = score[i] > NEVER ? came[i] : History.NONE;
+            }
+            enteringBy[n] = entering[n] > NEVER ? enteringBy[n] : History.NONE;
+        }
+        history.keep(came, enteringBy);
     }
 
     /** Whether any way has come to the end of the graph. */
     boolean arrived() {
-        return entering[end] > Float.NEGATIVE_INFINITY;
+        return entering[end] > NEVER;
     }
 
     /** The sounds of the best way that has come to the end by now; empty when none has. */
     List<Sounded> best() {
         List<Sounded> path = new ArrayList<>();
         int until = frame;
-        for (int e = arrived() ? enteringBy[end] : -1; e >= 0; e = before[e]) {
-            path.add(new Sounded(nodes[entered[e]], enteredAt[e], until));
-            until = enteredAt[e];
+        for (int e = arrived() ? enteringBy[end] : History.NONE; e != History.NONE; e = history.before(e)) {
+            path.add(new Sounded(graph.node(history.node(e)), history.frame(e), until));
+            until = history.frame(e);
         }
         Collections.reverse(path);
         return path;

@@ -28,14 +28,6 @@ final class SoundGraph {
         boolean crossing() {
             return unit < 0;
         }
-
-        boolean beginsAt(int frame) {
-            return begins == ANY_TIME || begins == frame;
-        }
-
-        boolean endsAt(int frame) {
-            return ends == ANY_TIME || ends == frame;
-        }
     }
 
     private record Way(int to, float cost) {}

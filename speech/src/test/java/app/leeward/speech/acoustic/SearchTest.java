@@ -46,6 +46,10 @@ class SearchTest {
             return best;
         }
 
+        private static boolean held(int at, int frame) {
+            return at == SoundGraph.ANY_TIME || at == frame;
+        }
+
         /** Comes to a node at a frame. */
         private void onto(int n, int frame, double score) {
             SoundGraph.Node node = graph.node(n);
@@ -54,7 +58,7 @@ class SearchTest {
                     best = Math.max(best, score);
                 }
                 from(n, frame, score);
-            } else if (node.beginsAt(frame)) {
+            } else if (held(node.begins(), frame)) {
                 within(n, 0, frame, score);
             }
         }
@@ -69,7 +73,7 @@ class SearchTest {
             double on = here + model.leave(node.unit(), state);
             if (state + 1 < node.states().length) {
                 within(n, state + 1, frame + 1, on);
-            } else if (node.endsAt(frame + 1)) {
+            } else if (held(node.ends(), frame + 1)) {
                 from(n, frame + 1, on);
             }
         }
@@ -192,5 +196,36 @@ class SearchTest {
         }
         assertThat(search.arrived()).isFalse();
         assertThat(search.best()).isEqualTo(new ArrayList<>());
+    }
+
+    @Test
+    void whatIsForgottenWasOfNoWayThatLives() {
+        History history = new History();
+        Random random = new Random(9);
+        int[] living = new int[40];
+        java.util.Arrays.fill(living, History.NONE);
+        List<List<Integer>> truth = new ArrayList<>();
+        for (int i = 0; i < living.length; i++) {
+            truth.add(List.of());
+        }
+        for (int frame = 0; frame < 6000; frame++) {
+            int from = random.nextInt(living.length);
+            int to = random.nextInt(living.length);
+            List<Integer> chain = new ArrayList<>(truth.get(from));
+            chain.add(frame);
+            truth.set(to, chain.subList(Math.max(0, chain.size() - 50), chain.size()));
+            living[to] = history.add(to, frame, living[from]);
+            if (frame % 500 == 499) {
+                history.keep(living);
+            }
+        }
+        for (int i = 0; i < living.length; i++) {
+            List<Integer> chain = truth.get(i);
+            int e = living[i];
+            for (int k = chain.size() - 1; k >= 0; k--) {
+                assertThat(history.frame(e)).isEqualTo(chain.get(k));
+                e = history.before(e);
+            }
+        }
     }
 }
