@@ -163,4 +163,33 @@ class LinesStoryTest extends Story {
         button("Lift every pin of the line").click();
         assertThat(none).hasCount(0);
     }
+
+    @Test
+    void aWordIsLookedUpTaughtForgottenAndUndone() throws Exception {
+        page.getByText("how this crew says its words").click();
+        page.getByPlaceholder("any word").fill("Zilchwick");
+        assertThat(page.getByText("guessed from its letters"))
+                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                        .setTimeout(60_000));
+        Locator sounds = page.getByLabel("Sounds of zilchwick").first();
+        sounds.fill("z ih l qq");
+        assertThat(page.getByText("“qq” is no sound of the 39.")).isVisible();
+        sounds.fill("z ih l ch ih k");
+        sounds.press("Enter");
+        assertThat(page.getByText("as this crew says it")).isVisible();
+        page.getByPlaceholder("any word").fill("");
+        Locator taught = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Words of this crew"));
+        assertThat(taught.getByLabel("Sounds of zilchwick")).hasValue("Z IH L CH IH K");
+        assertThat(seriousFaults()).isEmpty();
+        button("Forget zilchwick").click();
+        assertThat(taught).hasCount(0);
+        button("Undo").click();
+        assertThat(taught).isVisible();
+        page.getByTestId("lexicon-file")
+                .setInputFiles(new FilePayload("ours.dict", "text/plain", "quay  K IY1\npier  P QQ\n".getBytes()));
+        assertThat(page.getByText("Line 2: 'QQ' is no sound.")).isVisible();
+        page.getByTestId("lexicon-file")
+                .setInputFiles(new FilePayload("ours.dict", "text/plain", "quay  K IY1\n".getBytes()));
+        assertThat(taught.getByLabel("Sounds of quay")).isVisible();
+    }
 }

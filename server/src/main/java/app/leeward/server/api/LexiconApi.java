@@ -5,6 +5,7 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
 import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.HeavyWork;
 import app.leeward.server.studio.Problem;
 import app.leeward.speech.LexiconFile;
 import app.leeward.speech.LineReader;
@@ -12,6 +13,7 @@ import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.VoiceBooth;
 import app.leeward.speech.WordSounds;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -39,9 +41,11 @@ class LexiconApi {
     private final Characters characters;
     private final LineReader reader;
     private final AdmittedRequests admitted;
+    private final HeavyWork heavy;
     private final VoiceBooth booth = new VoiceBooth();
 
-    LexiconApi(Characters characters, LineReader reader, AdmittedRequests admitted) {
+    LexiconApi(Characters characters, LineReader reader, AdmittedRequests admitted, HeavyWork heavy) {
+        this.heavy = heavy;
         this.characters = characters;
         this.reader = reader;
         this.admitted = admitted;
@@ -60,10 +64,7 @@ class LexiconApi {
     /** Takes in the words of such a file. */
     @PostMapping(path = "/characters/{id}/lexicon", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     CharacterApi.CharacterView take(
-            @PathVariable UUID id,
-            @RequestParam int base,
-            @RequestPart MultipartFile file,
-            jakarta.servlet.http.HttpServletRequest request)
+            @PathVariable UUID id, @RequestParam int base, @RequestPart MultipartFile file, HttpServletRequest request)
             throws IOException {
         admitted.takeFile(file.getSize() * 4, request);
         byte[] bytes = file.getBytes();
@@ -97,7 +98,7 @@ class LexiconApi {
                         HttpStatus.UNPROCESSABLE_ENTITY, "sounds-unknown", "sounds", "These are no sounds."));
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("audio/wav"))
-                .body(heard("sounds", () -> booth.speak(phones)));
+                .body(heard("sounds", () -> heavy.done(() -> booth.speak(phones))));
     }
 
     private static <T> T heard(String place, Supplier<T> work) {
