@@ -35,9 +35,9 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
         <span>
           <b>{name ?? run.what}</b> now. Pin a mouth on frames
         </span>
-        <FrameField label="first frame" frame={from} last={last} set={setFrom} />
+        <FrameField label="from frame" frame={from} last={last} set={setFrom} />
         <span>to</span>
-        <FrameField label="last frame" frame={to} last={last} set={setTo} />
+        <FrameField label="to frame" frame={to} last={last} set={setTo} />
       </div>
       {!good && (
         <p className="mb-2 text-[12.5px] text-wrong">

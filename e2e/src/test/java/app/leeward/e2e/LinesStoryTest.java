@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -152,10 +153,10 @@ class LinesStoryTest extends Story {
     @Test
     void anyRangeOfFramesShowsNoMouthUntilItsPinsAreLifted() {
         page.getByLabel(Pattern.compile("^Mouth .*frames")).nth(3).click();
-        page.getByLabel("first frame").fill("20");
-        page.getByLabel("last frame").fill("19");
+        page.getByLabel("from frame").fill("20");
+        page.getByLabel("to frame").fill("19");
         assertThat(button("Pin no mouth")).isDisabled();
-        page.getByLabel("last frame").fill("31");
+        page.getByLabel("to frame").fill("31");
         button("Pin no mouth").click();
         Locator none = page.getByLabel("Mouth none, frames 20 to 31, pinned");
         assertThat(none).isVisible();
