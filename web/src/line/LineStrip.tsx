@@ -63,6 +63,8 @@ function Strip() {
   const runs = useMemo(() => spans(l.drawings), [l.drawings]);
   const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
   const { scroller, sight, shown, show, zoomTo } = useZoom(lane, seconds);
+  // beside a tall bench there is no room for words
+  const roomy = useDesk((s) => !isTall(s.bench));
   const scrub = (e: React.PointerEvent) => {
     const r = lane.current!.getBoundingClientRect();
     stepTo(Math.floor(((e.clientX - r.left) / r.width) * l.frames));
@@ -103,9 +105,15 @@ function Strip() {
           >
             <ZoomOut size={14} aria-hidden />
           </button>
-          <button className="btn px-2 text-[12.5px]" aria-pressed={zoom === 1} onClick={() => zoomTo(1)}>
-            whole line
-          </button>
+          {roomy && (
+            <button
+              className="btn px-2 text-[12.5px] whitespace-nowrap"
+              aria-pressed={zoom === 1}
+              onClick={() => zoomTo(1)}
+            >
+              whole line
+            </button>
+          )}
           <button
             className="btn px-1.5"
             aria-label="Show it closer"
@@ -120,7 +128,7 @@ function Strip() {
           {[1, 2].map((n) => (
             <button
               key={n}
-              className="btn"
+              className="btn whitespace-nowrap"
               aria-pressed={rules.exposure === n}
               onClick={() =>
                 rules.exposure !== n &&

@@ -51,8 +51,9 @@ export function SoundCard() {
       {(left || right) && (
         <p className="mt-1 flex items-center gap-1.5 text-[13px] text-doing">
           <Hand size={14} aria-hidden />
-          {left && right ? 'Both its edges were' : left ? 'Its start was' : 'Its end was'} put by hand, and
-          stay when the recording is read again.
+          {left && right
+            ? 'Both its edges were put by hand, and stay when the recording is read again.'
+            : `Its ${left ? 'start' : 'end'} was put by hand, and stays when the recording is read again.`}
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px]">
