@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { LineView, PlacedLine } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
-import { holds, onFrame, soundAt, type Edge, edgeNear, wordOf } from './sounds';
+import { type Edge, edgeNear, holds, onFrame, SAME, soundAt, wordOf } from './sounds';
 import { useSoundDesk } from './soundDesk';
 import { useSoundEdits } from './useSoundEdits';
 import { useRetype } from './useRetype';
@@ -85,9 +85,8 @@ function Word({
   const [typing, setTyping] = useState<string | null>(null);
   const { retype, busy } = useRetype();
   const box = useRef<HTMLButtonElement>(null);
-  const byHand = said.phones.some(
-    (p, i) => wordOf(said, i) === index && (holds(said.held, p.start) || holds(said.held, p.end)),
-  );
+  // by the few edges that are held: a long line has thousands of sounds
+  const byHand = said.held.some((h) => h > w.start - SAME && h < w.end + SAME);
   const looks = `absolute top-0 flex h-full items-center overflow-hidden border-l border-line px-0.5 text-[12px] whitespace-nowrap ${
     doubtful ? 'bg-wrong-soft text-wrong' : ''
   } ${byHand ? 'font-semibold' : ''}`;

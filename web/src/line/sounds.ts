@@ -3,7 +3,8 @@ import type { DialogueLine } from '../api/client';
 export type Spoken = Pick<DialogueLine, 'phones' | 'words' | 'text'>;
 type Timed = { start: number; end: number };
 
-const SAME = 1e-6;
+/** Two times nearer than this, seconds, are the same edge. */
+export const SAME = 1e-6;
 /** A step of an edge that is not held to frames, seconds. */
 const FINE = 0.005;
 
