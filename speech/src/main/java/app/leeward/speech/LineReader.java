@@ -10,7 +10,9 @@ import app.leeward.core.speech.UnwrittenSpeech;
 import app.leeward.speech.acoustic.AcousticModel;
 import app.leeward.speech.acoustic.Alignment;
 import app.leeward.speech.acoustic.ForcedAligner;
+import app.leeward.speech.acoustic.LongSound;
 import app.leeward.speech.acoustic.Pronounced;
+import app.leeward.speech.acoustic.ScriptFinder;
 import app.leeward.speech.spelling.SpellingReader;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -29,6 +31,7 @@ public final class LineReader {
     private static final int LIKELY = 3;
 
     private final PronouncingDictionary dictionary;
+    private AcousticModel model;
     private ForcedAligner aligner;
     private LetterToSound letterToSound;
 
@@ -57,9 +60,31 @@ public final class LineReader {
 
     private synchronized ForcedAligner aligner() {
         if (aligner == null) {
-            aligner = new ForcedAligner(AcousticModel.load());
+            aligner = new ForcedAligner(model());
         }
         return aligner;
+    }
+
+    private synchronized AcousticModel model() {
+        if (model == null) {
+            model = AcousticModel.load();
+        }
+        return model;
+    }
+
+    /**
+     * Finds where in a long recording the lines of a script are said. Those that are not said are left out.
+     *
+     * @param lines the words of each
+     * @throws SpeechProblem when the words of one cannot be read out
+     */
+    public List<ScriptFinder.Found> find(List<String> lines, LongSound sound, Lexicon lexicon, Listening listening) {
+        List<List<Pronounced>> spoken = lines.stream()
+                .map(l -> spelled(l, lexicon, new LinkedHashMap<>()).stream()
+                        .flatMap(s -> s.spoken().stream())
+                        .toList())
+                .toList();
+        return new ScriptFinder(model()).find(sound, spoken, listening);
     }
 
     /**

@@ -56,11 +56,11 @@ public record Sound(int rate, float[] samples) {
         return new Sound(newRate, out);
     }
 
-    /** Signed 16-bit little-endian samples. */
+    /** Signed 16-bit little-endian samples; those of a recording of 16 bits are the very ones that were read. */
     byte[] pcm16() {
         byte[] out = new byte[samples.length * 2];
         for (int i = 0; i < samples.length; i++) {
-            int v = Math.round(Math.max(-1, Math.min(1, samples[i])) * 32767);
+            int v = Math.max(-32768, Math.min(32767, Math.round(samples[i] * 32768)));
             out[2 * i] = (byte) v;
             out[2 * i + 1] = (byte) (v >> 8);
         }

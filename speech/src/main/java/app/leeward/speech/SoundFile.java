@@ -1,14 +1,17 @@
 package app.leeward.speech;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 
 /**
  * Any sound file a recording comes in. A WAV that can be read is taken as it is; everything else is decoded to one by the
@@ -16,6 +19,11 @@ import java.util.concurrent.TimeUnit;
  * kind is decoded: a list that names other files is no recording.
  */
 public final class SoundFile {
+    /** Longest recording that is cut into lines, seconds. */
+    public static final int LONGEST_RECORDING = 3600;
+
+    private static final int PIECE = 10;
+    private static final int ENOUGH_TO_TELL = 16;
     private static final int SECONDS_OF_WORK = 60;
     private static final String RATES = "8000|11025|12000|16000|22050|24000|32000|44100|48000";
 
@@ -84,11 +92,7 @@ public final class SoundFile {
      *     sound-no-ffmpeg} where there is none, or what {@link WavFile#read} says
      */
     public byte[] wav(byte[] file) {
-        Kind kind = Kind.of(file)
-                .orElseThrow(() -> new SpeechProblem(
-                        "wav-not",
-                        "This is not a recording that can be read: it is neither a WAV nor FLAC, MP3, Ogg, AIFF, M4A, CAF or"
-                                + " WebM."));
+        Kind kind = kind(file);
         if (kind == Kind.WAV) {
             try {
                 WavFile.read(file);
@@ -112,7 +116,11 @@ public final class SoundFile {
             Path told = folder.resolve("told.txt");
             try {
                 Files.write(in, file);
-                run(kind, in, out, told);
+                // a little more, so that what is too long is told as such
+                run(kind, in, told, WavFile.LONGEST + 1, List.of(out.toString()));
+                if (!Files.exists(out)) {
+                    throw broken(kind, told, in);
+                }
                 return Files.readAllBytes(out);
             } finally {
                 for (Path p : List.of(in, out, told, folder)) {
@@ -124,8 +132,68 @@ public final class SoundFile {
         }
     }
 
-    private void run(Kind kind, Path in, Path out, Path told) throws IOException {
-        List<String> command = List.of(
+    /**
+     * Decodes a recording of any length into WAV files of {@value #PIECE} seconds or so that follow on each other without a gap,
+     * in this folder, named so that they sort. It is never held whole.
+     *
+     * @throws SpeechProblem as {@link #wav} does, and {@code sound-long} beyond {@value #LONGEST_RECORDING} seconds
+     */
+    public List<Path> split(Path file, Path folder) {
+        try {
+            byte[] begins;
+            try (InputStream in = Files.newInputStream(file)) {
+                begins = in.readNBytes(ENOUGH_TO_TELL);
+            }
+            Kind kind = kind(begins);
+            Path told = folder.resolve("told.txt");
+            run(
+                    kind,
+                    file,
+                    told,
+                    LONGEST_RECORDING + 2 * PIECE,
+                    List.of(
+                            "-f",
+                            "segment",
+                            "-segment_time",
+                            String.valueOf(PIECE),
+                            "-segment_format",
+                            "wav",
+                            folder.resolve("piece%05d.wav").toString()));
+            List<Path> pieces;
+            try (Stream<Path> all = Files.list(folder)) {
+                pieces = all.filter(p -> p.getFileName().toString().startsWith("piece"))
+                        .sorted()
+                        .toList();
+            }
+            if (pieces.isEmpty()) {
+                throw broken(kind, told, file);
+            }
+            if (pieces.size() > LONGEST_RECORDING / PIECE + 1) {
+                throw new SpeechProblem(
+                        "sound-long",
+                        "The recording lasts longer than " + LONGEST_RECORDING / 60 + " minutes. Cut it in two.");
+            }
+            return pieces;
+        } catch (IOException e) {
+            throw new UncheckedIOException("no room to decode a recording in", e);
+        }
+    }
+
+    private static Kind kind(byte[] begins) {
+        return Kind.of(begins)
+                .orElseThrow(() -> new SpeechProblem(
+                        "wav-not",
+                        "This is not a recording that can be read: it is neither a WAV nor FLAC, MP3, Ogg, AIFF, M4A, CAF or"
+                                + " WebM."));
+    }
+
+    private static SpeechProblem broken(Kind kind, Path told, Path in) throws IOException {
+        return new SpeechProblem(
+                "sound-broken", "The " + kind.told + " recording cannot be decoded: " + said(told, in));
+    }
+
+    private void run(Kind kind, Path in, Path told, double seconds, List<String> output) throws IOException {
+        List<String> command = new ArrayList<>(List.of(
                 program,
                 "-hide_banner",
                 "-loglevel",
@@ -140,14 +208,13 @@ public final class SoundFile {
                 "-map",
                 "0:a:0",
                 "-t",
-                // a little more, so that what is too long is told as such
-                String.valueOf(WavFile.LONGEST + 1),
+                String.valueOf(seconds),
                 "-af",
                 "aformat=sample_fmts=s16:sample_rates=" + RATES + ":channel_layouts=mono|stereo",
                 "-c:a",
                 "pcm_s16le",
-                "-bitexact",
-                out.toString());
+                "-bitexact"));
+        command.addAll(output);
         Process process;
         try {
             process = new ProcessBuilder(command)
@@ -165,9 +232,8 @@ public final class SoundFile {
             if (!process.waitFor(SECONDS_OF_WORK, TimeUnit.SECONDS)) {
                 throw new SpeechProblem("sound-broken", "The " + kind.told + " recording takes too long to decode.");
             }
-            if (process.exitValue() != 0 || !Files.exists(out)) {
-                throw new SpeechProblem(
-                        "sound-broken", "The " + kind.told + " recording cannot be decoded: " + said(told, in));
+            if (process.exitValue() != 0) {
+                throw broken(kind, told, in);
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

@@ -37,6 +37,15 @@ public final class WavFile {
 
     /** @throws SpeechProblem with code wav-not, wav-truncated, wav-format, wav-empty, wav-silent or wav-long */
     public static Sound read(byte[] file) {
+        Sound sound = readPart(file);
+        if (sound.peak() < SILENT) {
+            throw new SpeechProblem("wav-silent", "The recording is silent: nothing in it is louder than -54 dB.");
+        }
+        return sound;
+    }
+
+    /** A piece of a recording, which may be silent. */
+    public static Sound readPart(byte[] file) {
         ByteBuffer in = ByteBuffer.wrap(file).order(ByteOrder.LITTLE_ENDIAN);
         if (file.length < 12 || !tag(in, 0).equals("RIFF") || !tag(in, 8).equals("WAVE")) {
             throw new SpeechProblem("wav-not", "This is not a WAV recording: it does not begin with RIFF … WAVE.");
@@ -122,11 +131,7 @@ public final class WavFile {
                             count / f.rate % 60,
                             (int) LONGEST / 60));
         }
-        Sound sound = new Sound(f.rate, mono(in, at, (int) count, f));
-        if (sound.peak() < SILENT) {
-            throw new SpeechProblem("wav-silent", "The recording is silent: nothing in it is louder than -54 dB.");
-        }
-        return sound;
+        return new Sound(f.rate, mono(in, at, (int) count, f));
     }
 
     private static float[] mono(ByteBuffer in, int at, int count, Format f) {

@@ -24,7 +24,7 @@ public final class ForcedAligner {
     /** Frames from which on sounds that nobody wrote are something that was said. */
     private static final int SAID = 10;
     /** How much worse than the best a way may be, natural logarithm; then without any bound, where the recording is short. */
-    private static final double BEAM = 250;
+    static final double BEAM = 250;
 
     /** Recordings longer than this, seconds, are long; and so much around something unwritten is listened to again. */
     private static final double LONG = 12;
@@ -169,6 +169,24 @@ public final class ForcedAligner {
         }
     }
 
+    /** What a way through a recording of so many frames says about the voice in it. */
+    static VoiceShift shift(AcousticModel model, Scores scores, int length, List<Search.Sounded> path) {
+        int[] states = new int[length];
+        int[] units = new int[length];
+        Arrays.fill(states, -1);
+        for (Search.Sounded s : path) {
+            // what is only guessed teaches nothing
+            if (s.node().word() != SoundGraph.UNWRITTEN) {
+                int[] within = StateTimes.of(model, scores, s);
+                for (int t = s.start(); t < s.end(); t++) {
+                    states[t] = s.node().states()[within[t - s.start()]];
+                    units[t] = s.node().unit();
+                }
+            }
+        }
+        return VoiceShift.of(model, scores, states, units);
+    }
+
     /** One search of the whole recording. */
     private final class Pass {
         private final Features features;
@@ -248,20 +266,7 @@ public final class ForcedAligner {
         }
 
         VoiceShift shift() {
-            int[] states = new int[features.length()];
-            int[] units = new int[features.length()];
-            Arrays.fill(states, -1);
-            for (Search.Sounded s : path) {
-                // what is only guessed teaches nothing
-                if (s.node().word() != SoundGraph.UNWRITTEN) {
-                    int[] within = StateTimes.of(model, scores, s);
-                    for (int t = s.start(); t < s.end(); t++) {
-                        states[t] = s.node().states()[within[t - s.start()]];
-                        units[t] = s.node().unit();
-                    }
-                }
-            }
-            return VoiceShift.of(model, scores, states, units);
+            return ForcedAligner.shift(model, scores, features.length(), path);
         }
 
         /** How well a way fits each frame. */

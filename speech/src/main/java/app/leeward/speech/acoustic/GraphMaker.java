@@ -20,6 +20,11 @@ final class GraphMaker {
     /** Once for anything that nobody wrote. */
     private static final double INTO_UNWRITTEN = -60;
 
+    /** Each sound beside a script, so that the lines of it are preferred to anything at all. */
+    private static final double BESIDE_SCRIPT = -12;
+    /** A line of a script that is not said. */
+    private static final double NOT_SAID = -100;
+
     private static final int MIDDLE = 1;
 
     private final AcousticModel model;
@@ -27,6 +32,7 @@ final class GraphMaker {
     private final IntPredicate unwritten;
     private final HeldFrames held;
     private final SoundGraph graph = new SoundGraph();
+    private boolean scripted;
 
     private GraphMaker(AcousticModel model, List<Pronounced> words, IntPredicate unwritten, HeldFrames held) {
         this.model = model;
@@ -43,20 +49,37 @@ final class GraphMaker {
         return new GraphMaker(model, words, unwritten, held).made();
     }
 
+    /**
+     * The graph of a script of which some lines may not be said, of which the recording may end after any word, and beside
+     * which anything may be said between its lines.
+     *
+     * @param begins the words that lines begin with, rising, the first one 0
+     * @param freely whether there may be anything beside it at all, and lines left out
+     */
+    static SoundGraph ofScript(AcousticModel model, List<Pronounced> words, List<Integer> begins, boolean freely) {
+        GraphMaker maker = new GraphMaker(
+                model,
+                words,
+                i -> freely && (i == words.size() || begins.contains(i)),
+                HeldFrames.of(words, t -> 0, 0));
+        maker.scripted = true;
+        return maker.made();
+    }
+
     /** Any sounds at all. */
     static SoundGraph anything(AcousticModel model) {
         SoundGraph graph = new SoundGraph();
         int start = graph.crossing();
-        loop(model, graph, start, SoundGraph.NO_WORD);
+        loop(model, graph, start, SoundGraph.NO_WORD, LOOSE);
         int end = graph.crossing();
         graph.way(start, end, 0);
         return graph.finished();
     }
 
-    private static void loop(AcousticModel model, SoundGraph graph, int crossing, int word) {
+    private static void loop(AcousticModel model, SoundGraph graph, int crossing, int word, double each) {
         for (int unit = 0; unit <= AcousticUnit.SILENCE; unit++) {
             int sound = graph.sound(unit, model.states(unit), word);
-            graph.way(crossing, sound, LOOSE);
+            graph.way(crossing, sound, each);
             graph.way(sound, crossing, 0);
         }
     }
@@ -69,6 +92,9 @@ final class GraphMaker {
 
     private SoundGraph made() {
         List<Exit> exits = List.of();
+        // where a line of a script may be left out, and where the recording may end
+        List<Integer> leavable = new ArrayList<>();
+        int lineBefore = -1;
         for (int i = 0; i <= words.size(); i++) {
             int after = graph.crossing();
             for (Exit e : exits) {
@@ -80,7 +106,7 @@ final class GraphMaker {
             if (unwritten.test(i)) {
                 between = graph.crossing();
                 graph.way(after, between, INTO_UNWRITTEN);
-                loop(model, graph, between, SoundGraph.UNWRITTEN);
+                loop(model, graph, between, SoundGraph.UNWRITTEN, scripted ? BESIDE_SCRIPT : LOOSE);
             }
             int silence = graph.sound(AcousticUnit.SILENCE, model.states(AcousticUnit.SILENCE), SoundGraph.NO_WORD);
             int before = graph.crossing();
@@ -92,9 +118,23 @@ final class GraphMaker {
             if (i == 0 || i == words.size()) {
                 graph.way(after, before, 0);
             }
+            if (scripted) {
+                leavable.add(after);
+                if (unwritten.test(i)) {
+                    leavable.add(before);
+                    if (lineBefore >= 0) {
+                        graph.way(lineBefore, before, NOT_SAID);
+                    }
+                    lineBefore = before;
+                }
+            }
             if (i < words.size()) {
                 exits = word(i, before, exits);
             }
+        }
+        if (scripted) {
+            int end = graph.crossing();
+            leavable.forEach(from -> graph.way(from, end, 0));
         }
         return graph.finished();
     }

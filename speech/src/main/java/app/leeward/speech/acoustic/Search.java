@@ -35,6 +35,9 @@ final class Search {
     private final float[] entering;
 
     private final int[] enteringBy;
+    /** What being silent costs in each frame; null for nothing. */
+    private final float[] loud;
+
     private final History history = new History();
     private int frame;
     private int low;
@@ -42,6 +45,12 @@ final class Search {
 
     /** @param beam by how much a way may be worse than the best one, natural logarithm */
     Search(AcousticModel model, SoundGraph graph, double beam) {
+        this(model, graph, beam, null);
+    }
+
+    /** @param loud by how much worse silence fits each frame than the model says; null for nowhere */
+    Search(AcousticModel model, SoundGraph graph, double beam, float[] loud) {
+        this.loud = loud;
         this.model = model;
         this.graph = graph;
         this.beam = (float) beam;
@@ -122,6 +131,9 @@ final class Search {
             }
             if (score[at + i] > NEVER) {
                 score[at + i] += scores.of(frame, states[at + i]);
+                if (loud != null && unit[n] == AcousticUnit.SILENCE) {
+                    score[at + i] -= loud[frame];
+                }
                 best = Math.max(best, score[at + i]);
             }
         }
