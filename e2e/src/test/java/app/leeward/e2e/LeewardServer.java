@@ -70,7 +70,7 @@ final class LeewardServer implements AutoCloseable {
         try (Connection c = connect()) {
             c.setAutoCommit(false);
             c.createStatement()
-                    .execute("truncate reading, export, export_piece, export_stretch, "
+                    .execute("truncate reading, recording, recording_piece, export, export_piece, export_stretch, "
                             + String.join(", ", OF_DOCUMENTS));
             for (String table : OF_DOCUMENTS) {
                 c.createStatement()

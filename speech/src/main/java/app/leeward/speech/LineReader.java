@@ -104,6 +104,23 @@ public final class LineReader {
     }
 
     /**
+     * A recording of which nobody says the words, or the words cannot be found: the sounds that seem to be in it, a rough first
+     * pass to be corrected by hand, or by words later.
+     *
+     * @param text what somebody thinks is said; empty when nobody knows
+     * @throws SpeechProblem {@code sounds-unheard} when nothing seems to be spoken
+     */
+    public DialogueLine withoutWords(String text, Sound sound, String hash, Listening listening) {
+        List<TimedPhone> phones = aligner().anything(sound, listening).stream()
+                .map(h -> new TimedPhone(h.phone(), h.start(), h.end()))
+                .toList();
+        if (phones.isEmpty()) {
+            throw new SpeechProblem("sounds-unheard", "Nothing seems to be spoken in the recording.");
+        }
+        return new DialogueLine(text, hash, sound.seconds(), List.of(), phones, List.of(), 0);
+    }
+
+    /**
      * Looks at the words without listening to the recording.
      *
      * @throws SpeechProblem when they cannot be read out, or not in that time

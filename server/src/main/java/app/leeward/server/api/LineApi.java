@@ -148,6 +148,26 @@ class LineApi {
         return view(lines.snapshot(id));
     }
 
+    /** A copy of a line, as a line of its own. */
+    @PostMapping("/lines/{id}/duplicate")
+    @ResponseStatus(HttpStatus.CREATED)
+    LineView duplicate(@PathVariable UUID id) {
+        return view(lines.duplicate(id, CharacterApi.AUTHOR));
+    }
+
+    /** Takes a line out of the list; it can be brought back as it was. */
+    @PostMapping("/lines/{id}/put-away")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putAway(@PathVariable UUID id) {
+        lines.putAway(id);
+    }
+
+    @PostMapping("/lines/{id}/bring-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void bringBack(@PathVariable UUID id) {
+        lines.bringBack(id);
+    }
+
     @PostMapping("/lines/{id}/edits")
     LineView edit(@PathVariable UUID id, @RequestBody ShotEditBody body) {
         Bodies.requireWhole(body.edit(), "edit");

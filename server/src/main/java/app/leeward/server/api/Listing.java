@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1")
 @Tag(name = "lists")
 class Listing {
-    private static final int LARGEST_PAGE = 200;
+    private static final int LARGEST_PAGE = 1000;
     /** Beyond it a page's first row could not be counted any more. */
     private static final int FURTHEST_PAGE = 1_000_000;
 
@@ -83,12 +83,17 @@ class Listing {
                         : documents.all(DocumentKind.CHARACTER, page(page, size)));
     }
 
+    /** @param away those that were put away, the last one first, instead of those that are there */
     @GetMapping("/characters/{id}/lines")
     Items lines(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "0") int page,
-            @RequestParam(defaultValue = "50") int size) {
-        return Items.of(documents.of(DocumentKind.SHOT, id, page(page, size)));
+            @RequestParam(defaultValue = "50") int size,
+            @RequestParam(defaultValue = "false") boolean away) {
+        return Items.of(
+                away
+                        ? documents.awayOf(DocumentKind.SHOT, id, page(page, size))
+                        : documents.of(DocumentKind.SHOT, id, page(page, size)));
     }
 
     /** @param after only what was done after this revision: what an edit refused as stale missed */

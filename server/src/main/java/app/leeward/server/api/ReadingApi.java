@@ -6,10 +6,12 @@ import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.util.WebUtils;
 
@@ -24,7 +26,7 @@ class ReadingApi {
         this.readings = readings;
     }
 
-    /** Those of a character that have not ended, oldest first. */
+    /** Those of a character that have not ended, oldest first; also scripts and lines of them until they are dismissed. */
     @GetMapping("/characters/{id}/readings")
     List<ReadingView> unfinished(@PathVariable UUID id) {
         return readings.unfinished(id).stream().map(ReadingView::of).toList();
@@ -40,6 +42,13 @@ class ReadingApi {
     @PostMapping("/readings/{id}/cancel")
     ReadingView cancel(@PathVariable UUID id) {
         return ReadingView.of(readings.cancel(id));
+    }
+
+    /** Tells no more about one that has ended, nor, of a script, about its lines. */
+    @PostMapping("/readings/{id}/dismiss")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void dismiss(@PathVariable UUID id) {
+        readings.dismiss(id);
     }
 
     /** Browsers are told apart by the token they write with, which says nothing about people. */

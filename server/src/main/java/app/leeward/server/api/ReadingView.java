@@ -2,6 +2,7 @@ package app.leeward.server.api;
 
 import app.leeward.server.store.ReadingKind;
 import app.leeward.server.store.ReadingState;
+import app.leeward.server.studio.AskedScript;
 import app.leeward.server.studio.LineReadings;
 import java.util.Optional;
 import java.util.UUID;
@@ -13,6 +14,9 @@ import java.util.UUID;
  * @param share how much is done, 0 to 1
  * @param ahead how many wait before it
  * @param problem why it was refused
+ * @param name what the line is called; empty when nobody said
+ * @param partOf the script it is a line of
+ * @param outcome what came of a script that is done
  */
 public record ReadingView(
         UUID id,
@@ -22,7 +26,10 @@ public record ReadingView(
         UUID line,
         double share,
         long ahead,
-        Optional<ReadingProblem> problem) {
+        Optional<ReadingProblem> problem,
+        String name,
+        Optional<UUID> partOf,
+        Optional<AskedScript.Outcome> outcome) {
 
     /**
      * @param code stable, for programs
@@ -41,6 +48,9 @@ public record ReadingView(
                 told.row().share(),
                 told.ahead(),
                 told.problem()
-                        .map(p -> new ReadingProblem(p.get("code"), p.getOrDefault("place", ""), p.get("detail"))));
+                        .map(p -> new ReadingProblem(p.get("code"), p.getOrDefault("place", ""), p.get("detail"))),
+                Optional.ofNullable(told.row().name()).orElse(""),
+                Optional.ofNullable(told.row().partOf()),
+                told.outcome());
     }
 }

@@ -29,10 +29,14 @@ class PatientBodies extends HttpFilter {
 
     /** Largest body that is no file, bytes. */
     static final long LARGEST_TEXT = 1 << 20;
+    /** Largest recording of many lines: an hour of stereo as studios keep it, 48 kHz and 24 bits. */
+    static final long LARGEST_RECORDING = 1_100L << 20;
     /** What a form adds to the file in it. */
     private static final long AROUND_A_FILE = 2 << 20;
     /** Longest that sending may take. */
     private static final Duration PATIENCE = Duration.ofSeconds(60);
+
+    private static final Duration PATIENCE_WITH_RECORDINGS = Duration.ofMinutes(10);
     /** Most bytes on disk together, of requests that have not been answered. */
     private static final long MOST_TOGETHER = 2L << 30;
 
@@ -47,29 +51,28 @@ class PatientBodies extends HttpFilter {
             return;
         }
         boolean form = String.valueOf(request.getContentType()).startsWith("multipart/");
-        long most = form ? LayeredArt.LARGEST_FILE + AROUND_A_FILE : LARGEST_TEXT;
+        boolean recording = String.valueOf(request.getContentType()).startsWith("application/octet-stream")
+                && request.getRequestURI().endsWith("/recordings");
+        long most = recording ? LARGEST_RECORDING : form ? LayeredArt.LARGEST_FILE + AROUND_A_FILE : LARGEST_TEXT;
         if (request.getContentLengthLong() > most) {
-            tooLarge(response, form);
+            tooLarge(response, most);
             return;
         }
         Body body = new Body();
         WholeRequest whole = new WholeRequest(request, body);
         AsyncContext async = request.startAsync(whole, response);
-        async.setTimeout(PATIENCE.toMillis());
-        Reading reading = new Reading(request.getInputStream(), body, whole, async, response, most, form);
+        async.setTimeout((recording ? PATIENCE_WITH_RECORDINGS : PATIENCE).toMillis());
+        Reading reading = new Reading(request.getInputStream(), body, whole, async, response, most);
         async.addListener(reading);
         request.getInputStream().setReadListener(reading);
     }
 
-    private static void tooLarge(HttpServletResponse response, boolean form) throws IOException {
-        if (form) {
-            Refusals.write(
-                    response,
-                    413,
-                    "file-large",
-                    "The file is larger than " + LayeredArt.LARGEST_FILE / (1024 * 1024) + " MB.");
-        } else {
+    private static void tooLarge(HttpServletResponse response, long most) throws IOException {
+        if (most == LARGEST_TEXT) {
             Refusals.write(response, 413, "body-large", "What was sent is larger than 1 MB.");
+        } else {
+            long megabytes = Math.min(most, most == LARGEST_RECORDING ? most : LayeredArt.LARGEST_FILE) >> 20;
+            Refusals.write(response, 413, "file-large", "The file is larger than " + megabytes + " MB.");
         }
     }
 
@@ -81,7 +84,6 @@ class PatientBodies extends HttpFilter {
         private final AsyncContext async;
         private final HttpServletResponse response;
         private final long most;
-        private final boolean form;
         private final byte[] block = new byte[16_384];
         private boolean ended;
 
@@ -91,15 +93,13 @@ class PatientBodies extends HttpFilter {
                 WholeRequest whole,
                 AsyncContext async,
                 HttpServletResponse response,
-                long most,
-                boolean form) {
+                long most) {
             this.in = in;
             this.body = body;
             this.whole = whole;
             this.async = async;
             this.response = response;
             this.most = most;
-            this.form = form;
         }
 
         @Override
@@ -112,7 +112,7 @@ class PatientBodies extends HttpFilter {
                 body.add(block, n);
                 long all = together.addAndGet(n);
                 if (body.length() > most) {
-                    tooLarge(response, form);
+                    tooLarge(response, most);
                     end();
                 } else if (all > MOST_TOGETHER) {
                     Refusals.write(

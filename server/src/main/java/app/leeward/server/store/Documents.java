@@ -40,8 +40,17 @@ public interface Documents extends JpaRepository<DocumentRow, UUID> {
     @Query(nativeQuery = true, value = "update document set put_away = null where id = :id")
     int bringBack(UUID id);
 
-    @Query("select d from DocumentRow d where d.kind = :kind and d.belongsTo = :owner order by d.createdAt, d.id")
+    /** Those of one owner that were not put away. */
+    @Query(
+            "select d from DocumentRow d where d.kind = :kind and d.belongsTo = :owner and d.putAway is null order by d.createdAt, d.id")
     Page<DocumentRow> of(DocumentKind kind, UUID owner, Pageable page);
+
+    /** Those of one owner that were, the last one first. */
+    @Query(
+            "select d from DocumentRow d where d.kind = :kind and d.belongsTo = :owner and d.putAway is not null order by d.putAway desc, d.id")
+    Page<DocumentRow> awayOf(DocumentKind kind, UUID owner, Pageable page);
+
+    boolean existsByKindAndBelongsToAndNameAndPutAwayIsNull(DocumentKind kind, UUID belongsTo, String name);
 
     boolean existsByKindAndName(DocumentKind kind, String name);
 }

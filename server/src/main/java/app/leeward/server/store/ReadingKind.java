@@ -7,5 +7,7 @@ public enum ReadingKind {
     /** Other words for a line. */
     WORDS,
     /** Another pronunciation of a word, for a line and the character's lexicon. */
-    PRONOUNCE
+    PRONOUNCE,
+    /** The lines of a script, each of which is then read by itself. */
+    SCRIPT
 }

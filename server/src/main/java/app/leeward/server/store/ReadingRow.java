@@ -50,6 +50,25 @@ public class ReadingRow implements Persistable<UUID> {
 
     private double share;
 
+    private UUID recording;
+
+    @Column(name = "cut_from")
+    private Double cutFrom;
+
+    @Column(name = "cut_to")
+    private Double cutTo;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String script;
+
+    @Column(name = "part_of")
+    private UUID partOf;
+
+    /** Written by {@link Readings#tell} alone. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(insertable = false, updatable = false)
+    private String told;
+
     @JdbcTypeCode(SqlTypes.JSON)
     private String problem;
 
@@ -80,6 +99,28 @@ public class ReadingRow implements Persistable<UUID> {
         r.word = word;
         r.soundsLike = soundsLike;
         return r;
+    }
+
+    /**
+     * A script whose lines are to be found in a recording of many.
+     *
+     * @param script as JSON
+     */
+    public static ReadingRow script(UUID id, UUID character, UUID recording, String script, double seconds) {
+        // it makes no line itself; the column wants one
+        ReadingRow r = new ReadingRow(id, ReadingKind.SCRIPT, character, id, seconds);
+        r.recording = recording;
+        r.script = script;
+        return r;
+    }
+
+    /** One line that a script found, from a stretch of its recording. */
+    public ReadingRow cut(ReadingRow by, double from, double to) {
+        this.partOf = by.id;
+        this.recording = by.recording;
+        this.cutFrom = from;
+        this.cutTo = to;
+        return this;
     }
 
     private ReadingRow(UUID id, ReadingKind kind, UUID character, UUID line, double seconds) {
@@ -150,6 +191,39 @@ public class ReadingRow implements Persistable<UUID> {
 
     public String author() {
         return author;
+    }
+
+    public String client() {
+        return client;
+    }
+
+    /** The recording of many lines it reads from; null for one that has a recording of its own. */
+    public UUID recording() {
+        return recording;
+    }
+
+    /** Seconds into {@link #recording()}; null unless one line is cut out of it. */
+    public Double cutFrom() {
+        return cutFrom;
+    }
+
+    public Double cutTo() {
+        return cutTo;
+    }
+
+    /** The lines a script asks for, as JSON. */
+    public String script() {
+        return script;
+    }
+
+    /** The script it is a line of; null for one that was asked for alone. */
+    public UUID partOf() {
+        return partOf;
+    }
+
+    /** What became of a script, as JSON; null until it is done. */
+    public String told() {
+        return told;
     }
 
     public Instant askedAt() {

@@ -18,16 +18,35 @@ public interface Readings extends JpaRepository<ReadingRow, UUID>, WorkQueue {
     @Query(nativeQuery = true, value = "select wav from reading where id = :id")
     List<byte[]> wav(UUID id);
 
-    /** Those of a character that have not ended. */
-    @Query(
-            "select r from ReadingRow r where r.character = :character and r.state in (WAITING, READING) order by r.askedAt")
+    /** Those of a character that have not ended, and what scripts left to be told. */
+    @Query("select r from ReadingRow r where r.character = :character and (r.state in (WAITING, READING)"
+            + " or r.kind = SCRIPT and r.state in (DONE, REFUSED) or r.partOf is not null and r.state = REFUSED)"
+            + " order by r.askedAt, r.cutFrom")
     List<ReadingRow> unfinished(UUID character);
 
-    @Query("select count(r) from ReadingRow r where r.state in (WAITING, READING)")
+    /** What came of a script. */
+    @Modifying
+    @Query(nativeQuery = true, value = "update reading set told = cast(:told as jsonb) where id = :id")
+    void tell(UUID id, String told);
+
+    /** One that has ended, or a script with all its lines, is told no more. */
+    @Modifying
+    @Query(
+            nativeQuery = true,
+            value =
+                    "delete from reading where (id = :id or part_of = :id) and state in ('DONE', 'REFUSED', 'CANCELLED')")
+    int dismiss(UUID id);
+
+    /** The lines of a script that are still to be read. */
+    @Query(
+            "select r from ReadingRow r where r.partOf = :script and r.state in (WAITING, READING) order by r.askedAt, r.cutFrom")
+    List<ReadingRow> linesOf(UUID script);
+
+    @Query("select count(r) from ReadingRow r where r.state in (WAITING, READING) and r.partOf is null")
     long countUnfinished();
 
     @Query(
-            "select count(r) from ReadingRow r where r.state in (WAITING, READING) and r.client like concat(:address, ' %')")
+            "select count(r) from ReadingRow r where r.state in (WAITING, READING) and r.partOf is null and r.client like concat(:address, ' %')")
     long countUnfinishedFrom(String address);
 
     @Query("select count(r) from ReadingRow r where r.state = WAITING and r.askedAt < :askedAt")
@@ -49,7 +68,7 @@ public interface Readings extends JpaRepository<ReadingRow, UUID>, WorkQueue {
                       order by
                         (select count(*) from reading r where r.state = 'READING' and r.client = w.client),
                         coalesce((select max(r.ended_at) from reading r where r.client = w.client), 'epoch'::timestamptz),
-                        w.asked_at
+                        w.asked_at, w.cut_from
                       limit 1)
                     returning id""")
     Optional<UUID> take(String by, double longer);

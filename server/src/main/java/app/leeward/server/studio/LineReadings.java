@@ -2,20 +2,26 @@ package app.leeward.server.studio;
 
 import app.leeward.core.rig.Character;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.speech.Lexicon;
 import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.ReadingState;
 import app.leeward.server.store.Readings;
 import app.leeward.speech.Listening;
+import app.leeward.speech.script.LineCutter;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleConsumer;
+import java.util.stream.IntStream;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Service;
@@ -33,12 +39,15 @@ public class LineReadings {
     /** From how many seconds on a recording is long: one long one is read at a time. */
     static final double LONG = 20;
 
+    private static final ObjectMapper JSON = new ObjectMapper();
     private static final int MOST = 60;
     private static final int MOST_FROM_ONE = 20;
     private static final Duration TOLD = Duration.ofHours(1);
 
     private final Readings readings;
     private final Lines lines;
+    private final Scripts scripts;
+    private final LongRecordings recordings;
     private final Characters characters;
     private final Scheduler scheduler;
     private final OneTimeTask<Void> task;
@@ -49,6 +58,8 @@ public class LineReadings {
     LineReadings(
             Readings readings,
             Lines lines,
+            Scripts scripts,
+            LongRecordings recordings,
             Characters characters,
             @Lazy Scheduler scheduler,
             @Lazy @Qualifier("readLine") OneTimeTask<Void> task,
@@ -56,6 +67,8 @@ public class LineReadings {
             Clock clock) {
         this.readings = readings;
         this.lines = lines;
+        this.scripts = scripts;
+        this.recordings = recordings;
         this.characters = characters;
         this.scheduler = scheduler;
         this.task = task;
@@ -77,7 +90,12 @@ public class LineReadings {
     }
 
     /** @param ahead how many wait before it */
-    public record Told(ReadingRow row, long ahead, Optional<Map<String, String>> problem) {}
+    public record Told(ReadingRow row, long ahead, Optional<Map<String, String>> problem) {
+        /** What came of a script that is done. */
+        public Optional<AskedScript.Outcome> outcome() {
+            return Optional.ofNullable(row.told()).map(told -> JsonText.read(JSON, told, AskedScript.Outcome.class));
+        }
+    }
 
     /** Asks for a new line. What can be seen to be wrong at once is refused at once. */
     public Told record(UUID characterId, String name, String words, byte[] wav, Client client) {
@@ -117,6 +135,64 @@ public class LineReadings {
                 client);
     }
 
+    /**
+     * Asks for lines to be cut out of a recording and read, each by itself. What can be seen to be wrong is refused at once, with
+     * the name of the line it is about.
+     */
+    public Told script(UUID recording, AskedScript script, Client client) {
+        UUID characterId = recordings.character(recording);
+        Lexicon lexicon = characters.snapshot(characterId).state().voice().lexicon();
+        scripts.require(script, lexicon);
+        ReadingRow row = ReadingRow.script(
+                UUID.randomUUID(),
+                characterId,
+                recording,
+                JsonText.write(JSON, script),
+                recordings.sound(recording).seconds());
+        return queued(row, null, client);
+    }
+
+    /** Finds the lines; what comes back asks for the reading of each and says which were not there. */
+    private Runnable found(ReadingRow row, Listening listening) {
+        AskedScript script = JsonText.read(JSON, row.script(), AskedScript.class);
+        List<LineCutter.Cut> cuts = scripts.cuts(row, script, recordings.sound(row.recording()), listening);
+        return () -> {
+            Instant now = clock.instant();
+            Set<Integer> there = new HashSet<>();
+            for (LineCutter.Cut cut : cuts) {
+                AskedScript.Line line = script.lines().get(cut.line());
+                there.add(cut.line());
+                ReadingRow one = ReadingRow.record(
+                                UUID.randomUUID(),
+                                row.character(),
+                                UUID.randomUUID(),
+                                line.name(),
+                                line.words(),
+                                cut.to() - cut.from())
+                        .cut(row, cut.from(), cut.to())
+                        .askedBy(row.author(), row.client(), now);
+                readings.save(one);
+                scheduler.scheduleIfNotExists(task.instance(one.getId().toString()), now);
+            }
+            List<String> missing = IntStream.range(0, script.lines().size())
+                    .filter(i -> !there.contains(i))
+                    .mapToObj(i -> script.lines().get(i).name())
+                    .toList();
+            readings.flush();
+            readings.tell(row.getId(), JsonText.write(JSON, new AskedScript.Outcome(cuts.size(), missing)));
+            TransactionSynchronizationManager.registerSynchronization(woken());
+        };
+    }
+
+    private TransactionSynchronization woken() {
+        return new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                scheduler.triggerCheckForDueExecutions();
+            }
+        };
+    }
+
     private Told queued(ReadingRow row, byte[] wav, Client client) {
         if (readings.countUnfinished() >= MOST || readings.countUnfinishedFrom(client.address()) >= MOST_FROM_ONE) {
             throw Problem.busy(
@@ -130,12 +206,7 @@ public class LineReadings {
                 readings.keepWav(row.getId(), wav);
             }
             scheduler.scheduleIfNotExists(task.instance(row.getId().toString()), now);
-            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-                @Override
-                public void afterCommit() {
-                    scheduler.triggerCheckForDueExecutions();
-                }
-            });
+            TransactionSynchronizationManager.registerSynchronization(woken());
         });
         return told(row);
     }
@@ -157,11 +228,19 @@ public class LineReadings {
         return readings.unfinished(character).stream().map(this::told).toList();
     }
 
-    /** Ends a reading; what was being made of it is thrown away. One that has ended already stays as it is. */
+    /** Ends a reading, and with a script those of its lines; what was being made of it is thrown away. One that has ended already stays as it is. */
     public Told cancel(UUID id) {
         told(id);
-        transaction.execute(t -> readings.cancel(id));
+        transaction.executeWithoutResult(t -> {
+            readings.linesOf(id).forEach(line -> readings.cancel(line.getId()));
+            readings.cancel(id);
+        });
         return told(id);
+    }
+
+    /** Tells no more about one that has ended. */
+    public void dismiss(UUID id) {
+        transaction.execute(t -> readings.dismiss(id));
     }
 
     /**
@@ -178,9 +257,16 @@ public class LineReadings {
         ReadingRow row = readings.findById(id).orElseThrow();
         Listening listening = reached::accept;
         return switch (row.kind()) {
-            case RECORD -> lines.recorded(row, readings.wav(row.getId()).get(0), listening);
+            case RECORD -> lines.recorded(row, wav(row), listening);
+            case SCRIPT -> found(row, listening);
             case WORDS -> lines.reworded(row, listening);
             case PRONOUNCE -> lines.pronounced(row, listening);
         };
+    }
+
+    private byte[] wav(ReadingRow row) {
+        return row.cutFrom() == null
+                ? readings.wav(row.getId()).get(0)
+                : recordings.sound(row.recording()).wav(row.cutFrom(), row.cutTo());
     }
 }

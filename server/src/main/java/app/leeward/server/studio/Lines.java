@@ -19,7 +19,6 @@ import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
 import app.leeward.formats.art.Sha256;
 import app.leeward.formats.json.StoredJson;
-import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.SoundRow;
 import app.leeward.server.store.Sounds;
@@ -59,7 +58,7 @@ public class Lines {
     private final Sounds sounds;
     private final LineReader reader;
     private final TransactionTemplate transaction;
-    private final Keeping keeping;
+    private final ShotKeeping keeping;
     private final SoundFile soundFile = new SoundFile();
     private final Cache<String, Playhead> playheads = Caffeine.newBuilder()
             .maximumWeight(MOST_FRAMES)
@@ -79,7 +78,7 @@ public class Lines {
         this.sounds = sounds;
         this.reader = reader;
         this.transaction = transaction;
-        this.keeping = new Keeping(json);
+        this.keeping = new ShotKeeping(json);
     }
 
     /** Any recording as a WAV that can be read. */
@@ -193,13 +192,18 @@ public class Lines {
     private Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
         Sound sound = heard(() -> WavFile.read(wav));
         String hash = Sha256.of(wav);
-        DialogueLine line = heard(
-                () -> reader.read(within(words), sound, hash, character.voice().lexicon(), listening));
-        String title = name == null || name.isBlank() ? titleOf(words) : shortened(name.strip());
+        DialogueLine line = heard(() -> words.isBlank()
+                ? reader.withoutWords("", sound, hash, listening)
+                : reader.read(within(words), sound, hash, character.voice().lexicon(), listening));
+        return shot(name, line, character);
+    }
+
+    private static Shot shot(String name, DialogueLine line, Character character) {
+        String title = name == null || name.isBlank() ? titleOf(line.text()) : shortened(name.strip());
         return new Shot(title, line, TrackRules.at(character.sheet().frameRate()), Map.of());
     }
 
-    private static String within(String words) {
+    static String within(String words) {
         if (words.length() > LONGEST_TEXT) {
             throw new SpeechProblem(
                     "words-many", "The words are " + words.length() + " letters long; at most " + LONGEST_TEXT + ".");
@@ -217,7 +221,7 @@ public class Lines {
         return text.length() > 80 ? text.substring(0, 80) : text;
     }
 
-    private static <T> T heard(Supplier<T> work) {
+    static <T> T heard(Supplier<T> work) {
         try {
             return work.get();
         } catch (SpeechProblem e) {
@@ -259,12 +263,55 @@ public class Lines {
         return ledger.redo(keeping, id, base, author);
     }
 
+    private Shot read(ReadingRow asked, byte[] wav, Character character, Listening listening) {
+        try {
+            return shot(asked.name(), asked.words(), wav, character, listening);
+        } catch (Problem e) {
+            if (asked.partOf() == null || !e.code().equals("words-not-found")) {
+                throw e;
+            }
+            // of a script everything is kept: what cannot be found in it has its sounds, and its words are doubted
+            DialogueLine line =
+                    heard(() -> reader.withoutWords(asked.words(), WavFile.read(wav), Sha256.of(wav), Listening.ALONE));
+            return shot(asked.name(), line, character);
+        }
+    }
+
+    /** With a number behind its name when the character has a line of that name already. */
+    private Shot apart(Shot shot, UUID characterId) {
+        String name = shot.name();
+        for (int i = 2; ledger.hasNamed(keeping.kind(), characterId, name); i++) {
+            name = shortened(shot.name()) + " " + i;
+        }
+        return shot.withName(name);
+    }
+
+    /** A copy of a line, which is another line from then on. */
+    public Snapshot<Shot> duplicate(UUID id, String author) {
+        Snapshot<Shot> now = snapshot(id);
+        Shot copy = apart(now.state(), now.belongsTo());
+        return ledger.begin(keeping, UUID.randomUUID(), now.belongsTo(), copy, new ShotEdit.Record(copy), author);
+    }
+
+    /** Takes a line out of the list; nothing of it is thrown away. */
+    public void putAway(UUID id) {
+        snapshot(id);
+        ledger.putAway(id);
+    }
+
+    /** Puts it there again, as it was. */
+    public void bringBack(UUID id) {
+        snapshot(id);
+        ledger.bringBack(id);
+    }
+
     /** The long part of a new line; what comes back writes it. */
     Runnable recorded(ReadingRow asked, byte[] wav, Listening listening) {
         Character character = characters.snapshot(asked.character()).state();
-        Shot shot = shot(asked.name(), asked.words(), wav, character, listening);
+        Shot read = read(asked, wav, character, listening);
         return () -> {
-            keep(shot, wav);
+            keep(read, wav);
+            Shot shot = apart(read, asked.character());
             ledger.begin(keeping, asked.line(), asked.character(), shot, new ShotEdit.Record(shot), asked.author());
         };
     }
@@ -363,10 +410,12 @@ public class Lines {
      */
     double readable(String words, byte[] wav, Lexicon lexicon) {
         Sound sound = heard(() -> WavFile.read(wav));
-        heard(() -> {
-            reader.requireReadable(within(words), sound.seconds(), lexicon);
-            return true;
-        });
+        if (!words.isBlank()) {
+            heard(() -> {
+                reader.requireReadable(within(words), sound.seconds(), lexicon);
+                return true;
+            });
+        }
         return sound.seconds();
     }
 
@@ -420,57 +469,5 @@ public class Lines {
     public Playhead playhead(Snapshot<Shot> shot, Snapshot<Character> character) {
         String key = shot.id() + "/" + shot.revision() + "/" + character.revision();
         return playheads.get(key, k -> new Playhead(characters.evaluator(character), shot.state()));
-    }
-
-    private record Keeping(StoredJson json) implements RevisionService.DocumentType<Shot, ShotEdit> {
-        @Override
-        public DocumentKind kind() {
-            return DocumentKind.SHOT;
-        }
-
-        @Override
-        public String what() {
-            return "line";
-        }
-
-        @Override
-        public boolean holds(Object state) {
-            return state instanceof Shot;
-        }
-
-        @Override
-        public Shot read(int schema, String text) {
-            return json.read(schema, text, Shot.class);
-        }
-
-        @Override
-        public String write(Shot state) {
-            return json.write(Shot.class, state);
-        }
-
-        @Override
-        public String writeEdit(ShotEdit edit) {
-            return json.write(ShotEdit.class, edit);
-        }
-
-        @Override
-        public Shot apply(Shot before, ShotEdit edit) {
-            return edit.apply(before);
-        }
-
-        @Override
-        public String describe(Shot before, ShotEdit edit) {
-            return edit.describe();
-        }
-
-        @Override
-        public Set<Touch> touches(ShotEdit edit) {
-            return edit.touches();
-        }
-
-        @Override
-        public String name(Shot state) {
-            return state.name();
-        }
     }
 }

@@ -161,6 +161,10 @@ public class RevisionService {
         return new Snapshot.Made(told.getMessage(), told.getMadeAt());
     }
 
+    boolean hasNamed(DocumentKind kind, UUID owner, String name) {
+        return documents.existsByKindAndBelongsToAndNameAndPutAwayIsNull(kind, owner, name);
+    }
+
     void putAway(UUID id) {
         documents.putAway(id);
     }

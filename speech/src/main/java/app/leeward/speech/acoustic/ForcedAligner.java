@@ -54,6 +54,28 @@ public final class ForcedAligner {
         });
     }
 
+    /** The sounds that seem to be in a recording of which nobody says the words: a rough guess. */
+    public List<Alignment.Heard> anything(Sound sound, Listening listening) {
+        Features features = Features.of(sound, 0);
+        Scores scores = new Scores(model, features.frames(), VoiceShift.none(model));
+        Search search = new Search(model, GraphMaker.anything(model), BEAM, SpeechLevel.loud(features.bands()));
+        for (int t = 0; t < features.length(); t++) {
+            search.step(scores);
+            if (t % EVERY == 0) {
+                listening.reached((double) t / features.length());
+            }
+        }
+        return search.best().stream()
+                .filter(s ->
+                        s.node().unit() >= 0 && AcousticUnit.spoken(s.node().unit()))
+                .map(s -> new Alignment.Heard(
+                        Phone.values()[s.node().unit()],
+                        s.start() == 0 ? 0 : s.start() * Features.STEP + LATE,
+                        Math.min(sound.seconds(), s.end() * Features.STEP + LATE)))
+                .filter(h -> h.end() > h.start())
+                .toList();
+    }
+
     /**
      * In a long recording something unwritten is heard now and then where nothing is, since one loudness and one voice are
      * taken for all of it: what is not heard again with the words around it alone is left out.

@@ -3,7 +3,6 @@ package app.leeward.speech.acoustic;
 import app.leeward.speech.Listening;
 import app.leeward.speech.Sound;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -33,17 +32,6 @@ public final class ScriptFinder {
 
     /** Share of a window in words from which on it tells something about the voice. */
     private static final double TELLING = 0.4;
-    /** Shares of the frames that are no louder than the quiet, and than what speaks. */
-    private static final double QUIET = 0.08;
-
-    private static final double LOUD = 0.85;
-    /** Decibels. */
-    private static final double OVER_QUIET = 3;
-
-    private static final double UNDER_SPEECH = 25;
-    private static final double RISE = 4;
-    /** For a frame that cannot be silent, natural logarithm. */
-    private static final double NOT_SILENT = 12;
 
     private final AcousticModel model;
 
@@ -128,23 +116,6 @@ public final class ScriptFinder {
         return Math.min(script.size(), to + AHEAD);
     }
 
-    /** What silence costs where it is as loud as speech: in noise the model's silence fits everything that is not written. */
-    private static float[] loud(double[][] bands) {
-        double[] levels = Arrays.stream(bands)
-                .mapToDouble(b -> 10 * Math.log10(Arrays.stream(b).sum() + 1))
-                .toArray();
-        double[] sorted = levels.clone();
-        Arrays.sort(sorted);
-        double quiet = sorted[(int) (sorted.length * QUIET)];
-        double speech = sorted[(int) (sorted.length * LOUD)];
-        double least = Math.max(quiet + OVER_QUIET, speech - UNDER_SPEECH);
-        float[] out = new float[levels.length];
-        for (int t = 0; t < out.length; t++) {
-            out[t] = (float) (NOT_SILENT * Math.max(0, Math.min(1, (levels[t] - least) / RISE)));
-        }
-        return out;
-    }
-
     /** One search. */
     private final class Window {
         private final Features features;
@@ -164,8 +135,8 @@ public final class ScriptFinder {
                 words.addAll(line);
                 ends.add(words.size() - 1);
             }
-            Search search =
-                    new Search(model, GraphMaker.ofScript(model, words, begins, freely), beam, loud(features.bands()));
+            Search search = new Search(
+                    model, GraphMaker.ofScript(model, words, begins, freely), beam, SpeechLevel.loud(features.bands()));
             for (int t = 0; t < features.length(); t++) {
                 search.step(scores);
             }
