@@ -36,6 +36,7 @@ export type WordSounds = Schemas['WordSounds'];
 export type PlacedLine = Schemas['PlacedLine'];
 export type LineView = Schemas['LineView'];
 export type ReadingView = Schemas['ReadingView'];
+export type LineOfScript = Schemas['LineOfScript'];
 export type PoseBody = Schemas['PoseBody'];
 export type Reason = Schemas['Reason'];
 export type Shape = Schemas['Shape'];
@@ -289,7 +290,30 @@ export const api = {
   worst: (id: string) => post<WorstView>(`/characters/${id}/worst`, {}),
   why: (id: string, moment: Moment, part: string) =>
     post<WhyView>(`/characters/${id}/why`, { ...moment, part }),
-  lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=200`),
+  lines: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=1000`),
+  linesAway: (id: string) => get<{ items: Item[] }>(`/characters/${id}/lines?size=1000&away=true`),
+  duplicateLine: (id: string) => post<LineView>(`/lines/${id}/duplicate`, {}),
+  putLineAway: async (id: string): Promise<void> => {
+    await call(`/lines/${id}/put-away`, { method: 'POST' });
+  },
+  bringLineBack: async (id: string): Promise<void> => {
+    await call(`/lines/${id}/bring-back`, { method: 'POST' });
+  },
+  script: (text: string, signal?: AbortSignal) => post<LineOfScript[]>('/scripts', { text }, signal),
+  keepRecording: async (id: string, sound: File, signal: AbortSignal) =>
+    (
+      await call(`/characters/${id}/recordings?name=${encodeURIComponent(sound.name)}`, {
+        method: 'POST',
+        body: sound,
+        headers: { 'Content-Type': 'application/octet-stream' },
+        signal,
+      })
+    ).json() as Promise<Schemas['Kept']>,
+  cutRecording: (recording: string, asked: Schemas['CutBody']) =>
+    post<ReadingView>(`/recordings/${recording}/cut`, asked),
+  dismissReading: async (id: string): Promise<void> => {
+    await call(`/readings/${id}/dismiss`, { method: 'POST' });
+  },
   line: (id: string) => get<LineView>(`/lines/${id}`),
   recordLine: (id: string, sound: File, words: string, waiting: Waiting) =>
     read(send<ReadingView>(`/characters/${id}/lines`, { sound, words }), waiting),

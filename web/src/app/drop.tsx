@@ -16,6 +16,8 @@ import { WordsDialog } from './WordsDialog';
 
 /** Bytes of the largest file the server reads, of any kind. */
 const LARGEST_FILE = 64 * 2 ** 20;
+/** The same of a recording of many lines. */
+const LARGEST_RECORDING = 1100 * 2 ** 20;
 
 /** What became of the last file that could not be used. */
 export interface FileProblem {
@@ -129,20 +131,21 @@ export function DropProvider({ children }: { children: ReactNode }) {
 
   const take = useCallback(
     async (files: File[], asVersion = false) => {
-      const text = files.find((f) => /\.txt$/i.test(f.name));
+      const text = files.find((f) => /\.(txt|srt|vtt|csv|tsv)$/i.test(f.name));
       const recording = files.find(
         (f) => /\.(wav|wave|mp3|m4a|ogg|opus|flac|caf|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
       );
       const drawings = files.filter((f) => f !== text && f !== recording);
       const drawing = drawings[0];
-      const large = [...drawings, recording].find((f) => f && f.size > LARGEST_FILE);
+      const most = (f: File) => (f === recording ? LARGEST_RECORDING : LARGEST_FILE);
+      const large = [...drawings, recording].find((f) => f && f.size > most(f));
       if (large) {
         // the server says so too, but may hang up before all of it was sent
         setProblem({
           file: large.name,
           code: 'file-large',
           place: '',
-          message: `The file is larger than ${LARGEST_FILE / 2 ** 20} MB.`,
+          message: `The file is larger than ${most(large) / 2 ** 20} MB.`,
         });
         useDesk.getState().go('intake');
         return;
@@ -233,7 +236,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
       <input
         ref={wav}
         type="file"
-        accept=".wav,.flac,.mp3,.ogg,.opus,.m4a,.aif,.aiff,.caf,audio/*,.txt"
+        accept=".wav,.flac,.mp3,.ogg,.opus,.m4a,.aif,.aiff,.caf,audio/*,.txt,.srt,.vtt,.csv,.tsv"
         multiple
         className="hidden"
         onChange={chosen}

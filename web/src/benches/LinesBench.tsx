@@ -1,17 +1,18 @@
-import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { AudioLines, TriangleAlert } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { api, type DialogueLine, type LineView } from '../api/client';
 import { useDrop } from '../app/drop';
 import { ReadingProgress } from '../line/ReadingProgress';
 import { useReading } from '../line/useReading';
-import { useDesk } from '../state/desk';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { EditableName } from '../ui/EditableName';
 import { FaceCrop } from '../ui/FaceCrop';
 import { LexiconCard } from './lines/LexiconCard';
+import { LineList } from './lines/LineList';
 import { SoundCard } from './lines/SoundCard';
+import { UnfinishedReadings } from './lines/UnfinishedReadings';
 import { Unwritten } from './lines/Unwritten';
 import { follow, mouthBox } from './mouths/box';
 
@@ -20,7 +21,6 @@ export function LinesBench() {
   const { view, line } = useStudio();
   const { chooseSound } = useDrop();
   const lines = useQuery({ queryKey: ['lines', view.id], queryFn: () => api.lines(view.id) });
-  const open = useDesk((s) => s.line);
   return (
     <>
       <header className="flex items-baseline gap-3">
@@ -30,22 +30,11 @@ export function LinesBench() {
         </button>
       </header>
       {lines.data?.items.length ? (
-        <div className="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Lines">
-          {lines.data.items.map((l) => (
-            <button
-              key={l.id}
-              className="btn"
-              aria-pressed={l.id === open}
-              onClick={() => useDesk.getState().say(l.id)}
-            >
-              {l.name}
-            </button>
-          ))}
-        </div>
+        <LineList />
       ) : (
         <p className="mt-3 rounded-lg border border-dashed border-line p-4 text-faint">
           No line yet. Drop a recording of somebody speaking anywhere on this page and type what is said; the
-          mouths are put to it at once.
+          mouths are put to it at once. A recording of many lines is cut up by its script.
         </p>
       )}
       <UnfinishedReadings character={view.id} />
@@ -61,45 +50,6 @@ export function LinesBench() {
       <LexiconCard />
       <MouthChart />
     </>
-  );
-}
-
-/** Recordings that are being read, also those that were asked for before the page was loaded or in another window. */
-function UnfinishedReadings({ character }: { character: string }) {
-  const queries = useQueryClient();
-  const readings = useQuery({
-    queryKey: ['readings', character],
-    queryFn: () => api.readings(character),
-    refetchInterval: (q) => (q.state.data?.length ? 700 : 4000),
-  });
-  const all = readings.data ?? [];
-  const before = useRef(0);
-  useEffect(() => {
-    if (all.length < before.current) {
-      void queries.invalidateQueries({ queryKey: ['lines', character] });
-      void queries.invalidateQueries({ queryKey: ['line'] });
-    }
-    before.current = all.length;
-  }, [all.length, character, queries]);
-  const end = async (id: string) => {
-    await api.cancelReading(id);
-    await queries.invalidateQueries({ queryKey: ['readings', character] });
-  };
-  if (all.length === 0) return null;
-  return (
-    <ul className="mt-2 flex flex-col gap-1" aria-label="Recordings being read">
-      {all.map((r) => (
-        <li key={r.id} className="flex items-center gap-2 rounded-md border border-line px-2.5 py-1">
-          <span className="shrink-0 text-[13px]">
-            {r.kind === 'RECORD' ? 'A new line' : r.kind === 'WORDS' ? 'Other words' : 'Another sound'}
-          </span>
-          <ReadingProgress reading={r} />
-          <button className="btn py-0" onClick={() => void end(r.id)}>
-            Stop
-          </button>
-        </li>
-      ))}
-    </ul>
   );
 }
 

@@ -105,15 +105,35 @@ class ScriptApi {
         }
     }
 
+    /**
+     * A line to be cut out.
+     *
+     * @param name what it is to be called
+     * @param from seconds into the recording, when the script says
+     */
+    public record LineToCut(String name, String words, Optional<Double> from, Optional<Double> to) {}
+
+    /** @param byTimes by the times the lines have, instead of by their words */
+    public record CutBody(List<LineToCut> lines, boolean byTimes) {
+        AskedScript asked() {
+            return new AskedScript(
+                    Bodies.require(lines, "lines").stream().map(CutBody::asked).toList(), byTimes);
+        }
+
+        private static AskedScript.Line asked(LineToCut line) {
+            Bodies.require(line, "lines");
+            return new AskedScript.Line(
+                    Bodies.require(line.name(), "name"),
+                    Bodies.require(line.words(), "words"),
+                    line.from() == null ? null : line.from().orElse(null),
+                    line.to() == null ? null : line.to().orElse(null));
+        }
+    }
+
     /** Has lines cut out of a recording and read, each by itself. */
     @PostMapping("/recordings/{id}/cut")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    ReadingView cut(@PathVariable UUID id, @RequestBody AskedScript body, HttpServletRequest request) {
-        for (AskedScript.Line line : Bodies.require(body.lines(), "lines")) {
-            Bodies.require(line, "lines");
-            Bodies.require(line.name(), "name");
-            Bodies.require(line.words(), "words");
-        }
-        return ReadingView.of(readings.script(id, body, ReadingApi.client(request)));
+    ReadingView cut(@PathVariable UUID id, @RequestBody CutBody body, HttpServletRequest request) {
+        return ReadingView.of(readings.script(id, body.asked(), ReadingApi.client(request)));
     }
 }
