@@ -61,10 +61,10 @@ export function ScriptLines({
               />
               {l.cue && <span className="shrink-0 text-faint">{l.cue}</span>}
               {l.speaker && <b className="shrink-0">{l.speaker}</b>}
-              <span className="min-w-0 flex-1">{l.words}</span>
-              {l.from !== undefined && (
-                <span className="shrink-0 text-[12px] text-faint">{clock(l.from)}</span>
-              )}
+              <span className="line-clamp-2 min-w-0 flex-1" title={l.words}>
+                {l.words}
+              </span>
+              {l.from != null && <span className="shrink-0 text-[12px] text-faint">{clock(l.from)}</span>}
             </label>
           </li>
         ))}

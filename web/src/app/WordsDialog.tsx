@@ -53,7 +53,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
   const [left, leave] = useState<ReadonlySet<number>>(new Set());
   const [byTimes, setByTimes] = useState(true);
   const chosen = script?.lines.flatMap((_, i) => (left.has(i) ? [] : [i])) ?? [];
-  const timed = chosen.length > 0 && chosen.every((i) => script!.lines[i]!.from !== undefined);
+  const timed = chosen.length > 0 && chosen.every((i) => script!.lines[i]!.from != null);
   const [sending, setSending] = useState(false);
   const ending = useRef<AbortController | null>(null);
   const busy = listening || sending;

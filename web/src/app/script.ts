@@ -16,7 +16,8 @@ export function namesOf(lines: LineOfScript[]): string[] {
       .trim()
       .split(/\s+/)
       .slice(0, 5)
-      .join(' ');
+      .join(' ')
+      .replace(/[^\p{L}\p{N}]+$/u, '');
     return `${l.cue || String(i + 1).padStart(digits, '0')} ${begins}`.trim().slice(0, 76);
   });
 }

@@ -121,7 +121,7 @@ export function LineList() {
           aria-expanded={away}
           onClick={() => showAway(!away)}
         >
-          Put away before
+          Lines put away
         </button>
       </div>
       {away && (

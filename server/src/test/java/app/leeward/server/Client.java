@@ -111,9 +111,15 @@ public final class Client {
 
     /** A form with one file and text fields. */
     Answer upload(String path, String field, String fileName, byte[] file, Map<String, String> texts) {
+        return upload(path, Map.of(field + "\"; filename=\"" + fileName, file), texts);
+    }
+
+    /** @param files by the names of their fields, each with {@code "; filename="} behind it or without */
+    Answer upload(String path, Map<String, byte[]> files, Map<String, String> texts) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         Map<String, byte[]> parts = new LinkedHashMap<>();
-        parts.put("; name=\"" + field + "\"; filename=\"" + fileName + "\"", file);
+        files.forEach((name, file) ->
+                parts.put("; name=\"" + name + (name.contains("filename") ? "\"" : "\"; filename=\"file\""), file));
         texts.forEach((k, v) -> parts.put("; name=\"" + k + "\"", v.getBytes(StandardCharsets.UTF_8)));
         parts.forEach((header, bytes) -> {
             body.writeBytes(("--leeward\r\nContent-Disposition: form-data" + header + "\r\n\r\n")

@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.BeforeEach;
@@ -220,7 +221,7 @@ class ScriptApiTest {
                 "sound",
                 "a.wav",
                 LINES.get(0).wav(),
-                java.util.Map.of("words", "")));
+                Map.of("words", "")));
         assertThat(line.status()).isEqualTo(200);
         assertThat(line.json().at("/shot/lines/0/line/words")).isEmpty();
         assertThat(line.json().at("/shot/lines/0/line/phones").size()).isGreaterThan(10);
@@ -258,5 +259,34 @@ class ScriptApiTest {
         assertThat(client.post("/api/v1/lines/" + UUID.randomUUID() + "/put-away", "{}")
                         .status())
                 .isEqualTo(404);
+    }
+
+    private Client.Answer timed(String grid, Map<String, String> more) {
+        // one file goes through the client's form, the grid as a second one beside it
+        return client.upload(
+                "/api/v1/characters/" + character + "/timed-lines",
+                Map.of("sound", LINES.get(0).wav(), "grid", grid.getBytes(StandardCharsets.UTF_8)),
+                more);
+    }
+
+    @Test
+    void aLineTimedElsewhereIsTakenAsItIs() {
+        String grid = "File type = \"ooTextFile short\"\n\"TextGrid\"\n0 3\n<exists> 1\n\"IntervalTier\" \"p\" 0 3 3\n"
+                + "0 1 \"\"\n1 1.5 \"HH\"\n1.5 2 \"ø\"\n";
+        JsonNode view = client.post(
+                        "/api/v1/timing-grids",
+                        Client.JSON.createObjectNode().put("text", grid).toString())
+                .json();
+        assertThat(view.at("/tiers/0/sounds").asInt()).isEqualTo(1);
+        assertThat(view.at("/tiers/0/odd/0").asText()).isEqualTo("ø");
+        Client.Answer line = timed(grid, Map.of("sounds", "0", "meant", "{\"ø\":\"ER\"}", "name", "Timed"));
+        assertThat(line.status()).isEqualTo(201);
+        assertThat(line.json().at("/shot/lines/0/line/phones/1/phone").asText()).isEqualTo("ER");
+        assertThat(names("")).containsExactly("Timed");
+        assertThat(timed("no grid", Map.of("sounds", "0")).code()).isEqualTo("grid-not");
+        assertThat(timed(grid, Map.of("sounds", "4")).code()).isEqualTo("grid-tier");
+        assertThat(timed(grid, Map.of("sounds", "0", "meant", "{\"ø\":\"QQ\"}")).code())
+                .isEqualTo("sounds-unknown");
+        assertThat(names("")).containsExactly("Timed");
     }
 }

@@ -91,7 +91,7 @@ class LineApi {
             boolean fits,
             List<Integer> doubtful) {}
 
-    private LineView view(Snapshot<Shot> s) {
+    LineView view(Snapshot<Shot> s) {
         Playhead playhead = lines.playhead(s, characters.snapshot(s.belongsTo()));
         List<Integer> doubtful = new ArrayList<>();
         List<PlacedLine> said = s.state().lines();

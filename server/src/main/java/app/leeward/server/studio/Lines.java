@@ -31,6 +31,8 @@ import app.leeward.speech.SoundMix;
 import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.WavFile;
 import app.leeward.speech.WordReader;
+import app.leeward.speech.script.TimedLine;
+import app.leeward.speech.script.TimingGrid;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
@@ -225,7 +227,9 @@ public class Lines {
         try {
             return work.get();
         } catch (SpeechProblem e) {
-            String place = e.code().startsWith("word") || e.code().startsWith("sounds") ? "words" : "recording";
+            String place = e.code().startsWith("word") || e.code().startsWith("sounds")
+                    ? "words"
+                    : e.code().startsWith("grid") ? "grid" : "recording";
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), place, e.getMessage());
         }
     }
@@ -275,6 +279,27 @@ public class Lines {
                     heard(() -> reader.withoutWords(asked.words(), WavFile.read(wav), Sha256.of(wav), Listening.ALONE));
             return shot(asked.name(), line, character);
         }
+    }
+
+    /** A new line as a grid times it. */
+    public Snapshot<Shot> timed(
+            UUID characterId,
+            String name,
+            byte[] wav,
+            TimingGrid grid,
+            int sounds,
+            Optional<Integer> words,
+            Map<String, Phone> meant,
+            String author) {
+        Character character = characters.snapshot(characterId).state();
+        double seconds = heard(() -> WavFile.read(wav)).seconds();
+        DialogueLine line = heard(() -> TimedLine.of(grid, sounds, words, meant, Sha256.of(wav), seconds));
+        Shot read = shot(name, line, character);
+        return transaction.execute(t -> {
+            keep(read, wav);
+            Shot shot = apart(read, characterId);
+            return ledger.begin(keeping, UUID.randomUUID(), characterId, shot, new ShotEdit.Record(shot), author);
+        });
     }
 
     /** With a number behind its name when the character has a line of that name already. */
