@@ -36,6 +36,7 @@ export type WordSounds = Schemas['WordSounds'];
 export type PlacedLine = Schemas['PlacedLine'];
 export type LineView = Schemas['LineView'];
 export type ReadingView = Schemas['ReadingView'];
+export type TierView = Schemas['TierView'];
 export type LineOfScript = Schemas['LineOfScript'];
 export type PoseBody = Schemas['PoseBody'];
 export type Reason = Schemas['Reason'];
@@ -311,6 +312,20 @@ export const api = {
     ).json() as Promise<Schemas['Kept']>,
   cutRecording: (recording: string, asked: Schemas['CutBody']) =>
     post<ReadingView>(`/recordings/${recording}/cut`, asked),
+  timingGrid: (text: string) => post<Schemas['GridView']>('/timing-grids', { text }),
+  timedLine: (
+    id: string,
+    sound: File,
+    grid: string,
+    as: { sounds: number; words: number; meant: Record<string, string | undefined> },
+  ) =>
+    send<LineView>(`/characters/${id}/timed-lines`, {
+      sound,
+      grid: new File([grid], 'line.TextGrid'),
+      sounds: String(as.sounds),
+      words: String(as.words),
+      meant: JSON.stringify(as.meant),
+    }),
   dismissReading: async (id: string): Promise<void> => {
     await call(`/readings/${id}/dismiss`, { method: 'POST' });
   },

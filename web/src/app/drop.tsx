@@ -12,6 +12,8 @@ import {
 import { api, Refusal, type VersionView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { NameDialog, type Naming } from './NameDialog';
+import { isGrid, textOf } from './script';
+import { TimedDialog } from './TimedDialog';
 import { WordsDialog } from './WordsDialog';
 
 /** Bytes of the largest file the server reads, of any kind. */
@@ -131,7 +133,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
 
   const take = useCallback(
     async (files: File[], asVersion = false) => {
-      const text = files.find((f) => /\.(txt|srt|vtt|csv|tsv)$/i.test(f.name));
+      const text = files.find((f) => /\.(txt|srt|vtt|csv|tsv|textgrid)$/i.test(f.name));
       const recording = files.find(
         (f) => /\.(wav|wave|mp3|m4a|ogg|opus|flac|caf|aiff?)$/i.test(f.name) || f.type.startsWith('audio/'),
       );
@@ -151,7 +153,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
         return;
       }
       if (drawing) await (asVersion ? holdAgainst(drawing) : readArt(drawings));
-      if (recording) setSound({ file: recording, words: text ? await text.text() : '' });
+      if (recording) setSound({ file: recording, words: text ? await textOf(text) : '' });
     },
     [readArt, holdAgainst],
   );
@@ -236,13 +238,21 @@ export function DropProvider({ children }: { children: ReactNode }) {
       <input
         ref={wav}
         type="file"
-        accept=".wav,.flac,.mp3,.ogg,.opus,.m4a,.aif,.aiff,.caf,audio/*,.txt,.srt,.vtt,.csv,.tsv"
+        accept=".wav,.flac,.mp3,.ogg,.opus,.m4a,.aif,.aiff,.caf,audio/*,.txt,.srt,.vtt,.csv,.tsv,.textgrid"
         multiple
         className="hidden"
         onChange={chosen}
         data-testid="sound-file"
       />
-      {sound && (
+      {sound && isGrid(sound.words) && (
+        <TimedDialog
+          key={sound.file.name}
+          file={sound.file}
+          grid={sound.words}
+          close={() => setSound(null)}
+        />
+      )}
+      {sound && !isGrid(sound.words) && (
         <WordsDialog
           key={sound.file.name}
           file={sound.file}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { clock, named, namesOf } from './script';
+import { clock, isGrid, named, namesOf, textOf } from './script';
 
 const line = (cue: string, words: string) => ({ place: 1, speaker: '', cue, words });
 
@@ -20,5 +20,20 @@ describe('a script', () => {
     expect(
       named([{ name: '10 b' }, { name: '2 a' }, { name: 'Walk' }, { name: '2 A 2' }]).map((n) => n.name),
     ).toEqual(['2 a', '2 A 2', '10 b', 'Walk']);
+  });
+  it('reads texts in UTF-8 and both orders of UTF-16', async () => {
+    const file = (bytes: Uint8Array) => ({ arrayBuffer: async () => bytes.slice().buffer as ArrayBuffer });
+    const wide = (big: boolean) =>
+      new Uint8Array(
+        [0xfeff, ...'ø!'].flatMap((c) => {
+          const n = typeof c === 'number' ? c : c.charCodeAt(0);
+          return big ? [n >> 8, n & 255] : [n & 255, n >> 8];
+        }),
+      );
+    expect(await textOf(file(new TextEncoder().encode('ø!')))).toBe('ø!');
+    expect(await textOf(file(wide(true)))).toBe('ø!');
+    expect(await textOf(file(wide(false)))).toBe('ø!');
+    expect(isGrid('\nFile type = "ooTextFile short"')).toBe(true);
+    expect(isGrid('MAREN: File type')).toBe(false);
   });
 });

@@ -28,3 +28,16 @@ const byName = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 export function named<T extends { name: string }>(items: readonly T[]): T[] {
   return [...items].sort((a, b) => byName.compare(a.name, b.name));
 }
+
+/** The text of a file; programs that time speech write it in UTF-16 too, and say so in its first two bytes. */
+export async function textOf(file: Pick<Blob, 'arrayBuffer'>): Promise<string> {
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const wide = bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : 'utf-16le';
+  const marked = (bytes[0] === 0xfe && bytes[1] === 0xff) || (bytes[0] === 0xff && bytes[1] === 0xfe);
+  return new TextDecoder(marked ? wide : 'utf-8').decode(bytes);
+}
+
+/** Whether a text is a TextGrid. */
+export function isGrid(text: string): boolean {
+  return text.trimStart().startsWith('File type = "ooTextFile');
+}

@@ -9,6 +9,11 @@ import { useStudio } from '../../state/studio';
 /** From how many lines on they are looked for and kept in a box of their own. */
 const MANY = 9;
 
+/** The open line is seen in its list. */
+function show(button: HTMLButtonElement | null) {
+  button?.scrollIntoView({ block: 'nearest' });
+}
+
 /** All lines of the character: found, ordered, copied, put away and brought back. */
 export function LineList() {
   const { view } = useStudio();
@@ -94,6 +99,7 @@ export function LineList() {
             key={l.id}
             className="btn max-w-full truncate"
             aria-pressed={l.id === open}
+            ref={l.id === open ? show : undefined}
             onClick={() => useDesk.getState().say(l.id)}
           >
             {l.name}

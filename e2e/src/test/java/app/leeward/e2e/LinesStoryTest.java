@@ -9,6 +9,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -192,5 +195,83 @@ class LinesStoryTest extends Story {
         page.getByTestId("lexicon-file")
                 .setInputFiles(new FilePayload("ours.dict", "text/plain", "quay  K IY1\n".getBytes()));
         assertThat(taught.getByLabel("Sounds of quay")).isVisible();
+    }
+
+    /** Both recordings of the demo one behind the other, a second after each (WAVE: the lengths are at bytes 4 and 40). */
+    private static byte[] session() {
+        byte[] first = DemoFiles.lines().get(0).wav();
+        byte[] second = DemoFiles.lines().get(1).wav();
+        ByteBuffer header = ByteBuffer.wrap(first).order(ByteOrder.LITTLE_ENDIAN);
+        int pause = header.getInt(24) * 2;
+        int length = first.length + second.length - 88 + 2 * pause;
+        ByteBuffer out = ByteBuffer.allocate(44 + length).order(ByteOrder.LITTLE_ENDIAN);
+        out.put(first).put(new byte[pause]).put(second, 44, second.length - 44);
+        return out.putInt(4, length + 36).putInt(40, length).array();
+    }
+
+    private Locator list() {
+        return page.getByRole(
+                AriaRole.GROUP, new Page.GetByRoleOptions().setName("Lines").setExact(true));
+    }
+
+    @Test
+    void aRecordingIsCutByItsScriptAndItsLinesArePutInOrder() {
+        hand.drop("session.wav", "audio/wav", session());
+        page.getByLabel("Words of the line")
+                .fill("1. MAREN: " + LINE.words()
+                        + "\n2. WICK: Whistle three angry monkeys under purple yoghurt.\n3. MAREN: "
+                        + DemoFiles.lines().get(1).words());
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Lines of the script"))
+                        .getByRole(AriaRole.LISTITEM))
+                .hasCount(3);
+        button("Cut into 3 lines").click();
+        Locator told = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Recordings being read"));
+        assertThat(told.getByText("2 lines cut out of the recording"))
+                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                        .setTimeout(60_000));
+        assertThat(told.getByText("Not said in it: 2 Whistle three angry monkeys under."))
+                .isVisible();
+        told.getByText("Dismiss").click();
+        assertThat(told).isHidden();
+
+        Locator made =
+                list().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^[13] ")));
+        assertThat(made).hasCount(2);
+        made.first().click();
+        assertThat(page.getByLabel("Words", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(LINE.words());
+        String name = made.first().textContent();
+        button("Copy").click();
+        Locator copy = list().getByText(name + " 2", new Locator.GetByTextOptions().setExact(true));
+        assertThat(copy).hasAttribute("aria-pressed", "true");
+        button("Put away").click();
+        assertThat(copy).isHidden();
+        button("Lines put away").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Lines that were put away"))
+                .getByText(name + " 2")
+                .click();
+        assertThat(copy).isVisible();
+        page.reload();
+        assertThat(list().getByText(name + " 2", new Locator.GetByTextOptions().setExact(true)))
+                .isVisible();
+    }
+
+    @Test
+    void aLineTimedElsewhereInAnotherLanguageIsTaken() {
+        String grid =
+                "File type = \"ooTextFile short\"\n\"TextGrid\"\n0 2\n<exists> 2\n\"IntervalTier\" \"Wort\" 0 2 2\n"
+                        + "0.3 1.2 \"schön\" 1.2 2 \"\"\n\"IntervalTier\" \"Laute\" 0 2 4\n"
+                        + "0 0.3 \"\" 0.3 0.5 \"ʃ\" 0.5 0.9 \"øː\" 0.9 1.2 \"n\"\n";
+        page.getByTestId("sound-file").setInputFiles(new FilePayload[] {
+            new FilePayload("a.wav", "audio/wav", LINE.wav()),
+            // as programs on Windows write it
+            new FilePayload("a.TextGrid", "text/plain", ("\uFEFF" + grid).getBytes(StandardCharsets.UTF_16LE))
+        });
+        page.getByLabel("øː sounds like").selectOption("ER");
+        button("Take its timing").click();
+        assertThat(page.getByLabel("Words", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("schön");
+        assertThat(sounds().getByRole(AriaRole.OPTION)).hasCount(3);
+        assertThat(byHand()).hasCount(3);
     }
 }
