@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.locks.LockSupport;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -53,6 +54,12 @@ class ReadingQueueTest {
         while (database.queryForObject("select count(*) from scheduled_tasks where picked", Integer.class) > 0) {
             LockSupport.parkNanos(20_000_000);
         }
+        database.update("delete from reading");
+    }
+
+    /** What stands here as being read is read by nobody, and would keep long recordings of other tests waiting for ever. */
+    @AfterEach
+    void nothingIsLeftBehind() {
         database.update("delete from reading");
     }
 

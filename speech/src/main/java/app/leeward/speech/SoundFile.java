@@ -25,6 +25,9 @@ public final class SoundFile {
     private static final int PIECE = 10;
     private static final int ENOUGH_TO_TELL = 16;
     private static final int SECONDS_OF_WORK = 60;
+    /** Seconds of sound that the slowest machine decodes in one. */
+    private static final double DECODED_A_SECOND = 20;
+
     private static final String RATES = "8000|11025|12000|16000|22050|24000|32000|44100|48000";
 
     private final String program;
@@ -229,7 +232,8 @@ public final class SoundFile {
                             + " Debian: apt-get install ffmpeg. WAV recordings are read without it.");
         }
         try {
-            if (!process.waitFor(SECONDS_OF_WORK, TimeUnit.SECONDS)) {
+            long patience = SECONDS_OF_WORK + (long) (seconds / DECODED_A_SECOND);
+            if (!process.waitFor(patience, TimeUnit.SECONDS)) {
                 throw new SpeechProblem("sound-broken", "The " + kind.told + " recording takes too long to decode.");
             }
             if (process.exitValue() != 0) {

@@ -41,7 +41,7 @@ public final class HeardFigures {
         }
     }
 
-    private static List<String> sentences() throws IOException {
+    static List<String> sentences() throws IOException {
         try (InputStream in = HeardFigures.class.getResourceAsStream("/heard/sentences.txt")) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
         }

@@ -29,7 +29,6 @@ public final class ScriptFinder {
     private static final double BESIDE = 0.3;
     /** Lines that may be left out at the end of a window and looked for in it all the same. */
     private static final int AHEAD = 4;
-
     /** Share of a window in words from which on it tells something about the voice. */
     private static final double TELLING = 0.4;
 
@@ -78,6 +77,10 @@ public final class ScriptFinder {
             }
             if (window.share(0) > TELLING) {
                 shift = window.shift();
+            } else if (all.isEmpty()) {
+                // what was learnt from silence or talk before the first line is no voice
+                shift = VoiceShift.none(model);
+                tuned = false;
             }
             double sure = last ? Double.POSITIVE_INFINITY : sound.seconds() - UNSURE;
             List<Found> here = window.lines(sure);

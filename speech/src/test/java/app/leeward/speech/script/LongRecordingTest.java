@@ -135,6 +135,20 @@ class LongRecordingTest {
     }
 
     @Test
+    void aLongSilenceBeforeTheFirstLineTeachesNothing() throws Exception {
+        add(new float[RATE * 55]);
+        isCutRightly(0);
+    }
+
+    @Test
+    void nothingIsFoundWhereNothingIsSaid() {
+        add(new float[RATE * 50]);
+        script.add("The ferry leaves at seven, so pack your bags before supper.");
+        assertThat(new LineReader().find(script, pieces(made(0)), Lexicon.EMPTY, Listening.ALONE))
+                .isEmpty();
+    }
+
+    @Test
     void byTimesThatAreALittleOffItIsCutInTheQuiet() throws Exception {
         aMorningsWork();
         Sound sound = made(0);
