@@ -273,12 +273,12 @@ class ScriptApiTest {
     void aLineTimedElsewhereIsTakenAsItIs() {
         String grid = "File type = \"ooTextFile short\"\n\"TextGrid\"\n0 3\n<exists> 1\n\"IntervalTier\" \"p\" 0 3 3\n"
                 + "0 1 \"\"\n1 1.5 \"HH\"\n1.5 2 \"ø\"\n";
-        JsonNode view = client.post(
+        JsonNode tiers = client.post(
                         "/api/v1/timing-grids",
                         Client.JSON.createObjectNode().put("text", grid).toString())
                 .json();
-        assertThat(view.at("/tiers/0/sounds").asInt()).isEqualTo(1);
-        assertThat(view.at("/tiers/0/odd/0").asText()).isEqualTo("ø");
+        assertThat(tiers.at("/tiers/0/sounds").asInt()).isEqualTo(1);
+        assertThat(tiers.at("/tiers/0/odd/0").asText()).isEqualTo("ø");
         Client.Answer line = timed(grid, Map.of("sounds", "0", "meant", "{\"ø\":\"ER\"}", "name", "Timed"));
         assertThat(line.status()).isEqualTo(201);
         assertThat(line.json().at("/shot/lines/0/line/phones/1/phone").asText()).isEqualTo("ER");

@@ -23,7 +23,9 @@ public final class SoundFile {
     public static final int LONGEST_RECORDING = 3600;
 
     private static final int PIECE = 10;
-    private static final int ENOUGH_TO_TELL = 16;
+    /** Bytes by which the kind of a recording is told. */
+    public static final int ENOUGH_TO_TELL = 16;
+
     private static final int SECONDS_OF_WORK = 60;
     /** Seconds of sound that the slowest machine decodes in one. */
     private static final double DECODED_A_SECOND = 20;

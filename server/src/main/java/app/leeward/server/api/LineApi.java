@@ -49,8 +49,6 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/v1")
 @Tag(name = "lines")
 class LineApi {
-    /** Bytes by which the kind of a recording is told. */
-    private static final int ENOUGH_TO_TELL = 16;
     /** Bytes of the longest recording when it is unpacked, and of its samples. */
     private static final long UNPACKED = 120L << 20;
 
@@ -131,16 +129,21 @@ class LineApi {
             @RequestParam(required = false) String name,
             HttpServletRequest request)
             throws IOException {
-        byte[] begins;
-        try (InputStream in = sound.getInputStream()) {
-            begins = in.readNBytes(ENOUGH_TO_TELL);
-        }
-        // the recording, its samples, and once more while they are looked at
-        admitted.takeFile(sound.getSize() * 6 + (SoundFile.packed(begins) ? UNPACKED : 0), request);
+        take(sound, request);
         byte[] file = sound.getBytes();
         // not as heavy work: that may be behind many drawings, and what unpacks is a process of its own
         byte[] wav = lines.wav(file);
         return ReadingView.of(readings.record(id, name, words, wav, ReadingApi.client(request)));
+    }
+
+    /** Counts a recording that was sent, and takes the memory that looking at it needs. */
+    void take(MultipartFile sound, HttpServletRequest request) throws IOException {
+        byte[] begins;
+        try (InputStream in = sound.getInputStream()) {
+            begins = in.readNBytes(SoundFile.ENOUGH_TO_TELL);
+        }
+        // the recording, its samples, and once more while they are looked at
+        admitted.takeFile(sound.getSize() * 6 + (SoundFile.packed(begins) ? UNPACKED : 0), request);
     }
 
     @GetMapping("/lines/{id}")

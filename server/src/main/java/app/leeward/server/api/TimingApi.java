@@ -36,14 +36,12 @@ import org.springframework.web.multipart.MultipartFile;
 @Tag(name = "lines")
 class TimingApi {
     private final Lines lines;
-    private final AdmittedRequests admitted;
-    private final LineApi views;
+    private final LineApi recordings;
     private final ObjectMapper json;
 
-    TimingApi(Lines lines, AdmittedRequests admitted, LineApi views, ObjectMapper json) {
+    TimingApi(Lines lines, LineApi recordings, ObjectMapper json) {
         this.lines = lines;
-        this.admitted = admitted;
-        this.views = views;
+        this.recordings = recordings;
         this.json = json;
     }
 
@@ -101,10 +99,10 @@ class TimingApi {
             @RequestParam(defaultValue = "") String name,
             HttpServletRequest request)
             throws IOException {
-        admitted.takeFile(sound.getSize() * 6, request);
+        recordings.take(sound, request);
         String text = new String(grid.getBytes(), StandardCharsets.UTF_8);
         TimingGrid read = heard(() -> TimingGrid.read(text));
-        return views.view(lines.timed(
+        return recordings.view(lines.timed(
                 id,
                 name,
                 lines.wav(sound.getBytes()),

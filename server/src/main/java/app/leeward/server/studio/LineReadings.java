@@ -7,7 +7,7 @@ import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.ReadingState;
 import app.leeward.server.store.Readings;
 import app.leeward.speech.Listening;
-import app.leeward.speech.script.LineCutter;
+import app.leeward.speech.script.CutPlaces;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -155,11 +155,11 @@ public class LineReadings {
     /** Finds the lines; what comes back asks for the reading of each and says which were not there. */
     private Runnable found(ReadingRow row, Listening listening) {
         AskedScript script = JsonText.read(JSON, row.script(), AskedScript.class);
-        List<LineCutter.Cut> cuts = scripts.cuts(row, script, recordings.sound(row.recording()), listening);
+        List<CutPlaces.Cut> cuts = scripts.cuts(row, script, recordings.sound(row.recording()), listening);
         return () -> {
             Instant now = clock.instant();
             Set<Integer> there = new HashSet<>();
-            for (LineCutter.Cut cut : cuts) {
+            for (CutPlaces.Cut cut : cuts) {
                 AskedScript.Line line = script.lines().get(cut.line());
                 there.add(cut.line());
                 ReadingRow one = ReadingRow.record(

@@ -7,7 +7,7 @@ import app.leeward.speech.Listening;
 import app.leeward.speech.SpeechProblem;
 import app.leeward.speech.WavFile;
 import app.leeward.speech.acoustic.LongSound;
-import app.leeward.speech.script.LineCutter;
+import app.leeward.speech.script.CutPlaces;
 import app.leeward.speech.script.ScriptLine;
 import app.leeward.speech.script.ScriptReader;
 import java.util.List;
@@ -53,9 +53,9 @@ class Scripts {
     }
 
     /** Where the lines of a script lie in a recording. */
-    List<LineCutter.Cut> cuts(ReadingRow asked, AskedScript script, LongSound sound, Listening listening) {
+    List<CutPlaces.Cut> cuts(ReadingRow asked, AskedScript script, LongSound sound, Listening listening) {
         if (script.byTimes()) {
-            return LineCutter.byTimes(
+            return CutPlaces.byTimes(
                     script.lines().stream()
                             .map(l -> new ScriptLine.Times(l.from(), l.to()))
                             .toList(),
@@ -65,6 +65,6 @@ class Scripts {
         Lexicon lexicon = characters.snapshot(asked.character()).state().voice().lexicon();
         List<String> words =
                 script.lines().stream().map(AskedScript.Line::words).toList();
-        return LineCutter.around(Lines.heard(() -> reader.find(words, sound, lexicon, listening)), sound);
+        return CutPlaces.around(Lines.heard(() -> reader.find(words, sound, lexicon, listening)), sound);
     }
 }

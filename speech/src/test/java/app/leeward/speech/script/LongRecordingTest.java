@@ -110,7 +110,7 @@ class LongRecordingTest {
             }
         }
         assertThat(found).extracting(ScriptFinder.Found::line).isEqualTo(said);
-        List<LineCutter.Cut> cuts = LineCutter.around(found, recording);
+        List<CutPlaces.Cut> cuts = CutPlaces.around(found, recording);
         for (int i = 0; i < cuts.size(); i++) {
             ScriptLine.Times is = truth.get(cuts.get(i).line()).orElseThrow();
             assertThat(cuts.get(i).from())
@@ -156,15 +156,15 @@ class LongRecordingTest {
                 .flatMap(Optional::stream)
                 .map(t -> new ScriptLine.Times(t.from() + 0.15, t.to() - 0.2))
                 .toList();
-        List<LineCutter.Cut> cuts = LineCutter.byTimes(times, pieces(sound), Listening.ALONE);
+        List<CutPlaces.Cut> cuts = CutPlaces.byTimes(times, pieces(sound), Listening.ALONE);
         assertThat(cuts).hasSameSizeAs(times);
-        for (LineCutter.Cut c : cuts) {
+        for (CutPlaces.Cut c : cuts) {
             ScriptLine.Times is = times.get(c.line());
             assertThat(c.from()).isBetween(is.from() - 0.65, is.from() - 0.1);
             assertThat(c.to()).isBetween(is.to() + 0.1, is.to() + 0.65);
         }
         // beyond the recording there is nothing to cut
-        assertThat(LineCutter.byTimes(List.of(new ScriptLine.Times(4000, 4001)), pieces(sound), Listening.ALONE))
+        assertThat(CutPlaces.byTimes(List.of(new ScriptLine.Times(4000, 4001)), pieces(sound), Listening.ALONE))
                 .isEmpty();
     }
 

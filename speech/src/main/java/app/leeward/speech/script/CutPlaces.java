@@ -8,13 +8,13 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Where a recording is cut so that each piece holds one line of a script, with a little quiet around it. */
-public final class LineCutter {
+public final class CutPlaces {
     /** Quiet that is kept at each end, seconds. */
     private static final double AROUND = 0.4;
     /** A time of a script may be so far off, seconds; that much around it is listened to. */
     private static final double OFF = 0.6;
 
-    private LineCutter() {}
+    private CutPlaces() {}
 
     /**
      * @param line its number among those looked for, from 0
