@@ -29,6 +29,9 @@ export type DialKey = Schemas['DialKey'];
 export type Way = Schemas['Way'];
 export type HeldDrawing = Schemas['HeldDrawing'];
 export type LookSpan = Schemas['LookSpan'];
+export type Mood = Schemas['Mood'];
+export type MoodSpan = Schemas['MoodSpan'];
+export type TimingSpan = Schemas['TimingSpan'];
 export type CuePlacement = Schemas['CuePlacement'];
 export type ShotNote = Schemas['ShotNote'];
 export type DialogueLine = Schemas['DialogueLine'];
@@ -338,10 +341,13 @@ export const api = {
     step<LineView>(`/lines/${id}/edits`, { base, edit }),
   undoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/undo`, { base }),
   redoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/redo`, { base }),
-  words: (id: string, base: number, words: string, waiting: Waiting) =>
-    read(post<ReadingView>(`/lines/${id}/words`, { base, words }), waiting),
-  pronounce: (id: string, base: number, word: string, soundsLike: string, waiting: Waiting) =>
-    read(post<ReadingView>(`/lines/${id}/pronounce`, { base, word, soundsLike }), waiting),
+  /** @param at the frame the line begins at that is read with other words */
+  words: (id: string, base: number, at: number, words: string, waiting: Waiting) =>
+    read(post<ReadingView>(`/lines/${id}/words`, { base, at, words }), waiting),
+  pronounce: (id: string, base: number, at: number, word: string, soundsLike: string, waiting: Waiting) =>
+    read(post<ReadingView>(`/lines/${id}/pronounce`, { base, at, word, soundsLike }), waiting),
+  retake: (id: string, base: number, at: number, sound: File, waiting: Waiting) =>
+    read(send<ReadingView>(`/lines/${id}/takes`, { sound, base: String(base), at: String(at) }), waiting),
   wordSounds: (id: string, word: string) =>
     get<WordSounds>(`/characters/${id}/word-sounds?word=${encodeURIComponent(word)}`),
   takeLexicon: (id: string, base: number, file: File) =>

@@ -64,7 +64,7 @@ export function App() {
             <ExportsProvider>
               <Keys />
               <div
-                className={`grid h-full grid-rows-[minmax(0,1fr)_auto_218px] ${
+                className={`grid h-full grid-rows-[minmax(0,1fr)_auto_auto] ${
                   bench === 'shot'
                     ? 'grid-cols-[132px_minmax(0,0.58fr)_minmax(0,1fr)]'
                     : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'

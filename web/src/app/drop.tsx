@@ -32,6 +32,8 @@ export interface FileProblem {
 interface Drop {
   chooseArt: () => void;
   chooseSound: () => void;
+  /** Asks which words a recording holds. */
+  takeSound: (file: File) => void;
   chooseVersion: () => void;
   /** A newer file of the open character's art, held against it. */
   version: { file: File; character: string; view: VersionView } | null;
@@ -198,6 +200,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
     () => ({
       chooseArt: () => art.current?.click(),
       chooseSound: () => wav.current?.click(),
+      takeSound: (file) => setSound({ file, words: '' }),
       chooseVersion: () => newer.current?.click(),
       version: version?.character === open ? version : null,
       leaveVersion: () => setVersion(null),

@@ -1,14 +1,16 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
-import { AudioLines, TriangleAlert } from 'lucide-react';
+import { AudioLines, Mic, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { api, type DialogueLine, type LineView } from '../api/client';
+import { api, type DialogueLine, type LineView, type PlacedLine } from '../api/client';
 import { useDrop } from '../app/drop';
 import { ReadingProgress } from '../line/ReadingProgress';
 import { useReading } from '../line/useReading';
+import { RecordDialog } from '../record/RecordDialog';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { EditableName } from '../ui/EditableName';
 import { FaceCrop } from '../ui/FaceCrop';
+import { AnotherTake } from './lines/AnotherTake';
 import { LexiconCard } from './lines/LexiconCard';
 import { LineList } from './lines/LineList';
 import { SoundCard } from './lines/SoundCard';
@@ -19,16 +21,34 @@ import { follow, mouthBox } from './mouths/box';
 /** The lines of this character: their words, what was guessed about them, and which mouth serves which sound. */
 export function LinesBench() {
   const { view, line } = useStudio();
-  const { chooseSound } = useDrop();
+  const { chooseSound, takeSound } = useDrop();
   const lines = useQuery({ queryKey: ['lines', view.id], queryFn: () => api.lines(view.id) });
+  const [at, choose] = useState<number | null>(null);
+  const placed = line?.shot.lines.find((l) => l.at === at) ?? line?.shot.lines[0];
+  const [recording, record] = useState(false);
   return (
     <>
       <header className="flex items-baseline gap-3">
         <h1 className="text-2xl font-bold">Lines</h1>
-        <button className="btn ml-auto" onClick={chooseSound}>
+        <button className="btn ml-auto" onClick={() => record(true)}>
+          <Mic size={14} aria-hidden /> Record …
+        </button>
+        <button className="btn" onClick={chooseSound}>
           <AudioLines size={14} aria-hidden /> Read a recording …
         </button>
       </header>
+      {recording && (
+        <RecordDialog
+          character={view.id}
+          line=""
+          words=""
+          use={(file) => {
+            record(false);
+            takeSound(file);
+          }}
+          close={() => record(false)}
+        />
+      )}
       {lines.data?.items.length ? (
         <LineList />
       ) : (
@@ -40,8 +60,13 @@ export function LinesBench() {
       <UnfinishedReadings character={view.id} />
       <SoundCard />
       {line &&
-        (line.shot.lines[0] ? (
-          <Words key={line.id + line.shot.lines[0].line.text} line={line} said={line.shot.lines[0].line} />
+        (placed ? (
+          <Words
+            key={`${line.id} ${placed.at} ${placed.line.text}`}
+            line={line}
+            placed={placed}
+            choose={choose}
+          />
         ) : (
           <p className="mt-3 rounded-lg border border-dashed border-line p-4 text-faint">
             Nothing is said in the shot “{line.shot.name}”. The Shot bench places lines in it.
@@ -56,21 +81,33 @@ export function LinesBench() {
 /** Words that were typed and not read yet, by their line: they are there again when one comes back to the bench. */
 const unread = new Map<string, string>();
 
-function Words({ line, said }: { line: LineView; said: DialogueLine }) {
+function Words({
+  line,
+  placed,
+  choose,
+}: {
+  line: LineView;
+  placed: PlacedLine;
+  /** Shows the line that begins at another frame of the shot. */
+  choose: (at: number) => void;
+}) {
   const { view, changeLine, editLine } = useStudio();
-  const [text, type] = useState(unread.get(line.id) ?? said.text);
+  const said = placed.line;
+  const key = `${line.id} ${placed.at}`;
+  const [text, type] = useState(unread.get(key) ?? said.text);
   const setText = (typed: string) => {
-    if (typed.trim() === said.text) unread.delete(line.id);
-    else unread.set(line.id, typed);
+    if (typed.trim() === said.text) unread.delete(key);
+    else unread.set(key, typed);
     type(typed);
   };
+  const doubtful = line.doubtful[line.shot.lines.indexOf(placed)] ?? [];
   const { reading, busy, wait, cancel } = useReading();
   const { rules } = line.shot;
   const reread = () =>
     wait((waiting) =>
       changeLine(async (l) => {
-        const read = await api.words(l.id, l.revision, text, waiting);
-        unread.delete(l.id);
+        const read = await api.words(l.id, l.revision, placed.at, text, waiting);
+        unread.delete(key);
         return read;
       }),
     );
@@ -82,6 +119,23 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
         rename={(name) => changeLine((l) => api.editLine(l.id, l.revision, { kind: 'rename-shot', name }))}
         className="text-lg"
       />
+      {line.shot.lines.length > 1 && (
+        <div className="mt-1.5 flex flex-wrap gap-1" role="group" aria-label="Lines of this shot">
+          {line.shot.lines.map((l) => (
+            <button
+              key={l.at}
+              className="btn max-w-56 px-2 py-0 text-[13px]"
+              aria-pressed={l === placed}
+              title={l.line.text}
+              onClick={() => choose(l.at)}
+            >
+              <span className="truncate">
+                {l.at + 1} {l.line.text || 'without words'}
+              </span>
+            </button>
+          ))}
+        </div>
+      )}
       <textarea
         aria-label="Words"
         className="field mt-2 h-[52px] w-full resize-none text-[14.5px]"
@@ -112,12 +166,12 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
           These words do not seem to be the ones spoken. Listen, and correct them above.
         </p>
       )}
-      {line.fits && line.doubtful.length > 0 && (
+      {line.fits && doubtful.length > 0 && (
         <p className="mt-2 flex gap-2 rounded-md bg-wrong-soft p-2.5 text-wrong">
           <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden />
           <span>
             Something else seems to be said in place of{' '}
-            {line.doubtful.map((i) => `“${said.words[i]?.text}”`).join(', ')}.
+            {doubtful.map((i) => `“${said.words[i]?.text}”`).join(', ')}.
           </span>
         </p>
       )}
@@ -126,9 +180,9 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
           Not shown: {line.notShown.join('; ')}.
         </p>
       )}
-      <Unwritten line={line} />
+      <Unwritten line={line} placed={placed} />
       {said.guesses.map((g) => (
-        <GuessRow key={g.word} guess={g} />
+        <GuessRow key={g.word} guess={g} at={placed.at} />
       ))}
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
         {view.character.voice.mouths.moods.length > 0 && (
@@ -168,19 +222,20 @@ function Words({ line, said }: { line: LineView; said: DialogueLine }) {
             editLine({ kind: 'expose', exposure: rules.exposure, lead: rules.lead, minimumHold })
           }
         />
+        <AnotherTake placed={placed} />
       </div>
     </section>
   );
 }
 
-function GuessRow({ guess }: { guess: DialogueLine['guesses'][number] }) {
+function GuessRow({ guess, at }: { guess: DialogueLine['guesses'][number]; at: number }) {
   const { word } = guess;
   const phones = guess.phones.join(' ');
   const { changeLine } = useStudio();
   const [sounds, setSounds] = useState('');
   const { reading, busy, wait, cancel } = useReading();
   const keep = (as: string) =>
-    wait((waiting) => changeLine((l) => api.pronounce(l.id, l.revision, word, as, waiting)));
+    wait((waiting) => changeLine((l) => api.pronounce(l.id, l.revision, at, word, as, waiting)));
   return (
     <div className="mt-2 rounded-md bg-doing-soft p-2.5 text-[13px]">
       <p>

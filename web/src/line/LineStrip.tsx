@@ -9,6 +9,7 @@ import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import { soundOf, usePlayer } from './player';
 import { BlinkLane, Blinks } from './BlinkLane';
+import { DeliveryLanes } from './DeliveryLanes';
 import { GestureLane, Gestures } from './GestureLane';
 import { MouthPicker } from './MouthPicker';
 import { SoundLane, WordLane } from './SoundLanes';
@@ -18,6 +19,9 @@ import { StripWindow } from './StripWindow';
 import { useZoom } from './useZoom';
 
 const LABELS = 84;
+/** Pixels the strip is high, and each lane more that only some lines have. */
+const HEIGHT = 218;
+const LANE = 18;
 
 /** Benches with much to show reach down beside the strip. */
 const useSpan = () => useDesk((s) => (isTall(s.bench) ? '' : 'col-span-2'));
@@ -32,6 +36,7 @@ export function LineStrip() {
       <section
         aria-label="Line"
         className={`${span} col-start-2 grid place-items-center border-t border-r border-line bg-paper text-faint`}
+        style={{ height: HEIGHT }}
       >
         <p className="flex items-center gap-3">
           <AudioLines aria-hidden /> Drop a recording of a spoken line here, or
@@ -60,6 +65,8 @@ function Strip() {
   const l = line!;
   const { rules } = l.shot;
   const seconds = l.frames / rules.frameRate;
+  const { moods, timings } = l.shot.tracks;
+  const more = Math.min(1, moods.length) + Math.min(1, timings.length);
   const runs = useMemo(() => spans(l.drawings), [l.drawings]);
   const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
   const { scroller, sight, shown, show, zoomTo } = useZoom(lane, seconds);
@@ -80,6 +87,7 @@ function Strip() {
     <section
       aria-label="Line"
       className={`${span} col-start-2 flex min-w-0 flex-col border-t border-r border-line bg-paper px-4 py-2`}
+      style={{ height: HEIGHT + LANE * more }}
     >
       <div className="flex items-center gap-2">
         <button
@@ -162,6 +170,16 @@ function Strip() {
           <div className="flex h-[46px] items-center" aria-hidden>
             mouths
           </div>
+          {moods.length > 0 && (
+            <div className="flex h-[18px] items-center" aria-hidden>
+              mood
+            </div>
+          )}
+          {timings.length > 0 && (
+            <div className="flex h-[18px] items-center" aria-hidden>
+              timing
+            </div>
+          )}
           <div className="flex h-[18px] items-center">
             <Blinks />
           </div>
@@ -206,6 +224,7 @@ function Strip() {
                 <MouthRun key={r.from} run={r} frames={l.frames} shapes={shapes} lane={lane} />
               ))}
             </div>
+            <DeliveryLanes frames={l.frames} />
             <BlinkLane frames={l.frames} />
             <GestureLane frames={l.frames} />
             <PlayHead frames={l.frames} />
@@ -244,7 +263,7 @@ function PlayHead({ frames }: { frames: number }) {
   );
 }
 
-/** A run of one mouth: click for another mouth on these frames, which pins it, or to release the pin. */
+/** A run of one mouth: click for another mouth, mood or timing on these frames, or to release what was set. */
 function MouthRun({
   run,
   frames,

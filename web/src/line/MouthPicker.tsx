@@ -1,13 +1,17 @@
+import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
+import { MoodPicker } from './MoodPicker';
 import type { Span } from './spans';
+import { TimingPicker } from './TimingPicker';
 
-/** Another mouth, or none at all, for a range of frames, which pins it there; or the sound decides again. */
+/** Which mouths a range of frames shows: one that is pinned, another row of them, or otherwise timed. */
 export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
   const { line, view, artwork, editLine } = useStudio();
   const [from, setFrom] = useState(run.from);
   const [to, setTo] = useState(run.to);
+  const wordAt = useWordRange();
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
   const last = (line?.frames ?? 1) - 1;
   const pins = Object.keys(line?.shot.tracks.pins ?? {}).map(Number);
@@ -33,56 +37,110 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
     <>
       <div className="mb-2 flex flex-wrap items-center gap-1.5 text-[13px]">
         <span>
-          <b>{name ?? run.what}</b> now. Pin a mouth on frames
+          <b>{name ?? run.what}</b> now. On frames
         </span>
         <FrameField label="from frame" frame={from} last={last} set={setFrom} />
         <span>to</span>
         <FrameField label="to frame" frame={to} last={last} set={setTo} />
+        {wordAt(run.from) && (
+          <button
+            className="btn px-2 py-0"
+            title="The frames of the whole word"
+            onClick={() => {
+              const word = wordAt(run.from)!;
+              setFrom(word.from);
+              setTo(word.to);
+            }}
+          >
+            “{wordAt(run.from)!.text}”
+          </button>
+        )}
       </div>
       {!good && (
         <p className="mb-2 text-[12.5px] text-wrong">
           The frames of the line are 1 to {last + 1}, the first not behind the last.
         </p>
       )}
-      <div className="grid grid-cols-6 gap-1">
-        {mouth?.drawings.map((d) => (
-          <button
-            key={d.id}
-            className={tile(d.id)}
-            title={d.name}
-            aria-label={`Pin ${d.name}`}
-            disabled={!good}
-            onClick={() => void pin(d.id)}
-          >
-            <DrawingThumb shapes={shapes(d.id)} label="" className="h-8 w-full rounded bg-stage" />
-            <span className="block truncate text-[10px] leading-3">{d.name}</span>
-          </button>
-        ))}
-        <button
-          className={tile('nothing')}
-          title="No mouth at all on these frames"
-          aria-label="Pin no mouth"
-          disabled={!good}
-          onClick={() => void pin('nothing')}
-        >
-          <span className="grid h-8 place-items-center text-[12px] text-faint">–</span>
-          <span className="block truncate text-[10px] leading-3">no mouth</span>
-        </button>
-      </div>
-      <div className="mt-2 flex flex-wrap gap-1.5">
-        {pinned && (
-          <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
-            Let the sound decide again
-          </button>
-        )}
-        {elsewhere && (
-          <button className="btn" onClick={() => void release(0, last)}>
-            Lift every pin of the line
-          </button>
-        )}
-      </div>
+      <Tabs.Root defaultValue="mouth">
+        <Tabs.List aria-label="What to set on these frames" className="mb-2 flex gap-1">
+          {[
+            ['mouth', 'pin a mouth'],
+            ['mood', 'mood'],
+            ['timing', 'timing'],
+          ].map(([value, words]) => (
+            <Tabs.Trigger
+              key={value}
+              value={value!}
+              className="rounded-md px-2 py-0.5 text-[13px] data-[state=active]:bg-tide data-[state=active]:font-bold"
+            >
+              {words}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value="mouth">
+          <div className="grid grid-cols-6 gap-1">
+            {mouth?.drawings.map((d) => (
+              <button
+                key={d.id}
+                className={tile(d.id)}
+                title={d.name}
+                aria-label={`Pin ${d.name}`}
+                disabled={!good}
+                onClick={() => void pin(d.id)}
+              >
+                <DrawingThumb shapes={shapes(d.id)} label="" className="h-8 w-full rounded bg-stage" />
+                <span className="block truncate text-[10px] leading-3">{d.name}</span>
+              </button>
+            ))}
+            <button
+              className={tile('nothing')}
+              title="No mouth at all on these frames"
+              aria-label="Pin no mouth"
+              disabled={!good}
+              onClick={() => void pin('nothing')}
+            >
+              <span className="grid h-8 place-items-center text-[12px] text-faint">–</span>
+              <span className="block truncate text-[10px] leading-3">no mouth</span>
+            </button>
+          </div>
+          <div className="mt-2 flex flex-wrap gap-1.5">
+            {pinned && (
+              <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
+                Let the sound decide again
+              </button>
+            )}
+            {elsewhere && (
+              <button className="btn" onClick={() => void release(0, last)}>
+                Lift every pin of the line
+              </button>
+            )}
+          </div>
+        </Tabs.Content>
+        <Tabs.Content value="mood">
+          <MoodPicker from={from} to={to} good={good} done={done} />
+        </Tabs.Content>
+        <Tabs.Content value="timing">
+          <TimingPicker key={from} from={from} to={to} good={good} done={done} />
+        </Tabs.Content>
+      </Tabs.Root>
     </>
   );
+}
+
+/** The first and the last frame of the word that is heard at a frame, lead included. */
+function useWordRange() {
+  const { line } = useStudio();
+  const { shot } = line!;
+  return (frame: number) => {
+    for (const placed of shot.lines)
+      for (const w of placed.line.words) {
+        const at = (seconds: number) => placed.at + seconds * shot.rules.frameRate - shot.rules.lead;
+        const from = Math.max(0, Math.floor(at(w.start)));
+        const to = Math.min(line!.frames, Math.ceil(at(w.end))) - 1;
+        if (frame >= from && frame <= to) return { from, to, text: w.text };
+      }
+    return null;
+  };
 }
 
 /** A frame by its number from 1. */

@@ -44,9 +44,9 @@ export function WordLane({ line, seconds, sight }: Lanes) {
               key={`${p.at} ${i}`}
               placed={p}
               index={i}
-              editable={editable && n === 0}
+              editable={editable}
               style={place(seconds, by + w.start, by + w.end)}
-              doubtful={n === 0 && line.doubtful.includes(i)}
+              doubtful={line.doubtful[n]?.includes(i) ?? false}
             />
           ),
         );
@@ -83,7 +83,7 @@ function Word({
   const said = placed.line;
   const w = said.words[index]!;
   const [typing, setTyping] = useState<string | null>(null);
-  const { retype, busy } = useRetype();
+  const { retype, busy } = useRetype(placed.at);
   const box = useRef<HTMLButtonElement>(null);
   // by the few edges that are held: a long line has thousands of sounds
   const byHand = said.held.some((h) => h > w.start - SAME && h < w.end + SAME);

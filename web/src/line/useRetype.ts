@@ -3,8 +3,12 @@ import { useStudio } from '../state/studio';
 import { putIn, retyped } from './sounds';
 import { useReading } from './useReading';
 
-/** Other words in a line, whose recording is then listened to again where they stand. */
-export function useRetype() {
+/**
+ * Other words in a line, whose recording is then listened to again where they stand.
+ *
+ * @param at the frame the line begins at
+ */
+export function useRetype(at: number) {
   const { changeLine, tell } = useStudio();
   const { reading, busy, wait, cancel } = useReading();
   const read = async (text: string | null) => {
@@ -15,7 +19,7 @@ export function useRetype() {
       });
       return;
     }
-    await wait((waiting) => changeLine((l) => api.words(l.id, l.revision, text, waiting)));
+    await wait((waiting) => changeLine((l) => api.words(l.id, l.revision, at, text, waiting)));
   };
   return {
     reading,

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { api, type Shot } from '../api/client';
 import { useStudio } from '../state/studio';
+import { NO_TRACKS } from './noTracks';
 
 type Temperament = 'CALM' | 'LIVELY' | 'GRAVE' | 'SHY';
 export type LaidKind = 'BLINKS' | 'NODS' | 'BROWS' | 'GAZE' | 'SETTLING' | 'BREATH' | 'LOOKS';
@@ -64,17 +65,8 @@ export function FirstPass({ shot }: { shot: Shot }) {
     await changeLine((l) => api.firstPass(l.id, { base: l.revision, ...asked }));
     setBusy(false);
   };
-  const nothing = {
-    pins: {},
-    blinks: [],
-    cues: [],
-    gestures: [],
-    dials: {},
-    drawings: {},
-    looks: [],
-    notes: [],
-  };
-  const takeBack = (which: LaidKind[]) => void editLine({ kind: 'lay-acting', kinds: which, laid: nothing });
+  const takeBack = (which: LaidKind[]) =>
+    void editLine({ kind: 'lay-acting', kinds: which, laid: NO_TRACKS });
   return (
     <Popover.Root>
       <Popover.Trigger

@@ -140,6 +140,8 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
     RUNS: 'A run from this frame on',
     NOTES: 'A note to this frame',
     BLINKS: 'Blinks',
+    MOODS: 'A mood from this frame on',
+    TIMINGS: 'Another lead and hold from this frame on',
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -206,6 +208,23 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
                 })
               }
             />
+          )}
+          {sort === 'MOODS' && (
+            <Choices
+              none="No moods yet: the Mouths bench makes rows of mouths for them."
+              all={[{ id: '', name: 'neutral' }, ...view.character.voice.mouths.moods]}
+              put={(mood) =>
+                put({
+                  kind: 'feel-along',
+                  span: { from: here(), to: Math.min(frames, here() + 24), mood },
+                })
+              }
+            />
+          )}
+          {sort === 'TIMINGS' && (
+            <p className="text-[13px] text-faint">
+              The Lines bench sets it: click a mouth on its strip and choose <b>timing</b>.
+            </p>
           )}
           {sort === 'RUNS' && (
             <Choices

@@ -39,7 +39,7 @@ export function Transport({ shot }: { shot: Shot }) {
   return (
     <section
       aria-label="Shot"
-      className="col-start-2 flex min-w-0 flex-col gap-2 border-t border-r border-line bg-paper px-3.5 py-2.5"
+      className="col-start-2 h-[218px] flex min-w-0 flex-col gap-2 border-t border-r border-line bg-paper px-3.5 py-2.5"
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <button

@@ -6,9 +6,11 @@ import type {
   Gesture,
   HeldDrawing,
   LookSpan,
+  MoodSpan,
   Shot,
   ShotEdit,
   ShotNote,
+  TimingSpan,
   Track,
 } from '../api/client';
 import { partRuns } from '../state/partRuns';
@@ -34,7 +36,9 @@ export interface Item {
     | { kind: 'cue'; cue: CuePlacement }
     | { kind: 'blink'; blink: Blink }
     | { kind: 'run'; gesture: Gesture }
-    | { kind: 'note'; note: ShotNote };
+    | { kind: 'note'; note: ShotNote }
+    | { kind: 'mood'; span: MoodSpan }
+    | { kind: 'timing'; span: TimingSpan };
   /** How it would be over other frames; null where it cannot be. */
   over: (from: number, to: number) => ShotEdit | null;
   /** Whether its end can be dragged. */
@@ -52,6 +56,20 @@ const move = (track: Track, from: number, to: number, newFrom: number): ShotEdit
   to,
   by: newFrom - from,
 });
+
+/**
+ * What lies over a stretch as a card does: moved as it is, drawn out over what is there, or shortened.
+ *
+ * @param put what lays it over other frames
+ */
+const overlaid =
+  (track: Track, was: { from: number; to: number }, put: (from: number, to: number) => ShotEdit) =>
+  (from: number, to: number): ShotEdit | null =>
+    to - from === was.to - was.from
+      ? move(track, was.from, was.to, from)
+      : to > was.to
+        ? put(was.from, to)
+        : { kind: 'clear-frames', tracks: [track], from: Math.max(from + 1, to), to: was.to };
 
 export function keyItems(dial: string, keys: DialKey[]): Item[] {
   const track: Track = { sort: 'DIAL', of: dial };
@@ -85,12 +103,11 @@ export function drawingItems(part: string, held: HeldDrawing[], character: Chara
       gone: name === undefined && h.drawing !== 'nothing',
       laid: '',
       of: { kind: 'drawing' as const, held: h },
-      over: (from: number, to: number): ShotEdit | null =>
-        to - from === h.to - h.from
-          ? move(track, h.from, h.to, from)
-          : to > h.to
-            ? { kind: 'hold-drawing', part, held: { from: h.from, to, drawing: h.drawing } }
-            : { kind: 'clear-frames', tracks: [track], from: Math.max(from + 1, to), to: h.to },
+      over: overlaid(track, h, (from, to) => ({
+        kind: 'hold-drawing',
+        part,
+        held: { from, to, drawing: h.drawing },
+      })),
       ends: true,
     };
   });
@@ -228,6 +245,47 @@ export function noteItems(notes: ShotNote[]): Item[] {
   }));
 }
 
+export const MOODS: Track = { sort: 'MOODS', of: '' };
+export const TIMINGS: Track = { sort: 'TIMINGS', of: '' };
+
+export function moodItems(moods: MoodSpan[], character: Character): Item[] {
+  return moods.map((span) => {
+    const mood = character.voice.mouths.moods.find((m) => m.id === span.mood);
+    return {
+      id: `mood ${span.from}`,
+      track: MOODS,
+      from: span.from,
+      to: span.to,
+      label: span.mood === '' ? 'neutral' : (mood?.name ?? span.mood),
+      more: '',
+      gone: span.mood !== '' && !mood,
+      laid: '',
+      of: { kind: 'mood' as const, span },
+      over: overlaid(MOODS, span, (from, to) => ({
+        kind: 'feel-along',
+        span: { from, to, mood: span.mood },
+      })),
+      ends: true,
+    };
+  });
+}
+
+export function timingItems(timings: TimingSpan[]): Item[] {
+  return timings.map((span) => ({
+    id: `timing ${span.from}`,
+    track: TIMINGS,
+    from: span.from,
+    to: span.to,
+    label: `lead ${span.lead}`,
+    more: `held ${span.minimumHold}`,
+    gone: false,
+    laid: '',
+    of: { kind: 'timing' as const, span },
+    over: overlaid(TIMINGS, span, (from, to) => ({ kind: 'time-along', span: { ...span, from, to } })),
+    ends: true,
+  }));
+}
+
 /** All that lies on one track. */
 export function itemsOn(track: Track, shot: Shot, character: Character): Item[] {
   const { tracks } = shot;
@@ -246,6 +304,10 @@ export function itemsOn(track: Track, shot: Shot, character: Character): Item[] 
       return runItems(tracks.gestures, character);
     case 'NOTES':
       return noteItems(tracks.notes);
+    case 'MOODS':
+      return moodItems(tracks.moods, character);
+    case 'TIMINGS':
+      return timingItems(tracks.timings);
     default:
       return [];
   }

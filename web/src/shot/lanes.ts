@@ -26,6 +26,8 @@ const SIZES: Record<Lane['kind'], [down: number, across: number]> = {
   DRAWINGS: [68, 44],
   RUNS: [60, 26],
   NOTES: [104, 40],
+  MOODS: [58, 26],
+  TIMINGS: [58, 26],
 };
 
 /** Whether a dial has nothing to go through between two values: its keys hold by themselves. */
@@ -70,6 +72,9 @@ export function lanesOf(
     add('words', 'Words', null);
   }
   if (character.voice.mouths.part) add('MOUTHS', 'Mouth', { sort: 'MOUTHS', of: '' });
+  if (tracks.moods.length > 0 || (shot.lines.length > 0 && character.voice.mouths.moods.length > 0))
+    add('MOODS', 'Mood', { sort: 'MOODS', of: '' });
+  if (tracks.timings.length > 0) add('TIMINGS', 'Mouth timing', { sort: 'TIMINGS', of: '' });
   const known = allTracks(character);
   for (const { track, name, dial } of known)
     if (

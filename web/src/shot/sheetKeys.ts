@@ -5,6 +5,7 @@ import { useDesk } from '../state/desk';
 import { usePlayer } from '../line/player';
 import { useStudio } from '../state/studio';
 import { itemsOn, sameTrack } from './items';
+import { NO_TRACKS } from './noTracks';
 import { type Lane, lanesOf } from './lanes';
 import { choose, type Chosen, useSheet, zoomBy } from './sheetState';
 import { handedOver, writing } from './writing';
@@ -180,7 +181,7 @@ const EMPTY = {
   lines: [],
   mood: '',
   accepted: [],
-  tracks: { pins: {}, blinks: [], cues: [], gestures: [], dials: {}, drawings: {}, looks: [], notes: [] },
+  tracks: NO_TRACKS,
 } satisfies Shot;
 
 /** Arrows move by a cell, Shift extends what is chosen, Ctrl jumps from one beginning to the next. */

@@ -1,20 +1,10 @@
 import type { OpenCharacter, OpenLine } from 'page-core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { LineView, Shot, ShotEdit } from '../api/client';
+import { NO_TRACKS } from '../shot/noTracks';
 import { ActedShot, useActed, useKeyed } from './acted';
 import { useDesk } from './desk';
 import type { Director } from './director';
-
-const TRACKS = {
-  pins: {},
-  blinks: [],
-  cues: [],
-  gestures: [],
-  dials: {},
-  drawings: {},
-  looks: [],
-  notes: [],
-};
 
 /** A shot in which a dial called turn has so many keys. */
 const shot = (keys: number): Shot => ({
@@ -25,7 +15,7 @@ const shot = (keys: number): Shot => ({
   mood: '',
   accepted: [],
   tracks: {
-    ...TRACKS,
+    ...NO_TRACKS,
     dials: {
       turn: Array.from({ length: keys }, (_, i) => ({ frame: i, value: i, way: { kind: 'hold' as const } })),
     },

@@ -1,18 +1,16 @@
 import { Ear } from 'lucide-react';
 import { useState } from 'react';
-import type { DialogueLine, LineView } from '../../api/client';
+import type { DialogueLine, LineView, PlacedLine } from '../../api/client';
 import { ReadingProgress } from '../../line/ReadingProgress';
 import { useRetype } from '../../line/useRetype';
 import { hear } from '../../line/useSoundEdits';
 
 /** What is said in a recording and stands nowhere in its words: to be heard, and written in. */
-export function Unwritten({ line }: { line: LineView }) {
-  const first = line.shot.lines[0];
-  if (!first) return null;
+export function Unwritten({ line, placed }: { line: LineView; placed: PlacedLine }) {
   return (
     <>
-      {first.line.unwritten.map((u) => (
-        <Said key={u.start} line={line} at={first.at} said={first.line} unwritten={u} />
+      {placed.line.unwritten.map((u) => (
+        <Said key={u.start} line={line} at={placed.at} said={placed.line} unwritten={u} />
       ))}
     </>
   );
@@ -30,7 +28,7 @@ function Said({
   unwritten: DialogueLine['unwritten'][number];
 }) {
   const [typed, setTyped] = useState('');
-  const { reading, busy, cancel, putIn } = useRetype();
+  const { reading, busy, cancel, putIn } = useRetype(at);
   const rate = line.shot.rules.frameRate;
   const before = said.words[unwritten.word - 1]?.text;
   const behind = said.words[unwritten.word]?.text;

@@ -2,6 +2,7 @@ package app.leeward.bench;
 
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.MouthRequest;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TrackRules;
@@ -77,7 +78,7 @@ public class SpeechBench {
 
     @Benchmark
     public MouthTrack mouthTrackOfAMinute() {
-        return MouthSolver.solve(chart, minute, 60, TrackRules.at(24), Map.of());
+        return MouthSolver.solve(new MouthRequest(chart, minute, 60, TrackRules.at(24), Map.of()));
     }
 
     /** Twenty words typed on the Mouths bench: their sounds, the mouths and the face of every frame. */

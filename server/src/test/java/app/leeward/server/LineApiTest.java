@@ -3,6 +3,8 @@ package app.leeward.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.demo.DemoFiles;
+import app.leeward.speech.Sound;
+import app.leeward.speech.WavFile;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -49,7 +51,7 @@ class LineApiTest {
         assertThat(made.status()).isEqualTo(200);
         JsonNode line = made.json();
         assertThat(line.get("fits").asBoolean()).isTrue();
-        assertThat(line.get("doubtful")).isEmpty();
+        assertThat(line.get("doubtful").get(0)).isEmpty();
         assertThat(line.get("notShown")).isEmpty();
         assertThat(line.get("frames").asInt()).isEqualTo(100);
         for (JsonNode p : line.at("/shot/lines/0/line/phones")) {
@@ -152,7 +154,7 @@ class LineApiTest {
     void correctedWordsAreReadAgain() {
         JsonNode wrong =
                 record(LINE.wav(), LINE.words().replace("Sorrel", "Portugal")).json();
-        assertThat(wrong.get("doubtful")).hasSize(1);
+        assertThat(wrong.get("doubtful").get(0)).hasSize(1);
         String at = "/api/v1/lines/" + wrong.get("id").asText();
         JsonNode right = client.read(client.post(
                         at + "/words",
@@ -162,7 +164,7 @@ class LineApiTest {
                                 .put("words", LINE.words())
                                 .toString()))
                 .json();
-        assertThat(right.get("doubtful")).isEmpty();
+        assertThat(right.get("doubtful").get(0)).isEmpty();
         assertThat(right.get("revision").asInt()).isEqualTo(2);
     }
 
@@ -221,6 +223,115 @@ class LineApiTest {
                                         + ",\"edit\":{\"kind\":\"change-sound\",\"at\":0,\"sound\":4,\"phone\":\"QQ\"}}")
                         .status())
                 .isBetween(400, 422);
+    }
+
+    /** The same recording behind a pause: a later take of the same words. */
+    private static byte[] later(double seconds) {
+        Sound sound = WavFile.read(LINE.wav());
+        float[] all = new float[(int) (seconds * sound.rate()) + sound.samples().length];
+        System.arraycopy(sound.samples(), 0, all, all.length - sound.samples().length, sound.samples().length);
+        return WavFile.write(new Sound(sound.rate(), all));
+    }
+
+    private Client.Answer retake(String line, byte[] wav, int base, int at) {
+        return client.read(client.upload(
+                "/api/v1/lines/" + line + "/takes",
+                "sound",
+                "take.wav",
+                wav,
+                Map.of("base", String.valueOf(base), "at", String.valueOf(at))));
+    }
+
+    @Test
+    void anotherTakeGoesInAndWhatIsActedGoesWithItsWords() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String id = line.get("id").asText();
+        String note = "{\"from\":40,\"to\":46,\"text\":\"brows up\",\"author\":\"\"}";
+        client.post(
+                "/api/v1/lines/" + id + "/edits",
+                "{\"base\":1,\"edit\":{\"kind\":\"write-note\",\"was\":-1,\"note\":" + note + "}}");
+        JsonNode taken = retake(id, later(0.5), 2, 0).json();
+        assertThat(taken.get("revision").asInt()).isEqualTo(3);
+        assertThat(taken.get("frames").asInt()).isEqualTo(line.get("frames").asInt() + 12);
+        assertThat(taken.at("/shot/tracks/notes/0/from").asInt()).isBetween(51, 53);
+        assertThat(taken.at("/shot/lines/0/line/words/3/start").asDouble())
+                .isBetween(
+                        line.at("/shot/lines/0/line/words/3/start").asDouble() + 0.45,
+                        line.at("/shot/lines/0/line/words/3/start").asDouble() + 0.55);
+        // what cannot go in leaves everything as it is
+        assertThat(retake(id, later(0), 1, 0).code()).isEqualTo("stale");
+        byte[] other = DemoFiles.lines().get(1).wav();
+        assertThat(retake(id, other, 3, 0).code()).isIn("words-not-found", "words-long");
+        assertThat(retake(id, later(0), 3, 7).status()).isEqualTo(404);
+        assertThat(client.get("/api/v1/lines/" + id).json().get("revision").asInt())
+                .isEqualTo(3);
+        JsonNode undone =
+                client.post("/api/v1/lines/" + id + "/undo", "{\"base\":3}").json();
+        assertThat(undone.at("/shot/tracks/notes/0/from").asInt()).isEqualTo(40);
+        assertThat(undone.get("frames")).isEqualTo(line.get("frames"));
+    }
+
+    /** The second line of a shot is retyped, and taken again, as the first one is. */
+    @Test
+    void theSecondLineOfAShotIsReadAgainByItself() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String id = line.get("id").asText();
+        String wrong = record(LINE.wav(), LINE.words().replace("Sorrel", "Portugal"))
+                .json()
+                .get("id")
+                .asText();
+        JsonNode two = client.post(
+                        "/api/v1/lines/" + id + "/place", "{\"base\":1,\"at\":150,\"from\":\"" + wrong + "\"}")
+                .json();
+        assertThat(two.get("doubtful").get(0)).isEmpty();
+        assertThat(two.get("doubtful").get(1)).hasSize(1);
+        JsonNode right = client.read(client.post(
+                        "/api/v1/lines/" + id + "/words",
+                        Client.JSON
+                                .createObjectNode()
+                                .put("base", 2)
+                                .put("at", 150)
+                                .put("words", LINE.words())
+                                .toString()))
+                .json();
+        assertThat(right.get("doubtful").get(1)).isEmpty();
+        assertThat(right.at("/shot/lines/1/line/text").asText()).isEqualTo(LINE.words());
+        assertThat(right.at("/shot/lines/0")).isEqualTo(two.at("/shot/lines/0"));
+        JsonNode taken = retake(id, later(0.25), 3, 150).json();
+        assertThat(taken.at("/shot/lines/0")).isEqualTo(two.at("/shot/lines/0"));
+        assertThat(taken.get("frames").asInt()).isEqualTo(right.get("frames").asInt() + 6);
+    }
+
+    @Test
+    void aMoodAndAnotherTimingAreSetForAStretch() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String at = "/api/v1/lines/" + line.get("id").asText() + "/edits";
+        String feel =
+                "{\"base\":%d,\"edit\":{\"kind\":\"feel-along\",\"span\":{\"from\":%d,\"to\":%d,\"mood\":\"%s\"}}}";
+        assertThat(client.post(at, feel.formatted(1, 10, 20, "furious")).code()).isEqualTo("no-mood");
+        assertThat(client.post(at, feel.formatted(1, 10, 4000, "")).code()).isEqualTo("beyond-shot");
+        assertThat(client.post(at, feel.formatted(1, 20, 10, "")).status()).isBetween(400, 422);
+        String mood = client.post(
+                        "/api/v1/characters/" + character + "/edits",
+                        "{\"base\":1,\"edit\":{\"kind\":\"set-mood\",\"mood\":\"\",\"name\":\"Happy\",\"corners\":0.6,\"tension\":0}}")
+                .json()
+                .at("/character/voice/mouths/moods/0/id")
+                .asText();
+        JsonNode happy = client.post(at, feel.formatted(1, 10, 20, mood)).json();
+        assertThat(happy.at("/shot/tracks/moods/0/mood").asText()).isEqualTo(mood);
+        JsonNode early = client.post(
+                        at,
+                        "{\"base\":2,\"edit\":{\"kind\":\"time-along\",\"span\":{\"from\":30,\"to\":60,\"lead\":6,\"minimumHold\":4}}}")
+                .json();
+        assertThat(early.get("drawings")).isNotEqualTo(happy.get("drawings"));
+        for (int f = 0; f < 24; f++) {
+            assertThat(drawingAt(early, f)).as("frame %d", f).isEqualTo(drawingAt(happy, f));
+        }
+        assertThat(client.post(
+                                at,
+                                "{\"base\":3,\"edit\":{\"kind\":\"time-along\",\"span\":{\"from\":30,\"to\":60,\"lead\":60,\"minimumHold\":4}}}")
+                        .code())
+                .isEqualTo("unreadable");
     }
 
     @Test

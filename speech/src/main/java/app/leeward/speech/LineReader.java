@@ -197,6 +197,34 @@ public final class LineReader {
     }
 
     /**
+     * Reads another take of a line: the same words, said as a hand has corrected them. Where its sounds begin and end is found
+     * anew.
+     *
+     * @throws SpeechProblem {@code words-not-found} when something else is said
+     */
+    public DialogueLine retake(DialogueLine before, Sound sound, String hash, Lexicon lexicon, Listening listening) {
+        if (before.words().isEmpty()) {
+            return withoutWords(before.text(), sound, hash, listening);
+        }
+        Map<String, Guess> guesses = new LinkedHashMap<>();
+        List<Spelling> spelled = new ArrayList<>(spelled(before.text(), lexicon, guesses));
+        for (int w = 0; spelled.size() == before.words().size() && w < spelled.size(); w++) {
+            Optional<List<Phone>> sounds = before.soundsByHand(w);
+            if (sounds.isPresent()) {
+                spelled.set(w, new Spelling(spelled.get(w).word(), List.of(Pronounced.as(List.of(sounds.get())))));
+            }
+        }
+        requireTime(spelled, sound.seconds());
+        DialogueLine taken = aligned(before.text(), spelled, sound, hash, List.copyOf(guesses.values()), listening);
+        if (!taken.fits()) {
+            throw new SpeechProblem(
+                    "words-not-found",
+                    "Something else seems to be said in this take; read it as a line of its own if that is meant.");
+        }
+        return taken;
+    }
+
+    /**
      * Listens to one stretch of a line again. What lies outside of it, and what a hand has put in it, stays just where it is.
      *
      * @param from seconds into the recording

@@ -133,4 +133,31 @@ class ByHandTest {
         assertThat(whole.unwritten()).isEmpty();
         assertThat(whole.words()).hasSize(11);
     }
+
+    /** Another voice says the same words: what a hand has changed a sound into is looked for, everything else is as it is said. */
+    @Test
+    void anotherTakeIsReadWithTheSoundsThatAHandHasChanged() throws Exception {
+        List<Integer> maps = read.phonesOf(8);
+        DialogueLine changed = LineCorrection.changed(read, maps.get(1), Phone.IY);
+        Sound other = WavFile.read(Flite.say("slt", TEXT).wav());
+        DialogueLine taken = reader.retake(changed, other, "other", Lexicon.EMPTY, Listening.ALONE);
+        assertThat(taken.sound()).isEqualTo("other");
+        assertThat(taken.words())
+                .extracting(TimedWord::text)
+                .isEqualTo(read.words().stream().map(TimedWord::text).toList());
+        assertThat(sounds(taken, 8)).isEqualTo(sounds(changed, 8)).contains(Phone.IY);
+        assertThat(sounds(taken, 7)).isEqualTo(sounds(read, 7));
+        assertThat(taken.held()).as("edges are found anew").isEmpty();
+        assertThat(changed.soundsByHand(7)).isEmpty();
+        Sound nothing = WavFile.read(Flite.say("slt", "Nobody knows").wav());
+        assertThatExceptionOfType(SpeechProblem.class)
+                .isThrownBy(() -> reader.retake(changed, nothing, "x", Lexicon.EMPTY, Listening.ALONE))
+                .satisfies(e -> assertThat(e.code()).isIn("words-not-found", "words-long"));
+    }
+
+    private static List<Phone> sounds(DialogueLine line, int word) {
+        return line.phonesOf(word).stream()
+                .map(i -> line.phones().get(i).phone())
+                .toList();
+    }
 }

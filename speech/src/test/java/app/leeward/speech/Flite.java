@@ -1,6 +1,7 @@
 package app.leeward.speech;
 
 import app.leeward.core.speech.Phone;
+import app.leeward.core.speech.TimedPhone;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,10 +15,7 @@ import java.util.regex.Pattern;
 public final class Flite {
     private static final Pattern PHONE = Pattern.compile("([a-z]+\\d?):([\\d.]+)");
 
-    public record Said(byte[] wav, List<TruePhone> phones) {}
-
-    /** Start and end in seconds. */
-    public record TruePhone(Phone phone, double start, double end) {}
+    public record Said(byte[] wav, List<TimedPhone> phones) {}
 
     private Flite() {}
 
@@ -31,7 +29,7 @@ public final class Flite {
             if (!p.waitFor(30, TimeUnit.SECONDS) || p.exitValue() != 0) {
                 throw new IOException("flite failed: " + printed);
             }
-            List<TruePhone> phones = new ArrayList<>();
+            List<TimedPhone> phones = new ArrayList<>();
             double from = 0;
             Matcher m = PHONE.matcher(printed);
             while (m.find()) {
@@ -39,7 +37,7 @@ public final class Flite {
                 String label = m.group(1).equals("ax") ? "ah" : m.group(1);
                 if (!label.equals("pau")) {
                     double start = from;
-                    phones.add(new TruePhone(
+                    phones.add(new TimedPhone(
                             Phone.parse(label).orElseThrow(() -> new IOException("unknown phone " + label)),
                             start,
                             to));

@@ -32,7 +32,7 @@ public final class HeardTally {
             matched++;
             withinFrame += Math.abs(error) <= FRAME ? 1 : 0;
         }
-        for (Flite.TruePhone t : said.phones()) {
+        for (TimedPhone t : said.phones()) {
             if (t.phone().closure() || t.phone().lipToTeeth()) {
                 closures++;
                 double middle = (t.start() + t.end()) / 2;
@@ -60,7 +60,7 @@ public final class HeardTally {
     }
 
     /** Index pairs of the longest common subsequence of labels: voices and dictionary may differ over a vowel. */
-    private static List<int[]> pairs(List<Flite.TruePhone> a, List<TimedPhone> b) {
+    private static List<int[]> pairs(List<TimedPhone> a, List<TimedPhone> b) {
         int[][] best = new int[a.size() + 1][b.size() + 1];
         for (int i = a.size() - 1; i >= 0; i--) {
             for (int j = b.size() - 1; j >= 0; j--) {

@@ -6,10 +6,10 @@ import app.leeward.core.cue.Laid;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.eye.ReadyMade;
+import app.leeward.core.mouth.Mood;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
-import app.leeward.core.rig.Look;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.GazeShifts;
@@ -310,23 +310,40 @@ public final class FirstPass {
         }
     }
 
-    /** The look that is called as the shot's mood is, over all that is said. */
+    /** The looks that are called as the moods are, each over what is said in its mood. */
     private List<LookSpan> looks() {
-        String mood = character.voice().mouths().moods().stream()
-                .filter(m -> m.id().equals(shot.mood()))
-                .map(m -> m.name().toLowerCase(Locale.ROOT))
-                .findFirst()
-                .orElse("");
-        if (mood.isEmpty() || words.isEmpty()) {
-            return List.of();
+        List<LookSpan> out = new ArrayList<>();
+        for (int i = 0; i < words.size(); ) {
+            String mood = shot.moodAt(frame(words.get(i).start()));
+            int first = i;
+            while (i < words.size() && shot.moodAt(frame(words.get(i).start())).equals(mood)) {
+                i++;
+            }
+            int last = i - 1;
+            character
+                    .voice()
+                    .mouths()
+                    .mood(mood)
+                    .map(Mood::name)
+                    .flatMap(n -> look(n, first, last))
+                    .ifPresent(out::add);
         }
-        Optional<Look> look = character.library().looks().stream()
-                .filter(l -> alike(l.name().toLowerCase(Locale.ROOT), mood))
-                .findFirst();
+        return out;
+    }
+
+    private Optional<LookSpan> look(String mood, int first, int last) {
         int comes = Math.max(1, (int) Math.round(LOOK_COMES * rate));
-        int from = Math.max(0, frame(words.get(0).start()) - comes);
-        int to = Math.min(shot.frames(), frame(words.get(words.size() - 1).end()) + 2 * comes);
-        return look.filter(l -> to - from > 2 * comes).stream()
+        int from = Math.max(0, frame(words.get(first).start()) - comes);
+        int to = Math.min(shot.frames(), frame(words.get(last).end()) + 2 * comes);
+        String what = first == 0 && last == words.size() - 1
+                ? "the line is"
+                : "“" + words.get(first).text()
+                        + (first == last ? "" : " … " + words.get(last).text()) + "” is";
+        String name = mood.toLowerCase(Locale.ROOT);
+        return character.library().looks().stream()
+                .filter(l -> alike(l.name().toLowerCase(Locale.ROOT), name))
+                .findFirst()
+                .filter(l -> to - from > 2 * comes)
                 .map(l -> new LookSpan(
                         from,
                         to,
@@ -334,8 +351,7 @@ public final class FirstPass {
                         comes,
                         comes,
                         Math.min(1, 0.55 * strength),
-                        Optional.of(new Laid(Laid.Kind.LOOKS, "the line is said in the mood “" + mood + "”"))))
-                .toList();
+                        Optional.of(new Laid(Laid.Kind.LOOKS, what + " said in the mood “" + name + "”"))));
     }
 
     /** Whether a look and a mood are called alike: happiness and happy. */

@@ -3,6 +3,7 @@ package app.leeward.core.mouth;
 import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -138,6 +139,21 @@ public record MouthChart(
             serve(mood, v).filter(Service::own).ifPresent(s -> row.put(v, s.drawing()));
         }
         return new MouthChart(part, row.isEmpty() ? drawn : row, List.of(), Optional.empty(), betweens);
+    }
+
+    /**
+     * The class a drawing shows: the one that is heard where it serves that, else the nearest to it that the drawing was made for.
+     *
+     * @return empty for a drawing without a class, such as one that is only ever pinned
+     */
+    public Optional<Viseme> shownBy(String drawing, Viseme heard) {
+        if (serve(heard).map(Service::drawing).filter(drawing::equals).isPresent()) {
+            return Optional.of(heard);
+        }
+        return drawn.entrySet().stream()
+                .filter(e -> e.getValue().equals(drawing))
+                .map(Map.Entry::getKey)
+                .min(Comparator.comparingDouble(v -> v.articulation().distance(heard.articulation())));
     }
 
     /** Every drawing that serves something, in any row. */

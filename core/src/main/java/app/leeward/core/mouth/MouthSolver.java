@@ -1,9 +1,10 @@
 package app.leeward.core.mouth;
 
-import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.mouth.TrackProblem.Demand;
 import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -14,30 +15,41 @@ import java.util.Map;
  */
 public final class MouthSolver {
     private final TrackProblem problem;
+    private final List<Demand> demands;
     private final int kinds;
     private final int holds;
     private final int[][] open;
 
     private MouthSolver(TrackProblem problem) {
         this.problem = problem;
+        demands = merged(problem.demands);
         kinds = problem.drawings.size();
         // one more than the hold, so that "long enough" and "began at frame 0" need no counting on
-        holds = problem.rules.holdExposures() + 1;
+        holds = problem.holdExposures() + 1;
         open = openDemands();
     }
 
     /**
-     * @param pins frame to the id of the drawing it must show
      * @throws IllegalArgumentException when the chart has no drawing at all
      */
-    public static MouthTrack solve(
-            MouthChart chart, List<TimedPhone> phones, double seconds, TrackRules rules, Map<Integer, String> pins) {
-        TrackProblem problem = new TrackProblem(chart, MouthSounds.of(phones), seconds, rules, pins);
-        return new MouthSolver(problem).track();
+    public static MouthTrack solve(MouthRequest asked) {
+        return new MouthSolver(new TrackProblem(asked)).track();
     }
 
     static int[] best(TrackProblem problem) {
         return new MouthSolver(problem).search();
+    }
+
+    /** Demands that the same drawings meet in the same exposures are one, or a slow shot would have very many open at once. */
+    private static List<Demand> merged(List<Demand> demands) {
+        Map<List<Object>, Demand> all = new LinkedHashMap<>();
+        for (Demand d : demands) {
+            all.merge(
+                    List.of(d.from(), d.to(), d.serving()),
+                    d,
+                    (a, b) -> new Demand(a.phone(), a.at(), a.from(), a.to(), a.serving(), a.cost() + b.cost()));
+        }
+        return List.copyOf(all.values());
     }
 
     private int[][] openDemands() {
@@ -45,10 +57,8 @@ public final class MouthSolver {
         for (int e = 0; e < problem.exposures; e++) {
             at.add(new ArrayList<>());
         }
-        for (int d = 0; d < problem.demands.size(); d++) {
-            for (int e = problem.demands.get(d).from();
-                    e <= problem.demands.get(d).to();
-                    e++) {
+        for (int d = 0; d < demands.size(); d++) {
+            for (int e = demands.get(d).from(); e <= demands.get(d).to(); e++) {
                 at.get(e).add(d);
             }
         }
@@ -102,7 +112,7 @@ public final class MouthSolver {
         }
         for (int k = 0; k < kinds; k++) {
             for (int held = 0; held <= holds; held++) {
-                double change = TrackRules.CHANGE + problem.runCost(held, held == 0);
+                double change = TrackRules.CHANGE + problem.runCost(Math.max(0, e - held), held, k, held == 0);
                 for (int mask = 0; mask < masksBefore; mask++) {
                     int s = state(k, held, mask, masksBefore);
                     double soFar = cost[s] + penalty[mask];
@@ -138,8 +148,8 @@ public final class MouthSolver {
     private double unmet(int e, int mask) {
         double penalty = 0;
         for (int i = 0; i < open[e].length; i++) {
-            boolean closes = problem.demands.get(open[e][i]).to() == e;
-            penalty += closes && (mask & 1 << i) == 0 ? TrackRules.BROKEN : 0;
+            boolean closes = demands.get(open[e][i]).to() == e;
+            penalty += closes && (mask & 1 << i) == 0 ? demands.get(open[e][i]).cost() : 0;
         }
         return penalty;
     }
@@ -160,7 +170,7 @@ public final class MouthSolver {
     private int meets(int e, int drawing, int mask) {
         int met = mask;
         for (int i = 0; i < open[e].length; i++) {
-            if (problem.demands.get(open[e][i]).serving().contains(drawing)) {
+            if (demands.get(open[e][i]).metBy(e, drawing)) {
                 met |= 1 << i;
             }
         }
@@ -198,7 +208,7 @@ public final class MouthSolver {
             classes.add(problem.heard[e]);
         }
         List<String> broken = problem.demands.stream()
-                .filter(d -> !problem.met(d, best))
+                .filter(d -> d.hard() && !problem.met(d, best))
                 .map(d -> d.phone() + " at " + Decimals.fixed(d.at(), 2) + " s is not shown")
                 .toList();
         return new MouthTrack(drawings, classes, problem.cost(best), broken);

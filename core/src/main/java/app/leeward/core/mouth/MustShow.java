@@ -1,9 +1,8 @@
 package app.leeward.core.mouth;
 
 import app.leeward.core.speech.Phone;
-import app.leeward.core.speech.TimedPhone;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 
 /**
  * A sound that has to be seen: lips that meet on p, b and m, teeth on the lip for f and v.
@@ -19,15 +18,18 @@ public record MustShow(Phone phone, double at, int from, int to, List<String> dr
      *
      * @throws IllegalArgumentException when the chart has no drawing at all
      */
-    public static List<MustShow> of(MouthChart chart, List<TimedPhone> phones, double seconds, TrackRules rules) {
-        TrackProblem problem = new TrackProblem(chart, MouthSounds.of(phones), seconds, rules, Map.of());
+    public static List<MustShow> of(MouthRequest asked) {
+        TrackProblem problem = new TrackProblem(asked);
         return problem.demands.stream()
+                .filter(TrackProblem.Demand::hard)
                 .map(d -> new MustShow(
                         d.phone(),
                         d.at(),
                         d.from(),
                         d.to(),
                         d.serving().stream()
+                                .flatMap(Set::stream)
+                                .distinct()
                                 .filter(k -> k >= 0)
                                 .map(problem.drawings::get)
                                 .toList()))

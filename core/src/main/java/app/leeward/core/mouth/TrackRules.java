@@ -15,11 +15,19 @@ public record TrackRules(int frameRate, int exposure, int lead, int minimumHold)
     /** Cost of changing the drawing once. */
     static final double CHANGE = 0.12;
     /** Cost of each frame a drawing is held too short. */
-    static final double SHORT = 0.35;
+    static final double SHORT = 2;
+    /** What a mouth with the jaw all down costs on top of it: a wide mouth that flashes up is seen most. */
+    static final double FLASH = 0.8;
+    /** Cost of a vowel that is long enough to be seen and is not shown. */
+    static final double VOWEL_LOST = 4;
+    /** From which length on a vowel is long enough, seconds. */
+    static final double LONG_VOWEL = 0.06;
     /** Cost of breaking a hard rule; larger than any sum of the others over a line. */
     static final double BROKEN = 1e6;
     /** Cost of not showing what a rigger pinned; their word is last, over every other rule together. */
     static final double UNPINNED = 1e9;
+    /** Frames by which mouths can run ahead of the sound, or behind it. */
+    static final int MOST_LEAD = 12;
     /** Silence longer than this rests, seconds. */
     static final double SILENCE = 0.25;
 
@@ -30,11 +38,15 @@ public record TrackRules(int frameRate, int exposure, int lead, int minimumHold)
                     "A drawing is shown for 1 to 4 frames at 1 to 120 a second, not for " + exposure + " at "
                             + frameRate + ".");
         }
-        if (lead < -12 || lead > 12 || minimumHold < 1 || minimumHold > 12) {
+        requireTiming(lead, minimumHold);
+    }
+
+    static void requireTiming(int lead, int minimumHold) {
+        if (lead < -MOST_LEAD || lead > MOST_LEAD || minimumHold < 1 || minimumHold > 12) {
             throw new Refusal(
                     RefusalCode.EXPOSURE,
-                    "Mouths lead by -12 to 12 frames and are held for 1 to 12, not by " + lead + " and for "
-                            + minimumHold + ".");
+                    "Mouths lead by -" + MOST_LEAD + " to " + MOST_LEAD + " frames and are held for 1 to 12, not by "
+                            + lead + " and for " + minimumHold + ".");
         }
     }
 

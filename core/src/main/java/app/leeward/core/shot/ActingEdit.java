@@ -384,6 +384,8 @@ public sealed interface ActingEdit extends ShotEdit {
                         case CUES -> Facet.CUE_PLACEMENT.all();
                         case RUNS -> Facet.RUN.all();
                         case NOTES -> Facet.NOTES.all();
+                        case MOODS -> Facet.MOOD.all();
+                        case TIMINGS -> Facet.RULES.all();
                     });
         }
         return all;

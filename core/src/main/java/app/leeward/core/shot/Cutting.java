@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.IntUnaryOperator;
 
 /**
  * Cutting up tracks and putting them together again. A stretch is from its first frame to the first one behind it. A drawing that
@@ -162,20 +163,34 @@ final class Cutting {
         Tracks room = clear(tracks, of, from, to);
         Tracks longer = Tracks.EMPTY;
         for (Track track : of) {
-            longer = stretched(Lane.of(track), strip.tracks(), longer, (double) length / (to - from));
+            double times = (double) length / (to - from);
+            longer = retimed(Lane.of(track), strip.tracks(), longer, f -> (int) Math.round(f * times));
         }
         return paste(room, new Strip(length, of, longer), from);
     }
 
-    private static <T> Tracks stretched(Lane<T> lane, Tracks tracks, Tracks into, double times) {
+    /**
+     * Tracks whose frames go elsewhere, all of them.
+     *
+     * @param moved where each frame goes; never back behind where an earlier one goes
+     */
+    static Tracks retimed(Tracks tracks, IntUnaryOperator moved) {
+        Tracks out = Tracks.EMPTY;
+        for (Track track : Track.on(tracks)) {
+            out = retimed(Lane.of(track), tracks, out, moved);
+        }
+        return out;
+    }
+
+    private static <T> Tracks retimed(Lane<T> lane, Tracks tracks, Tracks into, IntUnaryOperator moved) {
         List<T> items = new ArrayList<>();
         Set<Integer> taken = new HashSet<>();
         List<T> all = lane.on(tracks);
         // of two that come to begin on one frame the later stays
         for (int i = all.size() - 1; i >= 0; i--) {
             T item = all.get(i);
-            int from = (int) Math.round(lane.from(item) * times);
-            int to = Math.max(from + 1, (int) Math.round(lane.to(item) * times));
+            int from = moved.applyAsInt(lane.from(item));
+            int to = Math.max(from + 1, moved.applyAsInt(lane.to(item)));
             if (taken.add(from)) {
                 T there = lane.over(item, from, to);
                 items = new ArrayList<>(lane.besides(items, List.of(there)));

@@ -2,7 +2,10 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.CuePlacement;
+import app.leeward.core.mouth.MoodSpan;
+import app.leeward.core.mouth.TimingSpan;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -58,7 +61,18 @@ abstract class Lane<T> {
             case CUES -> new Cues();
             case RUNS -> new Gestures();
             case NOTES -> new Notes();
+            case MOODS -> new Moods();
+            case TIMINGS -> new Timings();
         };
+    }
+
+    /** Tracks in which what can be one is one. */
+    static Tracks joined(Track track, Tracks tracks) {
+        return again(of(track), tracks);
+    }
+
+    private static <T> Tracks again(Lane<T> lane, Tracks tracks) {
+        return lane.with(tracks, lane.on(tracks));
     }
 
     private static final class Keys extends Lane<DialKey> {
@@ -108,11 +122,31 @@ abstract class Lane<T> {
         }
     }
 
-    private abstract static class Held extends Lane<HeldDrawing> {
-        Held() {
+    /** What can be parted anywhere, and is one with the same beside it. */
+    private abstract static class Joining<T> extends Lane<T> {
+        Joining() {
             super(true);
         }
 
+        /** The same without a gap is one. */
+        List<T> joined(List<T> items) {
+            List<T> all = new ArrayList<>();
+            items.stream().sorted(Comparator.comparingInt(this::from)).forEach(next -> {
+                T last = all.isEmpty() ? null : all.get(all.size() - 1);
+                T both = last == null ? null : over(last, from(last), to(next));
+                if (last != null
+                        && to(last) == from(next)
+                        && over(next, from(last), to(next)).equals(both)) {
+                    all.set(all.size() - 1, both);
+                } else {
+                    all.add(next);
+                }
+            });
+            return all;
+        }
+    }
+
+    private abstract static class Held extends Joining<HeldDrawing> {
         @Override
         int from(HeldDrawing item) {
             return item.from();
@@ -126,20 +160,6 @@ abstract class Lane<T> {
         @Override
         HeldDrawing over(HeldDrawing item, int from, int to) {
             return new HeldDrawing(from, to, item.drawing());
-        }
-
-        /** The same drawing without a gap is one. */
-        static List<HeldDrawing> joined(List<HeldDrawing> items) {
-            List<HeldDrawing> all = new ArrayList<>();
-            items.stream().sorted((a, b) -> Integer.compare(a.from(), b.from())).forEach(h -> {
-                HeldDrawing last = all.isEmpty() ? null : all.get(all.size() - 1);
-                if (last != null && last.to() == h.from() && last.drawing().equals(h.drawing())) {
-                    all.set(all.size() - 1, new HeldDrawing(last.from(), h.to(), h.drawing()));
-                } else {
-                    all.add(h);
-                }
-            });
-            return all;
         }
     }
 
@@ -372,6 +392,60 @@ abstract class Lane<T> {
         @Override
         ShotNote over(ShotNote item, int from, int to) {
             return new ShotNote(from, to, item.text(), item.author());
+        }
+    }
+
+    private static final class Moods extends Joining<MoodSpan> {
+        @Override
+        List<MoodSpan> on(Tracks tracks) {
+            return tracks.moods();
+        }
+
+        @Override
+        Tracks with(Tracks tracks, List<MoodSpan> items) {
+            return tracks.withMoods(joined(items));
+        }
+
+        @Override
+        int from(MoodSpan item) {
+            return item.from();
+        }
+
+        @Override
+        int to(MoodSpan item) {
+            return item.to();
+        }
+
+        @Override
+        MoodSpan over(MoodSpan item, int from, int to) {
+            return new MoodSpan(from, to, item.mood());
+        }
+    }
+
+    private static final class Timings extends Joining<TimingSpan> {
+        @Override
+        List<TimingSpan> on(Tracks tracks) {
+            return tracks.timings();
+        }
+
+        @Override
+        Tracks with(Tracks tracks, List<TimingSpan> items) {
+            return tracks.withTimings(joined(items));
+        }
+
+        @Override
+        int from(TimingSpan item) {
+            return item.from();
+        }
+
+        @Override
+        int to(TimingSpan item) {
+            return item.to();
+        }
+
+        @Override
+        TimingSpan over(TimingSpan item, int from, int to) {
+            return new TimingSpan(from, to, item.lead(), item.minimumHold());
         }
     }
 }

@@ -5,6 +5,7 @@ import app.leeward.core.edit.Touch;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.speech.DialogueLine;
+import app.leeward.core.speech.TakeWarp;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -105,6 +106,46 @@ public sealed interface LayoutEdit extends ShotEdit {
         @Override
         public String describe() {
             return "Took the line at frame " + (at + 1) + " out";
+        }
+    }
+
+    /**
+     * Puts another take of a line in its place. What is acted while it is said goes with its words; what is acted behind it, and
+     * the end of the shot, go with its end when it is the last line.
+     */
+    record Retake(int at, DialogueLine line) implements LayoutEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            int rate = shot.rules().frameRate();
+            PlacedLine before = require(shot, at);
+            PlacedLine after = new PlacedLine(at, line);
+            boolean last = shot.lines().stream().noneMatch(p -> p.at() > at);
+            int shift = after.end(rate) - before.end(rate);
+            TakeWarp warp = TakeWarp.between(before.line(), line);
+            Tracks tracks = Cutting.retimed(shot.tracks(), frame -> {
+                if (frame < at) {
+                    return frame;
+                }
+                if (frame >= before.end(rate)) {
+                    return last ? frame + shift : Math.max(frame, after.end(rate));
+                }
+                int moved = at + (int) Math.round(rate * warp.at((double) (frame - at) / rate));
+                return Math.min(moved, after.end(rate));
+            });
+            List<PlacedLine> lines =
+                    shot.lines().stream().map(p -> p.at() == at ? after : p).toList();
+            int frames = last ? Math.max(after.end(rate), shot.frames() + shift) : shot.frames();
+            return new Shot(shot.name(), shot.rules(), frames, lines, shot.mood(), tracks, shot.accepted());
+        }
+
+        @Override
+        public Set<Touch> touches() {
+            return Set.of(Touch.EVERYTHING);
+        }
+
+        @Override
+        public String describe() {
+            return "Put another take of '" + line.text() + "' in";
         }
     }
 

@@ -17,13 +17,7 @@ public final class MirroredStrip {
 
     public static Strip of(Character c, Strip strip) {
         Tracks tracks = strip.tracks();
-        Tracks mirrored = Tracks.EMPTY
-                .withPins(tracks.pins())
-                .withBlinks(tracks.blinks())
-                .withCues(tracks.cues())
-                .withGestures(tracks.gestures())
-                .withLooks(tracks.looks())
-                .withNotes(tracks.notes());
+        Tracks mirrored = tracks.withDials(Map.of()).withDrawings(Map.of());
         for (Map.Entry<String, List<DialKey>> e : tracks.dials().entrySet()) {
             Optional<Dial> dial = c.dial(e.getKey());
             mirrored = mirrored.withKeys(

@@ -1,8 +1,11 @@
 package app.leeward.core.shot;
 
+import app.leeward.core.mouth.MoodSpan;
 import app.leeward.core.mouth.MouthChart;
+import app.leeward.core.mouth.MouthRequest;
 import app.leeward.core.mouth.MouthSolver;
 import app.leeward.core.mouth.MouthTrack;
+import app.leeward.core.mouth.TimingSpan;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
@@ -20,7 +23,8 @@ import java.util.Map;
  * @param rules frame rate, ones or twos, lead and minimum hold
  * @param frames how many there are
  * @param lines in the order they begin in, none overlapping; none for a shot without words
- * @param mood id of the row of mouths it is said with; empty, or one that is not there any more, for the neutral row
+ * @param mood id of the row of mouths it is said with where its tracks do not say another; empty, or one that is not there any
+ *     more, for the neutral row
  * @param tracks what is acted along it
  * @param accepted what checks of shots find and is meant so, wherever in the shot it shows
  */
@@ -101,10 +105,25 @@ public record Shot(
         return all;
     }
 
+    /** Id of the row of mouths that a frame is said with; empty for the neutral row. */
+    public String moodAt(int frame) {
+        return MoodSpan.at(tracks.moods(), frame, mood);
+    }
+
+    /** How mouths are put on a frame. */
+    public TrackRules rulesAt(int frame) {
+        return TimingSpan.at(tracks.timings(), frame, rules);
+    }
+
+    /** What its mouths are asked for, for a character with this chart. */
+    public MouthRequest asks(MouthChart chart) {
+        double seconds = (double) frames / rules.frameRate();
+        return new MouthRequest(chart, phones(), seconds, rules, tracks.pins(), mood, tracks.moods(), tracks.timings());
+    }
+
     /** The mouths of this shot for a character with this chart. */
     public MouthTrack mouths(MouthChart chart) {
-        double seconds = (double) frames / rules.frameRate();
-        return MouthSolver.solve(chart.in(mood), phones(), seconds, rules, tracks.pins());
+        return MouthSolver.solve(asks(chart));
     }
 
     /** Whether its mouths are the same as those of another shot, whatever else is acted in it. */
@@ -113,7 +132,9 @@ public record Shot(
                 && rules.equals(other.rules)
                 && mood.equals(other.mood)
                 && lines.equals(other.lines)
-                && tracks.pins().equals(other.tracks.pins());
+                && tracks.pins().equals(other.tracks.pins())
+                && tracks.moods().equals(other.tracks.moods())
+                && tracks.timings().equals(other.tracks.timings());
     }
 
     public Shot withName(String newName) {

@@ -21,6 +21,7 @@ import java.util.stream.IntStream;
 /** Every way a shot can change. */
 public sealed interface ShotEdit
         permits ActingEdit,
+                DeliveryEdit,
                 LayoutEdit,
                 ReviewEdit,
                 SoundEdit,

@@ -1,5 +1,8 @@
 package app.leeward.core.shot;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Which track of a shot is meant.
  *
@@ -15,7 +18,11 @@ public record Track(Sort sort, String of) {
         LOOKS,
         CUES,
         RUNS,
-        NOTES
+        NOTES,
+        /** Which row of mouths is said with. */
+        MOODS,
+        /** How far mouths run ahead of the sound, and how long they are held. */
+        TIMINGS
     }
 
     public Track {
@@ -41,5 +48,18 @@ public record Track(Sort sort, String of) {
 
     public static Track of(Sort sort) {
         return new Track(sort, "");
+    }
+
+    /** Every track there can be something on. */
+    static List<Track> on(Tracks tracks) {
+        List<Track> all = new ArrayList<>();
+        tracks.dials().keySet().forEach(d -> all.add(dial(d)));
+        tracks.drawings().keySet().forEach(p -> all.add(drawings(p)));
+        for (Sort sort : Sort.values()) {
+            if (sort != Sort.DIAL && sort != Sort.DRAWINGS) {
+                all.add(of(sort));
+            }
+        }
+        return all;
     }
 }

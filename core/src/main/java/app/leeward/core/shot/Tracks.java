@@ -2,8 +2,11 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.CuePlacement;
+import app.leeward.core.mouth.MoodSpan;
+import app.leeward.core.mouth.TimingSpan;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
@@ -23,7 +26,10 @@ import java.util.function.ToIntFunction;
  * @param drawings part id to what it shows by turns, in rising order, none overlapping
  * @param looks that come and go, in rising order
  * @param notes in rising order
+ * @param moods stretches that are said in another mood than the shot's, in rising order, none overlapping
+ * @param timings stretches in which mouths lead and are held otherwise, in rising order, none overlapping
  */
+@RecordBuilder
 public record Tracks(
         Map<Integer, String> pins,
         List<Blink> blinks,
@@ -32,9 +38,12 @@ public record Tracks(
         Map<String, List<DialKey>> dials,
         Map<String, List<HeldDrawing>> drawings,
         List<LookSpan> looks,
-        List<ShotNote> notes) {
-    public static final Tracks EMPTY =
-            new Tracks(Map.of(), List.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), List.of());
+        List<ShotNote> notes,
+        List<MoodSpan> moods,
+        List<TimingSpan> timings)
+        implements TracksBuilder.With {
+    public static final Tracks EMPTY = new Tracks(
+            Map.of(), List.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of());
 
     /** Most keys of one dial, and most of what one other track holds. */
     static final int MOST = 20_000;
@@ -46,6 +55,16 @@ public record Tracks(
         gestures = rising(gestures, Comparator.comparingInt(Gesture::from).thenComparing(Gesture::run));
         looks = rising(looks, Comparator.comparingInt(LookSpan::from).thenComparing(LookSpan::look));
         notes = rising(notes, Comparator.comparingInt(ShotNote::from).thenComparing(ShotNote::text));
+        List<MoodSpan> givenMoods = moods;
+        moods = rising(moods, Comparator.comparingInt(MoodSpan::from));
+        if (moods != givenMoods) {
+            requireApart("mood", moods, MoodSpan::from, MoodSpan::to);
+        }
+        List<TimingSpan> givenTimings = timings;
+        timings = rising(timings, Comparator.comparingInt(TimingSpan::from));
+        if (timings != givenTimings) {
+            requireApart("timing of mouths", timings, TimingSpan::from, TimingSpan::to);
+        }
         Map<String, List<DialKey>> givenDials = dials == null ? Map.of() : dials;
         Map<String, List<HeldDrawing>> givenDrawings = drawings == null ? Map.of() : drawings;
         dials = each(givenDials, Comparator.comparingInt(DialKey::frame));
@@ -106,42 +125,17 @@ public record Tracks(
         }
     }
 
-    public Tracks withPins(Map<Integer, String> newPins) {
-        return new Tracks(newPins, blinks, cues, gestures, dials, drawings, looks, notes);
-    }
-
-    /** @throws Refusal when two of them overlap */
-    public Tracks withBlinks(List<Blink> newBlinks) {
-        return new Tracks(pins, newBlinks, cues, gestures, dials, drawings, looks, notes);
-    }
-
-    public Tracks withCues(List<CuePlacement> newCues) {
-        return new Tracks(pins, blinks, newCues, gestures, dials, drawings, looks, notes);
-    }
-
-    public Tracks withGestures(List<Gesture> newGestures) {
-        return new Tracks(pins, blinks, cues, newGestures, dials, drawings, looks, notes);
-    }
-
     /** With other keys of one dial. */
     public Tracks withKeys(String dial, List<DialKey> keys) {
         Map<String, List<DialKey>> all = new TreeMap<>(dials);
         all.put(dial, keys);
-        return new Tracks(pins, blinks, cues, gestures, all, drawings, looks, notes);
+        return withDials(all);
     }
 
     /** With other drawings of one part. */
     public Tracks withDrawings(String part, List<HeldDrawing> held) {
         Map<String, List<HeldDrawing>> all = new TreeMap<>(drawings);
         all.put(part, held);
-        return new Tracks(pins, blinks, cues, gestures, dials, all, looks, notes);
-    }
-
-    public Tracks withLooks(List<LookSpan> newLooks) {
-        return new Tracks(pins, blinks, cues, gestures, dials, drawings, newLooks, notes);
-    }
-
-    public Tracks withNotes(List<ShotNote> newNotes) {
-        return new Tracks(pins, blinks, cues, gestures, dials, drawings, looks, newNotes);
+        return withDrawings(all);
     }
 }

@@ -3,7 +3,6 @@ package app.leeward.core.shotcheck;
 import app.leeward.core.check.Measure;
 import app.leeward.core.check.Subject;
 import app.leeward.core.check.Unit;
-import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MustShow;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -32,9 +31,7 @@ final class ClosureReview implements Review {
     }
 
     private List<MustShow> demands() {
-        MouthChart chart = character.voice().mouths().in(shot.mood());
-        double seconds = (double) shot.frames() / shot.rules().frameRate();
-        return talks ? MustShow.of(chart, shot.phones(), seconds, shot.rules()) : List.of();
+        return talks ? MustShow.of(shot.asks(character.voice().mouths())) : List.of();
     }
 
     @Override

@@ -14,6 +14,7 @@ import app.leeward.core.shotcheck.ShownDrawings.Run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * A drawing that is shown for fewer frames than a drawing is held: it flickers. Of the mouth's, those that were pinned one by one, and
@@ -46,7 +47,7 @@ final class HoldReview implements Review {
             for (int k = 1; k + 1 < runs.size(); k++) {
                 Run r = runs.get(k);
                 int frames = (r.to() - r.from()) * exposure;
-                if (frames >= shot.rules().minimumHold() || r.drawing().isEmpty()) {
+                if (frames >= least(part, r.from() * exposure) || r.drawing().isEmpty()) {
                     continue;
                 }
                 if (part.equals(mouth) && !pinned(r.from() * exposure, r.to() * exposure)) {
@@ -67,10 +68,29 @@ final class HoldReview implements Review {
                     flickers.get(0).to() * exposure,
                     first,
                     (n == 1 ? "1 mouth is" : n + " mouths are") + " held for fewer than "
-                            + shot.rules().minimumHold()
-                            + " frames, where the sound leaves no room; the first at frame " + (first + 1) + "."));
+                            + least(mouth, first)
+                            + " frames, where the sound leaves no room; the first at frame " + (first + 1)
+                            + heard(flickers.get(0)) + "."));
         }
         return out;
+    }
+
+    /** Frames a drawing is held at the least; only mouths are held otherwise along a shot. */
+    private int least(String part, int frame) {
+        return (part.equals(mouth) ? shot.rulesAt(frame) : shot.rules()).minimumHold();
+    }
+
+    /** The sounds that crowd a mouth: those heard from the frame before it to the one behind. */
+    private String heard(Run r) {
+        double lead = shot.rulesAt(r.from() * shot.rules().exposure()).lead();
+        double rate = shot.rules().frameRate();
+        double from = (r.from() * shot.rules().exposure() - 1 + lead) / rate;
+        double to = (r.to() * shot.rules().exposure() + 1 + lead) / rate;
+        String sounds = shot.phones().stream()
+                .filter(p -> p.start() < to && p.end() > from)
+                .map(p -> p.phone().name())
+                .collect(Collectors.joining(" "));
+        return sounds.isEmpty() ? "" : ", among " + sounds;
     }
 
     private boolean pinned(int from, int to) {
@@ -85,7 +105,7 @@ final class HoldReview implements Review {
                 .flatMap((Part p) -> p.drawing(drawing))
                 .map(d -> d.name())
                 .orElse(drawing);
-        int least = shot.rules().minimumHold();
+        int least = least(part, r.from() * exposure);
         return new ShotFinding(
                 SHORT,
                 Subject.drawing(part, drawing),
@@ -105,7 +125,7 @@ final class HoldReview implements Review {
         }
         String part = f.subject().part();
         String drawing = f.subject().drawing();
-        int least = shot.rules().minimumHold();
+        int least = least(part, f.from());
         int exposure = shot.rules().exposure();
         int length = (least + exposure - 1) / exposure * exposure;
         List<Remedy> out = new ArrayList<>();

@@ -2,6 +2,7 @@ package app.leeward.core.speech;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A piece of dialogue: its words, its sound, and when each sound of it is spoken.
@@ -67,6 +68,14 @@ public record DialogueLine(
             }
         }
         return false;
+    }
+
+    /** The sounds of a word that a hand has touched; empty for one that is as it was found. */
+    public Optional<List<Phone>> soundsByHand(int word) {
+        return held.isEmpty() || !byHand(word)
+                ? Optional.empty()
+                : Optional.of(
+                        phonesOf(word).stream().map(i -> phones.get(i).phone()).toList());
     }
 
     /** Index of the word a sound belongs to; -1 for one that belongs to none. */

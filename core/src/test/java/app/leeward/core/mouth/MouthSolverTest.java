@@ -19,6 +19,9 @@ class MouthSolverTest {
             Optional.of("mouth"),
             Map.of(Viseme.REST, "rest", Viseme.PBM, "closed", Viseme.FV, "bite", Viseme.AH, "wide"));
 
+    private static final MouthChart MOODY =
+            CHART.with(new Mood("sad", "sad", -0.5, 0, Map.of(Viseme.AH, "sad wide", Viseme.EE, "sad ee")));
+
     private static double cheapest(TrackProblem p) {
         int kinds = p.drawings.size();
         double best = Double.POSITIVE_INFINITY;
@@ -48,6 +51,7 @@ class MouthSolverTest {
         return out;
     }
 
+    /** With pins, two moods and stretches of another lead and hold: every term of the cost is in play. */
     @Test
     void noTrackCostsLess() {
         for (int seed = 0; seed < 250; seed++) {
@@ -59,14 +63,92 @@ class MouthSolverTest {
             if (random.nextInt(3) == 0) {
                 pins.put(random.nextInt(exposures), "wide");
             }
-            TrackProblem p = new TrackProblem(CHART, MouthSounds.of(babble(random, seconds)), seconds, rules, pins);
+            // two drawings more make exhaustive search much longer
+            boolean moody = exposures < 7 && random.nextBoolean();
+            int from = random.nextInt(exposures);
+            int to = from + 1 + random.nextInt(exposures);
+            TrackProblem p = new TrackProblem(new MouthRequest(
+                    MOODY,
+                    babble(random, seconds),
+                    seconds,
+                    rules,
+                    pins,
+                    "",
+                    moody ? List.of(new MoodSpan(from, to, "sad")) : List.of(),
+                    random.nextBoolean()
+                            ? List.of(new TimingSpan(from, to, random.nextInt(7) - 3, 1 + random.nextInt(4)))
+                            : List.of()));
+            assertThat(p.drawings).hasSizeBetween(4, 6);
             double ours = p.cost(MouthSolver.best(p));
             assertThat(ours).as("seed %d", seed).isCloseTo(cheapest(p), within(1e-9));
         }
     }
 
+    @Test
+    void aStretchIsSaidWithTheMouthsOfItsMood() {
+        MouthTrack track = MouthSolver.solve(new MouthRequest(
+                MOODY,
+                List.of(new TimedPhone(Phone.AA, 0.1, 0.95), new TimedPhone(Phone.M, 0.95, 1.05)),
+                1.5,
+                new TrackRules(24, 1, 0, 2),
+                Map.of(),
+                "",
+                List.of(new MoodSpan(12, 30, "sad")),
+                List.of()));
+        assertThat(track.drawings().subList(3, 12)).containsOnly("wide");
+        assertThat(track.drawings().subList(12, 22)).containsOnly("sad wide");
+        // the row has no lips together of its own: those of the neutral row close
+        assertThat(track.drawings().subList(23, 25)).contains("closed");
+        assertThat(track.broken()).isEmpty();
+    }
+
+    @Test
+    void aMoodThatIsNotThereAnyMoreIsTheNeutralRow() {
+        List<TimedPhone> ah = List.of(new TimedPhone(Phone.AA, 0.1, 0.4));
+        MouthRequest asked = new MouthRequest(
+                CHART,
+                ah,
+                0.5,
+                TrackRules.at(24),
+                Map.of(),
+                "gone",
+                List.of(new MoodSpan(0, 6, "gone too")),
+                List.of());
+        assertThat(MouthSolver.solve(asked).drawings())
+                .isEqualTo(MouthSolver.solve(new MouthRequest(CHART, ah, 0.5, TrackRules.at(24), Map.of()))
+                        .drawings());
+    }
+
+    /** A shot at one frame a second on fours hears dozens of closures in one exposure. */
+    @Test
+    void manyClosuresInOneExposureAreOneDemand() {
+        List<TimedPhone> all = new ArrayList<>();
+        for (int i = 0; i < 80; i++) {
+            all.add(new TimedPhone(i % 2 == 0 ? Phone.B : Phone.V, i * 0.1, i * 0.1 + 0.1));
+        }
+        MouthTrack track = MouthSolver.solve(new MouthRequest(CHART, all, 8, new TrackRules(1, 4, 0, 1), Map.of()));
+        assertThat(track.drawings()).hasSize(8);
+        assertThat(track.broken()).hasSize(40);
+    }
+
+    /** A long vowel between closures keeps a drawing on twos; a short one need not. */
+    @Test
+    void aVowelThatIsLongEnoughIsSeen() {
+        List<TimedPhone> phones = List.of(
+                new TimedPhone(Phone.IY, 0, 0.25),
+                new TimedPhone(Phone.AA, 0.25, 0.25 + 0.065),
+                new TimedPhone(Phone.IY, 0.25 + 0.065, 0.6));
+        MouthChart chart = new MouthChart(
+                Optional.of("mouth"),
+                Map.of(Viseme.REST, "rest", Viseme.PBM, "closed", Viseme.EE, "ee", Viseme.AH, "wide"));
+        TrackRules twos = new TrackRules(24, 2, 1, 2);
+        assertThat(MouthSolver.solve(new MouthRequest(chart, phones, 0.6, twos, Map.of()))
+                        .drawings())
+                .contains("wide");
+    }
+
     private static MouthTrack solve(double seconds, TrackRules rules, TimedPhone... phones) {
-        return MouthSolver.solve(CHART, List.of(phones), seconds, rules, Map.of());
+        return MouthSolver.solve(new MouthRequest(CHART, List.of(phones), seconds, rules, Map.of()));
     }
 
     @Test
@@ -105,12 +187,12 @@ class MouthSolverTest {
 
     @Test
     void pinsStayAndAClosurePinnedAwayIsTold() {
-        MouthTrack track = MouthSolver.solve(
+        MouthTrack track = MouthSolver.solve(new MouthRequest(
                 CHART,
                 List.of(new TimedPhone(Phone.M, 0.25, 0.29)),
                 0.5,
                 TrackRules.at(24),
-                Map.of(4, "wide", 5, "wide", 6, "wide"));
+                Map.of(4, "wide", 5, "wide", 6, "wide")));
         assertThat(track.drawings().subList(4, 7)).containsOnly("wide");
         assertThat(track.broken()).containsExactly("M at 0.25 s is not shown");
     }
@@ -127,10 +209,10 @@ class MouthSolverTest {
         TimedPhone ah = new TimedPhone(Phone.AA, 0.5, 0.9);
         for (int exposure : new int[] {1, 2}) {
             TrackRules rules = new TrackRules(24, exposure, 0, 1);
-            List<String> plain =
-                    MouthSolver.solve(CHART, List.of(ah), 1.5, rules, Map.of()).drawings();
-            List<String> ways =
-                    MouthSolver.solve(led, List.of(ah), 1.5, rules, Map.of()).drawings();
+            List<String> plain = MouthSolver.solve(new MouthRequest(CHART, List.of(ah), 1.5, rules, Map.of()))
+                    .drawings();
+            List<String> ways = MouthSolver.solve(new MouthRequest(led, List.of(ah), 1.5, rules, Map.of()))
+                    .drawings();
             int first = plain.indexOf("wide");
             assertThat(ways.indexOf("half")).isEqualTo(first - exposure);
             assertThat(ways.stream().filter("half"::equals)).hasSize(exposure);
@@ -145,13 +227,13 @@ class MouthSolverTest {
                 new TimedPhone(Phone.AA, 0, 0.25),
                 new TimedPhone(Phone.B, 0.25, 0.29),
                 new TimedPhone(Phone.AA, 0.29, 0.6));
-        MouthTrack track = MouthSolver.solve(led, bah, 0.6, new TrackRules(24, 1, 0, 1), Map.of());
+        MouthTrack track = MouthSolver.solve(new MouthRequest(led, bah, 0.6, new TrackRules(24, 1, 0, 1), Map.of()));
         assertThat(track.drawings()).contains("closed", "half");
         assertThat(track.broken()).isEmpty();
         int half = track.drawings().indexOf("half");
         assertThat(track.drawings().get(half - 1)).isEqualTo("closed");
         Map<Integer, String> pins = Map.of(half, "wide", half - 1, "closed", half - 2, "closed", half + 1, "wide");
-        MouthTrack pinned = MouthSolver.solve(led, bah, 0.6, new TrackRules(24, 1, 0, 1), pins);
+        MouthTrack pinned = MouthSolver.solve(new MouthRequest(led, bah, 0.6, new TrackRules(24, 1, 0, 1), pins));
         assertThat(pinned.drawings()).doesNotContain("half");
     }
 }

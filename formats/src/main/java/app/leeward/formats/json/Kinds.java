@@ -121,6 +121,7 @@ import app.leeward.core.edit.TravelBy;
 import app.leeward.core.edit.Unfollow;
 import app.leeward.core.edit.WeighPoint;
 import app.leeward.core.shot.ActingEdit;
+import app.leeward.core.shot.DeliveryEdit;
 import app.leeward.core.shot.LayoutEdit;
 import app.leeward.core.shot.ReviewEdit;
 import app.leeward.core.shot.ShotEdit;
@@ -303,6 +304,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("place-line", LayoutEdit.PlaceLine.class),
                     entry("move-line", LayoutEdit.MoveLine.class),
                     entry("lift-line", LayoutEdit.LiftLine.class),
+                    entry("retake", LayoutEdit.Retake.class),
                     entry("set-keys", ActingEdit.SetKeys.class),
                     entry("clear-frames", ActingEdit.ClearFrames.class),
                     entry("move-frames", ActingEdit.MoveFrames.class),
@@ -315,7 +317,9 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("lift-look", ActingEdit.LiftLook.class),
                     entry("set-placement", ActingEdit.SetPlacement.class),
                     entry("write-note", ActingEdit.WriteNote.class),
-                    entry("lay-acting", ActingEdit.LayActing.class)));
+                    entry("lay-acting", ActingEdit.LayActing.class),
+                    entry("feel-along", DeliveryEdit.FeelAlong.class),
+                    entry("time-along", DeliveryEdit.TimeAlong.class)));
 
     public static final Kinds<Way> WAYS = of(
             Way.class,

@@ -47,7 +47,7 @@ public final class ExposurePages {
     /** @return SVG documents, one a page */
     public static List<String> write(Playhead playhead) {
         List<SheetColumn> columns = new ArrayList<>(SheetColumns.heard(playhead).stream()
-                .filter(c -> !c.name().equals("class") && !c.name().equals("pinned"))
+                .filter(c -> !List.of("class", "heard", "pinned").contains(c.name()))
                 .toList());
         columns.addAll(SheetColumns.acted(playhead));
         return new ExposurePages(

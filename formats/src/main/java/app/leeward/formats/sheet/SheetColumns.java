@@ -4,7 +4,12 @@ import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.Cue;
 import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.mouth.Mood;
+import app.leeward.core.mouth.MoodSpan;
+import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.MouthTrack;
+import app.leeward.core.mouth.TimingSpan;
+import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.shot.DialKey;
@@ -19,8 +24,10 @@ import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
 import app.leeward.core.text.Decimals;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
@@ -33,6 +40,9 @@ final class SheetColumns {
     private final Playhead playhead;
     private final Shot shot;
     private final Character character;
+
+    /** Rows of mouths that were looked at, by mood. */
+    private final Map<String, MouthChart> rows = new HashMap<>();
 
     private SheetColumns(Playhead playhead) {
         this.playhead = playhead;
@@ -61,11 +71,24 @@ final class SheetColumns {
                         .map(p -> p.phone().name())
                         .collect(Collectors.joining(" "))),
                 column("class", f -> playhead.mouths()
-                        .map(m -> String.valueOf(
-                                m.classes().get(playhead.exposed(f)).number()))
+                        .flatMap(m -> shown(m, f))
+                        .map(SheetColumns::number)
+                        .orElse("")),
+                column("heard", f -> playhead.mouths()
+                        .map(m -> number(m.classes().get(playhead.exposed(f))))
                         .orElse("")),
                 column("mouth", f -> playhead.mouths().map(m -> mouth(m, f)).orElse("")),
                 column("pinned", f -> shot.tracks().pins().containsKey(playhead.exposed(f)) ? "yes" : ""));
+    }
+
+    private static String number(Viseme viseme) {
+        return String.valueOf(viseme.number());
+    }
+
+    private Optional<Viseme> shown(MouthTrack mouths, int frame) {
+        int at = playhead.exposed(frame);
+        return rows.computeIfAbsent(shot.moodAt(at), character.voice().mouths()::in)
+                .shownBy(mouths.at(at), mouths.classes().get(at));
     }
 
     private String mouth(MouthTrack mouths, int frame) {
@@ -77,6 +100,12 @@ final class SheetColumns {
                 .flatMap(character::part)
                 .map(p -> drawing(p, id))
                 .orElse(id);
+    }
+
+    private String mood(String id) {
+        return id.isEmpty()
+                ? "neutral"
+                : character.voice().mouths().mood(id).map(Mood::name).orElse(id);
     }
 
     private String word(double from, double length) {
@@ -113,6 +142,13 @@ final class SheetColumns {
                 (l, f) -> look(l.look()) + " " + Math.round(100 * l.at(playhead.exposed(f))) + " %"));
         columns.add(spans("cues", shot.tracks().cues(), CuePlacement::frame, this::ends, (c, f) -> cue(c)));
         columns.add(spans("runs", shot.tracks().gestures(), Gesture::from, Gesture::to, (g, f) -> run(g.run())));
+        columns.add(spans("mood", shot.tracks().moods(), MoodSpan::from, MoodSpan::to, (m, f) -> mood(m.mood())));
+        columns.add(spans(
+                "mouth timing",
+                shot.tracks().timings(),
+                TimingSpan::from,
+                TimingSpan::to,
+                (t, f) -> "lead " + t.lead() + ", held " + t.minimumHold()));
         columns.add(spans(
                 "notes",
                 shot.tracks().notes(),

@@ -2,7 +2,11 @@ package app.leeward.formats.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.leeward.core.mouth.MoodSpan;
+import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.TrackRules;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.shot.DeliveryEdit;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.shot.Tracks;
@@ -52,7 +56,7 @@ class ExposureCsvTest {
         String dial = ActedMaren.DIAL.name() + " (" + ActedMaren.DIAL.unit() + ")";
         String unit = ActedMaren.DIAL.unit().isEmpty() ? ActedMaren.DIAL.name() : dial;
         assertThat(rows.get(0))
-                .startsWith("frame", "seconds", "word", "phone", "class", "mouth", "pinned", unit)
+                .startsWith("frame", "seconds", "word", "phone", "class", "heard", "mouth", "pinned", unit)
                 .contains("left hand", "blinks", "looks", "notes")
                 .doesNotContain("cues", "runs")
                 .endsWith("begins here");
@@ -78,7 +82,28 @@ class ExposureCsvTest {
     void namesThatASpreadsheetWouldRunAreMadeHarmlessAndNumbersStayNumbers() {
         List<List<String>> rows = read(ExposureCsv.write(ActedMaren.playhead(ActedMaren.shot())));
         assertThat(at(rows, 9, "notes")).isEqualTo("'=Colder, please (Ida)");
-        assertThat(rows.get(1).get(7)).isEqualTo("-45");
+        assertThat(rows.get(1).get(8)).isEqualTo("-45");
+    }
+
+    /** A mouth that is pinned shows another class than the one that is heard, and both are told. */
+    @Test
+    void theClassIsTheOneThatIsShownWithTheOneThatIsHeardBesideIt() {
+        Shot acted = ActedMaren.shot();
+        MouthChart chart =
+                ActedMaren.playhead(acted).evaluator().character().voice().mouths();
+        String wide = chart.drawn().get(Viseme.AH);
+        Shot shot = new DeliveryEdit.FeelAlong(new MoodSpan(20, 24, ""))
+                .apply(new ShotEdit.PinMouth(3, 3, wide).apply(new ShotEdit.Expose(1, 0, 1).apply(acted)));
+        List<List<String>> rows = read(ExposureCsv.write(ActedMaren.playhead(shot)));
+        assertThat(at(rows, 4, "phone")).isEqualTo("M");
+        assertThat(at(rows, 4, "heard")).isEqualTo("1");
+        assertThat(at(rows, 4, "class")).isEqualTo("10");
+        assertThat(at(rows, 4, "pinned")).isEqualTo("yes");
+        assertThat(rows.subList(1, rows.size()))
+                .filteredOn(r -> r.get(rows.get(0).indexOf("pinned")).isEmpty())
+                .allMatch(r -> !r.get(4).isEmpty());
+        assertThat(at(rows, 21, "mood")).isEqualTo("neutral");
+        assertThat(at(rows, 25, "mood")).isEmpty();
     }
 
     @Test

@@ -58,8 +58,10 @@ public final class OpenLine {
         if (plain == null) {
             Shot shot = playhead.shot();
             Tracks t = shot.tracks();
-            Tracks rest =
-                    new Tracks(t.pins(), t.blinks(), t.cues(), t.gestures(), Map.of(), Map.of(), List.of(), List.of());
+            Tracks rest = t.withDials(Map.of())
+                    .withDrawings(Map.of())
+                    .withLooks(List.of())
+                    .withNotes(List.of());
             plain = rest.equals(t) ? this : new OpenLine(character, playhead.of(shot.withTracks(rest)));
         }
         return plain;
@@ -90,15 +92,8 @@ public final class OpenLine {
                 .codec()
                 .writeShot(
                         playhead.shot()
-                                .withTracks(new Tracks(
-                                        now.pins(),
-                                        now.blinks(),
-                                        now.cues(),
-                                        now.gestures(),
-                                        without(now.dials(), dials),
-                                        without(now.drawings(), drawings),
-                                        now.looks(),
-                                        now.notes())),
+                                .withTracks(now.withDials(without(now.dials(), dials))
+                                        .withDrawings(without(now.drawings(), drawings))),
                         out);
         names(out, "dials", dials);
         names(out, "drawings", drawings);

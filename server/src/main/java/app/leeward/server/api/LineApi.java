@@ -8,6 +8,7 @@ import app.leeward.core.shot.PlacedLine;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.speech.DialogueLine;
 import app.leeward.formats.art.Sha256;
 import app.leeward.formats.sheet.ExposureCsv;
 import app.leeward.server.studio.Characters;
@@ -21,12 +22,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -73,7 +74,7 @@ class LineApi {
      * @param classes the viseme class of every frame
      * @param notShown closures and the like that found no frame
      * @param fits whether the words of all its lines are believably the ones spoken
-     * @param doubtful indices of words of its first line that do not seem to be spoken
+     * @param doubtful for each of its lines the indices of words that do not seem to be spoken
      */
     public record LineView(
             UUID id,
@@ -87,17 +88,11 @@ class LineApi {
             List<Viseme> classes,
             List<String> notShown,
             boolean fits,
-            List<Integer> doubtful) {}
+            List<List<Integer>> doubtful) {}
 
     LineView view(Snapshot<Shot> s) {
         Playhead playhead = lines.playhead(s, characters.snapshot(s.belongsTo()));
-        List<Integer> doubtful = new ArrayList<>();
         List<PlacedLine> said = s.state().lines();
-        for (int i = 0; !said.isEmpty() && i < said.get(0).line().words().size(); i++) {
-            if (said.get(0).line().words().get(i).doubtful()) {
-                doubtful.add(i);
-            }
-        }
         return new LineView(
                 s.id(),
                 s.belongsTo(),
@@ -110,14 +105,23 @@ class LineApi {
                 playhead.mouths().map(MouthTrack::classes).orElse(List.of()),
                 playhead.mouths().map(MouthTrack::broken).orElse(List.of()),
                 said.stream().allMatch(p -> p.line().fits()),
-                doubtful);
+                said.stream().map(p -> doubtful(p.line())).toList());
+    }
+
+    private static List<Integer> doubtful(DialogueLine line) {
+        return IntStream.range(0, line.words().size())
+                .filter(i -> line.words().get(i).doubtful())
+                .boxed()
+                .toList();
     }
 
     public record ShotEditBody(int base, ShotEdit edit) {}
 
-    public record WordsBody(int base, String words) {}
+    /** @param at the frame the line begins at; the first one of its shot when left out */
+    public record WordsBody(int base, String words, Integer at) {}
 
-    public record PronounceBody(int base, String word, String soundsLike) {}
+    /** @param at the frame the line begins at; the first one of its shot when left out */
+    public record PronounceBody(int base, String word, String soundsLike, Integer at) {}
 
     /** Has a recording read: the line is there once the reading is done. */
     @PostMapping(path = "/characters/{id}/lines", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
@@ -134,6 +138,24 @@ class LineApi {
         // not as heavy work: that may be behind many drawings, and what unpacks is a process of its own
         byte[] wav = lines.wav(file);
         return ReadingView.of(readings.record(id, name, words, wav, ReadingApi.client(request)));
+    }
+
+    /**
+     * Has another take of a line read with its words, and put in its place: what is acted goes with the words, and sounds a hand
+     * has corrected are looked for as they are.
+     */
+    @PostMapping(path = "/lines/{id}/takes", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    ReadingView retake(
+            @PathVariable UUID id,
+            @RequestPart MultipartFile sound,
+            @RequestParam int base,
+            @RequestParam(required = false) Integer at,
+            HttpServletRequest request)
+            throws IOException {
+        take(sound, request);
+        byte[] wav = lines.wav(sound.getBytes());
+        return ReadingView.of(readings.retake(id, base, at, wav, ReadingApi.client(request)));
     }
 
     /** Counts a recording that was sent, and takes the memory that looking at it needs. */
@@ -245,8 +267,8 @@ class LineApi {
     @PostMapping("/lines/{id}/words")
     @ResponseStatus(HttpStatus.ACCEPTED)
     ReadingView words(@PathVariable UUID id, @RequestBody WordsBody body, HttpServletRequest request) {
-        return ReadingView.of(
-                readings.words(id, body.base(), Bodies.require(body.words(), "words"), ReadingApi.client(request)));
+        return ReadingView.of(readings.words(
+                id, body.base(), body.at(), Bodies.require(body.words(), "words"), ReadingApi.client(request)));
     }
 
     /**
@@ -274,6 +296,7 @@ class LineApi {
         return ReadingView.of(readings.pronounce(
                 id,
                 body.base(),
+                body.at(),
                 Bodies.require(body.word(), "word"),
                 Bodies.require(body.soundsLike(), "soundsLike"),
                 ReadingApi.client(request)));

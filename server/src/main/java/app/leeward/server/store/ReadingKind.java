@@ -8,6 +8,8 @@ public enum ReadingKind {
     WORDS,
     /** Another pronunciation of a word, for a line and the character's lexicon. */
     PRONOUNCE,
+    /** Another take of a line. */
+    RETAKE,
     /** The lines of a script, each of which is then read by itself. */
     SCRIPT
 }

@@ -61,6 +61,9 @@ public class ReadingRow implements Persistable<UUID> {
     @JdbcTypeCode(SqlTypes.JSON)
     private String script;
 
+    @Column(name = "at_frame")
+    private Integer at;
+
     @Column(name = "part_of")
     private UUID partOf;
 
@@ -101,6 +104,13 @@ public class ReadingRow implements Persistable<UUID> {
         return r;
     }
 
+    /** Another take of a line, whose recording is kept beside this by {@link Readings#keepWav}. */
+    public static ReadingRow retake(UUID id, UUID character, UUID line, int base, double seconds) {
+        ReadingRow r = new ReadingRow(id, ReadingKind.RETAKE, character, line, seconds);
+        r.base = base;
+        return r;
+    }
+
     /**
      * A script whose lines are to be found in a recording of many.
      *
@@ -112,6 +122,16 @@ public class ReadingRow implements Persistable<UUID> {
         r.recording = recording;
         r.script = script;
         return r;
+    }
+
+    /**
+     * Which line of its shot it is about.
+     *
+     * @param frame it begins at; null for the first
+     */
+    public ReadingRow of(Integer frame) {
+        this.at = frame;
+        return this;
     }
 
     /** One line that a script found, from a stretch of its recording. */
@@ -224,6 +244,11 @@ public class ReadingRow implements Persistable<UUID> {
     /** What became of a script, as JSON; null until it is done. */
     public String told() {
         return told;
+    }
+
+    /** The frame the line begins at that is read again; null for the first one of its shot. */
+    public Integer at() {
+        return at;
     }
 
     public Instant askedAt() {

@@ -1,6 +1,7 @@
 package app.leeward.server.studio;
 
 import app.leeward.core.rig.Character;
+import app.leeward.core.shot.DeliveryEdit;
 import app.leeward.core.shot.ShotEdit;
 
 /** Whether the character of a shot has what an edit of the shot asks of it. */
@@ -11,7 +12,9 @@ final class CastCheck {
     static boolean looksAt(ShotEdit edit) {
         return edit instanceof ShotEdit.PinMouth
                 || edit instanceof ShotEdit.SetGesture
-                || edit instanceof ShotEdit.Feel feel && !feel.mood().isEmpty();
+                || edit instanceof ShotEdit.Feel feel && !feel.mood().isEmpty()
+                || edit instanceof DeliveryEdit.FeelAlong along
+                        && !along.span().mood().isEmpty();
     }
 
     /** @throws Problem {@code no-drawing}, {@code no-run} or {@code no-mood} */
@@ -22,6 +25,8 @@ final class CastCheck {
             requireRun(character, set.gesture().run());
         } else if (edit instanceof ShotEdit.Feel feel) {
             requireMood(character, feel.mood());
+        } else if (edit instanceof DeliveryEdit.FeelAlong along) {
+            requireMood(character, along.span().mood());
         }
     }
 

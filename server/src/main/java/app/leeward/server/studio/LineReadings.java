@@ -2,6 +2,7 @@ package app.leeward.server.studio;
 
 import app.leeward.core.rig.Character;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.ReadingState;
@@ -46,6 +47,7 @@ public class LineReadings {
 
     private final Readings readings;
     private final Lines lines;
+    private final LineWork work;
     private final Scripts scripts;
     private final LongRecordings recordings;
     private final Characters characters;
@@ -58,6 +60,7 @@ public class LineReadings {
     LineReadings(
             Readings readings,
             Lines lines,
+            LineWork work,
             Scripts scripts,
             LongRecordings recordings,
             Characters characters,
@@ -67,6 +70,7 @@ public class LineReadings {
             Clock clock) {
         this.readings = readings;
         this.lines = lines;
+        this.work = work;
         this.scripts = scripts;
         this.recordings = recordings;
         this.characters = characters;
@@ -105,33 +109,62 @@ public class LineReadings {
         return queued(row, wav, client);
     }
 
-    /** Asks for a line to be read with other words. */
-    public Told words(UUID lineId, int base, String words, Client client) {
+    /**
+     * Asks for a line to be read with other words.
+     *
+     * @param at the frame the line begins at; null for the first one of its shot
+     */
+    public Told words(UUID lineId, int base, Integer at, String words, Client client) {
         Snapshot<Shot> line = lines.snapshot(lineId);
         lines.requireRoom(lineId, base);
+        double seconds = Lines.line(line.state(), at).line().seconds();
         lines.readable(
                 words,
-                line,
+                seconds,
                 characters.snapshot(line.belongsTo()).state().voice().lexicon());
-        double seconds = Lines.first(line.state()).line().seconds();
         return queued(
-                ReadingRow.words(UUID.randomUUID(), line.belongsTo(), lineId, base, words, seconds), null, client);
+                ReadingRow.words(UUID.randomUUID(), line.belongsTo(), lineId, base, words, seconds)
+                        .of(at),
+                null,
+                client);
     }
 
     /**
      * Asks for a word to be remembered as it sounds, and for the line to be read again with it.
      *
+     * @param at the frame the line begins at; null for the first one of its shot
      * @param soundsLike English words, or ARPAbet in capitals
      */
-    public Told pronounce(UUID lineId, int base, String word, String soundsLike, Client client) {
+    public Told pronounce(UUID lineId, int base, Integer at, String word, String soundsLike, Client client) {
         Snapshot<Shot> line = lines.snapshot(lineId);
         lines.requireRoom(lineId, base);
-        lines.requireWord(line.state(), word);
+        DialogueLine said = Lines.line(line.state(), at).line();
+        lines.requireWord(said, word);
         lines.phones(soundsLike);
-        double seconds = Lines.first(line.state()).line().seconds();
         return queued(
-                ReadingRow.pronounce(UUID.randomUUID(), line.belongsTo(), lineId, base, word, soundsLike, seconds),
+                ReadingRow.pronounce(
+                                UUID.randomUUID(), line.belongsTo(), lineId, base, word, soundsLike, said.seconds())
+                        .of(at),
                 null,
+                client);
+    }
+
+    /**
+     * Asks for another take of a line to be put in its place.
+     *
+     * @param at the frame the line begins at; null for the first one of its shot
+     */
+    public Told retake(UUID lineId, int base, Integer at, byte[] wav, Client client) {
+        Snapshot<Shot> line = lines.snapshot(lineId);
+        lines.requireRoomForTake(lineId, base);
+        double seconds = lines.readable(
+                Lines.line(line.state(), at).line().text(),
+                wav,
+                characters.snapshot(line.belongsTo()).state().voice().lexicon());
+        return queued(
+                ReadingRow.retake(UUID.randomUUID(), line.belongsTo(), lineId, base, seconds)
+                        .of(at),
+                wav,
                 client);
     }
 
@@ -159,6 +192,8 @@ public class LineReadings {
         return () -> {
             Instant now = clock.instant();
             Set<Integer> there = new HashSet<>();
+            // lines are listed by when they were asked for, however soon each is read
+            Instant asked = now;
             for (CutPlaces.Cut cut : cuts) {
                 AskedScript.Line line = script.lines().get(cut.line());
                 there.add(cut.line());
@@ -170,7 +205,8 @@ public class LineReadings {
                                 line.words(),
                                 cut.to() - cut.from())
                         .cut(row, cut.from(), cut.to())
-                        .askedBy(row.author(), row.client(), now);
+                        .askedBy(row.author(), row.client(), asked);
+                asked = asked.plusMillis(1);
                 readings.save(one);
                 scheduler.scheduleIfNotExists(task.instance(one.getId().toString()), now);
             }
@@ -257,10 +293,11 @@ public class LineReadings {
         ReadingRow row = readings.findById(id).orElseThrow();
         Listening listening = reached::accept;
         return switch (row.kind()) {
-            case RECORD -> lines.recorded(row, wav(row), listening);
+            case RECORD -> work.recorded(row, wav(row), listening);
             case SCRIPT -> found(row, listening);
-            case WORDS -> lines.reworded(row, listening);
-            case PRONOUNCE -> lines.pronounced(row, listening);
+            case WORDS -> work.reworded(row, listening);
+            case PRONOUNCE -> work.pronounced(row, listening);
+            case RETAKE -> work.retaken(row, wav(row), listening);
         };
     }
 

@@ -5,7 +5,6 @@ import app.leeward.core.acting.Spoken;
 import app.leeward.core.acting.Temperament;
 import app.leeward.core.cue.Laid;
 import app.leeward.core.edit.Facet;
-import app.leeward.core.edit.Pronounce;
 import app.leeward.core.edit.Touch;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
@@ -19,7 +18,6 @@ import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
 import app.leeward.formats.art.Sha256;
 import app.leeward.formats.json.StoredJson;
-import app.leeward.server.store.ReadingRow;
 import app.leeward.server.store.SoundRow;
 import app.leeward.server.store.Sounds;
 import app.leeward.speech.LineReader;
@@ -83,6 +81,10 @@ public class Lines {
         this.keeping = new ShotKeeping(json);
     }
 
+    ShotKeeping keeping() {
+        return keeping;
+    }
+
     /** Any recording as a WAV that can be read. */
     public byte[] wav(byte[] recording) {
         return heard(() -> soundFile.wav(recording));
@@ -112,7 +114,7 @@ public class Lines {
         ledger.begin(keeping, UUID.randomUUID(), characterId, shot, new ShotEdit.Record(shot), author);
     }
 
-    private void keep(Shot shot, byte[] wav) {
+    void keep(Shot shot, byte[] wav) {
         DialogueLine line = shot.lines().get(0).line();
         sounds.keep(line.sound(), wav, line.seconds());
     }
@@ -122,6 +124,20 @@ public class Lines {
         return shot.lines().stream()
                 .findFirst()
                 .orElseThrow(() -> Problem.refused("no-line", "Nothing is said in the shot '" + shot.name() + "'."));
+    }
+
+    /**
+     * A line of a shot.
+     *
+     * @param at the frame it begins at; null for the first
+     */
+    static PlacedLine line(Shot shot, Integer at) {
+        return at == null
+                ? first(shot)
+                : shot.lines().stream()
+                        .filter(p -> p.at() == at)
+                        .findFirst()
+                        .orElseThrow(() -> Problem.notThere("line"));
     }
 
     /**
@@ -191,7 +207,7 @@ public class Lines {
         return there.state();
     }
 
-    private Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
+    Shot shot(String name, String words, byte[] wav, Character character, Listening listening) {
         Sound sound = heard(() -> WavFile.read(wav));
         String hash = Sha256.of(wav);
         DialogueLine line = heard(() -> words.isBlank()
@@ -200,7 +216,7 @@ public class Lines {
         return shot(name, line, character);
     }
 
-    private static Shot shot(String name, DialogueLine line, Character character) {
+    static Shot shot(String name, DialogueLine line, Character character) {
         String title = name == null || name.isBlank() ? titleOf(line.text()) : shortened(name.strip());
         return new Shot(title, line, TrackRules.at(character.sheet().frameRate()), Map.of());
     }
@@ -246,7 +262,8 @@ public class Lines {
     public Snapshot<Shot> edit(UUID id, int base, ShotEdit edit, String author) {
         if (edit instanceof ShotEdit.Record
                 || edit instanceof ShotEdit.Realign
-                || edit instanceof LayoutEdit.PlaceLine) {
+                || edit instanceof LayoutEdit.PlaceLine
+                || edit instanceof LayoutEdit.Retake) {
             throw Problem.refused("read-by-words", "Timed sounds come from a recording and its words.");
         }
         if (CastCheck.looksAt(edit)) {
@@ -265,20 +282,6 @@ public class Lines {
 
     public Snapshot<Shot> redo(UUID id, int base, String author) {
         return ledger.redo(keeping, id, base, author);
-    }
-
-    private Shot read(ReadingRow asked, byte[] wav, Character character, Listening listening) {
-        try {
-            return shot(asked.name(), asked.words(), wav, character, listening);
-        } catch (Problem e) {
-            if (asked.partOf() == null || !e.code().equals("words-not-found")) {
-                throw e;
-            }
-            // of a script everything is kept: what cannot be found in it has its sounds, and its words are doubted
-            DialogueLine line =
-                    heard(() -> reader.withoutWords(asked.words(), WavFile.read(wav), Sha256.of(wav), Listening.ALONE));
-            return shot(asked.name(), line, character);
-        }
     }
 
     /** A new line as a grid times it. */
@@ -303,7 +306,7 @@ public class Lines {
     }
 
     /** With a number behind its name when the character has a line of that name already. */
-    private Shot apart(Shot shot, UUID characterId) {
+    Shot apart(Shot shot, UUID characterId) {
         String name = shot.name();
         for (int i = 2; ledger.hasNamed(keeping.kind(), characterId, name); i++) {
             name = shortened(shot.name()) + " " + i;
@@ -330,72 +333,16 @@ public class Lines {
         ledger.bringBack(id);
     }
 
-    /** The long part of a new line; what comes back writes it. */
-    Runnable recorded(ReadingRow asked, byte[] wav, Listening listening) {
-        Character character = characters.snapshot(asked.character()).state();
-        Shot read = read(asked, wav, character, listening);
-        return () -> {
-            keep(read, wav);
-            Shot shot = apart(read, asked.character());
-            ledger.begin(keeping, asked.line(), asked.character(), shot, new ShotEdit.Record(shot), asked.author());
-        };
-    }
-
-    /** The long part of reading a line with other words; what comes back writes it. */
-    Runnable reworded(ReadingRow asked, Listening listening) {
-        Snapshot<Shot> before = snapshot(asked.line());
-        requireRoom(asked.line(), asked.base());
-        Lexicon lexicon = characters.snapshot(asked.character()).state().voice().lexicon();
-        DialogueLine line = corrected(before.state(), asked.words(), lexicon, listening);
-        return () -> ledger.edit(
-                keeping,
-                asked.line(),
-                asked.base(),
-                new ShotEdit.Realign(first(before.state()).at(), line),
-                asked.author());
-    }
-
-    /** The long part of reading a line with a word pronounced otherwise; what comes back writes line and lexicon. */
-    Runnable pronounced(ReadingRow asked, Listening listening) {
-        Snapshot<Shot> before = snapshot(asked.line());
-        requireRoom(asked.line(), asked.base());
-        List<Phone> phones = phones(asked.soundsLike());
-        Lexicon lexicon =
-                characters.snapshot(asked.character()).state().voice().lexicon().with(asked.word(), phones);
-        DialogueLine line =
-                corrected(before.state(), first(before.state()).line().text(), lexicon, listening);
-        return () -> {
-            Snapshot<Character> now = characters.snapshot(asked.character());
-            characters.edit(now.id(), now.revision(), new Pronounce(asked.word(), phones), asked.author());
-            ledger.edit(
-                    keeping,
-                    asked.line(),
-                    asked.base(),
-                    new ShotEdit.Realign(first(before.state()).at(), line),
-                    asked.author());
-        };
-    }
-
     /** Listens to a stretch of a line again; times are seconds into its recording. */
     public Snapshot<Shot> again(UUID id, int base, int at, double from, double to, String author) {
         // listening takes a moment: what is stale is refused before it
         requireRoom(id, base);
         Snapshot<Shot> now = snapshot(id);
-        DialogueLine line = now.state().lines().stream()
-                .filter(p -> p.at() == at)
-                .map(PlacedLine::line)
-                .findFirst()
-                .orElseThrow(() -> Problem.notThere("line"));
+        DialogueLine line = line(now.state(), at).line();
         Lexicon lexicon = characters.snapshot(now.belongsTo()).state().voice().lexicon();
         DialogueLine read = heard(() -> reader.again(
                 line, from, to, WavFile.read(recording(line.sound()).wav()), lexicon));
         return ledger.edit(keeping, id, base, new ShotEdit.Realign(at, read), author);
-    }
-
-    private DialogueLine corrected(Shot before, String words, Lexicon lexicon, Listening listening) {
-        DialogueLine line = first(before).line();
-        Sound sound = heard(() -> WavFile.read(recording(line.sound()).wav()));
-        return heard(() -> reader.correct(line, within(words), sound, lexicon, listening));
     }
 
     /** @throws Problem when a line read again could not be written any more */
@@ -403,9 +350,14 @@ public class Lines {
         ledger.requireRoom(keeping, id, base, REALIGNED);
     }
 
+    /** @throws Problem when another take could not be put in any more */
+    void requireRoomForTake(UUID id, int base) {
+        ledger.requireRoom(keeping, id, base, Set.of(Touch.EVERYTHING));
+    }
+
     /** @throws Problem when the line does not have the word */
-    void requireWord(Shot shot, String word) {
-        boolean there = WordReader.read(first(shot).line().text()).stream()
+    void requireWord(DialogueLine line, String word) {
+        boolean there = WordReader.read(line.text()).stream()
                 .flatMap(w -> w.spoken().stream())
                 .anyMatch(word.strip()::equalsIgnoreCase);
         if (!there) {
@@ -444,9 +396,9 @@ public class Lines {
         return sound.seconds();
     }
 
-    void readable(String words, Snapshot<Shot> line, Lexicon lexicon) {
+    void readable(String words, double seconds, Lexicon lexicon) {
         heard(() -> {
-            reader.requireReadable(within(words), first(line.state()).line().seconds(), lexicon);
+            reader.requireReadable(within(words), seconds, lexicon);
             return true;
         });
     }

@@ -176,8 +176,15 @@ public class RevisionService {
     /** Begins a document with the state its first edit makes. */
     @Transactional
     public <T, E> Snapshot<T> begin(DocumentType<T, E> type, UUID id, UUID belongsTo, T state, E edit, String author) {
+        return begin(type, id, belongsTo, state, edit, author, clock.instant());
+    }
+
+    /** @param asked when it was asked for, by which it is listed */
+    @Transactional
+    public <T, E> Snapshot<T> begin(
+            DocumentType<T, E> type, UUID id, UUID belongsTo, T state, E edit, String author, Instant asked) {
         Instant now = clock.instant();
-        DocumentRow document = documents.save(new DocumentRow(id, type.kind(), belongsTo, type.name(state), now));
+        DocumentRow document = documents.save(new DocumentRow(id, type.kind(), belongsTo, type.name(state), asked));
         RevisionRow first = new RevisionRow(
                 id,
                 1,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.speech.Lexicon;
+import app.leeward.core.speech.TimedPhone;
 import app.leeward.speech.Flite;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Listening;
@@ -41,7 +42,7 @@ class LongRecordingTest {
 
     private void say(String words, boolean written) throws Exception {
         Flite.Said said = Flite.say("slt", words);
-        List<Flite.TruePhone> phones = said.phones();
+        List<TimedPhone> phones = said.phones();
         double from = (double) samples / RATE;
         if (written) {
             script.add(words);

@@ -1,0 +1,174 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { type Microphone, microphones, openMicrophone, whyNot } from './microphone';
+import { keepPiece, type Take } from './takes';
+import { packed } from './wav';
+
+/** Pieces of a twentieth of a second that are kept together. */
+const KEPT = 8;
+/** Seconds of the longest take. */
+const LONGEST = 300;
+/** How fast the level falls back, a piece. */
+const FALL = 0.8;
+
+export type RecorderState =
+  | { is: 'closed' }
+  | { is: 'opening' }
+  | { is: 'ready' }
+  | { is: 'counting'; beat: number }
+  | { is: 'recording'; seconds: number };
+
+/**
+ * Records takes by the microphone.
+ *
+ * @param of the character and the line they are takes of
+ * @param done called with each take that has ended
+ */
+export function useRecorder(of: { character: string; line: string }, done: (take: Take) => void) {
+  const [state, setState] = useState<RecorderState>({ is: 'closed' });
+  const [level, setLevel] = useState(0);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [devices, setDevices] = useState<MediaDeviceInfo[]>([]);
+  const microphone = useRef<Microphone | null>(null);
+  const take = useRef<{ take: Take; loose: Int16Array[]; pieces: number; kept: Promise<void> } | null>(null);
+  const gone = useRef(false);
+  const counting = useRef<ReturnType<typeof setInterval> | undefined>(undefined);
+  const ended = useRef(done);
+  useEffect(() => {
+    ended.current = done;
+  });
+
+  const keep = useCallback((now: NonNullable<typeof take.current>) => {
+    if (now.loose.length === 0) return;
+    const all = new Int16Array(now.loose.reduce((sum, p) => sum + p.length, 0));
+    let at = 0;
+    for (const p of now.loose) {
+      all.set(p, at);
+      at += p.length;
+    }
+    now.loose = [];
+    now.take = { ...now.take, samples: now.take.samples + all.length };
+    const { take } = now;
+    const number = now.pieces++;
+    now.kept = now.kept
+      .then(() => keepPiece(take, number, all))
+      .catch((e: unknown) => setProblem(`The take cannot be kept in this browser: ${String(e)}`));
+  }, []);
+
+  const stop = useCallback(async () => {
+    clearInterval(counting.current);
+    const now = take.current;
+    take.current = null;
+    setState(microphone.current ? { is: 'ready' } : { is: 'closed' });
+    if (!now) return;
+    keep(now);
+    await now.kept;
+    if (now.take.samples > 0) ended.current(now.take);
+  }, [keep]);
+
+  const close = useCallback(() => {
+    void stop();
+    microphone.current?.close();
+    microphone.current = null;
+    setState({ is: 'closed' });
+    setLevel(0);
+  }, [stop]);
+
+  const heard = useCallback(
+    (samples: Float32Array) => {
+      let most = 0;
+      for (const s of samples) most = Math.max(most, Math.abs(s));
+      setLevel((before) => Math.max(most, before * FALL));
+      const now = take.current;
+      if (!now) return;
+      now.take.peak = Math.max(now.take.peak, most);
+      now.loose.push(packed(samples));
+      const { rate } = now.take;
+      const seconds = (now.take.samples + now.loose.reduce((sum, p) => sum + p.length, 0)) / rate;
+      setState({ is: 'recording', seconds });
+      if (now.loose.length >= KEPT) keep(now);
+      if (seconds >= LONGEST) void stop();
+    },
+    [keep, stop],
+  );
+
+  const open = useCallback(
+    async (device: string | null) => {
+      close();
+      setProblem(null);
+      setState({ is: 'opening' });
+      try {
+        const opened = await openMicrophone(device, heard, () => {
+          setProblem('The microphone was unplugged. What was said until then is kept.');
+          close();
+        });
+        // whoever asked may have gone away meanwhile, or asked for another one
+        if (gone.current || microphone.current) {
+          opened.close();
+          return;
+        }
+        microphone.current = opened;
+        setState({ is: 'ready' });
+        setDevices(await microphones());
+      } catch (e) {
+        setProblem(whyNot(e));
+        setState({ is: 'closed' });
+      }
+    },
+    [close, heard],
+  );
+
+  /** @param beats seconds to count before it begins */
+  const record = useCallback(
+    (beats: number) => {
+      const mic = microphone.current;
+      if (!mic || take.current) return;
+      clearInterval(counting.current);
+      const begin = () => {
+        take.current = {
+          take: {
+            id: crypto.randomUUID(),
+            character: of.character,
+            line: of.line,
+            at: new Date().toISOString(),
+            rate: mic.rate,
+            samples: 0,
+            peak: 0,
+          },
+          loose: [],
+          pieces: 0,
+          kept: Promise.resolve(),
+        };
+        setState({ is: 'recording', seconds: 0 });
+      };
+      let left = beats;
+      const beat = () => {
+        if (left === 0) {
+          clearInterval(counting.current);
+          begin();
+          return;
+        }
+        mic.beat(left === 1);
+        setState({ is: 'counting', beat: left-- });
+      };
+      beat();
+      if (beats > 0) counting.current = setInterval(beat, 1000);
+    },
+    [of.character, of.line],
+  );
+
+  // a page that goes away keeps what was said until then
+  useEffect(() => {
+    gone.current = false;
+    const hide = () => take.current && keep(take.current);
+    window.addEventListener('pagehide', hide);
+    return () => {
+      gone.current = true;
+      window.removeEventListener('pagehide', hide);
+      clearInterval(counting.current);
+      microphone.current?.close();
+      microphone.current = null;
+    };
+  }, [keep]);
+
+  return { state, level, problem, devices, open, close, record, stop };
+}

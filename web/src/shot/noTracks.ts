@@ -1,0 +1,15 @@
+import type { Tracks } from '../api/client';
+
+/** Tracks on which nothing is acted. */
+export const NO_TRACKS: Tracks = {
+  pins: {},
+  blinks: [],
+  cues: [],
+  gestures: [],
+  dials: {},
+  drawings: {},
+  looks: [],
+  notes: [],
+  moods: [],
+  timings: [],
+};
