@@ -12,6 +12,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Debian's Chromium, headless, and what a hand does with it. */
 final class Browser implements AutoCloseable {
@@ -32,15 +34,37 @@ final class Browser implements AutoCloseable {
             window.clearTimeout = t => { if (soon.delete(t)) window.waiting--; never(t); };
             """;
 
+    private static final List<String> USUAL = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--autoplay-policy=no-user-gesture-required");
+
     private final BrowserContext context;
+    private final Optional<com.microsoft.playwright.Browser> own;
     final Page page;
     /** Errors the page wrote to its console. */
     final List<String> errors = new ArrayList<>();
 
     Browser(ColorScheme scheme) {
-        context = shared().newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setColorScheme(scheme));
+        this(scheme, Optional.empty());
+    }
+
+    /** One of its own, started with further arguments. */
+    Browser(List<String> arguments) {
+        this(ColorScheme.LIGHT, Optional.of(launch(arguments)));
+    }
+
+    private Browser(ColorScheme scheme, Optional<com.microsoft.playwright.Browser> own) {
+        this.own = own;
+        context = own.orElseGet(Browser::shared)
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setViewportSize(1280, 800)
+                        .setColorScheme(scheme));
         // two classes share two processors
         context.setDefaultTimeout(60_000);
         context.addInitScript("(() => {" + COUNTING + "})()");
@@ -60,26 +84,22 @@ final class Browser implements AutoCloseable {
 
     private static synchronized com.microsoft.playwright.Browser shared() {
         if (shared == null || !shared.isConnected()) {
-            // a busy machine may take its time; what never comes is still a failure
-            PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
-            // both end with the Java machine
-            Playwright playwright = Playwright.create(
-                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-            shared = playwright
-                    .chromium()
-                    .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(Path.of("/usr/bin/chromium"))
-                            .setArgs(List.of(
-                                    "--no-sandbox",
-                                    "--disable-gpu",
-                                    "--disable-quic",
-                                    "--no-first-run",
-                                    "--disable-background-networking",
-                                    "--disable-component-update",
-                                    "--disable-sync",
-                                    "--autoplay-policy=no-user-gesture-required")));
+            shared = launch(List.of());
         }
         return shared;
+    }
+
+    private static com.microsoft.playwright.Browser launch(List<String> more) {
+        // a busy machine may take its time; what never comes is still a failure
+        PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
+        // both end with the Java machine
+        Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(Stream.concat(USUAL.stream(), more.stream()).toList()));
     }
 
     void open(String url) {
@@ -140,5 +160,6 @@ final class Browser implements AutoCloseable {
     @Override
     public void close() {
         context.close();
+        own.ifPresent(com.microsoft.playwright.Browser::close);
     }
 }

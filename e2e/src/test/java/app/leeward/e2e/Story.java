@@ -27,9 +27,14 @@ abstract class Story {
 
     @BeforeEach
     void open() {
-        hand = new Browser();
+        hand = browser();
         page = hand.page;
         arrive();
+    }
+
+    /** What a story is told in. */
+    Browser browser() {
+        return new Browser();
     }
 
     /** Where a story begins. */
