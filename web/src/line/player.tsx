@@ -10,6 +10,8 @@ export const soundOf = (line: LineView) =>
 interface Player {
   toggle: () => void;
   stepTo: (frame: number) => void;
+  /** Seconds into the shot that are being heard. */
+  clock: () => number;
 }
 
 const Context = createContext<Player | null>(null);
@@ -47,6 +49,8 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
     desk.play(!desk.playing);
   }, [lineId, frames, stepTo]);
 
+  const heard = useRef<(() => number) | null>(null);
+  const clock = useCallback(() => heard.current?.() ?? useDesk.getState().frame / rate, [rate]);
   const speed = useDesk((s) => s.speed);
   useEffect(() => {
     if (!playing || !lineId) return;
@@ -57,6 +61,7 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
     let since = performance.now();
     // a shot without words is played by the page's own clock
     const clock = () => (sound ? sound.currentTime : from + ((performance.now() - since) / 1000) * speed);
+    heard.current = clock;
     const goTo = (seconds: number) => {
       from = seconds;
       since = performance.now();
@@ -90,12 +95,13 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
     );
     return () => {
       stopped = true;
+      heard.current = null;
       cancelAnimationFrame(loop);
       sound?.pause();
     };
   }, [playing, lineId, rate, frames, speed, director, tell]);
 
-  const value = useMemo(() => ({ toggle, stepTo }), [toggle, stepTo]);
+  const value = useMemo(() => ({ toggle, stepTo, clock }), [toggle, stepTo, clock]);
   return (
     <Context.Provider value={value}>
       {children}

@@ -3,8 +3,6 @@ import worklet from './soundIn.worklet.js?url&no-inline';
 /** What comes in by a microphone, a twentieth of a second at a time. */
 export interface Microphone {
   rate: number;
-  /** A short tone, as a beat of the count-in. */
-  beat: (high: boolean) => void;
   close: () => void;
 }
 
@@ -58,16 +56,6 @@ export async function openMicrophone(
   stream.getAudioTracks()[0]?.addEventListener('ended', lost);
   return {
     rate: context.sampleRate,
-    beat: (high) => {
-      const tone = context.createOscillator();
-      const gain = context.createGain();
-      tone.frequency.value = high ? 1320 : 880;
-      gain.gain.setValueAtTime(0.2, context.currentTime);
-      gain.gain.exponentialRampToValueAtTime(0.001, context.currentTime + 0.09);
-      tone.connect(gain).connect(context.destination);
-      tone.start();
-      tone.stop(context.currentTime + 0.1);
-    },
     close,
   };
 }

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { beat } from './beat';
 import { type Microphone, microphones, openMicrophone, whyNot } from './microphone';
 import { keepPiece, type Take } from './takes';
 import { packed } from './wav';
@@ -141,17 +142,17 @@ export function useRecorder(of: { character: string; line: string }, done: (take
         setState({ is: 'recording', seconds: 0 });
       };
       let left = beats;
-      const beat = () => {
+      const next = () => {
         if (left === 0) {
           clearInterval(counting.current);
           begin();
           return;
         }
-        mic.beat(left === 1);
+        beat(left === 1);
         setState({ is: 'counting', beat: left-- });
       };
-      beat();
-      if (beats > 0) counting.current = setInterval(beat, 1000);
+      next();
+      if (beats > 0) counting.current = setInterval(next, 1000);
     },
     [of.character, of.line],
   );

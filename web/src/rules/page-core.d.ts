@@ -25,6 +25,25 @@ declare module 'page-core' {
     ): Schemas['Cue'] | string;
     mirrored(strip: Schemas['Strip']): Schemas['Strip'];
     copy(tracks: Schemas['Track'][], from: number, to: number): Schemas['Strip'];
+    /** What was played by hand while the shot ran, as an edit that puts its keys in; a sentence when there is nothing to put in. */
+    played(take: LiveTake, settings: LiveSettings): Schemas['ShotEdit'] | string;
+  }
+
+  /** Frames are counted from 0, with what lies between two of them. */
+  export interface LiveTake {
+    from: number;
+    to: number;
+    dials: Record<string, { frame: number; value: number }[]>;
+    drawings: Record<string, { frame: number; drawing: string }[]>;
+    looks: Record<string, { frame: number; value: number }[]>;
+  }
+
+  export interface LiveSettings {
+    /** Share of a dial's range. */
+    tolerance: number;
+    /** Seconds. */
+    latency: number;
+    smoothing?: { minimumCutoff: number; beta: number; derivativeCutoff: number };
   }
 
   export interface LineDraft {

@@ -4,6 +4,7 @@ import { useMemo, useRef, useState } from 'react';
 import { api, type Shot } from '../api/client';
 import { soundOf, usePlayer } from '../line/player';
 import { wavePath } from '../line/spans';
+import { LiveControls } from '../live/LiveControls';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
@@ -86,11 +87,15 @@ export function Transport({ shot }: { shot: Shot }) {
           frame <b>{frame + 1}</b> of
         </output>
         <ShotLength frames={frames} keep={(n) => void editLine({ kind: 'set-length', frames: n })} />
-        <span className="text-[12.5px] whitespace-nowrap text-faint">
+        <span
+          className="text-[12.5px] whitespace-nowrap text-faint"
+          title={`${rules.frameRate} frames a second`}
+        >
           {(frame / rules.frameRate).toFixed(2)} s
         </span>
       </div>
       <div className="flex flex-wrap items-center gap-1.5">
+        <LiveControls key={line?.id} shot={shot} />
         <button
           className="btn px-2"
           aria-pressed={loop !== null}
@@ -130,7 +135,6 @@ export function Transport({ shot }: { shot: Shot }) {
             </button>
           ))}
         </div>
-        <span className="ml-auto text-[12px] text-faint">{rules.frameRate} a second</span>
       </div>
       {line && <Whole key={line.id} shot={shot} marks={marks} />}
     </section>

@@ -4,6 +4,7 @@ import type { Frame } from '../api/client';
 import { mouthBox } from '../benches/mouths/box';
 import { shown } from '../shelf/values';
 import { SkinButtons, Skins } from '../shot/Skins';
+import { LiveFrame } from '../live/LiveFrame';
 import { useDesk } from '../state/desk';
 import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
@@ -16,7 +17,7 @@ import { headView, wholeView, type ViewBox } from './view';
 
 /** The face, always in the same place. Click a part to choose it; with Why? on, to be told about it. */
 export function Stage() {
-  const { view, artwork, director } = useStudio();
+  const { view, artwork, director, line } = useStudio();
   const svg = useRef<SVGSVGElement>(null);
   const root = useRef<SVGGElement>(null);
   const outline = useRef<SVGGElement>(null);
@@ -166,6 +167,7 @@ export function Stage() {
         {solids && !whyMode && <SolidHandles svg={getSvg} painter={getPainter} unit={unit} />}
         {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
+      {line && <LiveFrame rate={line.shot.rules.frameRate} />}
       <div className="absolute top-2.5 left-3 flex gap-1.5">
         <button
           className="btn"

@@ -28,6 +28,7 @@ function rules(by = 0): OpenCharacter {
     cueOf: () => '',
     mirrored: (strip) => strip,
     copy: () => ({}) as never,
+    played: () => '',
   };
   return {
     frame: (pose) => at(turnOf(pose) + by),

@@ -15,6 +15,7 @@ import app.leeward.core.speech.DialogueLine;
 import app.leeward.core.speech.Lexicon;
 import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
+import app.leeward.core.speech.TimedWord;
 import app.leeward.demo.DemoFiles;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Sound;
@@ -57,6 +58,8 @@ public class SpeechBench {
     private final DemoFiles.Line line = DemoFiles.lines().get(0);
     private final Sound sound = WavFile.read(line.wav());
 
+    private final DialogueLine heard = reader.read(line.words(), sound, "h", Lexicon.EMPTY);
+
     private static MouthChart chart() {
         Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
         for (Viseme v : Viseme.values()) {
@@ -95,5 +98,12 @@ public class SpeechBench {
     @Benchmark
     public DialogueLine alignTheFirstDemoLine() {
         return reader.read(line.words(), sound, "h", Lexicon.EMPTY);
+    }
+
+    /** One word of the first demo line listened for again, between the edges on both sides. */
+    @Benchmark
+    public DialogueLine listenForAWordAgain() {
+        TimedWord word = heard.words().get(4);
+        return reader.again(heard, word.start(), word.end(), sound, Lexicon.EMPTY);
     }
 }

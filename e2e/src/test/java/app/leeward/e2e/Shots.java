@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -34,6 +35,7 @@ class Shots {
             kits(day, server);
             turn(day, server);
             mouths(day, server);
+            strip(day, server);
             acting(day, server);
         }
     }
@@ -255,6 +257,68 @@ class Shots {
         hand.page.getByTestId("point-2").click();
         hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths-shape.png")));
+    }
+
+    /** A line at three zooms with a mood and another timing along it; a doubtful word, and the lexicon. */
+    private static void strip(Browser hand, LeewardServer server) throws Exception {
+        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        String line =
+                server.body("/api/v1/characters/" + id + "/lines").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+        String copy = (String) hand.page.evaluate(
+                """
+                async ([character, line]) => {
+                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                  const post = async (path, body) => (await fetch('/api/v1/lines/' + path, {
+                    method: 'POST',
+                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                    body: JSON.stringify(body),
+                  })).json();
+                  const { moods } = (await (await fetch('/api/v1/characters/' + character)).json()).character.voice.mouths;
+                  const copy = await post(line + '/duplicate', {});
+                  let base = copy.revision;
+                  for (const edit of [
+                    { kind: 'feel-along', span: { from: 8, to: 22, mood: moods[0].id } },
+                    { kind: 'feel-along', span: { from: 52, to: 65, mood: moods[1].id } },
+                    { kind: 'time-along', span: { from: 34, to: 48, lead: 2, minimumHold: 3 } },
+                  ]) base = (await post(copy.id + '/edits', { base, edit })).revision;
+                  const text = copy.shot.lines[0].line.text.replace('Sorrel', 'Portugal');
+                  await post(copy.id + '/words', { base, words: text, at: 0 });
+                  while ((await (await fetch('/api/v1/lines/' + copy.id)).json()).revision === base)
+                    await new Promise(done => setTimeout(done, 200));
+                  return copy.id;
+                }
+                """,
+                List.of(id, line));
+        hand.page.navigate("about:blank");
+        hand.open(server.url() + "/#c=" + id + "&b=lines&f=56&l=" + copy);
+        hand.page.getByText("Something else seems to be said").waitFor();
+        List<byte[]> rows = new ArrayList<>();
+        Locator strip = hand.page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Line").setExact(true));
+        for (int zoom = 0; zoom < 3; zoom++) {
+            for (int i = 0; zoom > 0 && i < 2; i++) {
+                hand.page.getByLabel("Show it closer").click();
+            }
+            hand.settle();
+            rows.add(strip.screenshot());
+        }
+        hand.page.getByText("this crew").first().click();
+        hand.page.getByPlaceholder("any word").fill("Sorrel");
+        hand.settle();
+        rows.add(hand.page
+                .locator("section", new Page.LocatorOptions().setHasText("Something else seems to be said"))
+                .last()
+                .screenshot());
+        rows.add(hand.page
+                .locator("details", new Page.LocatorOptions().setHasText("Lexicon"))
+                .screenshot());
+        Files.write(TO.resolve("lines-strip.png"), Stacked.of(rows, 3));
+        hand.page.evaluate(
+                """
+                async line => await fetch('/api/v1/lines/' + line + '/put-away', {
+                  method: 'POST', headers: { 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1] } })
+                """,
+                copy);
     }
 
     /** Brows pulled by a hand, then every look as a face. */

@@ -10,6 +10,8 @@ import app.leeward.core.dial.Offset;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Redrawn;
 import app.leeward.core.eval.Reason;
+import app.leeward.core.live.LiveSettings;
+import app.leeward.core.live.LiveTake;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Joint;
@@ -49,6 +51,8 @@ public final class CodecSource {
             ShotEdit.class,
             Strip.class,
             Track.class,
+            LiveTake.class,
+            LiveSettings.class,
             Edit.class,
             Redrawn.class,
             Frame.class,

@@ -1,5 +1,6 @@
 package app.leeward.page.js;
 
+import app.leeward.core.live.LiveReduction;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.KeptCue;
@@ -168,6 +169,28 @@ public final class OpenLine {
     @JSExport
     public String[] mouths() {
         return playhead.mouths().map(m -> m.drawings().toArray(new String[0])).orElse(new String[0]);
+    }
+
+    /**
+     * What was played by hand while the shot ran, as an edit that puts its keys in.
+     *
+     * @return the edit; a sentence when there is nothing to put in
+     */
+    @JSExport
+    public JSObject played(JSObject take, JSObject settings) {
+        Codec codec = character.codec();
+        JsSink out = new JsSink();
+        try {
+            codec.writeShotEdit(
+                    LiveReduction.edit(
+                            playhead,
+                            codec.readLiveTake(new JsValue(take)),
+                            codec.readLiveSettings(new JsValue(settings))),
+                    out);
+        } catch (Refusal | IllegalArgumentException e) {
+            out.text(e.getMessage());
+        }
+        return out.whole();
     }
 
     /**

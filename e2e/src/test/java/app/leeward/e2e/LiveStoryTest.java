@@ -1,0 +1,107 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Maren is acted while her line runs. */
+class LiveStoryTest extends Story {
+    private Locator keys(String dial) {
+        return page.locator("[data-testid=sheet] [data-item^='key " + dial + "']");
+    }
+
+    private Locator frame() {
+        return page.getByTestId("live-frame");
+    }
+
+    private Locator takes() {
+        return page.getByLabel(Pattern.compile("^Takes: "));
+    }
+
+    private void countIn(int seconds) {
+        takes().click();
+        page.getByLabel("counted in by").fill(String.valueOf(seconds));
+        page.keyboard().press("Escape");
+    }
+
+    private void play() {
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("Home");
+        button("Play live").click();
+        assertThat(frame()).containsText("Writing");
+    }
+
+    @Test
+    void whatTheHandsDoWhileTheLineRunsIsWrittenAsKeys() throws Exception {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        // counted in, seen, and left again
+        countIn(8);
+        page.evaluate("() => document.activeElement.blur()");
+        button("Play live").click();
+        assertThat(frame()).containsText("Get ready");
+        page.keyboard().press("Escape");
+        assertThat(frame()).isHidden();
+        countIn(0);
+
+        // dragged while it runs, and stopped by the space bar
+        play();
+        BoundingBox b = page.getByTestId("ruler-turn").first().boundingBox();
+        page.mouse().move(b.x + b.width / 2, b.y + b.height / 2);
+        page.mouse().down();
+        for (int i = 0; i < 20; i++) {
+            page.mouse().move(b.x + b.width * (0.5 + 0.02 * i), b.y + b.height / 2);
+            hand.frame();
+        }
+        page.mouse().up();
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("Space");
+        assertThat(frame()).isHidden();
+        assertThat(takes()).hasAttribute("aria-label", "Takes: 1");
+        page.waitForFunction(
+                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
+        assertThat(seriousFaults()).isEmpty();
+
+        // another dial by keyboard alone, over the first one; its end keeps it as well
+        play();
+        Locator nod = page.getByTestId("ruler-nod").first();
+        nod.focus();
+        page.keyboard().press("Shift+ArrowRight");
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(frame()).isHidden();
+        page.waitForFunction(
+                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key nod']\").length > 0");
+        int turns = keys("turn").count();
+        assertThat(turns).isGreaterThan(1);
+
+        // what is thrown away leaves nothing behind
+        play();
+        nod.focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        page.keyboard().press("Escape");
+        assertThat(frame()).isHidden();
+        assertThat(takes()).hasAttribute("aria-label", "Takes: 2");
+
+        // undone, and put in again from the take, which outlasts the page
+        page.reload();
+        page.getByTestId("sheet").waitFor();
+        assertThat(takes()).hasAttribute("aria-label", "Takes: 2");
+        button("Undo").click();
+        button("Undo").click();
+        assertThat(keys("turn")).hasCount(0);
+        takes().click();
+        Locator list = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Takes"));
+        assertThat(list.getByRole(AriaRole.LISTITEM).first()).containsText("Turn");
+        list.getByText("Put in").first().click();
+        page.waitForFunction(
+                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
+        list.getByLabel("Throw take 2 away").click();
+        assertThat(list.getByRole(AriaRole.LISTITEM)).hasCount(1);
+    }
+}

@@ -1,0 +1,67 @@
+import type { LiveTake } from 'page-core';
+import { useDesk } from '../state/desk';
+
+/**
+ * Notes what the hand does to dials and drawings while a shot runs. What the hand held when it began is noted as done then: it is what
+ * one sees.
+ */
+export class LiveRecorder {
+  private readonly dials: LiveTake['dials'] = {};
+  private readonly drawings: LiveTake['drawings'] = {};
+  private readonly looks: LiveTake['looks'] = {};
+  private readonly leave: () => void;
+
+  /**
+   * @param from the first frame that is written
+   * @param to the one behind the last
+   * @param now how many frames into the shot one is, with what lies between two of them
+   * @param mouth the part that speaks: its drawings come from the line
+   */
+  constructor(
+    private readonly from: number,
+    private readonly to: number,
+    private readonly now: () => number,
+    private readonly mouth: string | null,
+  ) {
+    const { dials, picks, pins, looks } = useDesk.getState();
+    this.moved({}, dials, from);
+    this.mixed({}, looks, from);
+    this.drawn({}, { ...picks, ...pins }, from);
+    this.leave = useDesk.subscribe((is, was) => {
+      if (is.dials !== was.dials) this.moved(was.dials, is.dials, this.now());
+      if (is.looks !== was.looks) this.mixed(was.looks, is.looks, this.now());
+      if (is.picks !== was.picks || is.pins !== was.pins)
+        this.drawn({ ...was.picks, ...was.pins }, { ...is.picks, ...is.pins }, this.now());
+    });
+  }
+
+  private moved(was: Record<string, number>, is: Record<string, number>, frame: number) {
+    for (const [dial, value] of Object.entries(is))
+      if (was[dial] !== value && Number.isFinite(value)) (this.dials[dial] ??= []).push({ frame, value });
+  }
+
+  private mixed(was: Record<string, number>, is: Record<string, number>, frame: number) {
+    for (const look of new Set([...Object.keys(was), ...Object.keys(is)]))
+      if (was[look] !== is[look]) (this.looks[look] ??= []).push({ frame, value: is[look] ?? 0 });
+  }
+
+  private drawn(was: Record<string, string>, is: Record<string, string>, frame: number) {
+    for (const part of new Set([...Object.keys(was), ...Object.keys(is)]))
+      if (was[part] !== is[part] && part !== this.mouth)
+        (this.drawings[part] ??= []).push({ frame, drawing: is[part] ?? '' });
+  }
+
+  /** What was done until now; null while nothing was. */
+  take(): LiveTake | null {
+    const { from, to, dials, drawings, looks } = this;
+    const done = [dials, drawings, looks].some((all) => Object.keys(all).length > 0);
+    return done ? { from, to, dials, drawings, looks } : null;
+  }
+
+  /** @param last the first frame that is not written any more, when it was stopped before its end */
+  end(last: number): LiveTake | null {
+    this.leave();
+    const take = this.take();
+    return take && { ...take, to: Math.max(take.from + 1, Math.min(take.to, Math.ceil(last))) };
+  }
+}
