@@ -105,7 +105,7 @@ class AwayStoryTest extends Story {
         Locator pictures = page.getByRole(
                 AriaRole.REGION, new Page.GetByRoleOptions().setName("Pictures").setExact(true));
         pictures.getByText("PNG frames").click();
-        pictures.getByLabel("Film width").fill("2000");
+        pictures.getByLabel("Film width").fill("1400");
         Locator files = page.getByRole(
                 AriaRole.REGION, new Page.GetByRoleOptions().setName("Files").setExact(true));
         Locator cancel = files.getByLabel("Cancel PNG frames");
@@ -115,7 +115,7 @@ class AwayStoryTest extends Story {
         files.getByLabel(Pattern.compile("Take .* off the list")).click();
         assertThat(files).isHidden();
 
-        Download made = page.waitForDownload(new Page.WaitForDownloadOptions().setTimeout(120_000), () -> {
+        Download made = page.waitForDownload(new Page.WaitForDownloadOptions().setTimeout(240_000), () -> {
             pictures.getByLabel("Export PNG frames").click();
             page.waitForFunction(
                     "() => Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow')) > 0");

@@ -70,19 +70,19 @@ class LiveStoryTest extends Story {
 
         // another dial by keyboard alone, over the first one; its end keeps it as well
         play();
-        Locator nod = page.getByTestId("ruler-nod").first();
-        nod.focus();
+        Locator blink = page.getByTestId("ruler-blink").first();
+        blink.focus();
         page.keyboard().press("Shift+ArrowRight");
         page.keyboard().press("Shift+ArrowRight");
         assertThat(frame()).isHidden();
         page.waitForFunction(
-                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key nod']\").length > 0");
+                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key blink']\").length > 0");
         int turns = keys("turn").count();
         assertThat(turns).isGreaterThan(1);
 
         // what is thrown away leaves nothing behind
         play();
-        nod.focus();
+        blink.focus();
         page.keyboard().press("Shift+ArrowLeft");
         page.keyboard().press("Escape");
         assertThat(frame()).isHidden();

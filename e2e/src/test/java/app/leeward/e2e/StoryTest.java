@@ -264,7 +264,7 @@ class StoryTest extends Story {
         Download csv = page.waitForDownload(() -> button("Export Exposure CSV").click());
         String sheet = Files.readString(csv.path(), StandardCharsets.UTF_8);
         assertThat(sheet)
-                .startsWith("frame,seconds,word,phone,class,mouth,pinned")
+                .startsWith("frame,seconds,word,phone,class,heard,mouth,pinned")
                 .contains("closed")
                 .contains("fv");
         Download png = page.waitForDownload(() -> button("Export PNG").click());
