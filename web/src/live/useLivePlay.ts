@@ -55,8 +55,9 @@ export function useLivePlay(shot: Shot) {
     [editLine, tell],
   );
 
+  /** @param write whether what is kept is put in at once; never into a shot that was opened meanwhile */
   const finish = useCallback(
-    async (keep: boolean) => {
+    async (keep: boolean, write = true) => {
       window.clearInterval(counting.current);
       const now = running.current;
       running.current = null;
@@ -72,7 +73,7 @@ export function useLivePlay(shot: Shot) {
         return;
       }
       await keepTake({ ...now.kept, take, ended: true }).catch(trouble);
-      await Promise.all([look(), put(take)]);
+      if (write) await Promise.all([look(), put(take)]);
     },
     [clock, rate, look, put, tell, trouble],
   );
@@ -137,12 +138,12 @@ export function useLivePlay(shot: Shot) {
     return () => window.removeEventListener('keydown', press, true);
   }, [finish]);
 
-  // whoever leaves the bench in the middle of it keeps what was done
+  // whoever leaves the bench in the middle of it keeps the take
   const last = useRef(finish);
   useEffect(() => {
     last.current = finish;
   });
-  useEffect(() => () => void last.current(true), []);
+  useEffect(() => () => void last.current(true, false), []);
 
   const drop = (id: string) => void dropTake(id).then(look, trouble);
   return { takes, start, finish, put, drop };

@@ -108,7 +108,7 @@ export function Transport({ shot }: { shot: Shot }) {
           {[1, 2, 3].map((n) => (
             <button
               key={n}
-              className="btn px-2"
+              className="btn px-1.5"
               aria-pressed={rules.exposure === n}
               onClick={() => expose(n)}
             >
@@ -126,7 +126,7 @@ export function Transport({ shot }: { shot: Shot }) {
           ).map(([s, words]) => (
             <button
               key={s}
-              className="btn px-2"
+              className="btn px-1.5"
               aria-pressed={speed === s}
               aria-label={`Speed ${words}`}
               onClick={() => useDesk.setState({ speed: s })}
