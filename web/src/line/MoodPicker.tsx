@@ -1,23 +1,14 @@
 import type { Mood } from '../api/client';
 import { MOODS } from '../shot/items';
 import { useStudio } from '../state/studio';
+import type { Stretch } from './spans';
 import { DrawingThumb } from '../ui/DrawingThumb';
 
 /** Sounds whose mouths tell one row from another. */
 const TELLING = ['REST', 'AH', 'EE', 'OO', 'FV'] as const;
 
 /** Another row of mouths for a stretch of the line. Each row shows what it is by a few of its mouths. */
-export function MoodPicker({
-  from,
-  to,
-  good,
-  done,
-}: {
-  from: number;
-  to: number;
-  good: boolean;
-  done: () => void;
-}) {
+export function MoodPicker({ from, to, good, done }: Stretch) {
   const { line, view, artwork, editLine } = useStudio();
   const { moods, drawn, part } = view.character.voice.mouths;
   const mouth = view.character.rig.parts.find((p) => p.id === part);

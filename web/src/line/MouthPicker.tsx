@@ -132,9 +132,11 @@ function useWordRange() {
   const { line } = useStudio();
   const { shot } = line!;
   return (frame: number) => {
+    const timing = shot.tracks.timings.find((t) => t.from <= frame && frame < t.to);
+    const lead = timing?.lead ?? shot.rules.lead;
     for (const placed of shot.lines)
       for (const w of placed.line.words) {
-        const at = (seconds: number) => placed.at + seconds * shot.rules.frameRate - shot.rules.lead;
+        const at = (seconds: number) => placed.at + seconds * shot.rules.frameRate - lead;
         const from = Math.max(0, Math.floor(at(w.start)));
         const to = Math.min(line!.frames, Math.ceil(at(w.end))) - 1;
         if (frame >= from && frame <= to) return { from, to, text: w.text };

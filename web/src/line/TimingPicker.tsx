@@ -1,19 +1,10 @@
 import { useState } from 'react';
 import { TIMINGS } from '../shot/items';
 import { useStudio } from '../state/studio';
+import type { Stretch } from './spans';
 
 /** Another lead and hold of the mouths for a stretch of the line. */
-export function TimingPicker({
-  from,
-  to,
-  good,
-  done,
-}: {
-  from: number;
-  to: number;
-  good: boolean;
-  done: () => void;
-}) {
+export function TimingPicker({ from, to, good, done }: Stretch) {
   const { line, editLine } = useStudio();
   const spans = line?.shot.tracks.timings ?? [];
   const whole = line!.shot.rules;

@@ -6,6 +6,17 @@ export interface Span {
   what: string;
 }
 
+/** A stretch of frames that something is to be set on. */
+export interface Stretch {
+  from: number;
+  /** Last frame, included. */
+  to: number;
+  /** Whether it lies within the line. */
+  good: boolean;
+  /** Called before it is set. */
+  done: () => void;
+}
+
 export function spans(frames: string[]): Span[] {
   const out: Span[] = [];
   frames.forEach((what, f) => {

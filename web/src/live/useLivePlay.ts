@@ -125,7 +125,7 @@ export function useLivePlay(shot: Shot) {
     if (of > 0) counting.current = window.setInterval(next, 1000);
   }, [shot.frames, stepTo, clock, rate, view.character, lineId, finish, trouble]);
 
-  // Space stops and keeps while it counts as well; Escape throws away
+  // Escape throws away; while it counts there is nothing to keep, so Space leaves as well
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       const { phase } = useLive.getState();

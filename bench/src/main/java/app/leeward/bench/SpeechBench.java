@@ -20,6 +20,7 @@ import app.leeward.demo.DemoFiles;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.Sound;
 import app.leeward.speech.Speaker;
+import app.leeward.speech.SpoiltLine;
 import app.leeward.speech.WavFile;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -58,7 +59,7 @@ public class SpeechBench {
     private final DemoFiles.Line line = DemoFiles.lines().get(0);
     private final Sound sound = WavFile.read(line.wav());
 
-    private final DialogueLine spoilt = spoilt(reader.read(line.words(), sound, "h", Lexicon.EMPTY), 4);
+    private final DialogueLine spoilt = SpoiltLine.of(reader.read(line.words(), sound, "h", Lexicon.EMPTY), 4);
 
     private static MouthChart chart() {
         Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
@@ -105,20 +106,5 @@ public class SpeechBench {
     public DialogueLine listenForAWordAgain() {
         TimedWord word = spoilt.words().get(4);
         return reader.again(spoilt, word.start(), word.end(), sound, Lexicon.EMPTY);
-    }
-
-    /** A line with one word's sounds pressed together towards its beginning. */
-    private static DialogueLine spoilt(DialogueLine line, int word) {
-        List<TimedPhone> phones = new ArrayList<>(line.phones());
-        List<Integer> of = line.phonesOf(word);
-        double at = phones.get(of.get(0)).start();
-        double end = phones.get(of.get(of.size() - 1)).end();
-        for (int i : of) {
-            double to = i == of.get(of.size() - 1) ? end : at + 0.02;
-            phones.set(i, new TimedPhone(phones.get(i).phone(), at, to));
-            at = to;
-        }
-        return new DialogueLine(
-                line.text(), line.sound(), line.seconds(), line.words(), phones, List.of(), line.doubt());
     }
 }

@@ -11,7 +11,6 @@ import app.leeward.core.speech.Phone;
 import app.leeward.core.speech.TimedPhone;
 import app.leeward.core.speech.TimedWord;
 import app.leeward.core.speech.UnwrittenSpeech;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -31,24 +30,10 @@ class ByHandTest {
         read = reader.read(TEXT, sound, "h", Lexicon.EMPTY);
     }
 
-    /** The same line with the sounds of a word pressed together towards its start, which nobody held. */
-    private static DialogueLine spoilt(int word) {
-        List<TimedPhone> phones = new ArrayList<>(read.phones());
-        List<Integer> of = read.phonesOf(word);
-        double at = phones.get(of.get(0)).start();
-        double end = phones.get(of.get(of.size() - 1)).end();
-        for (int i : of) {
-            double to = i == of.get(of.size() - 1) ? end : at + 0.02;
-            phones.set(i, new TimedPhone(phones.get(i).phone(), at, to));
-            at = to;
-        }
-        return new DialogueLine(read.text(), "h", read.seconds(), read.words(), phones, List.of(), read.doubt());
-    }
-
     @Test
     void aStretchIsFoundAgainAndNothingElseMoves() {
         int word = 7;
-        DialogueLine spoilt = spoilt(word);
+        DialogueLine spoilt = SpoiltLine.of(read, word);
         TimedWord paper = spoilt.words().get(word);
         DialogueLine again = reader.again(spoilt, paper.start(), paper.end(), sound, Lexicon.EMPTY);
         for (int i = 0; i < read.phones().size(); i++) {
@@ -77,7 +62,7 @@ class ByHandTest {
     void heldEdgesStayToTheLastDigitWhenAStretchIsReadAgain() {
         int b = read.phonesOf(6).get(0);
         double put = read.phones().get(b).start() + 0.0371;
-        DialogueLine moved = LineCorrection.moved(spoilt(7), b, false, put, false);
+        DialogueLine moved = LineCorrection.moved(SpoiltLine.of(read, 7), b, false, put, false);
         DialogueLine again = reader.again(
                 moved, moved.words().get(4).start(), moved.words().get(8).end(), sound, Lexicon.EMPTY);
         assertThat(again.phones().get(b).start()).isEqualTo(put);
