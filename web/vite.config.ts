@@ -6,7 +6,10 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   // core, compiled for the browser by this module's Maven build
   resolve: {
-    alias: { 'page-core': new URL('./target/page/page-core.js', import.meta.url).pathname },
+    alias: {
+      'page-core': new URL('./target/page/page-core.js', import.meta.url).pathname,
+      'page-live': new URL('./target/page/page-live.js', import.meta.url).pathname,
+    },
   },
   build: { outDir: 'dist/static', sourcemap: false, chunkSizeWarningLimit: 900 },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:8480' } },

@@ -6,7 +6,7 @@ import app.leeward.core.live.LiveReduction;
 import app.leeward.core.live.LiveSample;
 import app.leeward.core.live.LiveSettings;
 import app.leeward.core.live.LiveTake;
-import app.leeward.core.live.OneEuroFilter;
+import app.leeward.core.signal.OneEuroFilter;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.Playhead;

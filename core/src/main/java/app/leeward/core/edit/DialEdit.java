@@ -23,4 +23,7 @@ public sealed interface DialEdit extends Edit
                 Unfollow,
                 RecordCorner,
                 ForgetCorner,
-                PullPoint {}
+                PullPoint,
+                LinkSignal,
+                UnlinkSignal,
+                SuggestLinks {}

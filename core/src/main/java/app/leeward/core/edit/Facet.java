@@ -32,6 +32,8 @@ public enum Facet {
     LINE("line", "line "),
     LINK("", "link of "),
     LOOK("looks", "look "),
+    /** What a performer's signals move. */
+    SIGNALS("signals", "signal "),
     MODEL_LINE("", "model line "),
     MOOD("mood", ""),
     MOUTHS("mouths", ""),

@@ -1,6 +1,8 @@
 package app.leeward.core.live;
 
+import app.leeward.core.cue.Blink;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Travel;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
@@ -15,8 +17,10 @@ import app.leeward.core.shot.Track;
 import app.leeward.core.shot.Tracks;
 import app.leeward.core.shot.Way;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Makes a take into ordinary keys on exposures, which stand in the shot as if they had been set by hand. What a dial did before the
@@ -58,9 +62,20 @@ public final class LiveReduction {
     private ActingEdit.PasteFrames edit() {
         List<Track> of = new ArrayList<>();
         Tracks tracks = Tracks.EMPTY;
+        List<Blink> blinks = new ArrayList<>();
         for (String id : take.dials().keySet()) {
             Optional<Dial> dial = playhead.evaluator().character().dial(id);
-            List<DialKey> keys = dial.map(d -> keys(d, take.dials().get(id))).orElse(List.of());
+            List<LiveSample> samples = take.dials().get(id);
+            if (dial.isPresent() && dial.get().purpose() == Purpose.BLINK) {
+                double late = settings.latency() * shot.rules().frameRate();
+                PlayedBlinks played =
+                        PlayedBlinks.in(dial.get(), samples, shot.rules().frameRate(), exposure, late);
+                blinks.addAll(played.blinks());
+                samples = played.rest();
+            }
+            List<LiveSample> left = samples;
+            List<DialKey> keys =
+                    dial.filter(d -> !left.isEmpty()).map(d -> keys(d, left)).orElse(List.of());
             if (!keys.isEmpty()) {
                 of.add(Track.dial(id));
                 tracks = tracks.withKeys(id, keys);
@@ -73,6 +88,11 @@ public final class LiveReduction {
                 tracks = tracks.withDrawings(part, held);
             }
         }
+        List<Blink> all = blinks(blinks);
+        if (!blinks.isEmpty()) {
+            of.add(Track.of(Track.Sort.BLINKS));
+            tracks = tracks.withBlinks(all);
+        }
         List<LookSpan> looks = looks();
         if (!looks.isEmpty()) {
             of.add(Track.of(Track.Sort.LOOKS));
@@ -82,6 +102,21 @@ public final class LiveReduction {
             throw new Refusal(RefusalCode.NO_CHANGE, "Nothing was moved while the shot ran.");
         }
         return new ActingEdit.PasteFrames(from, new Strip(length(), of, tracks), 1);
+    }
+
+    /** The blinks that were played, within the take, with those of the shot that leave them room; by frames of the strip. */
+    private List<Blink> blinks(List<Blink> played) {
+        List<Blink> mine = played.stream()
+                .filter(b -> b.frame() >= from && b.end() <= to && b.within(shot.frames()))
+                .toList();
+        return Stream.concat(
+                        mine.stream(),
+                        shot.tracks().blinks().stream()
+                                .filter(b -> b.frame() >= from && b.frame() < from + length())
+                                .filter(b -> mine.stream().noneMatch(m -> m.frame() < b.end() && b.frame() < m.end())))
+                .sorted(Comparator.comparingInt(Blink::frame))
+                .map(b -> new Blink(b.frame() - from, b.down(), b.hold(), b.up(), b.laid()))
+                .toList();
     }
 
     /** One frame more than the take where the shot goes on, for the keys that bring dials back to what they do there. */

@@ -1,5 +1,6 @@
 package app.leeward.core.live;
 
+import app.leeward.core.signal.OneEuroFilter;
 import java.util.Optional;
 
 /**

@@ -4,6 +4,7 @@ import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
 import app.leeward.core.dial.Travel;
+import app.leeward.core.signal.SignalLink;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import java.util.stream.Stream;
  * @param correctives corrections at pairs of dial values
  * @param turn how the head turn was made from the art, when it was
  * @param views whole sub-faces that a dial exchanges, when it has such
+ * @param links what a performer's signals move; a signal moves one thing at most once
  */
 @RecordBuilder
 public record Controls(
@@ -24,10 +26,11 @@ public record Controls(
         List<Pad> pads,
         List<Corrective> correctives,
         Optional<TurnPlan> turn,
-        Optional<ViewSet> views)
+        Optional<ViewSet> views,
+        List<SignalLink> links)
         implements ControlsBuilder.With {
     public static final Controls NONE =
-            new Controls(List.of(), List.of(), List.of(), Optional.empty(), Optional.empty());
+            new Controls(List.of(), List.of(), List.of(), Optional.empty(), Optional.empty(), List.of());
 
     public Controls {
         dials = List.copyOf(dials);
@@ -36,6 +39,14 @@ public record Controls(
         correctives = correctives == null ? List.of() : List.copyOf(correctives);
         turn = turn == null ? Optional.empty() : turn;
         views = views == null ? Optional.empty() : views;
+        links = links == null ? List.of() : List.copyOf(links);
+        for (int i = 0; i < links.size(); i++) {
+            for (int k = 0; k < i; k++) {
+                if (links.get(i).joins(links.get(k))) {
+                    throw new IllegalArgumentException(links.get(i).signal().title() + " drives the same thing twice");
+                }
+            }
+        }
     }
 
     public Optional<Dial> dial(String id) {
@@ -75,6 +86,7 @@ public record Controls(
                         .filter(c -> !c.offsets().isEmpty())
                         .toList(),
                 turn,
-                views.flatMap(v -> v.view(part).isPresent() ? v.without(part) : Optional.of(v)));
+                views.flatMap(v -> v.view(part).isPresent() ? v.without(part) : Optional.of(v)),
+                links);
     }
 }

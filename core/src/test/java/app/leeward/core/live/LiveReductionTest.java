@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Refused;
 import app.leeward.core.Rigs;
+import app.leeward.core.cue.Blink;
 import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Purpose;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.RefusalCode;
@@ -19,7 +21,9 @@ import app.leeward.core.shot.HeldDrawing;
 import app.leeward.core.shot.LookSpan;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
+import app.leeward.core.shot.Tracks;
 import app.leeward.core.shot.Way;
+import app.leeward.core.signal.OneEuroFilter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -127,6 +131,41 @@ class LiveReductionTest {
             assertThat(out[i]).isCloseTo(hat, within(1e-12));
         }
         assertThatThrownBy(() -> new OneEuroFilter(0, 1)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** Eyes shut and opened within a second have blinked; eyes kept half shut are keys, as a hand would expect. */
+    @Test
+    void aBlinkThatIsPlayedStandsOnTheBlinksAndASleepyLidOnItsDial() {
+        Dial blink = new Dial("blink", "Blink", Purpose.BLINK, 0, 1, 0, "", List.of(), List.of());
+        Character face = FACE.withDials(List.of(blink), List.of());
+        Shot shot = Shot.silent("s", new TrackRules(24, 1, 0, 1), 120)
+                .withTracks(Tracks.EMPTY.withBlinks(List.of(new Blink(22, 3, 0, 3), new Blink(60, 3, 0, 3))));
+        List<LiveSample> samples = new ArrayList<>();
+        for (double f = 0; f < 120; f += 0.5) {
+            double twice = Math.max(lid(f - 20), lid(f - 90));
+            samples.add(new LiveSample(f, twice));
+        }
+        Playhead playhead = new Playhead(new Evaluator(face), shot);
+        LiveTake take = new LiveTake(0, 120, Map.of("blink", samples), Map.of(), Map.of());
+        Shot played = LiveReduction.edit(playhead, take, LiveSettings.USUAL).apply(shot);
+        assertThat(played.tracks().dials()).doesNotContainKey("blink");
+        assertThat(played.tracks().blinks())
+                .as("both, and the one of before that leaves them room")
+                .containsExactly(new Blink(20, 2, 1, 3), new Blink(60, 3, 0, 3), new Blink(90, 2, 1, 3));
+
+        List<LiveSample> sleepy = List.of(new LiveSample(10, 0), new LiveSample(20, 0.6), new LiveSample(80, 0));
+        take = new LiveTake(0, 120, Map.of("blink", sleepy), Map.of(), Map.of());
+        Shot tired = LiveReduction.edit(playhead, take, LiveSettings.USUAL).apply(shot);
+        assertThat(tired.tracks().dials().get("blink")).isNotEmpty();
+        assertThat(tired.tracks().blinks()).isEqualTo(shot.tracks().blinks());
+    }
+
+    /** Two frames down, one shut, three up. */
+    private static double lid(double since) {
+        if (since <= 0 || since >= 6) {
+            return 0;
+        }
+        return since < 2 ? since / 2 : since <= 3 ? 1 : 1 - (since - 3) / 3;
     }
 
     @Test

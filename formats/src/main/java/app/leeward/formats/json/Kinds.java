@@ -44,6 +44,7 @@ import app.leeward.core.edit.KeepRun;
 import app.leeward.core.edit.KeyKit;
 import app.leeward.core.edit.KeyRun;
 import app.leeward.core.edit.LeadInto;
+import app.leeward.core.edit.LinkSignal;
 import app.leeward.core.edit.MakeBrows;
 import app.leeward.core.edit.MakeCues;
 import app.leeward.core.edit.MakeDial;
@@ -112,6 +113,7 @@ import app.leeward.core.edit.Stack;
 import app.leeward.core.edit.StackByRole;
 import app.leeward.core.edit.StackDrawing;
 import app.leeward.core.edit.StandBetween;
+import app.leeward.core.edit.SuggestLinks;
 import app.leeward.core.edit.TakeFrom;
 import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.edit.TeachWords;
@@ -119,6 +121,7 @@ import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.edit.Tidy;
 import app.leeward.core.edit.TravelBy;
 import app.leeward.core.edit.Unfollow;
+import app.leeward.core.edit.UnlinkSignal;
 import app.leeward.core.edit.WeighPoint;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.DeliveryEdit;
@@ -127,6 +130,7 @@ import app.leeward.core.shot.ReviewEdit;
 import app.leeward.core.shot.ShotEdit;
 import app.leeward.core.shot.SoundEdit;
 import app.leeward.core.shot.Way;
+import app.leeward.core.signal.Driven;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -271,6 +275,9 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("forget-corner", ForgetCorner.class),
                     entry("pull-point", PullPoint.class),
                     entry("set-key", SetKey.class),
+                    entry("link-signal", LinkSignal.class),
+                    entry("unlink-signal", UnlinkSignal.class),
+                    entry("suggest-links", SuggestLinks.class),
                     entry("take-from", TakeFrom.class),
                     entry("take-version", TakeVersion.class)));
 
@@ -321,6 +328,9 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("feel-along", DeliveryEdit.FeelAlong.class),
                     entry("time-along", DeliveryEdit.TimeAlong.class)));
 
+    public static final Kinds<Driven> DRIVEN =
+            of(Driven.class, List.of(entry("dial", Driven.OfDial.class), entry("look", Driven.OfLook.class)));
+
     public static final Kinds<Way> WAYS = of(
             Way.class,
             List.of(
@@ -330,7 +340,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("curve", Way.Curve.class)));
 
     /** Every choice there is. */
-    public static final List<Kinds<?>> ALL = List.of(PAINTS, EASES, EDITS, SHOT_EDITS, WAYS);
+    public static final List<Kinds<?>> ALL = List.of(PAINTS, EASES, EDITS, SHOT_EDITS, WAYS, DRIVEN);
 
     private static <T> Kinds<T> of(Class<T> sealed, List<Map.Entry<String, Class<? extends T>>> options) {
         Map<String, Class<? extends T>> ordered = new LinkedHashMap<>();

@@ -1,4 +1,4 @@
-package app.leeward.core.live;
+package app.leeward.core.signal;
 
 /**
  * The One Euro filter: a low-pass of first order whose cutoff rises with speed, so that a hand at rest does not tremble and one that
@@ -20,19 +20,34 @@ public record OneEuroFilter(double minimumCutoff, double beta, double derivative
         this(minimumCutoff, beta, 1);
     }
 
+    /**
+     * What it knows of a value that comes in one by one.
+     *
+     * @param value what came out last
+     * @param speed how fast it goes, a second, itself smoothed
+     */
+    public record State(double value, double speed) {
+        /** Before anything moved. */
+        public static State at(double value) {
+            return new State(value, 0);
+        }
+    }
+
+    /** @param rate values a second, by the time since the last one */
+    public State next(State before, double value, double rate) {
+        double raw = (value - before.value()) * rate;
+        double speed = before.speed() + alpha(derivativeCutoff, rate) * (raw - before.speed());
+        double cutoff = minimumCutoff + beta * Math.abs(speed);
+        return new State(before.value() + alpha(cutoff, rate) * (value - before.value()), speed);
+    }
+
     /** @param rate values a second */
     public double[] smoothed(double[] values, double rate) {
         double[] out = new double[values.length];
-        double speed = 0;
+        State state = null;
         for (int i = 0; i < values.length; i++) {
-            if (i == 0) {
-                out[0] = values[0];
-                continue;
-            }
-            double raw = (values[i] - out[i - 1]) * rate;
-            speed += alpha(derivativeCutoff, rate) * (raw - speed);
-            double cutoff = minimumCutoff + beta * Math.abs(speed);
-            out[i] = out[i - 1] + alpha(cutoff, rate) * (values[i] - out[i - 1]);
+            state = state == null ? State.at(values[i]) : next(state, values[i], rate);
+            out[i] = state.value();
         }
         return out;
     }
