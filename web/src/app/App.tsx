@@ -4,6 +4,7 @@ import { api } from '../api/client';
 import { Bench } from '../benches/Bench';
 import { LineStrip } from '../line/LineStrip';
 import { PlayerProvider } from '../line/player';
+import { useLive } from '../live/liveState';
 import { Shelf } from '../shelf/Shelf';
 import { Stage } from '../stage/Stage';
 import { ShotTransport } from '../shot/ShotTransport';
@@ -36,6 +37,9 @@ function useFirstLine(character: string | null) {
 export function App() {
   const id = useDesk((s) => s.character);
   const bench = useDesk((s) => s.bench);
+  const live = useLive((s) => s.panel);
+  // whoever performs needs no rulers, and a larger face
+  const performed = useLive((s) => s.panel && s.source !== 'hands');
   const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: 10_000 });
   useEffect(() => {
     const items = characters.data?.items;
@@ -65,16 +69,18 @@ export function App() {
               <Keys />
               <div
                 className={`grid h-full grid-rows-[minmax(0,1fr)_auto_auto] ${
-                  bench === 'shot'
+                  bench === 'shot' && !live
                     ? 'grid-cols-[132px_minmax(0,0.58fr)_minmax(0,1fr)]'
-                    : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'
+                    : bench === 'shot'
+                      ? 'grid-cols-[132px_minmax(0,1fr)_minmax(0,1.06fr)]'
+                      : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'
                 }`}
               >
                 <Rail characters={characters.data.items} />
                 {bench !== 'hand-over' && (
                   <>
                     <Stage />
-                    <Shelf />
+                    {!(performed && bench === 'shot') && <Shelf />}
                     {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
                   </>
                 )}

@@ -3,6 +3,8 @@ import { ChevronDown, ListPlus, Plus } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import { useState } from 'react';
 import { api, type Shot } from '../api/client';
+import { LivePanel } from '../live/LivePanel';
+import { useLive } from '../live/liveState';
 import { FirstPass } from '../shot/FirstPass';
 import { Foot } from '../shot/Foot';
 import { keyOf } from '../shot/items';
@@ -25,7 +27,9 @@ export function ShotBench() {
   const checking = useSheet((s) => s.checking);
   useSheetKeys(shot);
   useAutoKeys(shot);
+  const live = useLive((s) => s.panel);
   if (!line || !shot) return <NoShot />;
+  if (live) return <LivePanel shot={shot} line={line} />;
   return (
     <div className="-mx-5 -my-4 flex h-[calc(100%+2rem)] flex-col">
       <header className="flex flex-wrap items-center gap-x-1.5 gap-y-1.5 px-3.5 pt-3.5 pb-2.5">

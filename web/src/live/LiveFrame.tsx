@@ -7,7 +7,7 @@ export function LiveFrame({ rate }: { rate: number }) {
   if (phase.is === 'idle') return null;
   return (
     <div
-      className="pointer-events-none absolute inset-0 z-10 border-4 border-recording"
+      className="pointer-events-none absolute inset-0 z-10 border-4 border-recording will-change-transform"
       data-testid="live-frame"
     >
       <div

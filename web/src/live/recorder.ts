@@ -1,8 +1,9 @@
 import type { LiveTake } from 'page-core';
 import { useDesk } from '../state/desk';
+import { isArmed, trackOf } from './liveState';
 
 /**
- * Notes what the hand does to dials and drawings while a shot runs. What the hand held when it began is noted as done then: it is what
+ * Notes what the hand, or a performer, does to armed dials, drawings and looks while a shot runs. What the hand held when it began is noted as done then: it is what
  * one sees.
  */
 export class LiveRecorder {
@@ -37,17 +38,19 @@ export class LiveRecorder {
 
   private moved(was: Record<string, number>, is: Record<string, number>, frame: number) {
     for (const [dial, value] of Object.entries(is))
-      if (was[dial] !== value && Number.isFinite(value)) (this.dials[dial] ??= []).push({ frame, value });
+      if (was[dial] !== value && Number.isFinite(value) && isArmed(trackOf('dial', dial)))
+        (this.dials[dial] ??= []).push({ frame, value });
   }
 
   private mixed(was: Record<string, number>, is: Record<string, number>, frame: number) {
     for (const look of new Set([...Object.keys(was), ...Object.keys(is)]))
-      if (was[look] !== is[look]) (this.looks[look] ??= []).push({ frame, value: is[look] ?? 0 });
+      if (was[look] !== is[look] && isArmed(trackOf('look', look)))
+        (this.looks[look] ??= []).push({ frame, value: is[look] ?? 0 });
   }
 
   private drawn(was: Record<string, string>, is: Record<string, string>, frame: number) {
     for (const part of new Set([...Object.keys(was), ...Object.keys(is)]))
-      if (was[part] !== is[part] && part !== this.mouth)
+      if (was[part] !== is[part] && part !== this.mouth && isArmed(trackOf('drawings', part)))
         (this.drawings[part] ??= []).push({ frame, drawing: is[part] ?? '' });
   }
 

@@ -1,75 +1,66 @@
 import type { LiveTake } from 'page-core';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import type { Shot } from '../api/client';
 import { usePlayer } from '../line/player';
 import { beat } from '../record/beat';
-import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
-import { dropTake, type KeptTake, keepTake, takesOver } from './liveTakes';
-import { settings, useLive } from './liveState';
+import { dropTake, type KeptTake, keepTake } from './liveTakes';
+import { useLive } from './liveState';
 import { LiveRecorder } from './recorder';
+import { useTakes } from './useTakes';
 
-/** How often what was done is put away while it is still being played, milliseconds. */
+/** How often what was done is put away while it is still being played, and shown, milliseconds. */
 const KEPT = 500;
+const SHOWN = 100;
+
+/** Seconds within which whoever stops meant to stop at the end of the take before. */
+const SLIP = 0.6;
+
+/** A take that is being played. */
+interface Running {
+  recorder: LiveRecorder;
+  kept: KeptTake;
+  /** The one before it, when it has begun again. */
+  before: LiveTake | null;
+  /** Whether there was a loop before it began. */
+  round: boolean;
+  timer: number;
+  leave: () => void;
+}
 
 /** Plays a shot while the hand acts in it, and writes what it did as keys. */
 export function useLivePlay(shot: Shot) {
-  const { line, view, editLine, tell } = useStudio();
+  const { line, view, tell } = useStudio();
   const { stepTo, clock } = usePlayer();
-  const [takes, setTakes] = useState<KeptTake[]>([]);
-  const running = useRef<{ recorder: LiveRecorder; kept: KeptTake; timer: number; leave: () => void } | null>(
-    null,
-  );
+  const { look, put, trouble } = useTakes();
+  const running = useRef<Running | null>(null);
   const counting = useRef(0);
   const lineId = line?.id ?? '';
   const rate = shot.rules.frameRate;
-  const trouble = useCallback(
-    (e: unknown) => tell({ message: `The take cannot be kept in this browser: ${String(e)}`, bad: true }),
-    [tell],
-  );
-  const look = useCallback(() => takesOver(lineId).then(setTakes, trouble), [lineId, trouble]);
-  useEffect(() => void look(), [look]);
-
-  /** Writes a take, or a stretch of it, into the shot. */
-  const put = useCallback(
-    async (take: LiveTake, from = take.from, to = take.to) => {
-      const { open } = useActed.getState();
-      const edit = open?.played({ ...take, from, to }, settings());
-      if (edit === undefined) return;
-      if (typeof edit === 'string') {
-        tell({ message: edit, bad: true });
-        return;
-      }
-      if (!(await editLine(edit))) return;
-      // the hand lets go of what is in the shot now
-      const without = <T>(held: Record<string, T>, gone: object) =>
-        Object.fromEntries(Object.entries(held).filter(([id]) => !(id in gone)));
-      useDesk.setState((s) => ({
-        dials: without(s.dials, take.dials),
-        picks: without(s.picks, take.drawings),
-        pins: without(s.pins, take.drawings),
-        looks: without(s.looks, take.looks),
-      }));
-    },
-    [editLine, tell],
-  );
-
   /** @param write whether what is kept is put in at once; never into a shot that was opened meanwhile */
   const finish = useCallback(
     async (keep: boolean, write = true) => {
       window.clearInterval(counting.current);
       const now = running.current;
       running.current = null;
-      useLive.setState({ phase: { is: 'idle' } });
+      useLive.setState({ phase: { is: 'idle' }, writing: null });
       if (!now) return;
+      // what came of it is seen, not who performs
+      useLive.setState({ rehearsing: false });
       window.clearInterval(now.timer);
       now.leave();
-      const take = now.recorder.end(Math.floor(clock() * rate) + 1);
+      const last = Math.floor(clock() * rate) + 1;
+      const done = now.recorder.end(last);
       useDesk.getState().play(false);
+      if (!now.round) useDesk.setState({ loop: null });
+      // stopped just after it began again: the one before is meant
+      const slipped = now.before !== null && last - now.kept.take.from < SLIP * rate;
+      const take = slipped ? null : done;
       if (!keep || !take) {
         await dropTake(now.kept.id).catch(trouble);
-        if (keep) tell({ message: 'Nothing was moved while the shot ran.', bad: false });
+        if (keep && slipped && write) await Promise.all([look(), put(now.before!)]);
+        else if (keep) tell({ message: 'Nothing was moved while the shot ran.', bad: false });
         return;
       }
       await keepTake({ ...now.kept, take, ended: true }).catch(trouble);
@@ -82,30 +73,51 @@ export function useLivePlay(shot: Shot) {
     const desk = useDesk.getState();
     desk.play(false);
     const [from, to] = desk.loop ?? [desk.frame >= shot.frames - 1 ? 0 : desk.frame, shot.frames];
+    const { over } = useLive.getState();
+    const round = desk.loop !== null;
+    if (over) useDesk.setState({ loop: [from, to] });
     const begin = () => {
       stepTo(from);
-      const recorder = new LiveRecorder(
-        from,
-        to,
-        () => Math.max(from, Math.min(to, clock() * rate)),
-        view.character.voice.mouths.part ?? null,
-      );
-      const kept: KeptTake = {
+      const note = () =>
+        new LiveRecorder(
+          from,
+          to,
+          () => Math.max(from, Math.min(to, clock() * rate)),
+          view.character.voice.mouths.part ?? null,
+        );
+      const empty = (): KeptTake => ({
         id: crypto.randomUUID(),
         line: lineId,
         at: new Date().toISOString(),
         take: { from, to, dials: {}, drawings: {}, looks: {} },
         ended: false,
-      };
-      const timer = window.setInterval(() => {
-        const take = recorder.take();
-        if (take) void keepTake({ ...kept, take }).catch(trouble);
-      }, KEPT);
-      const leave = useDesk.subscribe((is, was) => {
-        const over = desk.loop !== null && (is.frame >= to - 1 || is.frame < was.frame);
-        if ((was.playing && !is.playing) || over) void finish(true);
       });
-      running.current = { recorder, kept, timer, leave };
+      const now: Running = {
+        recorder: note(),
+        kept: empty(),
+        before: null,
+        round,
+        timer: 0,
+        leave: () => undefined,
+      };
+      let ticks = 0;
+      now.timer = window.setInterval(() => {
+        const take = now.recorder.take();
+        useLive.setState({ writing: take });
+        if (take && ++ticks % (KEPT / SHOWN) === 0) void keepTake({ ...now.kept, take }).catch(trouble);
+      }, SHOWN);
+      now.leave = useDesk.subscribe((is, was) => {
+        const end = is.frame >= to - 1 || is.frame < was.frame;
+        if (over && was.playing && is.playing && is.frame < was.frame) {
+          // another take, on top of the same shot
+          const done = now.recorder.end(to);
+          now.before = done ?? now.before;
+          if (done) void keepTake({ ...now.kept, take: done, ended: true }).then(look, trouble);
+          now.recorder = note();
+          now.kept = empty();
+        } else if ((was.playing && !is.playing) || (round && !over && end)) void finish(true);
+      });
+      running.current = now;
       useLive.setState({ phase: { is: 'recording', from, to } });
       useDesk.getState().play(true);
     };
@@ -118,12 +130,12 @@ export function useLivePlay(shot: Shot) {
         return;
       }
       beat(left === 1);
-      useLive.setState({ phase: { is: 'counting', beat: left--, of } });
+      useLive.setState({ phase: { is: 'counting', beat: left--, of }, rehearsing: true });
     };
     stepTo(from);
     next();
     if (of > 0) counting.current = window.setInterval(next, 1000);
-  }, [shot.frames, stepTo, clock, rate, view.character, lineId, finish, trouble]);
+  }, [shot.frames, stepTo, clock, rate, view.character, lineId, finish, look, trouble]);
 
   // Escape throws away; while it counts there is nothing to keep, so Space leaves as well
   useEffect(() => {
@@ -145,6 +157,16 @@ export function useLivePlay(shot: Shot) {
   });
   useEffect(() => () => void last.current(true, false), []);
 
-  const drop = (id: string) => void dropTake(id).then(look, trouble);
-  return { takes, start, finish, put, drop };
+  // a tab that is put to sleep draws nothing any more: what came until then is kept
+  useEffect(() => {
+    const hidden = () => {
+      if (!document.hidden || useLive.getState().phase.is === 'idle') return;
+      tell({ message: 'The page was put out of sight; the take ends there.', bad: false });
+      void last.current(true);
+    };
+    document.addEventListener('visibilitychange', hidden);
+    return () => document.removeEventListener('visibilitychange', hidden);
+  }, [tell]);
+
+  return { start, finish };
 }

@@ -5,6 +5,8 @@ import { api, type Shot } from '../api/client';
 import { soundOf, usePlayer } from '../line/player';
 import { wavePath } from '../line/spans';
 import { LiveControls } from '../live/LiveControls';
+import { useLive } from '../live/liveState';
+import { LiveTracks } from '../live/LiveTracks';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
@@ -21,6 +23,7 @@ export function Transport({ shot }: { shot: Shot }) {
   const speed = useDesk((s) => s.speed);
   const frame = useDesk((s) => s.frame);
   const chosen = useSheet((s) => s.chosen);
+  const live = useLive((s) => s.panel);
   const { rules, frames } = shot;
   const marks = useMemo(
     () =>
@@ -40,7 +43,7 @@ export function Transport({ shot }: { shot: Shot }) {
   return (
     <section
       aria-label="Shot"
-      className="col-start-2 h-[218px] flex min-w-0 flex-col gap-2 border-t border-r border-line bg-paper px-3.5 py-2.5"
+      className={`col-start-2 flex min-w-0 flex-col gap-2 border-t border-r border-line bg-paper px-3.5 py-2.5 ${live ? 'h-[min(336px,46vh)]' : 'h-[218px]'}`}
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <button
@@ -136,7 +139,7 @@ export function Transport({ shot }: { shot: Shot }) {
           ))}
         </div>
       </div>
-      {line && <Whole key={line.id} shot={shot} marks={marks} />}
+      {line && (live ? <LiveTracks shot={shot} /> : <Whole key={line.id} shot={shot} marks={marks} />)}
     </section>
   );
 }

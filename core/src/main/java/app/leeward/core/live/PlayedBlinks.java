@@ -16,6 +16,9 @@ record PlayedBlinks(List<Blink> blinks, List<LiveSample> rest) {
     /** Seconds from open to open again. */
     private static final double LONGEST = 1;
 
+    /** Frames by which a movement has begun when it is noted, half the way from one sample to the next. */
+    private static final double NOTED = 0.5;
+
     /** Shares of the way at which lids count as open, and as shut. */
     private static final double OPEN = 0.05;
 
@@ -32,12 +35,11 @@ record PlayedBlinks(List<Blink> blinks, List<LiveSample> rest) {
                 while (end < samples.size() && share(dial, samples.get(end)) > OPEN) {
                     end++;
                 }
-                int from = i;
                 if (end < samples.size()
                         && end > i + 1
-                        && samples.get(end).frame() - samples.get(i).frame() <= LONGEST * frameRate
+                        && samples.get(end).frame() - begins(samples.get(i), samples.get(i + 1)) <= LONGEST * frameRate
                         && samples.subList(i + 1, end).stream().anyMatch(s -> share(dial, s) >= SHUT)) {
-                    Blink blink = blink(dial, samples.subList(from, end + 1), exposure, late);
+                    Blink blink = blink(dial, samples.subList(i, end + 1), exposure, late);
                     boolean free = blinks.isEmpty()
                             || blink.frame() >= blinks.get(blinks.size() - 1).end();
                     if (free) {
@@ -57,15 +59,14 @@ record PlayedBlinks(List<Blink> blinks, List<LiveSample> rest) {
     }
 
     private static Blink blink(Dial dial, List<LiveSample> samples, int exposure, double late) {
-        double begins = samples.get(0).frame();
-        // a hand may have been still for long before it went
-        begins = Math.max(begins, samples.get(1).frame() - 1);
+        double begins = begins(samples.get(0), samples.get(1));
         double shuts = -1;
         double opens = -1;
-        for (LiveSample s : samples) {
+        for (int i = 0; i < samples.size(); i++) {
+            LiveSample s = samples.get(i);
             if (share(dial, s) >= SHUT) {
                 shuts = shuts < 0 ? s.frame() : shuts;
-                opens = s.frame();
+                opens = begins(s, samples.get(i + 1));
             }
         }
         double ends = samples.get(samples.size() - 1).frame();
@@ -74,6 +75,11 @@ record PlayedBlinks(List<Blink> blinks, List<LiveSample> rest) {
         int up = (int) Math.max(1, Math.round(ends - opens));
         int at = (int) Math.max(0, Math.round(begins - late));
         return new Blink(at, down, hold, up).photographed(exposure);
+    }
+
+    /** When lids went that stood still in one sample and moved in the next: what is still is not noted again. */
+    private static double begins(LiveSample still, LiveSample next) {
+        return Math.max(still.frame(), next.frame() - NOTED);
     }
 
     private static double share(Dial dial, LiveSample sample) {

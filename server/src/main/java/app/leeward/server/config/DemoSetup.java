@@ -27,6 +27,7 @@ import app.leeward.core.edit.SetKey;
 import app.leeward.core.edit.SetMood;
 import app.leeward.core.edit.Show;
 import app.leeward.core.edit.SplitNose;
+import app.leeward.core.edit.SuggestLinks;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.AcceptedFinding;
 import app.leeward.core.rig.Character;
@@ -35,6 +36,7 @@ import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
+import app.leeward.core.signal.SignalSource;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.server.studio.Characters;
 import java.util.ArrayList;
@@ -73,6 +75,7 @@ final class DemoSetup {
         edits.add(new SplitNose());
         edits.add(new MakeHeadDial(HeadDial.NOD));
         edits.add(new MakeHeadDial(HeadDial.TILT));
+        edits.add(new SuggestLinks(SignalSource.FACE));
         for (Edit e : edits) {
             c = Characters.applied(c, e);
         }

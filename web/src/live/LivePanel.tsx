@@ -1,0 +1,97 @@
+import { AudioLines, Gamepad2, Hand, Radio, Theater } from 'lucide-react';
+import type { ComponentType } from 'react';
+import type { LineView, Shot } from '../api/client';
+import { useStudio } from '../state/studio';
+import { Amount, SmoothingChoice, TakesCard } from './TakesCard';
+import { type LiveSource, useLive } from './liveState';
+import { PerformerCard } from './performer/PerformerCard';
+import { usePerformer } from './performer/usePerformer';
+
+const SOURCES: [LiveSource, string, string, ComponentType<{ size: number }>][] = [
+  ['hands', 'Hands', 'rulers, keys', Hand],
+  ['gamepad', 'Gamepad', 'sticks', Gamepad2],
+  ['microphone', 'Microphone', 'its loudness', AudioLines],
+  ['tracker', 'Tracker', 'by its door', Radio],
+  ['simulated', 'Simulated', '5 scripts', Theater],
+];
+
+/** Who plays the shot, what that moves, and what becomes of it. Stands in place of the sheet. */
+export function LivePanel({ shot, line }: { shot: Shot; line: LineView }) {
+  const { view } = useStudio();
+  const source = useLive((s) => s.source);
+  const running = useLive((s) => s.phase.is !== 'idle');
+  const { core, takeNeutral } = usePerformer(line, view.character);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2.5">
+      <header className="flex items-baseline gap-2.5">
+        <h1 className="text-2xl font-bold">Play it live</h1>
+        <span className="min-w-0 truncate">{shot.name}</span>
+        <button
+          className="btn ml-auto shrink-0"
+          disabled={running}
+          onClick={() => useLive.setState({ panel: false })}
+        >
+          Back to the sheet
+        </button>
+      </header>
+      <div
+        className="grid grid-cols-[1fr_1.15fr_1.25fr_1fr_1.2fr] gap-1.5"
+        role="radiogroup"
+        aria-label="What moves the face"
+      >
+        {SOURCES.map(([id, name, says, Icon]) => (
+          <button
+            key={id}
+            role="radio"
+            aria-checked={source === id}
+            disabled={running}
+            className={`min-w-0 rounded-lg border px-2 py-1.5 text-left ${source === id ? 'border-chosen bg-chosen-soft outline-1 outline-chosen' : 'border-line bg-card'}`}
+            onClick={() => useLive.setState({ source: id, rehearsing: true })}
+          >
+            <span className="flex items-center gap-1 text-[13.5px] font-bold">
+              <Icon size={15} /> <span className="min-w-0 truncate">{name}</span>
+            </span>
+            <span className="block truncate text-[12.5px] text-faint">{says}</span>
+          </button>
+        ))}
+      </div>
+      {source === 'hands' ? (
+        <Hands />
+      ) : (
+        core && (
+          <PerformerCard
+            core={core}
+            character={view.character}
+            line={line}
+            takeNeutral={takeNeutral}
+            running={running}
+          />
+        )
+      )}
+      <TakesCard exposure={shot.rules.exposure} />
+    </div>
+  );
+}
+
+function Hands() {
+  const latency = useLive((s) => s.latency);
+  return (
+    <section className="rounded-xl border border-line bg-paper px-3.5 py-3 text-[13px]" aria-label="Hands">
+      <h2 className="text-[17px] font-bold">Hands</h2>
+      <p className="mt-1 max-w-prose">
+        While it runs, drag the rulers and pads under the face, and press the keys of drawings, kits and runs.
+        A dial you touch is written from there on; what you leave alone plays as it is.
+      </p>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <SmoothingChoice />
+        <Amount
+          label="Hands are behind by"
+          unit=" ms"
+          value={latency}
+          most={1000}
+          set={(v) => useLive.setState({ latency: v })}
+        />
+      </div>
+    </section>
+  );
+}

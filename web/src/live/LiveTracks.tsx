@@ -1,0 +1,387 @@
+import { useQuery } from '@tanstack/react-query';
+import type { LiveTake } from 'page-core';
+import { memo, type ReactNode, useMemo, useRef, useState } from 'react';
+import { api, type Dial, type Shot } from '../api/client';
+import { soundOf, usePlayer } from '../line/player';
+import { spans, wavePath } from '../line/spans';
+import { useActed } from '../state/acted';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { arm, trackOf, useLive } from './liveState';
+import type { KeptTake } from './liveTakes';
+import { idOf } from './performer/usePerformer';
+
+/** Room for the names of the tracks, pixels. */
+const NAMES = 104;
+const NO_SAMPLES: never[] = [];
+
+interface TrackLine {
+  key: string;
+  name: string;
+  dial: Dial | null;
+  /** What it holds now, for one that is no dial. */
+  items: { from: number; to: number; name: string }[];
+}
+
+/** The tracks while a shot is played live: which are written, what stands on them, and what earlier takes did. */
+export function LiveTracks({ shot }: { shot: Shot }) {
+  const { view, line } = useStudio();
+  const { stepTo } = usePlayer();
+  const takes = useLive((s) => s.takes);
+  const running = useLive((s) => (s.phase.is === 'recording' ? s.phase : null));
+  const disarmed = useLive((s) => s.disarmed);
+  const source = useLive((s) => s.source);
+  const mouths = useActed((s) => s.mouths);
+  const loop = useDesk((s) => s.loop);
+  const numbers = useRef<HTMLDivElement>(null);
+  const [dragged, setDragged] = useState<number | null>(null);
+  const { frames, tracks } = shot;
+  const { character } = view;
+  const peaks = useQuery({
+    queryKey: ['peaks', line!.id, soundOf(line!)],
+    queryFn: () => api.peaks(line!.id, 700),
+    enabled: shot.lines.length > 0,
+    staleTime: Infinity,
+  });
+  const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
+  const names = useMemo(() => {
+    const done = new Set(takes.flatMap((t) => Object.keys(t.take.dials)));
+    const linked = new Set(character.controls.links.map((l) => idOf(l.drives)));
+    const lines: TrackLine[] = character.controls.dials
+      .filter(
+        (d) =>
+          tracks.dials[d.id] ||
+          done.has(d.id) ||
+          (source === 'hands' ? d.purpose !== 'ACTION_UNIT' : linked.has(d.id)),
+      )
+      .map((d) => ({ key: trackOf('dial', d.id), name: d.name, dial: d, items: [] }));
+    const looks = new Map(character.library.looks.map((l) => [l.id, l.name]));
+    for (const id of new Set(tracks.looks.map((l) => l.look)))
+      lines.push({
+        key: trackOf('look', id),
+        name: looks.get(id) ?? id,
+        dial: null,
+        items: tracks.looks.filter((l) => l.look === id).map((l) => ({ from: l.from, to: l.to, name: '' })),
+      });
+    for (const [part, held] of Object.entries(tracks.drawings)) {
+      const p = character.rig.parts.find((x) => x.id === part);
+      lines.push({
+        key: trackOf('drawings', part),
+        name: p?.name ?? part,
+        dial: null,
+        items: held.map((h) => ({
+          from: h.from,
+          to: h.to,
+          name: p?.drawings.find((d) => d.id === h.drawing)?.name ?? h.drawing,
+        })),
+      });
+    }
+    return lines;
+  }, [takes, character, tracks, source]);
+  const armed = names.filter((n) => !disarmed.includes(n.key)).length;
+  const at = (x: number) => {
+    const r = numbers.current!.getBoundingClientRect();
+    return Math.max(0, Math.min(frames, Math.round(((x - r.left) / r.width) * frames)));
+  };
+  const step = [12, 24, 48, 96, 240, 480].find((s) => frames / s <= 9) ?? 960;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col text-[12.5px]" data-testid="live-tracks">
+      <div className="flex items-baseline gap-2 pb-1">
+        <b className="text-[14px]">Tracks</b>
+        <span className="text-faint">
+          {armed} armed, {names.length - armed} as they are
+        </span>
+        <span className="ml-auto text-faint">
+          {loop ? `punch in ${loop[0] + 1}–${loop[1]}` : 'drag over the numbers to punch in'}
+        </span>
+      </div>
+      <div className="relative min-h-0 flex-1 overflow-y-auto border-t border-line will-change-transform">
+        <div className="relative">
+          <div className="sticky top-0 z-10 flex bg-paper">
+            <span className="shrink-0" style={{ width: NAMES }} />
+            <div
+              ref={numbers}
+              role="slider"
+              tabIndex={0}
+              aria-label="Frames to punch in"
+              aria-valuemin={1}
+              aria-valuemax={frames}
+              aria-valuenow={loop ? loop[0] + 1 : 1}
+              aria-valuetext={loop ? `from ${loop[0] + 1} to ${loop[1]}` : 'no range'}
+              className="relative h-[18px] min-w-0 flex-1 cursor-text touch-none overflow-hidden select-none"
+              onPointerDown={(e) => {
+                e.currentTarget.setPointerCapture(e.pointerId);
+                useDesk.getState().play(false);
+                setDragged(at(e.clientX));
+                stepTo(Math.min(frames - 1, at(e.clientX)));
+              }}
+              onPointerMove={(e) => {
+                if (dragged === null) return;
+                const to = at(e.clientX);
+                if (Math.abs(to - dragged) >= 2)
+                  useDesk.setState({ loop: [Math.min(to, dragged), Math.max(to, dragged)] });
+              }}
+              onPointerUp={(e) => {
+                if (dragged !== null && Math.abs(at(e.clientX) - dragged) < 2)
+                  useDesk.setState({ loop: null });
+                setDragged(null);
+              }}
+              onPointerCancel={() => setDragged(null)}
+              onKeyDown={(e) => {
+                const by = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
+                if (by === undefined) return;
+                e.preventDefault();
+                e.stopPropagation();
+                const { frame } = useDesk.getState();
+                const [from, to] = loop ?? [frame, Math.min(frames, frame + 1)];
+                if (e.shiftKey)
+                  useDesk.setState({ loop: [from, Math.max(from + 2, Math.min(frames, to + by))] });
+                else stepTo(frame + by);
+              }}
+            >
+              {Array.from({ length: Math.ceil(frames / step) }, (_, i) => (
+                <span
+                  key={i}
+                  className="absolute top-0.5 leading-none text-faint tabular-nums"
+                  style={{ left: `${((i * step) / frames) * 100}%` }}
+                >
+                  {i * step + 1}
+                </span>
+              ))}
+              {loop && (
+                <span
+                  className="absolute bottom-0 h-[4px] rounded bg-recording"
+                  style={{
+                    left: `${(loop[0] / frames) * 100}%`,
+                    width: `${((loop[1] - loop[0]) / frames) * 100}%`,
+                  }}
+                />
+              )}
+            </div>
+          </div>
+          <Playhead frames={frames} />
+          {shot.lines.length > 0 && (
+            <Row name="sound" frames={frames}>
+              <svg
+                className="h-full w-full"
+                viewBox={`0 -1.05 ${Math.max(1, (peaks.data?.length ?? 1) - 1)} 2.1`}
+                preserveAspectRatio="none"
+                aria-hidden
+              >
+                <path d={wave} fill="var(--faint)" />
+              </svg>
+            </Row>
+          )}
+          {names.map((n) => {
+            const on = !disarmed.includes(n.key);
+            return (
+              <Row
+                key={n.key}
+                name={n.name}
+                frames={frames}
+                on={on}
+                arm={running ? null : () => arm(n.key, !on)}
+                writtenFrom={running && on ? running.from : null}
+                track={n.key}
+                punch={loop && on ? loop : null}
+              >
+                {n.dial ? (
+                  <Way dial={n.dial} shot={shot} takes={takes} />
+                ) : (
+                  n.items.map((i) => (
+                    <span
+                      key={i.from}
+                      className="absolute inset-y-[3px] truncate rounded-[3px] bg-drawn px-1 text-[11px] leading-[16px]"
+                      style={{
+                        left: `${(i.from / frames) * 100}%`,
+                        width: `${((i.to - i.from) / frames) * 100}%`,
+                      }}
+                    >
+                      {i.name}
+                    </span>
+                  ))
+                )}
+              </Row>
+            );
+          })}
+          {mouths.length > 0 && (
+            <Row name="Mouth" frames={frames}>
+              {spans(mouths).map((m, i) => (
+                <span
+                  key={m.from}
+                  className={`absolute inset-y-[3px] ${i % 2 ? 'bg-drawn' : 'bg-tide'}`}
+                  style={{
+                    left: `${(m.from / frames) * 100}%`,
+                    width: `${((m.to - m.from) / frames) * 100}%`,
+                  }}
+                />
+              ))}
+            </Row>
+          )}
+          {tracks.blinks.length > 0 && (
+            <Row name="Blinks" frames={frames}>
+              {tracks.blinks.map((b) => (
+                <span
+                  key={b.frame}
+                  className="absolute top-[5px] h-0 w-0 -translate-x-1/2 border-x-[6px] border-t-[9px] border-x-transparent border-t-faint"
+                  style={{ left: `${((b.frame + b.down) / frames) * 100}%` }}
+                />
+              ))}
+            </Row>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+const isWritten = (take: LiveTake | null, key: string) => {
+  const [kind, ...id] = key.split(' ');
+  const of = { dial: take?.dials, look: take?.looks, drawings: take?.drawings }[kind as 'dial'];
+  return of !== undefined && id.join(' ') in of;
+};
+
+/** What has been written of a track since the take began. */
+function Written({ track, from, frames }: { track: string; from: number; frames: number }) {
+  // ten times a second, as the take is noted: stripes are dear to paint
+  const writing = useLive((s) => s.writing);
+  if (!isWritten(writing, track)) return null;
+  const { frame } = useDesk.getState();
+  return (
+    <span
+      className="live-written absolute inset-y-0"
+      style={{ left: `${(from / frames) * 100}%`, width: `${((frame + 1 - from) / frames) * 100}%` }}
+    />
+  );
+}
+
+/** The frame on the stage, over all tracks at once. */
+function Playhead({ frames }: { frames: number }) {
+  const frame = useDesk((s) => s.frame);
+  return (
+    <div className="pointer-events-none absolute top-0 right-0 bottom-0 z-20" style={{ left: NAMES }}>
+      <div
+        className="h-full will-change-transform"
+        style={{ transform: `translateX(${((frame + 0.5) / frames) * 100}%)` }}
+      >
+        <div className="h-full w-[1.5px] bg-recording" />
+      </div>
+    </div>
+  );
+}
+
+function Row({
+  name,
+  frames,
+  on,
+  arm,
+  writtenFrom = null,
+  track = '',
+  punch = null,
+  children,
+}: {
+  name: string;
+  frames: number;
+  /** Whether it is armed; left out for one that cannot be. */
+  on?: boolean;
+  arm?: (() => void) | null;
+  /** The first frame that is written, while it is. */
+  writtenFrom?: number | null;
+  track?: string;
+  punch?: [number, number] | null;
+  children: ReactNode;
+}) {
+  return (
+    <div className="flex h-[24px] border-t border-line/60">
+      {on === undefined ? (
+        <span className="shrink-0 truncate pt-[3px] pl-[22px] text-faint" style={{ width: NAMES }}>
+          {name}
+        </span>
+      ) : (
+        <button
+          role="switch"
+          aria-checked={on}
+          aria-label={`${name} is armed`}
+          disabled={!arm}
+          className={`flex shrink-0 items-center gap-1.5 pr-1 pl-1 text-left ${on ? 'bg-recording-soft font-bold' : 'text-faint'}`}
+          style={{ width: NAMES }}
+          onClick={arm ?? undefined}
+        >
+          <span
+            className={`h-[10px] w-[10px] shrink-0 rounded-full border-2 border-recording ${on ? 'bg-recording' : ''}`}
+          />
+          <span className="truncate">{name}</span>
+        </button>
+      )}
+      <div className="relative min-w-0 flex-1 overflow-hidden bg-card">
+        {punch && (
+          <span
+            className="absolute inset-y-0 bg-recording-soft"
+            style={{
+              left: `${(punch[0] / frames) * 100}%`,
+              width: `${((punch[1] - punch[0]) / frames) * 100}%`,
+            }}
+          />
+        )}
+        {writtenFrom !== null && <Written track={track} from={writtenFrom} frames={frames} />}
+        {children}
+      </div>
+    </div>
+  );
+}
+
+/** Frames between two samples that are taken as an even way; further apart it stood still. */
+const NEAR = 6;
+
+const way = (samples: { frame: number; value: number }[], y: (v: number) => number) =>
+  samples
+    .map((s, i) => {
+      const at = `${s.frame.toFixed(1)} ${y(s.value).toFixed(1)}`;
+      if (i === 0) return `M${at}`;
+      return s.frame - samples[i - 1]!.frame > NEAR ? `H${s.frame.toFixed(1)}L${at}` : `L${at}`;
+    })
+    .join('');
+
+const heightOf = (dial: Dial) => (v: number) => 2 + 20 * (1 - (v - dial.from) / (dial.to - dial.from || 1));
+
+const LINE = { fill: 'none', vectorEffect: 'non-scaling-stroke' as const };
+
+/** What is done to a dial in the take that is played. */
+function Writing({ dial }: { dial: Dial }) {
+  // the list itself grows and stays the same; the take around it is another one each time
+  const samples = useLive((s) => s.writing)?.dials[dial.id];
+  return samples ? (
+    <path d={way(samples, heightOf(dial))} {...LINE} stroke="var(--recording)" strokeWidth="2.2" />
+  ) : null;
+}
+
+/** Where a dial goes along the shot; what earlier takes did is faint, what is written now strong. */
+const Way = memo(function Way({ dial, shot, takes }: { dial: Dial; shot: Shot; takes: KeptTake[] }) {
+  const open = useActed((s) => s.open);
+  const { frames } = shot;
+  const kept = useMemo(() => {
+    const y = heightOf(dial);
+    const values = open?.values(dial.id);
+    return values?.length
+      ? [...values].map((v, f) => `${f ? 'L' : 'M'}${f} ${y(v).toFixed(1)}`).join('')
+      : `M0 ${y(dial.rest)}H${frames}`;
+  }, [open, dial, frames]);
+  const faint = useMemo(
+    () => takes.map((t) => way(t.take.dials[dial.id] ?? NO_SAMPLES, heightOf(dial))),
+    [takes, dial],
+  );
+  return (
+    <svg
+      className="absolute inset-0 h-full w-full"
+      viewBox={`0 0 ${frames} 24`}
+      preserveAspectRatio="none"
+      aria-hidden
+    >
+      {faint.map((d, i) => (
+        <path key={i} d={d} {...LINE} stroke="var(--faint)" strokeWidth="1" opacity="0.5" />
+      ))}
+      <path d={kept} {...LINE} stroke="var(--ink)" strokeWidth="1.4" />
+      <Writing dial={dial} />
+    </svg>
+  );
+});

@@ -1,0 +1,198 @@
+import { Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { useSheet } from '../shot/sheetState';
+import { useDesk } from '../state/desk';
+import { useStudio } from '../state/studio';
+import { NumberField } from '../ui/NumberField';
+import { type Smoothing, useLive } from './liveState';
+import { useTakes } from './useTakes';
+
+/** What becomes of what was played: the takes there are, and how they are made into keys. */
+export function TakesCard({ exposure }: { exposure: number }) {
+  const none = useLive((s) => s.takes.length === 0);
+  const count = useLive((s) => s.count);
+  const over = useLive((s) => s.over);
+  const tolerance = useLive((s) => s.tolerance);
+  return (
+    <section className="rounded-xl border border-line bg-paper px-3.5 py-3" aria-label="When it stops">
+      <h2 className="flex flex-wrap items-baseline gap-x-2 text-[17px] font-bold">
+        When it stops{' '}
+        <span className="text-[13px] font-normal text-faint">
+          reduced to keys on {['', 'ones', 'twos', 'threes'][exposure]}, never further than {tolerance} % of a
+          dial’s range
+        </span>
+      </h2>
+      {none ? (
+        <p className="mt-1.5 text-[13px] text-faint">
+          No take yet. <b>Live</b> counts in and plays the shot, or the loop; what is moved is written as keys
+          when it ends. Takes are kept in this browser, and the best stretch of each can be put in.
+        </p>
+      ) : (
+        <Takes />
+      )}
+      <div className="mt-2.5 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-line pt-2.5 text-[13px]">
+        <Group label="Count-in">
+          {[0, 2, 3, 4, 8].map((n) => (
+            <button
+              key={n}
+              className="btn px-2 py-0"
+              aria-pressed={count === n}
+              onClick={() => useLive.setState({ count: n })}
+            >
+              {n}
+            </button>
+          ))}
+        </Group>
+        <span className="-ml-1.5 text-faint">beats</span>
+        <Group label="At its end">
+          <button
+            className="btn px-2 py-0"
+            aria-pressed={!over}
+            onClick={() => useLive.setState({ over: false })}
+          >
+            once
+          </button>
+          <button
+            className="btn px-2 py-0"
+            aria-pressed={over}
+            title="Each time round is a take of its own; the last is put in when you stop"
+            onClick={() => useLive.setState({ over: true })}
+          >
+            over and over
+          </button>
+        </Group>
+        <Amount
+          label="Keys within"
+          unit=" %"
+          value={tolerance}
+          most={20}
+          set={(v) => useLive.setState({ tolerance: v })}
+        />
+      </div>
+    </section>
+  );
+}
+
+export function Group({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="flex items-center gap-1" role="group" aria-label={label}>
+      <span className="text-faint">{label}</span>
+      {children}
+    </div>
+  );
+}
+
+export function Amount({
+  label,
+  unit,
+  value,
+  most,
+  set,
+}: {
+  label: string;
+  unit: string;
+  value: number;
+  most: number;
+  set: (v: number) => void;
+}) {
+  return (
+    <span className="flex items-center gap-1.5">
+      <span className="text-faint">{label}</span>
+      <span className="w-16">
+        <NumberField
+          bare
+          label={label}
+          unit={unit}
+          value={value}
+          keep={(v) => set(Math.max(0, Math.min(most, v)))}
+        />
+      </span>
+    </span>
+  );
+}
+
+/** How much of the tremble is taken out. */
+export function SmoothingChoice() {
+  const smoothing = useLive((s) => s.smoothing);
+  const words: [Smoothing, string][] = [
+    ['off', 'none'],
+    ['some', 'a little'],
+    ['much', 'much'],
+  ];
+  return (
+    <Group label="Smoothing">
+      {words.map(([s, w]) => (
+        <button
+          key={s}
+          className="btn px-2 py-0"
+          aria-pressed={smoothing === s}
+          onClick={() => useLive.setState({ smoothing: s })}
+        >
+          {w}
+        </button>
+      ))}
+    </Group>
+  );
+}
+
+function Takes() {
+  const { view } = useStudio();
+  const { put, drop } = useTakes();
+  const takes = useLive((s) => s.takes);
+  const picked = useSheet((s) => s.chosen);
+  const loop = useDesk((s) => s.loop);
+  const chosen = loop ? { from: loop[0], to: loop[1] } : picked;
+  const name = (id: string) =>
+    view.character.controls.dials.find((d) => d.id === id)?.name ??
+    view.character.rig.parts.find((p) => p.id === id)?.name ??
+    view.character.library.looks.find((l) => l.id === id)?.name ??
+    id;
+  return (
+    <ul className="mt-2 grid max-h-52 grid-cols-[minmax(0,1fr)] gap-1 overflow-y-auto" aria-label="Takes">
+      {takes.map((t, i) => {
+        const { from, to, dials, drawings, looks } = t.take;
+        const a = Math.max(from, chosen?.from ?? from);
+        const b = Math.min(to, chosen?.to ?? to);
+        const part = chosen !== null && a < b && (a > from || b < to);
+        return (
+          <li
+            key={t.id}
+            className="flex items-center gap-1.5 rounded-lg border border-line bg-card px-2 py-1 text-[13px]"
+          >
+            <span className="min-w-0 flex-1">
+              <b>Take {i + 1}</b>{' '}
+              <span className="text-faint">
+                {from + 1}–{to}
+                {t.ended ? '' : ', broke off'}
+              </span>
+              <span className="block truncate text-[12px] text-faint">
+                {[...Object.keys(dials), ...Object.keys(drawings), ...Object.keys(looks)]
+                  .map(name)
+                  .join(', ')}
+              </span>
+            </span>
+            {part && (
+              <button
+                className="btn px-2 py-0"
+                title="Only the frames that go round, or that are chosen on the sheet"
+                onClick={() => void put(t.take, a, b)}
+              >
+                Put in {a + 1}–{b}
+              </button>
+            )}
+            <button className="btn px-2 py-0" onClick={() => void put(t.take)}>
+              Put in
+            </button>
+            <button
+              className="btn px-1.5 py-0"
+              aria-label={`Throw take ${i + 1} away`}
+              onClick={() => drop(t.id)}
+            >
+              <Trash2 size={13} aria-hidden />
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

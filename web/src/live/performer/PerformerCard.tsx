@@ -1,0 +1,239 @@
+import { Check, CircleAlert, Copy, Wand2 } from 'lucide-react';
+import type * as PageLive from 'page-live';
+import { useEffect, useMemo } from 'react';
+import type { Character, LineView } from '../../api/client';
+import { useStudio } from '../../state/studio';
+import { Group, SmoothingChoice } from '../TakesCard';
+import { type LiveSource, useLive } from '../liveState';
+import { doorOf } from './door';
+import { LinkRow } from './LinkRow';
+import { latencyOf, usePerformerState } from './performerState';
+
+const SIGNALS_OF: Record<Exclude<LiveSource, 'hands'>, PageLive.SourceId> = {
+  gamepad: 'GAMEPAD',
+  microphone: 'MICROPHONE',
+  camera: 'FACE',
+  tracker: 'FACE',
+  simulated: 'FACE',
+};
+
+/** Who performs, what each signal says and what it drives. */
+export function PerformerCard({
+  core,
+  character,
+  line,
+  takeNeutral,
+  running,
+}: {
+  core: typeof PageLive;
+  character: Character;
+  line: LineView;
+  takeNeutral: () => void;
+  running: boolean;
+}) {
+  const { edit } = useStudio();
+  const source = useLive((s) => s.source);
+  const script = useLive((s) => s.performance);
+  const rehearsing = useLive((s) => s.rehearsing);
+  const mirrored = useLive((s) => s.mirrored);
+  const holds = useLive((s) => s.holds);
+  const of = SIGNALS_OF[source as Exclude<LiveSource, 'hands'>];
+  const signals = useMemo(() => core.signals().filter((s) => s.source === of), [core, of]);
+  const links = character.controls.links.filter((l) => signals.some((s) => s.id === l.signal));
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      const typing = e.target instanceof HTMLElement && e.target.closest('input, select, textarea');
+      if (e.key.toLowerCase() !== 'n' || typing || e.ctrlKey || e.metaKey || e.altKey) return;
+      e.preventDefault();
+      e.stopPropagation();
+      takeNeutral();
+    };
+    window.addEventListener('keydown', press, true);
+    return () => window.removeEventListener('keydown', press, true);
+  }, [takeNeutral]);
+  return (
+    <section
+      className="min-w-0 rounded-xl border border-line bg-paper px-3.5 py-3"
+      aria-label="The performer"
+    >
+      {source === 'simulated' && (
+        <div className="mb-2 flex flex-wrap items-center gap-1" role="group" aria-label="Performance">
+          {core.performances().map((p) => (
+            <button
+              key={p.id}
+              className="btn px-2.5 py-0.5"
+              aria-pressed={script === p.id}
+              disabled={running}
+              onClick={() => useLive.setState({ performance: p.id, rehearsing: true })}
+            >
+              {p.title}
+            </button>
+          ))}
+        </div>
+      )}
+      <div className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
+        <h2 className="text-[17px] font-bold">The performer</h2>
+        <Presence source={source} />
+        <button
+          className="btn ml-auto px-2.5 py-0.5"
+          aria-pressed={rehearsing || running}
+          disabled={running}
+          title="Whether the performer moves the face while nothing is written"
+          onClick={() => useLive.setState({ rehearsing: !rehearsing })}
+        >
+          Rehearse
+        </button>
+      </div>
+      {source === 'tracker' && <Door line={line.id} />}
+      {links.length === 0 && (
+        <p className="mt-2 flex items-center gap-2 rounded-lg bg-card p-2.5 text-[13.5px]">
+          Nothing is driven by it yet.
+          <button className="btn-do" onClick={() => void edit({ kind: 'suggest-links', source: of })}>
+            <Wand2 size={14} aria-hidden /> Link it by what the dials are for
+          </button>
+        </p>
+      )}
+      <table className="mt-2 w-full table-fixed text-[13px] will-change-transform">
+        <thead>
+          <tr className="text-left text-[12.5px] text-faint">
+            <th className="w-[33%] pb-1 font-normal">Signal</th>
+            <th className="w-[22%] pb-1 font-normal">now, from neutral</th>
+            <th className="pb-1 font-normal">drives</th>
+            <th className="w-[98px] pb-1 pr-8 text-right font-normal">by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {signals.flatMap((s) => {
+            const own = links.filter((l) => l.signal === s.id);
+            return (own.length > 0 ? own : [null]).map((l, i) => (
+              <LinkRow
+                key={`${s.id} ${l ? JSON.stringify(l.drives) : ''}`}
+                signal={s}
+                link={l}
+                first={i === 0}
+                character={character}
+                disabled={running}
+              />
+            ));
+          })}
+        </tbody>
+      </table>
+      <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2.5 text-[13px]">
+        <button className="btn px-2.5 py-0.5" onClick={takeNeutral}>
+          Take neutral pose <kbd className="rounded border border-line px-1 text-[11px]">N</kbd>
+        </button>
+        <NeutralTaken />
+        <SmoothingChoice />
+        <Group label="on loss">
+          <button
+            className="btn px-2 py-0"
+            aria-pressed={!holds}
+            onClick={() => useLive.setState({ holds: false })}
+          >
+            hold, then rest
+          </button>
+          <button
+            className="btn px-2 py-0"
+            aria-pressed={holds}
+            onClick={() => useLive.setState({ holds: true })}
+          >
+            hold
+          </button>
+        </Group>
+        <button
+          className="btn px-2.5 py-0.5"
+          title="Links the signals anew, by what the dials are for"
+          disabled={running}
+          onClick={() => void edit({ kind: 'suggest-links', source: of })}
+        >
+          Suggest again
+        </button>
+        {of === 'FACE' && (
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={mirrored}
+              onChange={(e) => useLive.setState({ mirrored: e.target.checked })}
+            />
+            like a mirror
+          </label>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Presence({ source }: { source: LiveSource }) {
+  const { presence, name, trouble, rate, lostFor, behind, roundTrip } = usePerformerState();
+  const waits: Partial<Record<LiveSource, string>> = {
+    gamepad: 'no gamepad yet: press one of its buttons',
+    microphone: 'asking for the microphone …',
+    tracker: 'nobody yet: the tracker connects to the address below',
+    simulated: 'coming …',
+  };
+  return (
+    <span role="status" className="flex min-w-0 items-center gap-1.5 text-[13px]">
+      {presence === 'nobody' && <span className="text-faint">{trouble || waits[source]}</span>}
+      {presence === 'there' && (
+        <>
+          <Check size={15} className="text-good" aria-hidden />
+          <b className="text-good tabular-nums">{Math.round(rate / 5) * 5} a second</b>
+          <span
+            className="truncate text-faint"
+            title={`${behind} ms by itself, ${roundTrip.toFixed(1)} ms on the way`}
+          >
+            {name}, {Math.round(latencyOf())} ms behind, made up for
+          </span>
+        </>
+      )}
+      {presence === 'lost' && (
+        <b className="text-wrong tabular-nums">
+          lost {lostFor.toFixed(1)} s, {useLive.getState().holds || lostFor < 0.5 ? 'holding' : 'at rest'}
+          {trouble && `: ${trouble}`}
+        </b>
+      )}
+      {presence === 'away' && (
+        <b className="text-wrong">
+          {name || 'The performer'} has gone{trouble && `: ${trouble}`}
+        </b>
+      )}
+      {presence === 'there' && trouble && (
+        <span className="flex items-center gap-1 text-wrong">
+          <CircleAlert size={14} aria-hidden /> {trouble}
+        </span>
+      )}
+    </span>
+  );
+}
+
+function NeutralTaken() {
+  const at = usePerformerState((s) => s.neutralAt);
+  return (
+    <span className="text-faint">
+      {at
+        ? `taken ${new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
+        : 'none taken: mouth shut, looking ahead'}
+    </span>
+  );
+}
+
+/** Where a tracker comes in. */
+function Door({ line }: { line: string }) {
+  const { tell } = useStudio();
+  const address = doorOf(line);
+  return (
+    <p className="mt-2 flex items-center gap-2 rounded-lg bg-card px-2.5 py-1.5 text-[13px]">
+      <code className="min-w-0 flex-1 truncate select-all">{address}</code>
+      <button
+        className="btn px-2 py-0"
+        onClick={() =>
+          void navigator.clipboard
+            .writeText(address)
+            .then(() => tell({ message: 'The address is copied.', bad: false }))
+        }
+      >
+        <Copy size={13} aria-hidden /> Copy
+      </button>
+    </p>
+  );
+}

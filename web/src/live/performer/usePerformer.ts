@@ -1,0 +1,213 @@
+import type * as PageLive from 'page-live';
+import { useEffect, useRef, useState } from 'react';
+import type { Character, LineView } from '../../api/client';
+import { useDesk } from '../../state/desk';
+import { STEADINESS, trackOf, useLive } from '../liveState';
+import { listenAtDoor } from './door';
+import { listenToGamepad } from './gamepad';
+import { listenToLoudness } from './loudness';
+import { keepNeutral, neutralOf } from './neutral';
+import { NOBODY, usePerformerState } from './performerState';
+import { simulate } from './simulated';
+import type { Listener, Source } from './source';
+
+/** Seconds between two states of the meters: an eye does not follow more. */
+const SHOWN = 1 / 16;
+
+/** Seconds without a word after which the page says so. */
+const QUIET = 0.4;
+
+const seconds = () => performance.now() / 1000;
+
+/** What of a character can be driven. */
+export const targetsOf = (c: Character): PageLive.Target[] => [
+  ...c.controls.dials.map((d) => ({
+    kind: 'dial' as const,
+    id: d.id,
+    from: d.from,
+    to: d.to,
+    rest: d.rest,
+    degrees: d.unit === '°',
+    shuts: d.purpose === 'BLINK',
+  })),
+  ...c.library.looks.map((l) => ({
+    kind: 'look' as const,
+    id: l.id,
+    from: -1,
+    to: 1,
+    rest: 0,
+    degrees: false,
+    shuts: false,
+  })),
+];
+
+export const idOf = (d: Character['controls']['links'][number]['drives']) =>
+  d.kind === 'look' ? d.look : d.dial;
+
+/** Lets a performer drive the face, from whatever source is chosen, as long as it is used. */
+export function usePerformer(line: LineView, character: Character) {
+  const source = useLive((s) => s.source);
+  const script = useLive((s) => s.performance);
+  const smoothing = useLive((s) => s.smoothing);
+  const mirrored = useLive((s) => s.mirrored);
+  const holds = useLive((s) => s.holds);
+  const disarmed = useLive((s) => s.disarmed);
+  const neutral = usePerformerState((s) => s.neutral);
+  const [core, setCore] = useState<typeof PageLive | null>(null);
+  const [run, setRun] = useState<PageLive.PagePerformer | null>(null);
+  const kept = useRef('');
+
+  useEffect(() => {
+    let gone = false;
+    import('page-live').then(
+      (c) => !gone && setCore(c),
+      () =>
+        usePerformerState.setState({
+          trouble: 'What listens to performers could not be loaded; reload the page.',
+        }),
+    );
+    return () => void (gone = true);
+  }, []);
+
+  const { dials } = character.controls;
+  const { looks } = character.library;
+  useEffect(() => {
+    if (!core || source === 'hands') return;
+    const performer = core.performer(targetsOf(character));
+    usePerformerState.setState({ ...NOBODY });
+    const heard: number[] = [];
+    let lost = '';
+    const meet = (name: string) => {
+      kept.current = `${source} ${name}`;
+      const found = neutralOf(kept.current);
+      usePerformerState.setState({ neutral: found?.told ?? {}, neutralAt: found?.at ?? '' });
+    };
+    const to: Listener = {
+      comes: (name, behind) => {
+        lost = '';
+        meet(name);
+        usePerformerState.setState({ presence: 'there', name, behind, trouble: '' });
+      },
+      tells: (signals) => {
+        const at = seconds();
+        lost = '';
+        heard.push(at);
+        performer.hears(at, signals);
+      },
+      loses: (reason) => {
+        lost = reason || 'no face is seen';
+      },
+      leaves: (reason) =>
+        usePerformerState.setState((s) => ({
+          presence: s.presence === 'nobody' && !reason ? 'nobody' : 'away',
+          trouble: reason,
+        })),
+      troubles: (trouble) => usePerformerState.setState({ trouble }),
+      roundTrip: (roundTrip) => usePerformerState.setState({ roundTrip }),
+    };
+    const listening: Source | null =
+      source === 'simulated'
+        ? simulate(
+            core,
+            line.id,
+            core.performances().find((p) => p.id === script)!,
+            to,
+          )
+        : source === 'tracker'
+          ? listenAtDoor(line.id, to)
+          : source === 'gamepad'
+            ? listenToGamepad(to)
+            : source === 'microphone'
+              ? listenToLoudness(to)
+              : null;
+    let driven: { dials: string[]; looks: string[] } = { dials: [], looks: [] };
+    const letGo = () => {
+      if (driven.dials.length + driven.looks.length === 0) return;
+      const { dials, looks } = driven;
+      driven = { dials: [], looks: [] };
+      useDesk.setState((s) => ({
+        dials: Object.fromEntries(Object.entries(s.dials).filter(([id]) => !dials.includes(id))),
+        looks: Object.fromEntries(Object.entries(s.looks).filter(([id]) => !looks.includes(id))),
+      }));
+    };
+    let frame = 0;
+    let shown = 0;
+    const show = (at: number, now: PageLive.Standing) => {
+      while (heard.length > 0 && heard[0]! < at - 1) heard.shift();
+      const state = usePerformerState.getState();
+      const presence =
+        state.presence === 'there' && (now.lostFor > QUIET || lost)
+          ? 'lost'
+          : state.presence === 'lost' && now.lostFor <= QUIET && !lost
+            ? 'there'
+            : state.presence;
+      usePerformerState.setState({
+        presence,
+        trouble:
+          presence === 'lost' ? lost : state.presence === 'lost' && presence === 'there' ? '' : state.trouble,
+        rate: heard.length,
+        lostFor: now.lostFor,
+        signals: now.signals,
+      });
+    };
+    const tick = () => {
+      frame = requestAnimationFrame(tick);
+      listening?.poll?.();
+      const at = seconds();
+      const now = performer.now(at);
+      if (at - shown > SHOWN) {
+        shown = at;
+        show(at, now);
+      }
+      const { phase, rehearsing } = useLive.getState();
+      const desk = useDesk.getState();
+      if (phase.is === 'idle' && (!rehearsing || desk.playing)) {
+        letGo();
+        return;
+      }
+      const moved = Object.entries(now.dials).some(([id, v]) => desk.dials[id] !== v);
+      const mixed = Object.entries(now.looks).some(([id, v]) => (desk.looks[id] ?? 0) !== v);
+      driven = { dials: Object.keys(now.dials), looks: Object.keys(now.looks) };
+      if (moved || mixed)
+        useDesk.setState({
+          dials: moved ? { ...desk.dials, ...now.dials } : desk.dials,
+          looks: mixed
+            ? Object.fromEntries(Object.entries({ ...desk.looks, ...now.looks }).filter(([, v]) => v !== 0))
+            : desk.looks,
+        });
+    };
+    frame = requestAnimationFrame(tick);
+    // a script begins with the take
+    const begins = useLive.subscribe((is, was) => {
+      if (is.phase.is === 'recording' && was.phase.is !== 'recording') listening?.again?.();
+    });
+    queueMicrotask(() => setRun(performer));
+    return () => {
+      cancelAnimationFrame(frame);
+      begins();
+      listening?.close();
+      letGo();
+      usePerformerState.setState({ ...NOBODY });
+      setRun(null);
+    };
+    // a link that changes does not interrupt who performs
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [core, source, script, line.id, dials, looks]);
+
+  const { links } = character.controls;
+  useEffect(() => {
+    run?.links(links.filter((l) => !disarmed.includes(trackOf(l.drives.kind, idOf(l.drives)))));
+  }, [run, links, disarmed]);
+  useEffect(() => {
+    run?.settings({ neutral, ...STEADINESS[smoothing], mirrored, holds });
+  }, [run, neutral, smoothing, mirrored, holds]);
+
+  const takeNeutral = () => {
+    if (!run) return;
+    const told = run.told();
+    const at = new Date().toISOString();
+    keepNeutral(kept.current, { at, told });
+    usePerformerState.setState({ neutral: told, neutralAt: at });
+  };
+  return { core, takeNeutral };
+}

@@ -1,0 +1,62 @@
+/** The doors of the part of the compiled core that only playing live needs, as `page-live` exports them. */
+declare module 'page-live' {
+  type Schemas = import('../api/schema').components['schemas'];
+
+  export type SignalId = Schemas['SignalLink']['signal'];
+  export type SourceId = 'FACE' | 'GAMEPAD' | 'MICROPHONE';
+
+  export interface Signal {
+    id: SignalId;
+    /** What it is called on the wire. */
+    word: string;
+    title: string;
+    says: string;
+    unit: string;
+    source: SourceId;
+    from: number;
+    to: number;
+  }
+
+  /** Signals by their words. */
+  export type Told = Record<string, number>;
+
+  export interface Target {
+    kind: 'dial' | 'look';
+    id: string;
+    from: number;
+    to: number;
+    rest: number;
+    degrees: boolean;
+    shuts: boolean;
+  }
+
+  export interface Standing {
+    dials: Record<string, number>;
+    looks: Record<string, number>;
+    /** How far each signal is from neutral, by its id; those never told are left out. */
+    signals: Partial<Record<SignalId, number>>;
+    /** Seconds without a word. */
+    lostFor: number;
+    /** 1 while the performer is there, 0 when it has been eased to rest. */
+    there: number;
+  }
+
+  export interface PagePerformer {
+    links(links: Schemas['SignalLink'][]): void;
+    settings(settings: {
+      neutral: Told;
+      cutoff?: number;
+      beta?: number;
+      mirrored: boolean;
+      holds: boolean;
+    }): void;
+    hears(at: number, signals: Told): void;
+    told(): Told;
+    now(at: number): Standing;
+  }
+
+  export function performer(targets: Target[]): PagePerformer;
+  export function signals(): Signal[];
+  export function performances(): { id: string; title: string; seconds: number }[];
+  export function simulated(performance: string, seconds: number): Told;
+}
