@@ -1,4 +1,4 @@
-import { AudioLines, Gamepad2, Hand, Radio, Theater } from 'lucide-react';
+import { AudioLines, Camera, Gamepad2, Hand, Radio, Theater } from 'lucide-react';
 import type { ComponentType } from 'react';
 import type { LineView, Shot } from '../api/client';
 import { useStudio } from '../state/studio';
@@ -11,6 +11,7 @@ const SOURCES: [LiveSource, string, string, ComponentType<{ size: number }>][] =
   ['hands', 'Hands', 'rulers, keys', Hand],
   ['gamepad', 'Gamepad', 'sticks', Gamepad2],
   ['microphone', 'Microphone', 'its loudness', AudioLines],
+  ['camera', 'Camera', 'your own face', Camera],
   ['tracker', 'Tracker', 'by its door', Radio],
   ['simulated', 'Simulated', '5 scripts', Theater],
 ];
@@ -34,24 +35,20 @@ export function LivePanel({ shot, line }: { shot: Shot; line: LineView }) {
           Back to the sheet
         </button>
       </header>
-      <div
-        className="grid grid-cols-[1fr_1.15fr_1.25fr_1fr_1.2fr] gap-1.5"
-        role="radiogroup"
-        aria-label="What moves the face"
-      >
+      <div className="grid grid-cols-3 gap-1.5" role="radiogroup" aria-label="What moves the face">
         {SOURCES.map(([id, name, says, Icon]) => (
           <button
             key={id}
             role="radio"
             aria-checked={source === id}
             disabled={running}
-            className={`min-w-0 rounded-lg border px-2 py-1.5 text-left ${source === id ? 'border-chosen bg-chosen-soft outline-1 outline-chosen' : 'border-line bg-card'}`}
+            className={`min-w-0 rounded-lg border px-2.5 py-1 text-left ${source === id ? 'border-chosen bg-chosen-soft outline-1 outline-chosen' : 'border-line bg-card'}`}
             onClick={() => useLive.setState({ source: id, rehearsing: true })}
           >
-            <span className="flex items-center gap-1 text-[13.5px] font-bold">
-              <Icon size={15} /> <span className="min-w-0 truncate">{name}</span>
+            <span className="flex items-center gap-1.5 text-[13.5px]">
+              <Icon size={15} /> <b>{name}</b>{' '}
+              <span className="min-w-0 truncate text-[12.5px] text-faint">{says}</span>
             </span>
-            <span className="block truncate text-[12.5px] text-faint">{says}</span>
           </button>
         ))}
       </div>

@@ -51,6 +51,10 @@ declare module 'page-live' {
       holds: boolean;
     }): void;
     hears(at: number, signals: Told): void;
+    /** Points of a face in a camera's picture, x, y and z of each as shares of it. */
+    sees(at: number, points: Float64Array, width: number, height: number): void;
+    /** The face as it is seen now is at rest. */
+    restsNow(): void;
     told(): Told;
     now(at: number): Standing;
   }

@@ -1,6 +1,6 @@
 import { Check, CircleAlert, Copy, Wand2 } from 'lucide-react';
 import type * as PageLive from 'page-live';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Character, LineView } from '../../api/client';
 import { useStudio } from '../../state/studio';
 import { Group, SmoothingChoice } from '../TakesCard';
@@ -85,6 +85,7 @@ export function PerformerCard({
         </button>
       </div>
       {source === 'tracker' && <Door line={line.id} />}
+      {source === 'camera' && <Picture />}
       {links.length === 0 && (
         <p className="mt-2 flex items-center gap-2 rounded-lg bg-card p-2.5 text-[13.5px]">
           Nothing is driven by it yet.
@@ -167,6 +168,7 @@ function Presence({ source }: { source: LiveSource }) {
   const { presence, name, trouble, rate, lostFor, behind, roundTrip } = usePerformerState();
   const waits: Partial<Record<LiveSource, string>> = {
     gamepad: 'no gamepad yet: press one of its buttons',
+    camera: 'asking for the camera …',
     microphone: 'asking for the microphone …',
     tracker: 'nobody yet: the tracker connects to the address below',
     simulated: 'coming …',
@@ -177,7 +179,7 @@ function Presence({ source }: { source: LiveSource }) {
       {presence === 'there' && (
         <>
           <Check size={15} className="text-good" aria-hidden />
-          <b className="text-good tabular-nums">{Math.round(rate / 5) * 5} a second</b>
+          <b className="text-good tabular-nums">{rate < 10 ? rate : Math.round(rate / 5) * 5} a second</b>
           <span
             className="truncate text-faint"
             title={`${behind} ms by itself, ${roundTrip.toFixed(1)} ms on the way`}
@@ -235,5 +237,34 @@ function Door({ line }: { line: string }) {
         <Copy size={13} aria-hidden /> Copy
       </button>
     </p>
+  );
+}
+
+/** What the camera sees, when it is asked for: one judges the character, not oneself. */
+function Picture() {
+  const stream = usePerformerState((s) => s.stream);
+  const [shown, setShown] = useState(false);
+  return (
+    <div className="mt-2 text-[13px]">
+      <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-faint">
+        The camera’s picture never leaves this page.
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={shown} onChange={(e) => setShown(e.target.checked)} />
+          show it
+        </label>
+      </p>
+      {shown && stream && (
+        <video
+          className="mt-1.5 h-36 -scale-x-100 rounded-lg border border-line"
+          aria-label="What the camera sees, as in a mirror"
+          muted
+          autoPlay
+          playsInline
+          ref={(v) => {
+            if (v && v.srcObject !== stream) v.srcObject = stream;
+          }}
+        />
+      )}
+    </div>
   );
 }

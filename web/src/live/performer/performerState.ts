@@ -22,6 +22,8 @@ interface Performer {
   /** The neutral pose, and when it was taken; empty when none was. */
   neutral: Told;
   neutralAt: string;
+  /** A camera's picture, while there is one. */
+  stream: MediaStream | null;
 }
 
 export const NOBODY: Performer = {
@@ -35,6 +37,7 @@ export const NOBODY: Performer = {
   signals: {},
   neutral: {},
   neutralAt: '',
+  stream: null,
 };
 
 export const usePerformerState = create<Performer>(() => NOBODY);

@@ -5,6 +5,10 @@ export interface Listener {
   /** @param behind milliseconds it is behind the face */
   comes: (name: string, behind: number) => void;
   tells: (signals: Told) => void;
+  /** Points of a face in a picture, x, y and z of each as shares of it. */
+  sees?: (points: Float64Array, width: number, height: number) => void;
+  /** Milliseconds it is behind the face, when that changes. */
+  lags?: (behind: number) => void;
   /** It is there, but has nothing to tell: no face, a dark room. */
   loses: (reason: string) => void;
   /** It has left, or the way to it broke. */

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Character, LineView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { STEADINESS, trackOf, useLive } from '../liveState';
+import { watchCamera } from './camera';
 import { listenAtDoor } from './door';
 import { listenToGamepad } from './gamepad';
 import { listenToLoudness } from './loudness';
@@ -94,6 +95,13 @@ export function usePerformer(line: LineView, character: Character) {
         heard.push(at);
         performer.hears(at, signals);
       },
+      sees: (points, width, height) => {
+        const at = seconds();
+        lost = '';
+        heard.push(at);
+        performer.sees(at, points, width, height);
+      },
+      lags: (behind) => usePerformerState.setState({ behind }),
       loses: (reason) => {
         lost = reason || 'no face is seen';
       },
@@ -105,7 +113,7 @@ export function usePerformer(line: LineView, character: Character) {
       troubles: (trouble) => usePerformerState.setState({ trouble }),
       roundTrip: (roundTrip) => usePerformerState.setState({ roundTrip }),
     };
-    const listening: Source | null =
+    const listening: Source =
       source === 'simulated'
         ? simulate(
             core,
@@ -119,7 +127,7 @@ export function usePerformer(line: LineView, character: Character) {
             ? listenToGamepad(to)
             : source === 'microphone'
               ? listenToLoudness(to)
-              : null;
+              : watchCamera(to);
     let driven: { dials: string[]; looks: string[] } = { dials: [], looks: [] };
     const letGo = () => {
       if (driven.dials.length + driven.looks.length === 0) return;
@@ -152,7 +160,7 @@ export function usePerformer(line: LineView, character: Character) {
     };
     const tick = () => {
       frame = requestAnimationFrame(tick);
-      listening?.poll?.();
+      listening.poll?.();
       const at = seconds();
       const now = performer.now(at);
       if (at - shown > SHOWN) {
@@ -179,13 +187,13 @@ export function usePerformer(line: LineView, character: Character) {
     frame = requestAnimationFrame(tick);
     // a script begins with the take
     const begins = useLive.subscribe((is, was) => {
-      if (is.phase.is === 'recording' && was.phase.is !== 'recording') listening?.again?.();
+      if (is.phase.is === 'recording' && was.phase.is !== 'recording') listening.again?.();
     });
     queueMicrotask(() => setRun(performer));
     return () => {
       cancelAnimationFrame(frame);
       begins();
-      listening?.close();
+      listening.close();
       letGo();
       usePerformerState.setState({ ...NOBODY });
       setRun(null);
@@ -204,8 +212,14 @@ export function usePerformer(line: LineView, character: Character) {
 
   const takeNeutral = () => {
     if (!run) return;
-    const told = run.told();
     const at = new Date().toISOString();
+    if (source === 'camera') {
+      // a camera's face is compared with its own points
+      run.restsNow();
+      usePerformerState.setState({ neutralAt: at });
+      return;
+    }
+    const told = run.told();
     keepNeutral(kept.current, { at, told });
     usePerformerState.setState({ neutral: told, neutralAt: at });
   };

@@ -99,7 +99,13 @@ final class Browser implements AutoCloseable {
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(Stream.concat(USUAL.stream(), more.stream()).toList()));
+                        .setArgs(Stream.concat(
+                                        // one that draws in the round needs what stands for a graphics card
+                                        USUAL.stream()
+                                                .filter(a -> !a.equals("--disable-gpu")
+                                                        || !more.contains("--use-angle=swiftshader")),
+                                        more.stream())
+                                .toList()));
     }
 
     void open(String url) {

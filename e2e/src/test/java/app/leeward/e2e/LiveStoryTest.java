@@ -26,8 +26,10 @@ class LiveStoryTest extends Story {
 
     private void countIn(int seconds) {
         takes().click();
-        page.getByLabel("counted in by").fill(String.valueOf(seconds));
-        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Count-in"))
+                .getByText(String.valueOf(seconds))
+                .click();
+        button("Back to the sheet").click();
     }
 
     private void play() {
@@ -99,9 +101,10 @@ class LiveStoryTest extends Story {
         Locator list = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Takes"));
         assertThat(list.getByRole(AriaRole.LISTITEM).first()).containsText("Turn");
         list.getByText("Put in").first().click();
-        page.waitForFunction(
-                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
         list.getByLabel("Throw take 2 away").click();
         assertThat(list.getByRole(AriaRole.LISTITEM)).hasCount(1);
+        button("Back to the sheet").click();
+        page.waitForFunction(
+                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
     }
 }

@@ -1,5 +1,6 @@
 package app.leeward.page.js;
 
+import app.leeward.core.performer.FaceLandmarks;
 import app.leeward.core.performer.PerformerSample;
 import app.leeward.core.performer.PerformerSettings;
 import app.leeward.core.performer.Performing;
@@ -26,6 +27,8 @@ public final class PagePerformer {
     private PerformerSettings settings = PerformerSettings.PLAIN;
     private Performing now = Performing.NOBODY;
     private double moved = Double.NaN;
+    private FaceLandmarks face;
+    private FaceLandmarks restingFace;
 
     PagePerformer(JsValue all) {
         for (int i = 0; i < all.size(); i++) {
@@ -98,6 +101,29 @@ public final class PagePerformer {
         Map<Signal, Double> all = signals(new JsValue(signals));
         told.putAll(all);
         now = now.hears(new PerformerSample(at, all), settings);
+    }
+
+    /**
+     * A face in a camera's picture. The first one that is seen counts as the neutral pose until another is taken.
+     *
+     * @param at seconds, on the page's clock
+     * @param numbers x, y and z of 478 points, as shares of the picture
+     */
+    @JSExport
+    public void sees(double at, double[] numbers, double width, double height) {
+        face = FaceLandmarks.of(numbers, width, height);
+        if (restingFace == null) {
+            restingFace = face;
+        }
+        Map<Signal, Double> all = face.signals(restingFace);
+        told.putAll(all);
+        now = now.hears(new PerformerSample(at, all), settings);
+    }
+
+    /** The face as it is seen now is at rest. */
+    @JSExport
+    public void restsNow() {
+        restingFace = face;
     }
 
     /** What was told last, as it was told: a neutral pose, when the face is at rest. */

@@ -28,13 +28,23 @@ class WebDoors {
     /** The page: scripts from here only. The interface's library puts rules for its own pieces into the page. */
     static final String PAGE_POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline';"
             + " img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; media-src 'self' blob:; worker-src 'self';"
+            + " frame-src 'self';"
             + " manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+    /**
+     * The frame that finds faces in a camera's picture: its library makes functions of texts while it starts, which the page itself is
+     * not to be able to. Nothing anybody wrote is shown in it.
+     */
+    static final String FACE_POLICY =
+            "default-src 'none'; script-src 'self' 'unsafe-eval' 'wasm-unsafe-eval'; connect-src 'self';"
+                    + " media-src 'self' blob:; img-src 'self' data: blob:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'";
+
+    private static final String FACE = "/face.html";
     /** Answers that a browser may show by themselves, such as a drawing: nothing in them runs or is fetched. */
     static final String ANSWER_POLICY = "default-src 'none'; img-src 'self' data:; style-src 'unsafe-inline';"
             + " base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
-    /** The microphone records lines; nothing else of the machine is asked for. */
+    /** The microphone records lines, the camera sees who performs; nothing else of the machine is asked for. */
     static final String PERMISSIONS =
-            "microphone=(self), camera=(), geolocation=(), display-capture=(), midi=(), usb=(),"
+            "microphone=(self), camera=(self), geolocation=(), display-capture=(), midi=(), usb=(),"
                     + " serial=(), bluetooth=(), payment=()";
 
     private static final String TOKEN_COOKIE = "XSRF-TOKEN";
@@ -59,7 +69,7 @@ class WebDoors {
                         "Whoever writes sends the value of the cookie " + TOKEN_COOKIE
                                 + " in the header X-XSRF-TOKEN; reload the page.")))
                 .headers(h -> h.cacheControl(c -> c.disable())
-                        .frameOptions(f -> f.deny())
+                        .frameOptions(f -> f.disable())
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(p -> p.policy(PERMISSIONS))
                         .crossOriginOpenerPolicy(p -> p.policy(
@@ -68,9 +78,17 @@ class WebDoors {
                         .crossOriginResourcePolicy(p -> p.policy(
                                 org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter
                                         .CrossOriginResourcePolicy.SAME_ORIGIN))
-                        .addHeaderWriter((request, response) -> response.setHeader(
-                                "Content-Security-Policy",
-                                request.getRequestURI().startsWith("/api/") ? ANSWER_POLICY : PAGE_POLICY)))
+                        .addHeaderWriter((request, response) -> {
+                            boolean face = request.getRequestURI().equals(FACE);
+                            response.setHeader("X-Frame-Options", face ? "SAMEORIGIN" : "DENY");
+                            response.setHeader(
+                                    "Content-Security-Policy",
+                                    face
+                                            ? FACE_POLICY
+                                            : request.getRequestURI().startsWith("/api/")
+                                                    ? ANSWER_POLICY
+                                                    : PAGE_POLICY);
+                        }))
                 .build();
     }
 
