@@ -155,7 +155,8 @@ class OtherOriginTest {
                         .contains("default-src 'none'");
                 assertThat(headers.get("content-security-policy").replaceAll(".*(script-src[^;]*);.*", "$1"))
                         .as(path)
-                        .doesNotContain("script-src 'self' 'unsafe-inline'");
+                        .doesNotContain("script-src 'self' 'unsafe-inline'")
+                        .doesNotContain("unsafe-eval");
                 assertThat(headers)
                         .as(path)
                         .containsEntry("x-content-type-options", "nosniff")
@@ -163,6 +164,12 @@ class OtherOriginTest {
                         .hasEntrySatisfying(
                                 "permissions-policy", p -> assertThat(p).contains("microphone=(self)"));
             }
+            // the frame that finds faces may make functions of texts, in our page only and with nothing from elsewhere
+            Map<String, String> face = page.navigate(server.url() + "/face.html").allHeaders();
+            assertThat(face.get("content-security-policy"))
+                    .contains("default-src 'none'", "script-src 'self' 'unsafe-eval'", "frame-ancestors 'self'")
+                    .contains("connect-src 'self'", "form-action 'none'");
+            assertThat(face).containsEntry("x-frame-options", "SAMEORIGIN");
             // a script that found its way into the page does not run
             page.navigate(server.url());
             page.evaluate(
