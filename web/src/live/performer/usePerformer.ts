@@ -1,5 +1,5 @@
 import type * as PageLive from 'page-live';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Character, LineView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { STEADINESS, trackOf, useLive } from '../liveState';
@@ -70,11 +70,11 @@ export function usePerformer(line: LineView, character: Character) {
     return () => void (gone = true);
   }, []);
 
-  const { dials } = character.controls;
-  const { looks } = character.library;
+  // what can be driven, as a text: an edit of anything else does not interrupt who performs
+  const targets = useMemo(() => JSON.stringify(targetsOf(character)), [character]);
   useEffect(() => {
     if (!core || source === 'hands') return;
-    const performer = core.performer(targetsOf(character));
+    const performer = core.performer(JSON.parse(targets) as PageLive.Target[]);
     usePerformerState.setState({ ...NOBODY });
     const heard: number[] = [];
     let lost = '';
@@ -198,9 +198,7 @@ export function usePerformer(line: LineView, character: Character) {
       usePerformerState.setState({ ...NOBODY });
       setRun(null);
     };
-    // a link that changes does not interrupt who performs
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [core, source, script, line.id, dials, looks]);
+  }, [core, source, script, line.id, targets]);
 
   const { links } = character.controls;
   useEffect(() => {

@@ -63,10 +63,16 @@ class CameraStoryTest extends Story {
                 .click();
         page.getByText("Link it by what the dials are for").click();
         // the jaw is read off a dial of its own
+        assertThat(page.getByLabel("Gaze down drives", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("dial gaze-down");
         page.getByLabel("Gaze down drives", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new SelectOption().setLabel("nothing"));
+        assertThat(page.getByLabel("Gaze down drives", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("");
         page.getByLabel("Jaw drives", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new SelectOption().setLabel("Gaze down"));
+        assertThat(page.getByLabel("Jaw drives", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("dial gaze-down");
         button("hold").click();
         button("none").click();
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Count-in"))

@@ -165,7 +165,8 @@ class OtherOriginTest {
                                 "permissions-policy", p -> assertThat(p).contains("microphone=(self)"));
             }
             // the frame that finds faces may make functions of texts, in our page only and with nothing from elsewhere
-            Map<String, String> face = page.navigate(server.url() + "/face.html").allHeaders();
+            Map<String, String> face =
+                    page.navigate(server.url() + "/face.html").allHeaders();
             assertThat(face.get("content-security-policy"))
                     .contains("default-src 'none'", "script-src 'self' 'unsafe-eval'", "frame-ancestors 'self'")
                     .contains("connect-src 'self'", "form-action 'none'");
