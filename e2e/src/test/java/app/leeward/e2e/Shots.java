@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -65,10 +66,7 @@ class Shots {
         } else if (key.equals("blinks")) {
             hand.page.getByText("blinks, cues").click();
             hand.page.getByText("in conversation").click();
-            hand.page
-                    .getByLabel(java.util.regex.Pattern.compile("^Blink from"))
-                    .first()
-                    .waitFor();
+            hand.page.getByLabel(Pattern.compile("^Blink from")).first().waitFor();
             hand.page.keyboard().press("Escape");
             hand.page.getByLabel("Show it closer").click();
             hand.page.getByLabel("Show it closer").click();
@@ -183,6 +181,7 @@ class Shots {
         hand.page.locator("[data-item='key turn 18']").click();
         hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("shot-curves.png")));
+        live(hand);
         Files.write(TO.resolve("shot.gif"), Base64.getDecoder().decode((String) hand.page.evaluate(
                 """
                                 async ([character, line]) => {
@@ -252,11 +251,29 @@ class Shots {
         hand.page.getByLabel("Mouths said").waitFor();
         hand.settle();
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths.png")));
-        hand.page.getByTestId("mouth-happy-AH").click();
-        hand.page.getByText("Shape it").click();
-        hand.page.getByTestId("point-2").click();
-        hand.settle();
-        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("mouths-shape.png")));
+    }
+
+    /** A scripted performer, in the middle of a take, which is thrown away. */
+    private static void live(Browser hand) {
+        hand.page.getByLabel(Pattern.compile("^Takes: ")).click();
+        hand.page
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("^Simulated")))
+                .click();
+        hand.page
+                .getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Count-in"))
+                .getByText("0")
+                .click();
+        hand.page.waitForTimeout(2500);
+        hand.page
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Play live").setExact(true))
+                .click();
+        hand.page.waitForTimeout(2600);
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("shot-live.png")));
+        hand.page.keyboard().press("Escape");
+        hand.page.getByText("Back to the sheet").click();
+        hand.page.getByTestId("sheet").waitFor();
     }
 
     /** A line at three zooms with a mood and another timing along it; a doubtful word, and the lexicon. */
