@@ -263,6 +263,8 @@ class Shots {
                 .getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Count-in"))
                 .getByText("0")
                 .click();
+        hand.page.getByText("Link it by what the dials are for").click();
+        hand.page.getByText("Play it live").scrollIntoViewIfNeeded();
         hand.page.waitForTimeout(2500);
         hand.page
                 .getByRole(

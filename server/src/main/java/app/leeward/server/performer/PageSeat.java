@@ -24,13 +24,13 @@ class PageSeat extends TextWebSocketHandler {
         this.scenes = scenes;
     }
 
-    private record Seat(String shot, Scene scene, Line line) {}
+    private record Seat(String shot, Scene scene, OpenSocket end) {}
 
     @Override
     public void afterConnectionEstablished(WebSocketSession socket) {
-        Line line = new Line(socket);
+        OpenSocket end = new OpenSocket(socket);
         String shot = (String) socket.getAttributes().get(ShotAsked.SHOT);
-        seats.put(socket.getId(), new Seat(shot, scenes.of(shot, s -> s.listens(line)), line));
+        seats.put(socket.getId(), new Seat(shot, scenes.of(shot, s -> s.listens(end)), end));
     }
 
     @Override
@@ -42,10 +42,10 @@ class PageSeat extends TextWebSocketHandler {
         try {
             JsonNode in = JSON.readTree(text.getPayload());
             if (in.path("kind").asText().equals("ping") && in.path("at").isNumber()) {
-                seat.line().tell(DoorWriter.pong(in.get("at").asDouble()));
+                seat.end().tell(DoorWriter.pong(in.get("at").asDouble()));
             }
         } catch (JsonProcessingException e) {
-            seat.line().tell(DoorWriter.problem("This is no JSON."));
+            seat.end().tell(DoorWriter.problem("This is no JSON."));
         }
     }
 
@@ -53,7 +53,7 @@ class PageSeat extends TextWebSocketHandler {
     public void afterConnectionClosed(WebSocketSession socket, CloseStatus status) {
         Seat seat = seats.remove(socket.getId());
         if (seat != null) {
-            seat.scene().stopsListening(seat.line());
+            seat.scene().stopsListening(seat.end());
             scenes.tidy(seat.shot());
         }
     }

@@ -30,22 +30,22 @@ class PerformerDoor extends AbstractWebSocketHandler {
         this.scenes = scenes;
     }
 
-    private record Guest(String shot, Scene scene, Line line, Patience patience) {}
+    private record Guest(String shot, Scene scene, OpenSocket end, Patience patience) {}
 
     @Override
     public void afterConnectionEstablished(WebSocketSession socket) {
-        Line line = new Line(socket);
+        OpenSocket end = new OpenSocket(socket);
         String shot = (String) socket.getAttributes().get(ShotAsked.SHOT);
         boolean[] in = {false};
-        Scene scene = scenes.of(shot, s -> in[0] = s.enters(line));
+        Scene scene = scenes.of(shot, s -> in[0] = s.enters(end));
         if (!in[0]) {
-            line.tell(DoorWriter.problem(
+            end.tell(DoorWriter.problem(
                     "This shot is played by " + scene.who() + " already; one performer plays it at a time."));
-            line.hangUp(new CloseStatus(TAKEN, "another performer plays this shot"));
+            end.hangUp(new CloseStatus(TAKEN, "another performer plays this shot"));
             return;
         }
-        guests.put(socket.getId(), new Guest(shot, scene, line, new Patience()));
-        line.tell(DoorWriter.welcome(shot));
+        guests.put(socket.getId(), new Guest(shot, scene, end, new Patience()));
+        end.tell(DoorWriter.welcome(shot));
     }
 
     @Override
@@ -60,12 +60,12 @@ class PerformerDoor extends AbstractWebSocketHandler {
                 guest.scene()
                         .tellPages(DoorWriter.problem("The performer sent more than " + Patience.FLOOD
                                 + " messages in a second and was turned away."));
-                guest.line().hangUp(new CloseStatus(FLOODED, "more than " + Patience.FLOOD + " messages a second"));
+                guest.end().hangUp(new CloseStatus(FLOODED, "more than " + Patience.FLOOD + " messages a second"));
             }
             case LEAVE_OUT -> {
                 if (guest.patience().tells(now)) {
                     String words = "More than " + Patience.TAKEN + " messages a second: what is over is left out.";
-                    guest.line().tell(DoorWriter.problem(words));
+                    guest.end().tell(DoorWriter.problem(words));
                     guest.scene().tellPages(DoorWriter.problem("The performer floods. " + words));
                 }
             }
@@ -81,12 +81,12 @@ class PerformerDoor extends AbstractWebSocketHandler {
         } catch (DoorProblem e) {
             boolean enough = guest.patience().wrong();
             if (enough || guest.patience().tells(now)) {
-                guest.line().tell(DoorWriter.problem(e.getMessage()));
+                guest.end().tell(DoorWriter.problem(e.getMessage()));
                 guest.scene()
                         .tellPages(DoorWriter.problem("The performer sent what cannot be taken. " + e.getMessage()));
             }
             if (enough) {
-                guest.line().hangUp(new CloseStatus(NONSENSE, Patience.NONSENSE + " wrong messages in a row"));
+                guest.end().hangUp(new CloseStatus(NONSENSE, Patience.NONSENSE + " wrong messages in a row"));
             }
         }
     }
@@ -95,7 +95,7 @@ class PerformerDoor extends AbstractWebSocketHandler {
     protected void handleBinaryMessage(WebSocketSession socket, BinaryMessage bytes) {
         Guest guest = guests.get(socket.getId());
         if (guest != null) {
-            guest.line().tell(DoorWriter.problem("Messages are texts, one JSON object each."));
+            guest.end().tell(DoorWriter.problem("Messages are texts, one JSON object each."));
         }
     }
 
@@ -103,7 +103,7 @@ class PerformerDoor extends AbstractWebSocketHandler {
     public void afterConnectionClosed(WebSocketSession socket, CloseStatus status) {
         Guest guest = guests.remove(socket.getId());
         if (guest != null) {
-            guest.scene().leaves(guest.line(), reason(status));
+            guest.scene().leaves(guest.end(), reason(status));
             scenes.tidy(guest.shot());
         }
     }

@@ -9,14 +9,14 @@ import org.springframework.web.socket.adapter.NativeWebSocketSession;
 import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
 
 /** A socket that never makes whoever writes to it wait: what a slow one has not taken is dropped, the oldest first. */
-final class Line implements Scene.Listener {
+final class OpenSocket implements Scene.Listener {
     private static final int LONGEST_WAIT = 2000;
     private static final Long LONGEST_WRITE = 1000L;
     private static final int MOST_WAITING = 64 * 1024;
 
     private final WebSocketSession socket;
 
-    Line(WebSocketSession socket) {
+    OpenSocket(WebSocketSession socket) {
         if (socket instanceof NativeWebSocketSession ours && ours.getNativeSession() instanceof Session session) {
             // the container's own way to say how long a write may wait; twenty seconds if nobody does
             session.getUserProperties().put("org.apache.tomcat.websocket.BLOCKING_SEND_TIMEOUT", LONGEST_WRITE);
