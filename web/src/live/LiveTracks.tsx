@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import type { LiveTake } from 'page-core';
 import { memo, type ReactNode, useMemo, useRef, useState } from 'react';
-import { api, type Dial, type Shot } from '../api/client';
-import { soundOf, usePlayer } from '../line/player';
-import { spans, wavePath } from '../line/spans';
+import type { Dial, Shot } from '../api/client';
+import { usePlayer } from '../line/player';
+import { SoundWave } from '../line/SoundWave';
+import { spans } from '../line/spans';
 import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
@@ -37,13 +37,6 @@ export function LiveTracks({ shot }: { shot: Shot }) {
   const [dragged, setDragged] = useState<number | null>(null);
   const { frames, tracks } = shot;
   const { character } = view;
-  const peaks = useQuery({
-    queryKey: ['peaks', line!.id, soundOf(line!)],
-    queryFn: () => api.peaks(line!.id, 700),
-    enabled: shot.lines.length > 0,
-    staleTime: Infinity,
-  });
-  const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
   const names = useMemo(() => {
     const done = new Set(takes.flatMap((t) => Object.keys(t.take.dials)));
     const linked = new Set(character.controls.links.map((l) => idOf(l.drives)));
@@ -162,14 +155,7 @@ export function LiveTracks({ shot }: { shot: Shot }) {
           <Playhead frames={frames} />
           {shot.lines.length > 0 && (
             <Row name="sound" frames={frames}>
-              <svg
-                className="h-full w-full"
-                viewBox={`0 -1.05 ${Math.max(1, (peaks.data?.length ?? 1) - 1)} 2.1`}
-                preserveAspectRatio="none"
-                aria-hidden
-              >
-                <path d={wave} fill="var(--faint)" />
-              </svg>
+              <SoundWave line={line!} className="h-full w-full" />
             </Row>
           )}
           {names.map((n) => {

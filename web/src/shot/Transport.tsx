@@ -1,9 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import { ChevronFirst, ChevronLeft, ChevronRight, Pause, Play, Repeat } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { api, type Shot } from '../api/client';
-import { soundOf, usePlayer } from '../line/player';
-import { wavePath } from '../line/spans';
+import type { Shot } from '../api/client';
+import { usePlayer } from '../line/player';
+import { SoundWave } from '../line/SoundWave';
 import { LiveControls } from '../live/LiveControls';
 import { useLive } from '../live/liveState';
 import { LiveTracks } from '../live/LiveTracks';
@@ -167,13 +166,6 @@ function Whole({ shot, marks }: { shot: Shot; marks: number[] }) {
   const frame = useDesk((s) => s.frame);
   const loop = useDesk((s) => s.loop);
   const { frames } = shot;
-  const peaks = useQuery({
-    queryKey: ['peaks', line!.id, soundOf(line!)],
-    queryFn: () => api.peaks(line!.id, 700),
-    enabled: shot.lines.length > 0,
-    staleTime: Infinity,
-  });
-  const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
   const scrub = (e: React.PointerEvent) => {
     const r = box.current!.getBoundingClientRect();
     stepTo(Math.floor(((e.clientX - r.left) / r.width) * frames));
@@ -195,14 +187,7 @@ function Whole({ shot, marks }: { shot: Shot; marks: number[] }) {
       onPointerUp={() => setScrubbing(false)}
       onPointerCancel={() => setScrubbing(false)}
     >
-      <svg
-        className="absolute inset-x-0 top-1 h-[46%] w-full"
-        viewBox={`0 -1.05 ${Math.max(1, (peaks.data?.length ?? 1) - 1)} 2.1`}
-        preserveAspectRatio="none"
-        aria-hidden
-      >
-        <path d={wave} fill="var(--faint)" />
-      </svg>
+      <SoundWave line={line!} className="absolute inset-x-0 top-1 h-[46%] w-full" />
       {words.map((w) => (
         <span
           key={w.at}

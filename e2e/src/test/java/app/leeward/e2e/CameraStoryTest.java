@@ -84,8 +84,8 @@ class CameraStoryTest extends Story {
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
         button("Rehearse").click();
         button("Play live").click();
-        page.waitForTimeout(1000.0 * FRAMES / RATE + 2000);
-        assertThat(page.getByLabel("Takes: 1")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+        assertThat(page.getByLabel("Takes: 1"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(1000.0 * FRAMES / RATE + 90_000));
         JsonNode dials = new ObjectMapper()
                 .readTree(
                         (String)

@@ -265,13 +265,14 @@ class Shots {
                 .click();
         hand.page.getByText("Link it by what the dials are for").click();
         hand.page.getByText("Play it live").scrollIntoViewIfNeeded();
-        hand.page.waitForTimeout(2500);
+        hand.page.waitForFunction(
+                "() => [...document.querySelectorAll('[role=status]')].some(e => e.innerText.includes('a second'))");
         hand.page
                 .getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Play live").setExact(true))
                 .click();
-        hand.page.waitForTimeout(2600);
+        hand.page.waitForFunction("() => Number(document.querySelector('[data-testid=clock] b').textContent) > 60");
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("shot-live.png")));
         hand.page.keyboard().press("Escape");
         hand.page.getByText("Back to the sheet").click();
