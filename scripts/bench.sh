@@ -9,7 +9,7 @@ mvn -q -B -ntp install -DskipTests -Dspotless.check.skip -pl core,speech,formats
 mvn -q -B -ntp -pl bench dependency:build-classpath -Dmdep.outputFile="$HOME_DIR/bench.cp"
 CP=bench/target/classes:$(cat "$HOME_DIR/bench.cp")
 printf '%s, %s processors, Java %s\n' "$(sed -n 's/^model name.*: //p' /proc/cpuinfo | head -1)" "$(nproc)" "$(java -version 2>&1 | sed -n '1s/.*"\(.*\)".*/\1/p')"
-# faces, turns, drawn, order, checked, taken, strips, page, films, shots, heard, cut, mouths, spelled, chaos, fuzz and rude can be run by themselves: ./leeward bench faces [count first-seed], ./leeward bench turns count [first-seed], drawn and order the same, ./leeward bench strips folder [file or seed ...], ./leeward bench chaos [seed edits kills], fuzz [seed calls], rude [seconds]
+# faces, turns, drawn, order, checked, taken, strips, page, films, shots, heard, spoken, cut, mouths, spelled, chaos, fuzz and rude can be run by themselves: ./leeward bench faces [count first-seed], ./leeward bench turns count [first-seed], drawn and order the same, ./leeward bench strips folder [file or seed ...], ./leeward bench chaos [seed edits kills], fuzz [seed calls], rude [seconds]
 page_figures() {
   need_chromium
   export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
@@ -32,6 +32,7 @@ case "${1:-}" in
   page) page_figures; exit ;;
   films) shift; need_ffmpeg; java -Xmx2g -cp "$CP" app.leeward.bench.FilmFigures "$@"; exit ;;
   heard) shift; need_flite; java -Xmx2g -cp "$CP" app.leeward.bench.heard.HeardFigures "$@"; exit ;;
+  spoken) need_flite; java -Xmx2g -cp "$CP" app.leeward.bench.heard.SpokenFigures; exit ;;
   mouths) need_flite; java -Xmx2g -cp "$CP" app.leeward.bench.heard.MouthFigures; exit ;;
   cut) shift; need_flite; java -Xmx2g -cp "$CP" app.leeward.bench.heard.CutFigures "$@"; exit ;;
   spelled) shift; java -Xmx3g -cp "$CP" app.leeward.bench.heard.SpelledFigures "$@"; exit ;;

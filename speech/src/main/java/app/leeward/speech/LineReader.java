@@ -10,9 +10,11 @@ import app.leeward.core.speech.UnwrittenSpeech;
 import app.leeward.speech.acoustic.AcousticModel;
 import app.leeward.speech.acoustic.Alignment;
 import app.leeward.speech.acoustic.ForcedAligner;
+import app.leeward.speech.acoustic.LiveSounds;
 import app.leeward.speech.acoustic.LongSound;
 import app.leeward.speech.acoustic.Pronounced;
 import app.leeward.speech.acoustic.ScriptFinder;
+import app.leeward.speech.acoustic.SoundPairs;
 import app.leeward.speech.spelling.SpellingReader;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,6 +36,7 @@ public final class LineReader {
     private AcousticModel model;
     private ForcedAligner aligner;
     private LetterToSound letterToSound;
+    private SoundPairs soundPairs;
 
     public LineReader() {
         this(PronouncingDictionary.load());
@@ -47,6 +50,7 @@ public final class LineReader {
     public void warmUp() {
         aligner();
         letterToSound();
+        soundPairs();
     }
 
     private LetterToSound letterToSound() {
@@ -63,6 +67,22 @@ public final class LineReader {
             aligner = new ForcedAligner(model());
         }
         return aligner;
+    }
+
+    private SoundPairs soundPairs() {
+        synchronized (dictionary) {
+            if (soundPairs == null) {
+                soundPairs = SoundPairs.of(dictionary.words().stream()
+                        .flatMap(w -> dictionary.of(w).stream())
+                        .toList());
+            }
+            return soundPairs;
+        }
+    }
+
+    /** Listens to a voice while it speaks. */
+    public LiveSounds live() {
+        return new LiveSounds(model(), soundPairs());
     }
 
     private synchronized AcousticModel model() {

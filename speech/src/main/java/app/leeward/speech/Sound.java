@@ -28,30 +28,15 @@ public record Sound(int rate, float[] samples) {
         return peak;
     }
 
-    /**
-     * The same sound at another rate, by windowed-sinc interpolation (Hann window, 16 zero crossings a side), which
-     * keeps everything above the lower of the two half-rates out.
-     */
+    /** The same sound at another rate, without what lies above the lower of the two half-rates. */
     public Sound at(int newRate) {
         if (newRate == rate) {
             return this;
         }
-        double step = (double) rate / newRate;
-        double cut = Math.min(1, 1 / step) * 0.97;
-        int half = (int) Math.ceil(16 / cut);
-        float[] out = new float[(int) Math.floor(samples.length / step)];
+        Resampling resampling = new Resampling(rate, newRate);
+        float[] out = new float[(int) Math.floor(samples.length / resampling.step())];
         for (int i = 0; i < out.length; i++) {
-            double at = i * step;
-            int first = Math.max(0, (int) Math.ceil(at - half));
-            int last = Math.min(samples.length - 1, (int) Math.floor(at + half));
-            double sum = 0;
-            for (int k = first; k <= last; k++) {
-                double x = k - at;
-                double window = 0.5 + 0.5 * Math.cos(Math.PI * x / half);
-                double sinc = x == 0 ? 1 : Math.sin(Math.PI * cut * x) / (Math.PI * cut * x);
-                sum += samples[k] * cut * sinc * window;
-            }
-            out[i] = (float) sum;
+            out[i] = resampling.at(samples, i * resampling.step());
         }
         return new Sound(newRate, out);
     }

@@ -22,7 +22,7 @@ import java.util.Random;
  * sentences; the last twenty, which are read unless others are asked for, were kept for checking.
  */
 public final class HeardFigures {
-    private static final List<String> VOICES = List.of("slt", "rms", "awb");
+    static final List<String> VOICES = List.of("slt", "rms", "awb");
     private static final int TUNED = 20;
 
     private final LineReader reader = new LineReader();
