@@ -52,6 +52,7 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
   const heard = useRef<(() => number) | null>(null);
   const clock = useCallback(() => heard.current?.() ?? useDesk.getState().frame / rate, [rate]);
   const speed = useDesk((s) => s.speed);
+  const muted = useDesk((s) => s.muted);
   useEffect(() => {
     if (!playing || !lineId) return;
     const sound = audio.current;
@@ -106,7 +107,13 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
     <Context.Provider value={value}>
       {children}
       {lineId && line.shot.lines.length > 0 && (
-        <audio ref={audio} src={api.soundUrl(lineId, soundOf(line))} preload="auto" data-testid="sound" />
+        <audio
+          ref={audio}
+          src={api.soundUrl(lineId, soundOf(line))}
+          preload="auto"
+          muted={muted}
+          data-testid="sound"
+        />
       )}
     </Context.Provider>
   );

@@ -10,7 +10,7 @@ import { usePerformer } from './performer/usePerformer';
 const SOURCES: [LiveSource, string, string, ComponentType<{ size: number }>][] = [
   ['hands', 'Hands', 'rulers, keys', Hand],
   ['gamepad', 'Gamepad', 'sticks', Gamepad2],
-  ['microphone', 'Microphone', 'its loudness', AudioLines],
+  ['microphone', 'Microphone', 'your voice', AudioLines],
   ['camera', 'Camera', 'your own face', Camera],
   ['tracker', 'Tracker', 'by its door', Radio],
   ['simulated', 'Simulated', '5 scripts', Theater],

@@ -5,7 +5,9 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
 import { type Smoothing, useLive } from './liveState';
+import { placedIn } from './spoken';
 import { useTakes } from './useTakes';
+import { VoiceOfTake } from './VoiceOfTake';
 
 /** What becomes of what was played: the takes there are, and how they are made into keys. */
 export function TakesCard({ exposure }: { exposure: number }) {
@@ -136,7 +138,7 @@ export function SmoothingChoice() {
 }
 
 function Takes() {
-  const { view } = useStudio();
+  const { view, line } = useStudio();
   const { put, drop } = useTakes();
   const takes = useLive((s) => s.takes);
   const picked = useSheet((s) => s.chosen);
@@ -154,6 +156,7 @@ function Takes() {
         const a = Math.max(from, chosen?.from ?? from);
         const b = Math.min(to, chosen?.to ?? to);
         const part = chosen !== null && a < b && (a > from || b < to);
+        const moved = [...Object.keys(dials), ...Object.keys(drawings), ...Object.keys(looks)];
         return (
           <li
             key={t.id}
@@ -165,13 +168,16 @@ function Takes() {
                 {from + 1}–{to}
                 {t.ended ? '' : ', broke off'}
               </span>
-              <span className="block truncate text-[12px] text-faint">
-                {[...Object.keys(dials), ...Object.keys(drawings), ...Object.keys(looks)]
-                  .map(name)
-                  .join(', ')}
-              </span>
+              <span className="block truncate text-[12px] text-faint">{moved.map(name).join(', ')}</span>
+              {t.voice && (
+                <VoiceOfTake
+                  id={t.voice}
+                  name={`take ${i + 1}`}
+                  placed={line ? placedIn(line.shot, from, to) : undefined}
+                />
+              )}
             </span>
-            {part && (
+            {moved.length > 0 && part && (
               <button
                 className="btn px-2 py-0"
                 title="Only the frames that go round, or that are chosen on the sheet"
@@ -180,9 +186,11 @@ function Takes() {
                 Put in {a + 1}–{b}
               </button>
             )}
-            <button className="btn px-2 py-0" onClick={() => void put(t.take)}>
-              Put in
-            </button>
+            {moved.length > 0 && (
+              <button className="btn px-2 py-0" onClick={() => void put(t.take)}>
+                Put in
+              </button>
+            )}
             <button
               className="btn px-1.5 py-0"
               aria-label={`Throw take ${i + 1} away`}

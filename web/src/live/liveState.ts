@@ -18,6 +18,8 @@ interface Live {
   /** Whether the panel to play live stands in place of the sheet. */
   panel: boolean;
   source: LiveSource;
+  /** Grows when somebody asks for the source again, after it could not be had. */
+  asked: number;
   /** Which script the simulated performer plays. */
   performance: string;
   /** Whether a performer drives the face while nothing is written. */
@@ -26,6 +28,9 @@ interface Live {
   mirrored: boolean;
   /** Whether a lost performer is held for good, instead of for a moment. */
   holds: boolean;
+  /** Whether a voice moves the mouth while it speaks, and whether the shot itself is silent meanwhile. */
+  speaks: boolean;
+  hushed: boolean;
   /** Keys of tracks that are neither driven nor written. */
   disarmed: string[];
   /** Whether it begins again when it has come to its end, as another take. */
@@ -47,10 +52,13 @@ export const useLive = create<Live>(() => ({
   phase: { is: 'idle' },
   panel: false,
   source: 'hands',
+  asked: 0,
   performance: 'DELIGHT',
   rehearsing: true,
   mirrored: false,
   holds: false,
+  speaks: true,
+  hushed: true,
   disarmed: [],
   over: false,
   writing: null,

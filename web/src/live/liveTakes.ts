@@ -9,6 +9,8 @@ export interface KeptTake {
   /** When it was begun. */
   at: string;
   take: LiveTake;
+  /** The voice that was spoken, among the takes of sound. */
+  voice?: string;
   /** False for one that broke off with the page. */
   ended: boolean;
 }

@@ -2,6 +2,15 @@ import type { LiveTake } from 'page-core';
 import { useDesk } from '../state/desk';
 import { isArmed, trackOf } from './liveState';
 
+/** A take in which nothing was moved. */
+export const emptyTake = (from: number, to: number): LiveTake => ({
+  from,
+  to,
+  dials: {},
+  drawings: {},
+  looks: {},
+});
+
 /**
  * Notes what the hand, or a performer, does to armed dials, drawings and looks while a shot runs. What the hand held when it began is noted as done then: it is what
  * one sees.

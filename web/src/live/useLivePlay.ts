@@ -5,10 +5,13 @@ import { usePlayer } from '../line/player';
 import { beat } from '../record/beat';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
+import { throwAway } from '../record/takes';
 import { dropTake, type KeptTake, keepTake } from './liveTakes';
 import { useLive } from './liveState';
-import { LiveRecorder } from './recorder';
+import { emptyTake, LiveRecorder } from './recorder';
+import { placedIn, takenAs } from './spoken';
 import { useTakes } from './useTakes';
+import { beginVoice, type VoiceTake } from './voiceTake';
 
 /** How often what was done is put away while it is still being played, and shown, milliseconds. */
 const KEPT = 500;
@@ -20,6 +23,8 @@ const SLIP = 0.6;
 /** A take that is being played. */
 interface Running {
   recorder: LiveRecorder;
+  /** What is spoken meanwhile; null when nobody listens. */
+  voice: VoiceTake | null;
   kept: KeptTake;
   /** The one before it, when it has begun again. */
   before: LiveTake | null;
@@ -56,15 +61,24 @@ export function useLivePlay(shot: Shot) {
       if (!now.round) useDesk.setState({ loop: null });
       // stopped just after it began again: the one before is meant
       const slipped = now.before !== null && last - now.kept.take.from < SLIP * rate;
-      const take = slipped ? null : done;
+      const voice = (await now.voice?.end().catch(trouble)) ?? null;
+      const take = slipped ? null : (done ?? (voice && emptyTake(now.kept.take.from, last)));
       if (!keep || !take) {
         await dropTake(now.kept.id).catch(trouble);
+        if (voice) await throwAway(voice.id).catch(trouble);
         if (keep && slipped && write) await Promise.all([look(), put(now.before!)]);
         else if (keep) tell({ message: 'Nothing was moved while the shot ran.', bad: false });
         return;
       }
-      await keepTake({ ...now.kept, take, ended: true }).catch(trouble);
-      if (write) await Promise.all([look(), put(take)]);
+      await keepTake({ ...now.kept, take, voice: voice?.id, ended: true }).catch(trouble);
+      if (!write) return;
+      await look();
+      if (done) await put(done);
+      else
+        tell({
+          message: 'Your voice is kept among the takes; make it a line there, or another take of this one.',
+          bad: false,
+        });
     },
     [clock, rate, look, put, tell, trouble],
   );
@@ -85,15 +99,20 @@ export function useLivePlay(shot: Shot) {
           () => Math.max(from, Math.min(to, clock() * rate)),
           view.character.voice.mouths.part ?? null,
         );
+      const listen = () =>
+        useLive.getState().source === 'microphone'
+          ? beginVoice({ character: view.id, line: takenAs(line, placedIn(shot, from, to)) }, trouble)
+          : null;
       const empty = (): KeptTake => ({
         id: crypto.randomUUID(),
         line: lineId,
         at: new Date().toISOString(),
-        take: { from, to, dials: {}, drawings: {}, looks: {} },
+        take: emptyTake(from, to),
         ended: false,
       });
       const now: Running = {
         recorder: note(),
+        voice: listen(),
         kept: empty(),
         before: null,
         round,
@@ -104,7 +123,9 @@ export function useLivePlay(shot: Shot) {
       now.timer = window.setInterval(() => {
         const take = now.recorder.take();
         useLive.setState({ writing: take });
-        if (take && ++ticks % (KEPT / SHOWN) === 0) void keepTake({ ...now.kept, take }).catch(trouble);
+        const voice = now.voice?.id();
+        if ((take || voice) && ++ticks % (KEPT / SHOWN) === 0)
+          void keepTake({ ...now.kept, take: take ?? now.kept.take, voice }).catch(trouble);
       }, SHOWN);
       now.leave = useDesk.subscribe((is, was) => {
         const end = is.frame >= to - 1 || is.frame < was.frame;
@@ -112,8 +133,16 @@ export function useLivePlay(shot: Shot) {
           // another take, on top of the same shot
           const done = now.recorder.end(to);
           now.before = done ?? now.before;
-          if (done) void keepTake({ ...now.kept, take: done, ended: true }).then(look, trouble);
+          const { kept, voice } = now;
+          void Promise.resolve(voice?.end())
+            .then((spoken) =>
+              done || spoken
+                ? keepTake({ ...kept, take: done ?? kept.take, voice: spoken?.id, ended: true })
+                : dropTake(kept.id),
+            )
+            .then(look, trouble);
           now.recorder = note();
+          now.voice = listen();
           now.kept = empty();
         } else if ((was.playing && !is.playing) || (round && !over && end)) void finish(true);
       });
@@ -135,7 +164,7 @@ export function useLivePlay(shot: Shot) {
     stepTo(from);
     next();
     if (of > 0) counting.current = window.setInterval(next, 1000);
-  }, [shot.frames, stepTo, clock, rate, view.character, lineId, finish, look, trouble]);
+  }, [shot, stepTo, clock, rate, view, line, lineId, finish, look, trouble]);
 
   // Escape throws away; while it counts there is nothing to keep, so Space leaves as well
   useEffect(() => {

@@ -1,11 +1,10 @@
 /* global AudioWorkletProcessor, registerProcessor, sampleRate */
 /** Passes on what comes in by the microphone, with how loud it is. */
 class SoundIn extends AudioWorkletProcessor {
-  constructor() {
+  constructor(options) {
     super();
     this.filled = 0;
-    // a twentieth of a second at a time: often enough for a level that follows the voice
-    this.samples = new Float32Array(Math.round(sampleRate / 20));
+    this.samples = new Float32Array(Math.round(sampleRate * options.processorOptions.piece));
   }
 
   process(inputs) {

@@ -51,6 +51,11 @@ export async function takesOf(character: string, line: string): Promise<Take[]> 
   return all.sort((a, b) => b.at.localeCompare(a.at));
 }
 
+/** A take by its id; undefined when it was thrown away. */
+export async function takeBy(id: string): Promise<Take | undefined> {
+  return (await opened()).get('takes', id);
+}
+
 const everything = (id: string) => IDBKeyRange.bound([id, 0], [id, Number.MAX_SAFE_INTEGER]);
 
 export async function fileOf(take: Take, name: string): Promise<File> {

@@ -1,11 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { beat } from './beat';
 import { type Microphone, microphones, openMicrophone, whyNot } from './microphone';
-import { keepPiece, type Take } from './takes';
-import { packed } from './wav';
+import type { Take } from './takes';
+import { TakeWriter } from './takeWriter';
 
-/** Pieces of a twentieth of a second that are kept together. */
-const KEPT = 8;
 /** Seconds of the longest take. */
 const LONGEST = 300;
 /** How fast the level falls back, a piece. */
@@ -30,7 +28,7 @@ export function useRecorder(of: { character: string; line: string }, done: (take
   const [problem, setProblem] = useState<string | null>(null);
   const [devices, setDevices] = useState<MediaDeviceInfo[]>([]);
   const microphone = useRef<Microphone | null>(null);
-  const take = useRef<{ take: Take; loose: Int16Array[]; pieces: number; kept: Promise<void> } | null>(null);
+  const take = useRef<TakeWriter | null>(null);
   const gone = useRef(false);
   const counting = useRef<ReturnType<typeof setInterval> | undefined>(undefined);
   const ended = useRef(done);
@@ -38,33 +36,15 @@ export function useRecorder(of: { character: string; line: string }, done: (take
     ended.current = done;
   });
 
-  const keep = useCallback((now: NonNullable<typeof take.current>) => {
-    if (now.loose.length === 0) return;
-    const all = new Int16Array(now.loose.reduce((sum, p) => sum + p.length, 0));
-    let at = 0;
-    for (const p of now.loose) {
-      all.set(p, at);
-      at += p.length;
-    }
-    now.loose = [];
-    now.take = { ...now.take, samples: now.take.samples + all.length };
-    const { take } = now;
-    const number = now.pieces++;
-    now.kept = now.kept
-      .then(() => keepPiece(take, number, all))
-      .catch((e: unknown) => setProblem(`The take cannot be kept in this browser: ${String(e)}`));
-  }, []);
-
   const stop = useCallback(async () => {
     clearInterval(counting.current);
     const now = take.current;
     take.current = null;
     setState(microphone.current ? { is: 'ready' } : { is: 'closed' });
     if (!now) return;
-    keep(now);
-    await now.kept;
-    if (now.take.samples > 0) ended.current(now.take);
-  }, [keep]);
+    const kept = await now.end();
+    if (kept) ended.current(kept);
+  }, []);
 
   const close = useCallback(() => {
     void stop();
@@ -81,15 +61,12 @@ export function useRecorder(of: { character: string; line: string }, done: (take
       setLevel((before) => Math.max(most, before * FALL));
       const now = take.current;
       if (!now) return;
-      now.take.peak = Math.max(now.take.peak, most);
-      now.loose.push(packed(samples));
-      const { rate } = now.take;
-      const seconds = (now.take.samples + now.loose.reduce((sum, p) => sum + p.length, 0)) / rate;
+      now.add(samples);
+      const { seconds } = now;
       setState({ is: 'recording', seconds });
-      if (now.loose.length >= KEPT) keep(now);
       if (seconds >= LONGEST) void stop();
     },
-    [keep, stop],
+    [stop],
   );
 
   const open = useCallback(
@@ -125,20 +102,9 @@ export function useRecorder(of: { character: string; line: string }, done: (take
       if (!mic || take.current) return;
       clearInterval(counting.current);
       const begin = () => {
-        take.current = {
-          take: {
-            id: crypto.randomUUID(),
-            character: of.character,
-            line: of.line,
-            at: new Date().toISOString(),
-            rate: mic.rate,
-            samples: 0,
-            peak: 0,
-          },
-          loose: [],
-          pieces: 0,
-          kept: Promise.resolve(),
-        };
+        take.current = new TakeWriter({ character: of.character, line: of.line }, mic.rate, (e) =>
+          setProblem(`The take cannot be kept in this browser: ${String(e)}`),
+        );
         setState({ is: 'recording', seconds: 0 });
       };
       let left = beats;
@@ -160,7 +126,7 @@ export function useRecorder(of: { character: string; line: string }, done: (take
   // a page that goes away keeps what was said until then
   useEffect(() => {
     gone.current = false;
-    const hide = () => take.current && keep(take.current);
+    const hide = () => take.current?.keep();
     window.addEventListener('pagehide', hide);
     return () => {
       gone.current = true;
@@ -169,7 +135,7 @@ export function useRecorder(of: { character: string; line: string }, done: (take
       microphone.current?.close();
       microphone.current = null;
     };
-  }, [keep]);
+  }, []);
 
   return { state, level, problem, devices, open, close, record, stop };
 }

@@ -59,7 +59,16 @@ declare module 'page-live' {
     now(at: number): Standing;
   }
 
+  /** The mouth of a character while somebody speaks. */
+  export interface PageMouth {
+    /** A sound begins; in ARPAbet, empty for silence. */
+    hears(at: number, phone: string): void;
+    /** The drawing that is shown in a mood; empty when there is none. */
+    now(at: number, mood: string): string;
+  }
+
   export function performer(targets: Target[]): PagePerformer;
+  export function mouth(chart: Schemas['Character']['voice']['mouths']): PageMouth;
   export function signals(): Signal[];
   export function performances(): { id: string; title: string; seconds: number }[];
   export function simulated(performance: string, seconds: number): Told;

@@ -38,6 +38,8 @@ export interface Desk {
   loop: [number, number] | null;
   /** How fast it is played: 1 as it is. */
   speed: number;
+  /** Whether the shot plays without its sound. */
+  muted: boolean;
   part: string | null;
   /** Further parts chosen together with `part`. */
   also: string[];
@@ -102,6 +104,7 @@ const START: Desk = {
   playing: false,
   loop: null,
   speed: 1,
+  muted: false,
   part: null,
   also: [],
   hidden: [],

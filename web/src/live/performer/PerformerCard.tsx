@@ -17,6 +17,8 @@ const SIGNALS_OF: Record<Exclude<LiveSource, 'hands'>, PageLive.SourceId> = {
   simulated: 'FACE',
 };
 
+const WHAT: Partial<Record<LiveSource, string>> = { microphone: 'The microphone', camera: 'The camera' };
+
 /** Who performs, what each signal says and what it drives. */
 export function PerformerCard({
   core,
@@ -71,11 +73,11 @@ export function PerformerCard({
           ))}
         </div>
       )}
-      <div className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
-        <h2 className="text-[17px] font-bold">The performer</h2>
+      <div className="flex items-center gap-x-2.5">
+        <h2 className="shrink-0 text-[17px] font-bold">The performer</h2>
         <Presence source={source} />
         <button
-          className="btn ml-auto px-2.5 py-0.5"
+          className="btn ml-auto shrink-0 px-2.5 py-0.5"
           aria-pressed={rehearsing || running}
           disabled={running}
           title="Whether the performer moves the face while nothing is written"
@@ -86,9 +88,10 @@ export function PerformerCard({
       </div>
       {source === 'tracker' && <Door line={line.id} />}
       {source === 'camera' && <Picture />}
+      {source === 'microphone' && <Speaking mouths={character.voice.mouths.part != null} />}
       {links.length === 0 && (
         <p className="mt-2 flex items-center gap-2 rounded-lg bg-card p-2.5 text-[13.5px]">
-          Nothing is driven by it yet.
+          {source === 'microphone' ? 'Its loudness drives nothing yet.' : 'Nothing is driven by it yet.'}
           <button className="btn-do" onClick={() => void edit({ kind: 'suggest-links', source: of })}>
             <Wand2 size={14} aria-hidden /> Link it by what the dials are for
           </button>
@@ -174,12 +177,14 @@ function Presence({ source }: { source: LiveSource }) {
     simulated: 'coming …',
   };
   return (
-    <span role="status" className="flex min-w-0 items-center gap-1.5 text-[13px]">
+    <span role="status" className="flex min-w-0 flex-1 items-center gap-1.5 text-[13px]">
       {presence === 'nobody' && <span className="text-faint">{trouble || waits[source]}</span>}
       {presence === 'there' && (
         <>
           <Check size={15} className="text-good" aria-hidden />
-          <b className="text-good tabular-nums">{rate < 10 ? rate : Math.round(rate / 5) * 5} a second</b>
+          <b className="shrink-0 text-good tabular-nums">
+            {rate < 10 ? rate : Math.round(rate / 5) * 5} a second
+          </b>
           <span
             className="truncate text-faint"
             title={`${behind} ms by itself, ${roundTrip.toFixed(1)} ms on the way`}
@@ -196,8 +201,18 @@ function Presence({ source }: { source: LiveSource }) {
       )}
       {presence === 'away' && (
         <b className="text-wrong">
-          {name || 'The performer'} has gone{trouble && `: ${trouble}`}
+          {name || WHAT[source] || 'The performer'}{' '}
+          {source === 'tracker' || source === 'simulated' ? 'has gone' : 'is not there'}
+          {trouble && `: ${trouble}`}
         </b>
+      )}
+      {presence === 'away' && (source === 'microphone' || source === 'camera') && (
+        <button
+          className="btn shrink-0 px-2 py-0"
+          onClick={() => useLive.setState((s) => ({ asked: s.asked + 1 }))}
+        >
+          Try again
+        </button>
       )}
       {presence === 'there' && trouble && (
         <span className="flex items-center gap-1 text-wrong">
@@ -216,6 +231,45 @@ function NeutralTaken() {
         ? `taken ${new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
         : 'none taken: mouth shut, looking ahead'}
     </span>
+  );
+}
+
+/** Whether a voice moves the mouth, and what else is heard meanwhile. */
+function Speaking({ mouths }: { mouths: boolean }) {
+  const speaks = useLive((s) => s.speaks);
+  const hushed = useLive((s) => s.hushed);
+  const behind = usePerformerState((s) => s.mouthsBehind);
+  return (
+    <div className="mt-2 grid gap-1 rounded-lg bg-card px-2.5 py-1.5 text-[13px]">
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          checked={speaks && mouths}
+          disabled={!mouths}
+          onChange={(e) => useLive.setState({ speaks: e.target.checked })}
+        />
+        Mouths as you speak
+        <span className="text-faint">
+          {!mouths
+            ? 'this character has no mouth set yet'
+            : behind === null
+              ? 'listening begins …'
+              : `by your sounds, without words; ${Math.round(behind)} ms behind`}
+        </span>
+      </label>
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          checked={hushed}
+          onChange={(e) => useLive.setState({ hushed: e.target.checked })}
+        />
+        Without the shot’s own sound while you record
+      </label>
+      <p className="text-faint">
+        Your voice is kept with the take. Made a line, or another take of this one, it is read with its words,
+        and the mouths are put where they belong.
+      </p>
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { listenAtDoor } from './door';
 import { told } from './gamepad';
-import { loudness } from './loudness';
+import { loudness } from './voice';
 import { keepNeutral, neutralOf } from './neutral';
 import type { Listener } from './source';
 

@@ -13,6 +13,8 @@ interface Performer {
   behind: number;
   /** Milliseconds there and back between the page and the door. */
   roundTrip: number;
+  /** Milliseconds by which mouths are behind the voice; null while nobody listens to it. */
+  mouthsBehind: number | null;
   /** Messages in the last second. */
   rate: number;
   /** Seconds without a word. */
@@ -32,6 +34,7 @@ export const NOBODY: Performer = {
   trouble: '',
   behind: 0,
   roundTrip: 0,
+  mouthsBehind: null,
   rate: 0,
   lostFor: 0,
   signals: {},

@@ -7,6 +7,10 @@ export interface Listener {
   tells: (signals: Told) => void;
   /** Points of a face in a picture, x, y and z of each as shares of it. */
   sees?: (points: Float64Array, width: number, height: number) => void;
+  /** A sound begins in a voice, in ARPAbet; empty for silence. */
+  sounds?: (phone: string) => void;
+  /** Its sounds are listened to, and told so many milliseconds late. */
+  listened?: (behind: number) => void;
   /** Milliseconds it is behind the face, when that changes. */
   lags?: (behind: number) => void;
   /** It is there, but has nothing to tell: no face, a dark room. */

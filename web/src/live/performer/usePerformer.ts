@@ -3,13 +3,14 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Character, LineView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { STEADINESS, trackOf, useLive } from '../liveState';
+import { hearVoice } from '../voiceTake';
 import { watchCamera } from './camera';
 import { listenAtDoor } from './door';
 import { listenToGamepad } from './gamepad';
-import { listenToLoudness } from './loudness';
 import { keepNeutral, neutralOf } from './neutral';
 import { NOBODY, usePerformerState } from './performerState';
 import { simulate } from './simulated';
+import { listenToVoice } from './voice';
 import type { Listener, Source } from './source';
 
 /** Seconds between two states of the meters: an eye does not follow more. */
@@ -48,6 +49,7 @@ export const idOf = (d: Character['controls']['links'][number]['drives']) =>
 /** Lets a performer drive the face, from whatever source is chosen, as long as it is used. */
 export function usePerformer(line: LineView, character: Character) {
   const source = useLive((s) => s.source);
+  const asked = useLive((s) => s.asked);
   const script = useLive((s) => s.performance);
   const smoothing = useLive((s) => s.smoothing);
   const mirrored = useLive((s) => s.mirrored);
@@ -57,6 +59,10 @@ export function usePerformer(line: LineView, character: Character) {
   const [core, setCore] = useState<typeof PageLive | null>(null);
   const [run, setRun] = useState<PageLive.PagePerformer | null>(null);
   const kept = useRef('');
+  const moods = useRef(line.shot.tracks.moods);
+  useEffect(() => {
+    moods.current = line.shot.tracks.moods;
+  });
 
   useEffect(() => {
     let gone = false;
@@ -72,10 +78,14 @@ export function usePerformer(line: LineView, character: Character) {
 
   // what can be driven, as a text: an edit of anything else does not interrupt who performs
   const targets = useMemo(() => JSON.stringify(targetsOf(character)), [character]);
+  const mouths = useMemo(() => JSON.stringify(character.voice.mouths), [character]);
   useEffect(() => {
     if (!core || source === 'hands') return;
     const performer = core.performer(JSON.parse(targets) as PageLive.Target[]);
     usePerformerState.setState({ ...NOBODY });
+    const chart = JSON.parse(mouths) as Character['voice']['mouths'];
+    const speaks = source === 'microphone' && chart.part ? chart.part : null;
+    const mouth = speaks ? core.mouth(chart) : null;
     const heard: number[] = [];
     let lost = '';
     const meet = (name: string) => {
@@ -101,6 +111,8 @@ export function usePerformer(line: LineView, character: Character) {
         heard.push(at);
         performer.sees(at, points, width, height);
       },
+      sounds: (phone) => mouth?.hears(seconds(), phone),
+      listened: (mouthsBehind) => usePerformerState.setState({ mouthsBehind }),
       lags: (behind) => usePerformerState.setState({ behind }),
       loses: (reason) => {
         lost = reason || 'no face is seen';
@@ -126,10 +138,32 @@ export function usePerformer(line: LineView, character: Character) {
           : source === 'gamepad'
             ? listenToGamepad(to)
             : source === 'microphone'
-              ? listenToLoudness(to)
+              ? listenToVoice(to, hearVoice)
               : watchCamera(to);
     let driven: { dials: string[]; looks: string[] } = { dials: [], looks: [] };
+    let spoken = false;
+    const shut = () => {
+      if (!spoken) return;
+      spoken = false;
+      useDesk.setState((s) => ({
+        pins: Object.fromEntries(Object.entries(s.pins).filter(([part]) => part !== speaks)),
+      }));
+    };
+    const speak = (at: number) => {
+      if (!mouth || !speaks) return;
+      if (!useLive.getState().speaks) {
+        shut();
+        return;
+      }
+      const { frame, pins } = useDesk.getState();
+      const mood = moods.current.find((m) => m.from <= frame && frame < m.to)?.mood ?? '';
+      const drawing = mouth.now(at, mood);
+      if (!drawing || pins[speaks] === drawing) return;
+      spoken = true;
+      useDesk.setState({ pins: { ...pins, [speaks]: drawing } });
+    };
     const letGo = () => {
+      shut();
       if (driven.dials.length + driven.looks.length === 0) return;
       const { dials, looks } = driven;
       driven = { dials: [], looks: [] };
@@ -173,6 +207,7 @@ export function usePerformer(line: LineView, character: Character) {
         letGo();
         return;
       }
+      speak(at);
       const moved = Object.entries(now.dials).some(([id, v]) => desk.dials[id] !== v);
       const mixed = Object.entries(now.looks).some(([id, v]) => (desk.looks[id] ?? 0) !== v);
       driven = { dials: Object.keys(now.dials), looks: Object.keys(now.looks) };
@@ -198,7 +233,14 @@ export function usePerformer(line: LineView, character: Character) {
       usePerformerState.setState({ ...NOBODY });
       setRun(null);
     };
-  }, [core, source, script, line.id, targets]);
+  }, [core, source, asked, script, line.id, targets, mouths]);
+
+  // what one says oneself is not spoken over
+  const hushed = useLive((s) => s.source === 'microphone' && s.hushed && s.phase.is !== 'idle');
+  useEffect(() => {
+    useDesk.setState({ muted: hushed });
+    return () => useDesk.setState({ muted: false });
+  }, [hushed]);
 
   const { links } = character.controls;
   useEffect(() => {

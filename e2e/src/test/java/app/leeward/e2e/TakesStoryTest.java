@@ -4,17 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.demo.DemoFiles;
-import app.leeward.speech.Sound;
-import app.leeward.speech.WavFile;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -26,23 +19,7 @@ class TakesStoryTest extends Story {
 
     @Override
     Browser browser() {
-        return new Browser(List.of(
-                "--use-fake-ui-for-media-stream",
-                "--use-fake-device-for-media-stream",
-                "--use-file-for-fake-audio-capture=" + file() + "%noloop"));
-    }
-
-    private static Path file() {
-        try {
-            Sound said = WavFile.read(LINE.wav());
-            float[] all = new float[(QUIET + 2) * said.rate() + said.samples().length];
-            System.arraycopy(said.samples(), 0, all, QUIET * said.rate(), said.samples().length);
-            Path file = Files.createTempFile("leeward", ".wav");
-            file.toFile().deleteOnExit();
-            return Files.write(file, WavFile.write(new Sound(said.rate(), all)));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return new Browser(FilmedVoice.said(LINE.wav(), QUIET));
     }
 
     @Override

@@ -37,6 +37,7 @@ public final class LineReader {
     private ForcedAligner aligner;
     private LetterToSound letterToSound;
     private SoundPairs soundPairs;
+    private final Object pairsLock = new Object();
 
     public LineReader() {
         this(PronouncingDictionary.load());
@@ -70,7 +71,8 @@ public final class LineReader {
     }
 
     private SoundPairs soundPairs() {
-        synchronized (dictionary) {
+        // not the lock of what learns to spell, which takes seconds
+        synchronized (pairsLock) {
             if (soundPairs == null) {
                 soundPairs = SoundPairs.of(dictionary.words().stream()
                         .flatMap(w -> dictionary.of(w).stream())

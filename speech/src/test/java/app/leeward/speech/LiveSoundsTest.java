@@ -35,8 +35,7 @@ class LiveSoundsTest {
 
     @Test
     void itIsTheSameHoweverItIsCutIntoPieces() throws Exception {
-        Sound sound =
-                WavFile.read(Flite.say("slt", SAID.get(0)).wav()).at(LiveSounds.RATE);
+        Sound sound = WavFile.read(Flite.say("slt", SAID.get(0)).wav()).at(LiveSounds.RATE);
         List<LiveSounds.Heard> whole = heard(sound, sound.samples().length);
         assertThat(whole).hasSizeGreaterThan(20);
         assertThat(heard(sound, 480)).isEqualTo(whole);
@@ -72,8 +71,7 @@ class LiveSoundsTest {
 
     @Test
     void soundsComeInTheirOrderAndEachOnce() throws Exception {
-        Sound sound =
-                WavFile.read(Flite.say("rms", SAID.get(2)).wav()).at(LiveSounds.RATE);
+        Sound sound = WavFile.read(Flite.say("rms", SAID.get(2)).wav()).at(LiveSounds.RATE);
         double before = 0;
         Optional<Phone> last = Optional.empty();
         for (LiveSounds.Heard h : heard(sound, 320)) {

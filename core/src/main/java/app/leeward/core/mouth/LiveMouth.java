@@ -43,9 +43,7 @@ public record LiveMouth(Viseme shown, double since, Optional<Phone> phone, doubl
             // it has no mouth of its own, and the one behind it is not known yet
             return shown == Viseme.REST ? Viseme.of(Phone.HH) : shown;
         }
-        return Viseme.glide(phone.get())
-                .filter(g -> moment - heard >= GLIDES)
-                .orElse(Viseme.of(phone.get()));
+        return Viseme.glide(phone.get()).filter(g -> moment - heard >= GLIDES).orElse(Viseme.of(phone.get()));
     }
 
     /** Everybody sees these missing: they do not wait for the mouth before. */

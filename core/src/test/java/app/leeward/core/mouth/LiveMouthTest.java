@@ -66,9 +66,7 @@ class LiveMouthTest {
                 mouth = random.nextInt(10) == 0
                         ? mouth.hears(at, Optional.empty())
                         : hears(mouth, at, Phone.values()[random.nextInt(39)]);
-                if (mouth.shown() != before.shown()
-                        && mouth.shown() != Viseme.PBM
-                        && mouth.shown() != Viseme.FV) {
+                if (mouth.shown() != before.shown() && mouth.shown() != Viseme.PBM && mouth.shown() != Viseme.FV) {
                     assertThat(mouth.since() - before.since()).isGreaterThanOrEqualTo(LiveMouth.LEAST);
                 }
                 at += random.nextDouble() * 0.1;

@@ -48,18 +48,7 @@ public final class DoorReader {
 
     /** @throws DoorProblem with place and reason */
     public static DoorMessage read(String text) throws DoorProblem {
-        JsonNode in;
-        try {
-            in = JSON.readTree(text);
-        } catch (JsonProcessingException e) {
-            JsonLocation at = e.getLocation();
-            throw new DoorProblem("This is no JSON: "
-                    + (at == null ? "" : "at letter " + Math.max(1, at.getColumnNr()) + ", ")
-                    + e.getOriginalMessage().replaceAll("\\s+", " ") + ".");
-        }
-        if (in == null || !in.isObject()) {
-            throw new DoorProblem("A message is an object with a kind: hello, signals or lost.");
-        }
+        JsonNode in = object(text, "A message is an object with a kind: hello, signals or lost.");
         return switch (in.path("kind").asText("")) {
             case "hello" ->
                 new DoorMessage.Hello(
@@ -71,6 +60,23 @@ public final class DoorReader {
                 throw new DoorProblem(
                         "kind is hello, signals or lost, not " + in.path("kind").toString() + ".");
         };
+    }
+
+    /** @param otherwise what is said of other JSON */
+    static JsonNode object(String text, String otherwise) throws DoorProblem {
+        JsonNode in;
+        try {
+            in = JSON.readTree(text);
+        } catch (JsonProcessingException e) {
+            JsonLocation at = e.getLocation();
+            throw new DoorProblem("This is no JSON: "
+                    + (at == null ? "" : "at letter " + Math.max(1, at.getColumnNr()) + ", ")
+                    + e.getOriginalMessage().replaceAll("\\s+", " ") + ".");
+        }
+        if (in == null || !in.isObject()) {
+            throw new DoorProblem(otherwise);
+        }
+        return in;
     }
 
     private static DoorMessage signals(JsonNode in) throws DoorProblem {
@@ -122,7 +128,7 @@ public final class DoorReader {
                 : Optional.of(plain.substring(0, Math.min(LONGEST_NAME, plain.length())));
     }
 
-    private static String shortened(String text) {
+    static String shortened(String text) {
         return text.length() > 40 ? text.substring(0, 40) + " …" : text;
     }
 }

@@ -18,6 +18,12 @@ public final class PageLive {
         return new PagePerformer(new JsValue(targets));
     }
 
+    /** @param chart the character's mouths */
+    @JSExport
+    public static PageMouth mouth(JSObject chart) {
+        return new PageMouth(new JsValue(chart));
+    }
+
     /** Every signal there is, with what it comes from. */
     @JSExport
     public static JSObject signals() {

@@ -20,24 +20,27 @@ class PerformerSockets implements WebSocketConfigurer {
     private final PerformerDoor performers;
     private final PageSeat pages;
     private final ShotAsked shots;
+    private final VoiceDoor voices;
 
-    PerformerSockets(PerformerDoor performers, PageSeat pages, ShotAsked shots) {
+    PerformerSockets(PerformerDoor performers, PageSeat pages, ShotAsked shots, VoiceDoor voices) {
         this.performers = performers;
         this.pages = pages;
         this.shots = shots;
+        this.voices = voices;
     }
 
     @Override
     public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
         registry.addHandler(performers, "/api/v1/performers/*").addInterceptors(shots);
         registry.addHandler(pages, "/api/v1/performers/*/page").addInterceptors(shots);
+        registry.addHandler(voices, "/api/v1/voices");
     }
 
     @Bean
     ServletServerContainerFactoryBean socketLimits() {
         ServletServerContainerFactoryBean limits = new ServletServerContainerFactoryBean();
         limits.setMaxTextMessageBufferSize(DoorReader.LONGEST);
-        limits.setMaxBinaryMessageBufferSize(1024);
+        limits.setMaxBinaryMessageBufferSize(VoiceDoor.LONGEST);
         limits.setMaxSessionIdleTimeout(IDLE);
         return limits;
     }

@@ -28,7 +28,6 @@ final class LiveSearch {
     private final float[] out = new float[UNITS];
     private int frame;
 
-
     /** @param late frames that are waited for before a sound is told */
     LiveSearch(AcousticModel model, SoundPairs pairs, int late) {
         this.model = model;
