@@ -71,7 +71,7 @@ export function VoiceOfTake({
     <span className="flex flex-wrap items-center gap-1.5">
       <button
         className="btn px-1.5 py-0"
-        aria-label={`${playing ? 'Stop' : 'Play'} the voice of ${name}`}
+        aria-label={`${playing ? 'Stop' : 'Play'} voice ${seconds.toFixed(1)} s of ${name}`}
         onClick={hear}
       >
         {playing ? <Square size={12} aria-hidden /> : <Play size={12} aria-hidden />} voice{' '}

@@ -36,6 +36,8 @@ export function listenToVoice(to: Listener, heard: (samples: Float32Array, rate:
   let closed = false;
   let microphone: Microphone | null = null;
   let ear: WebSocket | null = null;
+  // whoever is spoken to before it listens stays behind
+  let ready = false;
   let again: ReturnType<typeof setTimeout> | undefined;
   const listen = (rate: number) => {
     const socket = new WebSocket(earOf());
@@ -44,12 +46,14 @@ export function listenToVoice(to: Listener, heard: (samples: Float32Array, rate:
     socket.onmessage = (e: MessageEvent<string>) => {
       const told = JSON.parse(e.data) as Told;
       if (told.kind === 'ready') {
+        ready = true;
         to.troubles('');
         to.listened?.(told.behind + PIECE * 1000);
       } else if (told.kind === 'hears') to.sounds?.(told.phone);
       else to.troubles(told.message);
     };
     socket.onclose = (e) => {
+      ready = false;
       if (closed) return;
       to.sounds?.('');
       to.troubles(
@@ -66,7 +70,8 @@ export function listenToVoice(to: Listener, heard: (samples: Float32Array, rate:
       to.tells({ 'sound.level': loudness(samples) });
       if (microphone) heard(samples, microphone.rate);
       // what cannot be sent at once is late in any case
-      if (ear?.readyState === WebSocket.OPEN && ear.bufferedAmount < 1 << 16) ear.send(packed(samples));
+      if (ready && ear?.readyState === WebSocket.OPEN && ear.bufferedAmount < 1 << 16)
+        ear.send(packed(samples));
     },
     () => to.leaves('the microphone was unplugged'),
     PIECE,

@@ -32,6 +32,9 @@ public final class LineReader {
     /** Ways to say a word no dictionary has that are listened for. */
     private static final int LIKELY = 3;
 
+    /** Seconds of silence that are listened to for practice. */
+    private static final int PRACTISED = 4;
+
     private final PronouncingDictionary dictionary;
     private AcousticModel model;
     private ForcedAligner aligner;
@@ -51,7 +54,8 @@ public final class LineReader {
     public void warmUp() {
         aligner();
         letterToSound();
-        soundPairs();
+        // as often as the Java machine wants to see code before it translates it well
+        live().hears(new float[PRACTISED * LiveSounds.RATE]);
     }
 
     private LetterToSound letterToSound() {
