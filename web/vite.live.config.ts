@@ -4,7 +4,7 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   publicDir: false,
   resolve: {
-    alias: { 'page-core': new URL('./target/page/page-core.js', import.meta.url).pathname },
+    alias: { 'page-face': new URL('./target/page/page-face.js', import.meta.url).pathname },
   },
   build: {
     outDir: 'dist/live',

@@ -83,9 +83,14 @@ export function Keys() {
         const { part, drawing } = keys.find((k) => k.key === e.key)!;
         const shows = desk.pins[part] === drawing;
         desk.pin(part, shows ? null : drawing);
-        if (!shows) held.press(e.key, part, e.timeStamp);
+        if (!shows) held.press(e.key, () => useDesk.getState().pin(part, null), e.timeStamp);
       } else if (!desk.shaping && !e.altKey && kits.some((k) => k.key === e.key)) {
-        desk.wear(kits.find((k) => k.key === e.key)!.choices);
+        if (e.repeat) return;
+        const { choices } = kits.find((k) => k.key === e.key)!;
+        const worn = () => Object.entries(choices).every(([p, d]) => useDesk.getState().picks[p] === d);
+        desk.wear(choices);
+        // whoever has put something else on meanwhile keeps that
+        if (worn()) held.press(e.key, () => worn() && useDesk.getState().wear(choices), e.timeStamp);
       } else if (!desk.shaping && !e.altKey && runs.some((r) => r.key === e.key)) {
         if (!e.repeat) void toggleRun(runs.find((r) => r.key === e.key)!);
       } else if (
@@ -102,11 +107,8 @@ export function Keys() {
         void edit(recorded({ kind: 'nudge', part: desk.part, dx, dy }, dials));
       }
     };
-    const release = (e: KeyboardEvent) => {
-      const part = held.release(e.key, e.timeStamp);
-      if (part !== null) useDesk.getState().pin(part, null);
-    };
-    const away = () => held.releaseAll().forEach((part) => useDesk.getState().pin(part, null));
+    const release = (e: KeyboardEvent) => held.release(e.key, e.timeStamp);
+    const away = () => held.releaseAll();
     window.addEventListener('keydown', press);
     window.addEventListener('keyup', release);
     window.addEventListener('blur', away);
@@ -132,9 +134,9 @@ export function Keys() {
                 <dd>{does}</dd>
               </div>
             ))}
-            {keys.length > 0 && (
+            {keys.length + kits.length > 0 && (
               <div className="contents">
-                <dt className="font-bold">A drawing’s key</dt>
+                <dt className="font-bold">A drawing’s or a kit’s key</dt>
                 <dd>shows it while held; pressed shortly, until it is pressed again</dd>
               </div>
             )}

@@ -1,4 +1,4 @@
-import { open, type OpenCharacter } from 'page-core';
+import { open, type PlayedFace } from 'page-face';
 import type { Dial, Frame, PoseBody } from '../api/client';
 import { Painter, pictures } from '../stage/painter';
 import { dialOf, over, posed, valueOf } from './asked';
@@ -25,7 +25,7 @@ interface Going {
  */
 export class LeewardFace extends HTMLElement {
   private file: FaceFile | null = null;
-  private core: OpenCharacter | null = null;
+  private core: PlayedFace | null = null;
   private painter: Painter | null = null;
   /** What was asked of it by methods, over its attributes. */
   private live: PoseBody = {};
@@ -77,7 +77,7 @@ export class LeewardFace extends HTMLElement {
       const file = readFace(await answer.text(), src);
       if (this.fetched !== src) return;
       for (const [hash, address] of Object.entries(file.images)) pictures.set(hash, address);
-      this.core = open(file.character, file.artwork, null);
+      this.core = open(file.character, file.artwork);
       this.file = file;
       const group = document.createElementNS(SVG, 'g');
       this.svg.replaceChildren(group);
@@ -137,7 +137,7 @@ export class LeewardFace extends HTMLElement {
     if (this.core && !this.going) this.show(this.core.frame(this.asked()) as Frame);
   }
 
-  private need(): { file: FaceFile; core: OpenCharacter } {
+  private need(): { file: FaceFile; core: PlayedFace } {
     if (!this.file || !this.core) throw new Error('The face is not there yet; wait for “ready”.');
     return { file: this.file, core: this.core };
   }
@@ -229,8 +229,7 @@ export class LeewardFace extends HTMLElement {
       return false;
     }
     this.stop();
-    const acted = core.line(line.shot);
-    const open = matchMedia('(prefers-reduced-motion: reduce)').matches ? acted.plain() : acted;
+    const spoken = core.line(line.shot, !matchMedia('(prefers-reduced-motion: reduce)').matches);
     const audio = await this.sound(line);
     if (audio === null) return false;
     const began = performance.now();
@@ -240,7 +239,7 @@ export class LeewardFace extends HTMLElement {
     const whole = await this.goes(
       () => (audio ? audio.currentTime : (performance.now() - began) / 1000) * rate,
       line.shot.frames,
-      (at) => open.frame(at, this.asked()) as Frame,
+      (at) => spoken.frame(at, this.asked()),
       () => audio?.ended ?? false,
     );
     audio?.pause();

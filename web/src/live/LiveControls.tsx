@@ -1,6 +1,8 @@
 import { Circle, Layers } from 'lucide-react';
 import type { Shot } from '../api/client';
 import { useLive } from './liveState';
+import { useStudio } from '../state/studio';
+import { useLiveKeys } from './useLiveKeys';
 import { useLivePlay } from './useLivePlay';
 
 /** Acts in the shot while it runs: what hands or a performer do is written as keys. */
@@ -8,7 +10,9 @@ export function LiveControls({ shot }: { shot: Shot }) {
   const phase = useLive((s) => s.phase);
   const panel = useLive((s) => s.panel);
   const takes = useLive((s) => s.takes.length);
+  const { view } = useStudio();
   const { start, finish } = useLivePlay(shot);
+  useLiveKeys(view.character);
   const running = phase.is !== 'idle';
   return (
     <>

@@ -1,8 +1,12 @@
 import { AudioLines, Camera, Gamepad2, Hand, Radio, Theater } from 'lucide-react';
 import type { ComponentType } from 'react';
-import type { LineView, Shot } from '../api/client';
+import type { Character, LineView, Shot } from '../api/client';
+import { useDesk } from '../state/desk';
+import { type Hold, useHold } from '../state/held';
 import { useStudio } from '../state/studio';
-import { Amount, SmoothingChoice, TakesCard } from './TakesCard';
+import { Amount, Group, SmoothingChoice, TakesCard } from './TakesCard';
+import { liveKeys } from './liveKeys';
+import { press, usePlayCue } from './useLiveKeys';
 import { type LiveSource, useLive } from './liveState';
 import { PerformerCard } from './performer/PerformerCard';
 import { usePerformer } from './performer/usePerformer';
@@ -53,7 +57,7 @@ export function LivePanel({ shot, line }: { shot: Shot; line: LineView }) {
         ))}
       </div>
       {source === 'hands' ? (
-        <Hands />
+        <Hands character={view.character} />
       ) : (
         core && (
           <PerformerCard
@@ -70,16 +74,55 @@ export function LivePanel({ shot, line }: { shot: Shot; line: LineView }) {
   );
 }
 
-function Hands() {
+const HOLDS: [Hold, string][] = [
+  ['either', 'held, or a short press switches'],
+  ['held', 'only held'],
+  ['switch', 'switch'],
+];
+
+function Hands({ character }: { character: Character }) {
   const latency = useLive((s) => s.latency);
+  const hold = useHold((s) => s.hold);
+  const keys = liveKeys(character);
+  const playCue = usePlayCue();
+  const looks = useDesk((s) => s.looks);
   return (
     <section className="rounded-xl border border-line bg-paper px-3.5 py-3 text-[13px]" aria-label="Hands">
       <h2 className="text-[17px] font-bold">Hands</h2>
       <p className="mt-1 max-w-prose">
-        While it runs, drag the rulers and pads under the face, and press the keys of drawings, kits and runs.
-        A dial you touch is written from there on; what you leave alone plays as it is.
+        While it runs, drag the rulers and pads under the face, and press the keys of drawings, kits, runs,
+        looks and cues. A dial you touch is written from there on; what you leave alone plays as it is.
       </p>
+      {keys.length > 0 && (
+        <ul className="mt-2 grid grid-cols-3 gap-1" aria-label="Keys of looks and cues">
+          {keys.map((k) => (
+            <li key={`${k.kind} ${k.id}`}>
+              <button
+                className="flex w-full items-center gap-1.5 rounded-md border border-line bg-card px-1.5 py-0.5 text-left aria-pressed:border-chosen aria-pressed:bg-chosen-soft"
+                aria-pressed={k.kind === 'look' ? (looks[k.id] ?? 0) !== 0 : undefined}
+                onClick={() => void press(k, playCue)}
+              >
+                <kbd className="shrink-0 rounded border border-line bg-paper px-1 text-[11px]">{k.says}</kbd>
+                <span className="min-w-0 truncate">{k.name}</span>
+                {k.kind === 'cue' && <span className="ml-auto text-[11.5px] text-faint">cue</span>}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Group label="Keys">
+          {HOLDS.map(([id, says]) => (
+            <button
+              key={id}
+              className="btn px-2 py-0"
+              aria-pressed={hold === id}
+              onClick={() => useHold.setState({ hold: id })}
+            >
+              {says}
+            </button>
+          ))}
+        </Group>
         <SmoothingChoice />
         <Amount
           label="Hands are behind by"

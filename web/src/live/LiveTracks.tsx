@@ -49,13 +49,30 @@ export function LiveTracks({ shot }: { shot: Shot }) {
       )
       .map((d) => ({ key: trackOf('dial', d.id), name: d.name, dial: d, items: [] }));
     const looks = new Map(character.library.looks.map((l) => [l.id, l.name]));
-    for (const id of new Set(tracks.looks.map((l) => l.look)))
+    const played = (of: 'looks' | 'cues') => takes.flatMap((t) => Object.keys(t.take[of] ?? {}));
+    for (const id of new Set([...tracks.looks.map((l) => l.look), ...played('looks')]))
       lines.push({
         key: trackOf('look', id),
         name: looks.get(id) ?? id,
         dial: null,
         items: tracks.looks.filter((l) => l.look === id).map((l) => ({ from: l.from, to: l.to, name: '' })),
       });
+    const cues = new Map(character.library.cues.map((c) => [c.id, c]));
+    for (const id of new Set([...tracks.cues.map((c) => c.cue), ...played('cues')])) {
+      const cue = cues.get(id);
+      const last = Math.max(
+        0,
+        ...Object.values(cue?.tracks ?? {}).flatMap((keys) => keys.map((k) => k.frame)),
+      );
+      lines.push({
+        key: trackOf('cue', id),
+        name: cue?.name ?? id,
+        dial: null,
+        items: tracks.cues
+          .filter((c) => c.cue === id)
+          .map((c) => ({ from: c.frame, to: c.frame + (c.frames || last + 1) * c.times, name: '' })),
+      });
+    }
     for (const [part, held] of Object.entries(tracks.drawings)) {
       const p = character.rig.parts.find((x) => x.id === part);
       lines.push({
@@ -223,7 +240,9 @@ export function LiveTracks({ shot }: { shot: Shot }) {
 
 const isWritten = (take: LiveTake | null, key: string) => {
   const [kind, ...id] = key.split(' ');
-  const of = { dial: take?.dials, look: take?.looks, drawings: take?.drawings }[kind as 'dial'];
+  const of = { dial: take?.dials, look: take?.looks, drawings: take?.drawings, cue: take?.cues }[
+    kind as 'dial'
+  ];
   return of !== undefined && id.join(' ') in of;
 };
 

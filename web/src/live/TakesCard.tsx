@@ -148,15 +148,21 @@ function Takes() {
     view.character.controls.dials.find((d) => d.id === id)?.name ??
     view.character.rig.parts.find((p) => p.id === id)?.name ??
     view.character.library.looks.find((l) => l.id === id)?.name ??
+    view.character.library.cues.find((c) => c.id === id)?.name ??
     id;
   return (
     <ul className="mt-2 grid max-h-52 grid-cols-[minmax(0,1fr)] gap-1 overflow-y-auto" aria-label="Takes">
       {takes.map((t, i) => {
-        const { from, to, dials, drawings, looks } = t.take;
+        const { from, to, dials, drawings, looks, cues = {} } = t.take;
         const a = Math.max(from, chosen?.from ?? from);
         const b = Math.min(to, chosen?.to ?? to);
         const part = chosen !== null && a < b && (a > from || b < to);
-        const moved = [...Object.keys(dials), ...Object.keys(drawings), ...Object.keys(looks)];
+        const moved = [
+          ...Object.keys(dials),
+          ...Object.keys(drawings),
+          ...Object.keys(looks),
+          ...Object.keys(cues),
+        ];
         return (
           <li
             key={t.id}

@@ -35,6 +35,8 @@ interface Live {
   disarmed: string[];
   /** Whether it begins again when it has come to its end, as another take. */
   over: boolean;
+  /** Sets a cue going in the take that is being played; null while none is. */
+  cued: ((cue: string) => void) | null;
   /** What has been done in the take that is being played. */
   writing: LiveTake | null;
   /** Takes of the shot, in the order they were played. */
@@ -61,6 +63,7 @@ export const useLive = create<Live>(() => ({
   hushed: true,
   disarmed: [],
   over: false,
+  cued: null,
   writing: null,
   takes: [],
   count: 3,
@@ -95,7 +98,7 @@ export function settings(): LiveSettings {
 }
 
 /** The key of what a hand or a performer moves. */
-export const trackOf = (kind: 'dial' | 'drawings' | 'look', id: string) => `${kind} ${id}`;
+export const trackOf = (kind: 'dial' | 'drawings' | 'look' | 'cue', id: string) => `${kind} ${id}`;
 
 export const isArmed = (track: string) => !useLive.getState().disarmed.includes(track);
 

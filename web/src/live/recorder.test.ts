@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useDesk } from '../state/desk';
+import { arm, trackOf } from './liveState';
 import { LiveRecorder } from './recorder';
 
 describe('what a hand does while the shot runs', () => {
@@ -48,6 +49,7 @@ describe('what a hand does while the shot runs', () => {
           { frame: 31, value: 0 },
         ],
       },
+      cues: {},
     });
     useDesk.getState().turn('across', 1);
     expect(take!.dials.across).toHaveLength(2);
@@ -57,5 +59,18 @@ describe('what a hand does while the shot runs', () => {
     const recorder = new LiveRecorder(0, 50, () => 5, null);
     useDesk.getState().seek(4);
     expect(recorder.end(50)).toBeNull();
+  });
+
+  it('notes when cues are set going, unless they are not armed', () => {
+    let now = 3;
+    const recorder = new LiveRecorder(0, 50, () => now, null);
+    expect(recorder.cued('nod')).toBe(true);
+    now = 9.5;
+    recorder.cued('nod');
+    arm(trackOf('cue', 'sigh'), false);
+    expect(recorder.cued('sigh')).toBe(false);
+    arm(trackOf('cue', 'sigh'), true);
+    expect(recorder.cuesOnly().cues).toEqual({ nod: [3, 9.5] });
+    expect(recorder.end(20)!.cues).toEqual({ nod: [3, 9.5] });
   });
 });

@@ -9,6 +9,7 @@ export const emptyTake = (from: number, to: number): LiveTake => ({
   dials: {},
   drawings: {},
   looks: {},
+  cues: {},
 });
 
 /**
@@ -19,6 +20,7 @@ export class LiveRecorder {
   private readonly dials: LiveTake['dials'] = {};
   private readonly drawings: LiveTake['drawings'] = {};
   private readonly looks: LiveTake['looks'] = {};
+  private readonly cues: NonNullable<LiveTake['cues']> = {};
   private readonly leave: () => void;
 
   /**
@@ -63,11 +65,23 @@ export class LiveRecorder {
         (this.drawings[part] ??= []).push({ frame, drawing: is[part] ?? '' });
   }
 
+  /** A cue is set going. False when nothing of it is to be written. */
+  cued(cue: string): boolean {
+    if (!isArmed(trackOf('cue', cue))) return false;
+    (this.cues[cue] ??= []).push(this.now());
+    return true;
+  }
+
+  /** The cues alone, which are seen only once they are in the shot. */
+  cuesOnly(): LiveTake {
+    return { ...emptyTake(this.from, this.to), cues: this.cues };
+  }
+
   /** What was done until now; null while nothing was. */
   take(): LiveTake | null {
-    const { from, to, dials, drawings, looks } = this;
-    const done = [dials, drawings, looks].some((all) => Object.keys(all).length > 0);
-    return done ? { from, to, dials, drawings, looks } : null;
+    const { from, to, dials, drawings, looks, cues } = this;
+    const done = [dials, drawings, looks, cues].some((all) => Object.keys(all).length > 0);
+    return done ? { from, to, dials, drawings, looks, cues } : null;
   }
 
   /** @param last the first frame that is not written any more, when it was stopped before its end */

@@ -3,11 +3,12 @@ import { useCallback, useEffect, useRef } from 'react';
 import type { Shot } from '../api/client';
 import { usePlayer } from '../line/player';
 import { beat } from '../record/beat';
+import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { throwAway } from '../record/takes';
 import { dropTake, type KeptTake, keepTake } from './liveTakes';
-import { useLive } from './liveState';
+import { settings, useLive } from './liveState';
 import { emptyTake, LiveRecorder } from './recorder';
 import { placedIn, takenAs } from './spoken';
 import { useTakes } from './useTakes';
@@ -36,7 +37,7 @@ interface Running {
 
 /** Plays a shot while the hand acts in it, and writes what it did as keys. */
 export function useLivePlay(shot: Shot) {
-  const { line, view, tell } = useStudio();
+  const { line, view, tell, draftLine } = useStudio();
   const { stepTo, clock } = usePlayer();
   const { look, put, trouble } = useTakes();
   const running = useRef<Running | null>(null);
@@ -49,8 +50,9 @@ export function useLivePlay(shot: Shot) {
       window.clearInterval(counting.current);
       const now = running.current;
       running.current = null;
-      useLive.setState({ phase: { is: 'idle' }, writing: null });
+      useLive.setState({ phase: { is: 'idle' }, writing: null, cued: null });
       if (!now) return;
+      draftLine(null);
       // what came of it is seen, not who performs
       useLive.setState({ rehearsing: false });
       window.clearInterval(now.timer);
@@ -80,7 +82,7 @@ export function useLivePlay(shot: Shot) {
           bad: false,
         });
     },
-    [clock, rate, look, put, tell, trouble],
+    [clock, rate, look, put, tell, trouble, draftLine],
   );
 
   const start = useCallback(() => {
@@ -142,12 +144,20 @@ export function useLivePlay(shot: Shot) {
             )
             .then(look, trouble);
           now.recorder = note();
+          draftLine(null);
           now.voice = listen();
           now.kept = empty();
         } else if ((was.playing && !is.playing) || (round && !over && end)) void finish(true);
       });
       running.current = now;
-      useLive.setState({ phase: { is: 'recording', from, to } });
+      // what the shot was before it: cues are seen on top of that
+      const before = useActed.getState().open;
+      const cued = (cue: string) => {
+        if (!now.recorder.cued(cue)) return;
+        const seen = before?.played(now.recorder.cuesOnly(), settings());
+        if (seen && typeof seen !== 'string') draftLine(seen);
+      };
+      useLive.setState({ phase: { is: 'recording', from, to }, cued });
       useDesk.getState().play(true);
     };
     let left = useLive.getState().count;
@@ -164,7 +174,7 @@ export function useLivePlay(shot: Shot) {
     stepTo(from);
     next();
     if (of > 0) counting.current = window.setInterval(next, 1000);
-  }, [shot, stepTo, clock, rate, view, line, lineId, finish, look, trouble]);
+  }, [shot, stepTo, clock, rate, view, line, lineId, finish, look, trouble, draftLine]);
 
   // Escape throws away; while it counts there is nothing to keep, so Space leaves as well
   useEffect(() => {

@@ -36,6 +36,8 @@ declare module 'page-core' {
     dials: Record<string, { frame: number; value: number }[]>;
     drawings: Record<string, { frame: number; drawing: string }[]>;
     looks: Record<string, { frame: number; value: number }[]>;
+    /** When each cue was set going; left out in takes of before there were any. */
+    cues?: Record<string, number[]>;
   }
 
   export interface LiveSettings {

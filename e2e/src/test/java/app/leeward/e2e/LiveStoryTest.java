@@ -107,4 +107,55 @@ class LiveStoryTest extends Story {
         page.waitForFunction(
                 "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
     }
+
+    @Test
+    void looksAndCuesAreSetGoingByKeys() throws Exception {
+        hand.bench("Brows").click();
+        Locator dials = button("Make the dials of the brows");
+        Locator looks = button("Make the six looks");
+        dials.or(looks).first().waitFor();
+        if (dials.isVisible()) {
+            dials.click();
+        }
+        looks.click();
+        button("Make the six anew").waitFor();
+        hand.bench("Eyes").click();
+        button("Make the usual four").click();
+        page.getByLabel(Pattern.compile("^Play ")).first().waitFor();
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        takes().click();
+        Locator keys = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Keys of looks and cues"));
+        assertThat(keys.getByRole(AriaRole.LISTITEM)).hasCount(10);
+        assertThat(seriousFaults()).isEmpty();
+        // held it is there, let go of it is gone
+        page.evaluate("() => document.activeElement.blur()");
+        Locator first = keys.getByRole(AriaRole.BUTTON).first();
+        button("only held").click();
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().down("1");
+        assertThat(first).hasAttribute("aria-pressed", "true");
+        page.keyboard().up("1");
+        assertThat(first).hasAttribute("aria-pressed", "false");
+        button("Back to the sheet").click();
+        countIn(0);
+
+        int before = page.locator("[data-testid=sheet] [data-item^='cue ']").count();
+        play();
+        page.waitForFunction(
+                "() => Number(document.querySelector('[data-testid=clock]').textContent.match(/\\d+/)[0]) > 12");
+        page.keyboard().press("Shift+Digit1");
+        page.keyboard().down("1");
+        page.waitForFunction(
+                "() => Number(document.querySelector('[data-testid=clock]').textContent.match(/\\d+/)[0]) > 36");
+        page.keyboard().up("1");
+        page.keyboard().press("Space");
+        assertThat(frame()).isHidden();
+        assertThat(page.locator("[data-testid=sheet] [data-item^='cue ']")).hasCount(before + 1);
+        assertThat(page.locator("[data-testid=sheet] [data-item^='look ']"))
+                .not()
+                .hasCount(0);
+        button("Undo").click();
+        assertThat(page.locator("[data-testid=sheet] [data-item^='cue ']")).hasCount(before);
+    }
 }

@@ -1,6 +1,7 @@
 package app.leeward.core.live;
 
 import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.CuePlacement;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.dial.Travel;
@@ -97,6 +98,11 @@ public final class LiveReduction {
         if (!looks.isEmpty()) {
             of.add(Track.of(Track.Sort.LOOKS));
             tracks = tracks.withLooks(looks);
+        }
+        List<CuePlacement> cues = cues();
+        if (!cues.isEmpty()) {
+            of.add(Track.of(Track.Sort.CUES));
+            tracks = tracks.withCues(cues);
         }
         if (of.isEmpty()) {
             throw new Refusal(RefusalCode.NO_CHANGE, "Nothing was moved while the shot ran.");
@@ -295,6 +301,33 @@ public final class LiveReduction {
                     .forEach(all::add);
         }
         return all;
+    }
+
+    /** Cues that were set going, with those of the shot that begin in the take's stretch. Empty when none was. */
+    private List<CuePlacement> cues() {
+        List<CuePlacement> played = new ArrayList<>();
+        double late = settings.latency() * shot.rules().frameRate();
+        take.cues().forEach((cue, moments) -> {
+            if (playhead.evaluator().character().library().cues().stream().noneMatch(c -> c.id().equals(cue))) {
+                return;
+            }
+            for (double moment : moments) {
+                int frame = Math.max(from, frame(moment - late));
+                if (frame < to
+                        && played.stream()
+                                .noneMatch(p ->
+                                        p.frame() == frame - from && p.cue().equals(cue))) {
+                    played.add(new CuePlacement(frame - from, cue));
+                }
+            }
+        });
+        if (!played.isEmpty()) {
+            shot.tracks().cues().stream()
+                    .filter(c -> c.frame() >= from && c.frame() < from + length())
+                    .map(c -> c.at(c.frame() - from, c.frames()))
+                    .forEach(played::add);
+        }
+        return played;
     }
 
     /** The exposure that shows what was done at a moment. */

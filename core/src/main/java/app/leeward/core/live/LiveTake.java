@@ -13,13 +13,15 @@ import java.util.TreeMap;
  * @param dials where the hand put each dial it moved, in rising order; between two samples it stood still or went evenly
  * @param drawings what the hand gave each part, in rising order, each until the next
  * @param looks how strong the hand made each look, in rising order, each until the next; 0 for gone
+ * @param cues when the hand set each cue going, frames into the shot
  */
 public record LiveTake(
         int from,
         int to,
         Map<String, List<LiveSample>> dials,
         Map<String, List<LivePick>> drawings,
-        Map<String, List<LiveSample>> looks) {
+        Map<String, List<LiveSample>> looks,
+        Map<String, List<Double>> cues) {
     /** Most samples of one dial: 20 minutes at 60 a second. */
     public static final int MOST = 72_000;
 
@@ -31,6 +33,17 @@ public record LiveTake(
         dials = each(dials, Comparator.comparingDouble(LiveSample::frame));
         drawings = each(drawings, Comparator.comparingDouble(LivePick::frame));
         looks = each(looks, Comparator.comparingDouble(LiveSample::frame));
+        cues = each(cues, Comparator.naturalOrder());
+    }
+
+    /** A take in which no cue was set going. */
+    public LiveTake(
+            int from,
+            int to,
+            Map<String, List<LiveSample>> dials,
+            Map<String, List<LivePick>> drawings,
+            Map<String, List<LiveSample>> looks) {
+        this(from, to, dials, drawings, looks, Map.of());
     }
 
     private static <T> Map<String, List<T>> each(Map<String, List<T>> all, Comparator<T> order) {

@@ -7,6 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.Refused;
 import app.leeward.core.Rigs;
 import app.leeward.core.cue.Blink;
+import app.leeward.core.cue.Cue;
+import app.leeward.core.cue.CuePlacement;
+import app.leeward.core.cue.Key;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Purpose;
 import app.leeward.core.eval.Evaluator;
@@ -303,5 +306,28 @@ class LiveReductionTest {
         assertThatThrownBy(() -> new LiveTake(5, 5, Map.of(), Map.of(), Map.of()))
                 .hasMessageContaining("from 5 to 5");
         assertThatThrownBy(() -> new LiveSettings(0.5, 0, Optional.empty())).hasMessageContaining("20 %");
+    }
+
+    @Test
+    void cuesBeginWhereTheyWereSetGoingAndThoseOfTheShotStay() {
+        String nod = "nod";
+        Character face = FACE.withLibrary(FACE.library()
+                .withCues(List.of(new Cue(nod, "Nod", Map.of(TURN.id(), List.of(new Key(0, 0), new Key(4, 3)))))));
+        Shot shot = silent(2, 96);
+        shot = shot.withTracks(
+                shot.tracks().withCues(List.of(new CuePlacement(4, nod), new CuePlacement(40, nod, 2, 0, 1, false))));
+        LiveTake take = new LiveTake(
+                24, 72, Map.of(), Map.of(), Map.of(), Map.of(nod, List.of(30.9, 31.2, 50.0), "gone", List.of(33.0)));
+        ActingEdit.PasteFrames edit = LiveReduction.edit(
+                new Playhead(new Evaluator(face), shot), take, new LiveSettings(0.01, 1 / 24.0, Optional.empty()));
+        Shot played = edit.apply(shot);
+        // one frame behind, on twos; two that fall on one exposure are one
+        assertThat(played.tracks().cues())
+                .containsExactly(
+                        new CuePlacement(4, nod),
+                        new CuePlacement(30, nod),
+                        new CuePlacement(40, nod, 2, 0, 1, false),
+                        new CuePlacement(50, nod));
+        assertThat(played.tracks().dials()).isEqualTo(shot.tracks().dials());
     }
 }

@@ -57,13 +57,8 @@ public final class OpenLine {
     @JSExport
     public OpenLine plain() {
         if (plain == null) {
-            Shot shot = playhead.shot();
-            Tracks t = shot.tracks();
-            Tracks rest = t.withDials(Map.of())
-                    .withDrawings(Map.of())
-                    .withLooks(List.of())
-                    .withNotes(List.of());
-            plain = rest.equals(t) ? this : new OpenLine(character, playhead.of(shot.withTracks(rest)));
+            Shot rest = playhead.shot().withoutActing();
+            plain = rest == playhead.shot() ? this : new OpenLine(character, playhead.of(rest));
         }
         return plain;
     }
