@@ -1,5 +1,7 @@
 import { Trash2 } from 'lucide-react';
+import type { LiveTake } from 'page-core';
 import type { ReactNode } from 'react';
+import type { Shot } from '../api/client';
 import { useSheet } from '../shot/sheetState';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
@@ -175,12 +177,8 @@ function Takes() {
                 {t.ended ? '' : ', broke off'}
               </span>
               <span className="block truncate text-[12px] text-faint">{moved.map(name).join(', ')}</span>
-              {t.voice && (
-                <VoiceOfTake
-                  id={t.voice}
-                  name={`take ${i + 1}`}
-                  placed={line ? placedIn(line.shot, from, to) : undefined}
-                />
+              {t.voice && line && (
+                <Voice id={t.voice} name={`take ${i + 1}`} shot={line.shot} take={t.take} />
               )}
             </span>
             {moved.length > 0 && part && (
@@ -208,5 +206,20 @@ function Takes() {
         );
       })}
     </ul>
+  );
+}
+
+/** The voice of a take, beside the line that is most of it. */
+function Voice({ id, name, shot, take }: { id: string; name: string; shot: Shot; take: LiveTake }) {
+  const placed = placedIn(shot, take.from, take.to);
+  const { frameRate } = shot.rules;
+  return (
+    <VoiceOfTake
+      id={id}
+      name={name}
+      placed={placed}
+      begun={take.from / frameRate}
+      placedAt={(placed?.at ?? 0) / frameRate}
+    />
   );
 }

@@ -12,11 +12,16 @@ export function VoiceOfTake({
   id,
   name,
   placed,
+  begun,
+  placedAt,
 }: {
   id: string;
   name: string;
   /** The line it may be another take of. */
   placed: PlacedLine | undefined;
+  /** Seconds of the shot before the voice began, and before the line does. */
+  begun: number;
+  placedAt: number;
 }) {
   const { changeLine, tell } = useStudio();
   const { takeSound } = useDrop();
@@ -38,13 +43,13 @@ export function VoiceOfTake({
   };
   useEffect(() => quiet, []);
   if (seconds === null) return null;
-  const file = async () => {
+  const file = async (lead = 0) => {
     const kept = await takeBy(id);
     if (!kept) throw new Error('it was thrown away');
-    return fileOf(kept, `${name}.wav`);
+    return fileOf(kept, `${name}.wav`, lead);
   };
-  const take = (then: (file: File) => unknown) =>
-    void file().then(then, (e: unknown) =>
+  const take = (then: (file: File) => unknown, lead = 0) =>
+    void file(lead).then(then, (e: unknown) =>
       tell({ message: `The voice cannot be used: ${String(e)}`, bad: true }),
     );
   const hear = () => {
@@ -82,8 +87,11 @@ export function VoiceOfTake({
           className="btn px-2 py-0"
           title={`Put in the place of “${placed.line.text}”; what is acted goes with its words`}
           onClick={() =>
-            take((f) =>
-              wait((waiting) => changeLine((l) => api.retake(l.id, l.revision, placed.at, f, waiting))),
+            // what was said beside the shot stays beside it
+            take(
+              (f) =>
+                wait((waiting) => changeLine((l) => api.retake(l.id, l.revision, placed.at, f, waiting))),
+              begun - placedAt,
             )
           }
         >

@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import { wavOf } from './wav';
+import { later, wavOf } from './wav';
 
 /** One take of somebody speaking, kept in this browser until it is thrown away. */
 export interface Take {
@@ -58,9 +58,10 @@ export async function takeBy(id: string): Promise<Take | undefined> {
 
 const everything = (id: string) => IDBKeyRange.bound([id, 0], [id, Number.MAX_SAFE_INTEGER]);
 
-export async function fileOf(take: Take, name: string): Promise<File> {
+/** @param lead seconds of silence before it; below 0, seconds of it that are left out */
+export async function fileOf(take: Take, name: string, lead = 0): Promise<File> {
   const db = await opened();
-  const pieces = await db.getAll('pieces', everything(take.id));
+  const pieces = later(await db.getAll('pieces', everything(take.id)), Math.round(lead * take.rate));
   return new File([wavOf(pieces, take.rate)], name, { type: 'audio/wav' });
 }
 

@@ -1,6 +1,6 @@
 // @vitest-environment node
 import { describe, expect, it } from 'vitest';
-import { decibels, packed, wavOf } from './wav';
+import { decibels, later, packed, wavOf } from './wav';
 
 describe('a recorded take as a file', () => {
   it('holds its samples behind a head that tells rate and length', async () => {
@@ -17,6 +17,16 @@ describe('a recorded take as a file', () => {
 
   it('is cut off where it is louder than a sample can say', () => {
     expect([...packed(new Float32Array([1.7, -3, Number.NaN]))]).toEqual([32767, -32767, 0]);
+  });
+
+  it('is moved along: later by silence, earlier by leaving out its beginning', () => {
+    const pieces = [new Int16Array([1, 2, 3]), new Int16Array([4, 5])];
+    const all = (moved: Int16Array[]) => moved.flatMap((p) => [...p]);
+    expect(all(later(pieces, 2))).toEqual([0, 0, 1, 2, 3, 4, 5]);
+    expect(all(later(pieces, 0))).toEqual([1, 2, 3, 4, 5]);
+    expect(all(later(pieces, -2))).toEqual([3, 4, 5]);
+    expect(all(later(pieces, -4))).toEqual([5]);
+    expect(all(later(pieces, -9))).toEqual([]);
   });
 
   it('tells how loud it is in decibels', () => {

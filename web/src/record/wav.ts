@@ -7,6 +7,18 @@ export function packed(samples: Float32Array): Int16Array {
   return out;
 }
 
+/** The same sound so many samples later, with silence before it; or, below 0, without its first ones. */
+export function later(pieces: Int16Array[], samples: number): Int16Array[] {
+  if (samples > 0) return [new Int16Array(samples), ...pieces];
+  let cut = -samples;
+  const left: Int16Array[] = [];
+  for (const p of pieces) {
+    if (cut < p.length) left.push(p.subarray(cut));
+    cut = Math.max(0, cut - p.length);
+  }
+  return left;
+}
+
 /** A WAV file of one channel, 16 bits a sample, as RIFF has it. */
 export function wavOf(pieces: Int16Array[], rate: number): Blob {
   const bytes = pieces.reduce((sum, p) => sum + p.byteLength, 0);

@@ -246,7 +246,7 @@ class StoryTest extends Story {
         button("Put the mouths to it").click();
         assertThat(page.getByText("is not in the dictionary", new Page.GetByTextOptions().setExact(false)))
                 .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
-                        .setTimeout(30_000));
+                        .setTimeout(90_000));
         page.getByLabel("zilchwick sounds like").fill("zilch wick");
         button("Remember").click();
         assertThat(page.getByText("is not in the dictionary", new Page.GetByTextOptions().setExact(false)))
