@@ -13,4 +13,17 @@ describe('work in turn', () => {
     await quick;
     expect(done).toEqual(['slow', 'quick']);
   });
+
+  it('says whether it is busy, and when it is not any more', async () => {
+    const turn = new InTurn();
+    expect(turn.busy).toBe(false);
+    let finish: () => void = () => undefined;
+    const work = turn.run(() => new Promise<void>((_, failed) => (finish = () => failed(new Error('no')))));
+    expect(turn.busy).toBe(true);
+    await Promise.resolve();
+    finish();
+    await expect(work).rejects.toThrow('no');
+    await turn.idle();
+    expect(turn.busy).toBe(false);
+  });
 });

@@ -264,7 +264,18 @@ export function StudioProvider({
       takeLexicon: (file) => inTurn((base) => api.takeLexicon(id, base, file)),
       returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),
       step: async (back) => {
-        if (stepsLine(back, view, lineView)) {
+        let ofLine = stepsLine(back, view, lineView);
+        // an edit of the other one that is on its way is the last of all once it is answered
+        const other = ofLine ? queue : lineQueue;
+        if (other.busy) {
+          await other.idle();
+          ofLine = stepsLine(
+            back,
+            queries.getQueryData<CharacterView>(['character', id]) ?? view,
+            lineView && (queries.getQueryData<LineView>(key) ?? lineView),
+          );
+        }
+        if (ofLine) {
           await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
           void queries.invalidateQueries({ queryKey: ['lines', id] });
         } else if (back ? view.undo : view.redo) {
@@ -281,7 +292,7 @@ export function StudioProvider({
         void queries.invalidateQueries({ queryKey: ['characters'] });
       },
     };
-  }, [view, pair, lineView, director, message, id, queries, settle, inTurn, ahead, acted, lineQueue]);
+  }, [view, pair, lineView, director, message, id, queries, settle, inTurn, ahead, acted, queue, lineQueue]);
 
   if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
     return <>{asMessage(character.error).message}</>;
