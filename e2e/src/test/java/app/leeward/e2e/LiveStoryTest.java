@@ -155,6 +155,8 @@ class LiveStoryTest extends Story {
         assertThat(page.locator("[data-testid=sheet] [data-item^='look ']"))
                 .not()
                 .hasCount(0);
+        // the take is put in, and its answer has come
+        page.waitForFunction("() => window.waiting === 0");
         button("Undo").click();
         assertThat(page.locator("[data-testid=sheet] [data-item^='cue ']")).hasCount(before);
     }
