@@ -198,7 +198,7 @@ function Takes() {
             <button
               className="btn px-1.5 py-0"
               aria-label={`Throw take ${i + 1} away`}
-              onClick={() => drop(t.id)}
+              onClick={() => drop(t)}
             >
               <Trash2 size={13} aria-hidden />
             </button>

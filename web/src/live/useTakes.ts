@@ -3,7 +3,8 @@ import { useCallback, useEffect } from 'react';
 import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
-import { dropTake, takesOver } from './liveTakes';
+import { throwAway } from '../record/takes';
+import { dropTake, type KeptTake, takesOver } from './liveTakes';
 import { settings, useLive } from './liveState';
 
 /** The takes of the shot on the stage: they are put in, whole or in parts, and thrown away. */
@@ -43,6 +44,11 @@ export function useTakes() {
     },
     [editLine, tell],
   );
-  const drop = useCallback((id: string) => void dropTake(id).then(look, trouble), [look, trouble]);
+  /** With the voice that was spoken in it. */
+  const drop = useCallback(
+    (take: KeptTake) =>
+      void Promise.all([dropTake(take.id), take.voice && throwAway(take.voice)]).then(look, trouble),
+    [look, trouble],
+  );
   return { look, put, drop, trouble };
 }

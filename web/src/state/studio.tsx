@@ -264,18 +264,17 @@ export function StudioProvider({
       takeLexicon: (file) => inTurn((base) => api.takeLexicon(id, base, file)),
       returnTo: (to) => inTurn((base) => api.returnTo(id, base, to)),
       step: async (back) => {
-        let ofLine = stepsLine(back, view, lineView);
-        // an edit of the other one that is on its way is the last of all once it is answered
-        const other = ofLine ? queue : lineQueue;
-        if (other.busy) {
-          await other.idle();
-          ofLine = stepsLine(
+        // as it was answered last, which may not be on the screen yet
+        const ofLine = () =>
+          stepsLine(
             back,
             queries.getQueryData<CharacterView>(['character', id]) ?? view,
             lineView && (queries.getQueryData<LineView>(key) ?? lineView),
           );
-        }
-        if (ofLine) {
+        // an edit of the other one that is on its way is the last of all once it is answered
+        const other = ofLine() ? queue : lineQueue;
+        if (other.busy) await other.idle();
+        if (ofLine()) {
           await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
           void queries.invalidateQueries({ queryKey: ['lines', id] });
         } else if (back ? view.undo : view.redo) {
