@@ -7,6 +7,7 @@ import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
 import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
+import { typing } from '../ui/typing';
 
 const LIST: [string, string][] = [
   ['Space', 'play or stop the line'],
@@ -22,13 +23,12 @@ const LIST: [string, string][] = [
   ['K', 'on Shot: key what the sentence at its foot says'],
   ['1, 2, 3, 4', 'on Shot, with keys chosen: hold, even, smooth, curve'],
   ['Arrows, Shift, Ctrl', 'on the sheet of a shot: from cell to cell, choosing more, from key to key'],
+  ['1 to 9, Shift+1 to 9', 'on Shot, while it is played live: looks, and cues'],
   ['Ctrl+C, X, V, Shift+V', 'on Shot: copy, cut, put in, put in mirrored'],
   ['Delete, Insert', 'on Shot: take out what is chosen, put in an empty frame'],
   ['?', 'this list'],
 ];
 
-const typing = (e: KeyboardEvent) =>
-  e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role="dialog"]') !== null;
 /** A control that was come to by keyboard, for whose hand Space means that control. */
 const reached = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement &&

@@ -275,7 +275,7 @@ export class LeewardFace extends HTMLElement {
       return false;
     }
     this.stop();
-    const frames = core.cue(one.id, this.asked()) as Frame[];
+    const frames = core.cue(one.id, this.asked());
     const began = performance.now();
     const rate = file.character.sheet.frameRate;
     const whole = await this.goes(

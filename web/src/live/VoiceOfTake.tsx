@@ -1,10 +1,11 @@
 import { Play, Square } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
-import { api, type PlacedLine } from '../api/client';
+import { useEffect, useState } from 'react';
+import type { PlacedLine } from '../api/client';
 import { useDrop } from '../app/drop';
 import { ReadingProgress } from '../line/ReadingProgress';
-import { useReading } from '../line/useReading';
+import { useRetake } from '../line/useRetake';
 import { fileOf, takeBy } from '../record/takes';
+import { useTakeSound } from '../record/useTakeSound';
 import { useStudio } from '../state/studio';
 
 /** What was spoken in a take: it is heard, and made a line or another take of the one that is there. */
@@ -23,46 +24,25 @@ export function VoiceOfTake({
   begun: number;
   placedAt: number;
 }) {
-  const { changeLine, tell } = useStudio();
+  const { tell } = useStudio();
   const { takeSound } = useDrop();
-  const { reading, busy, wait, cancel } = useReading();
+  const { reading, busy, cancel, retake } = useRetake();
   const [seconds, setSeconds] = useState<number | null>(null);
-  const sound = useRef<{ audio: HTMLAudioElement; url: string } | null>(null);
-  const [playing, setPlaying] = useState(false);
+  const { playing, toggle } = useTakeSound();
   useEffect(() => {
     void takeBy(id).then(
       (t) => setSeconds(t ? t.samples / t.rate : null),
       () => setSeconds(null),
     );
   }, [id]);
-  const quiet = () => {
-    sound.current?.audio.pause();
-    if (sound.current) URL.revokeObjectURL(sound.current.url);
-    sound.current = null;
-    setPlaying(false);
-  };
-  useEffect(() => quiet, []);
   if (seconds === null) return null;
   const file = async (lead = 0) => {
     const kept = await takeBy(id);
     if (!kept) throw new Error('it was thrown away');
     return fileOf(kept, `${name}.wav`, lead);
   };
-  const take = (then: (file: File) => unknown, lead = 0) =>
-    void file(lead).then(then, (e: unknown) =>
-      tell({ message: `The voice cannot be used: ${String(e)}`, bad: true }),
-    );
-  const hear = () => {
-    if (sound.current) return quiet();
-    take(async (f) => {
-      const url = URL.createObjectURL(f);
-      const audio = new Audio(url);
-      sound.current = { audio, url };
-      setPlaying(true);
-      audio.onended = quiet;
-      await audio.play().catch(quiet);
-    });
-  };
+  const unless = (work: Promise<unknown>) =>
+    void work.catch((e: unknown) => tell({ message: `The voice cannot be used: ${String(e)}`, bad: true }));
   if (busy)
     return (
       <span className="flex min-w-0 items-center gap-1.5">
@@ -77,7 +57,7 @@ export function VoiceOfTake({
       <button
         className="btn px-1.5 py-0"
         aria-label={`${playing ? 'Stop' : 'Play'} voice ${seconds.toFixed(1)} s of ${name}`}
-        onClick={hear}
+        onClick={() => unless(toggle(() => file()))}
       >
         {playing ? <Square size={12} aria-hidden /> : <Play size={12} aria-hidden />} voice{' '}
         {seconds.toFixed(1)} s
@@ -88,11 +68,7 @@ export function VoiceOfTake({
           title={`Put in the place of “${placed.line.text}”; what is acted goes with its words`}
           onClick={() =>
             // what was said beside the shot stays beside it
-            take(
-              (f) =>
-                wait((waiting) => changeLine((l) => api.retake(l.id, l.revision, placed.at, f, waiting))),
-              begun - placedAt,
-            )
+            unless(file(begun - placedAt).then((f) => retake(placed.at, f)))
           }
         >
           Another take of the line
@@ -101,7 +77,7 @@ export function VoiceOfTake({
       <button
         className="btn px-2 py-0"
         title="Type what was said, or leave it open: a line of its own"
-        onClick={() => take(takeSound)}
+        onClick={() => unless(file().then(takeSound))}
       >
         A line of its own …
       </button>

@@ -15,10 +15,16 @@ export interface LiveKey {
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
+/** The keys a rig has given to drawings, kits and runs. */
+export function rigKeys(character: Character): Set<string> {
+  const { keys, kits } = character.library;
+  return new Set([...keys, ...kits, ...partRuns(character.rig)].map((k) => k.key).filter((k) => k !== ''));
+}
+
 /** Digits for the looks and, with Shift, for the cues, in their order; what a rig has given a digit to keeps it. */
 export function liveKeys(character: Character): LiveKey[] {
-  const { looks, cues, keys, kits } = character.library;
-  const taken = new Set([...keys, ...kits, ...partRuns(character.rig)].map((k) => k.key));
+  const { looks, cues } = character.library;
+  const taken = rigKeys(character);
   const free = DIGITS.filter((d) => !taken.has(d));
   return [
     ...looks.slice(0, free.length).map((l, i) => ({

@@ -2,12 +2,10 @@ import { useEffect, useState } from 'react';
 import type { Character } from '../api/client';
 import { useDesk } from '../state/desk';
 import { heldKeys } from '../state/held';
-import { useStudio } from '../state/studio';
-import { type LiveKey, liveKeys } from './liveKeys';
+import { usePlayCue } from '../state/usePlayCue';
+import { typing } from '../ui/typing';
+import { type LiveKey, liveKeys, rigKeys } from './liveKeys';
 import { useLive } from './liveState';
-
-const typing = (e: KeyboardEvent) =>
-  e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role="dialog"]') !== null;
 
 /** A look comes, and how it goes again. Null when it was there and went. */
 export function press(key: LiveKey, playCue: (cue: string) => void): (() => void) | null {
@@ -26,18 +24,6 @@ export function press(key: LiveKey, playCue: (cue: string) => void): (() => void
   return () => useDesk.getState().look(key.id, 0);
 }
 
-/** Shows a cue over the pose on the stage, while nothing is written. */
-export function usePlayCue(): (cue: string) => void {
-  const { director, tell } = useStudio();
-  return (cue) => {
-    try {
-      director.playCue(cue);
-    } catch (e) {
-      tell({ message: e instanceof Error ? e.message : 'The cue cannot be played.', bad: true });
-    }
-  };
-}
-
 /** Looks and cues by the keyboard, while a shot is played live or about to be. */
 export function useLiveKeys(character: Character): void {
   const on = useLive((s) => s.panel || s.phase.is !== 'idle');
@@ -46,8 +32,9 @@ export function useLiveKeys(character: Character): void {
   useEffect(() => {
     if (!on) return;
     const keys = liveKeys(character);
+    const own = rigKeys(character);
     const down = (e: KeyboardEvent) => {
-      if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (typing(e) || e.ctrlKey || e.metaKey || e.altKey || own.has(e.key)) return;
       const key = keys.find((k) => k.code === e.code && k.shift === e.shiftKey);
       if (!key) return;
       e.preventDefault();

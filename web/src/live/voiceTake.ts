@@ -1,8 +1,5 @@
 import { TakeWriter } from '../record/takeWriter';
-import { type Take, throwAway } from '../record/takes';
-
-/** Below this one nobody speaks. */
-const SPOKEN = 0.02;
+import { SPOKEN, type Take, throwAway } from '../record/takes';
 
 /** The voice of the take that is being played. */
 export interface VoiceTake {

@@ -1,14 +1,13 @@
 import { AudioLines, Mic, Play, Square, Trash2 } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useRecorder } from './useRecorder';
-import { fileOf, type Take, takesOf, throwAway } from './takes';
+import { fileOf, SPOKEN, type Take, takesOf, throwAway } from './takes';
+import { useTakeSound } from './useTakeSound';
 import { decibels } from './wav';
 
 /** From this level on a voice is cut off at its loudest. */
 const TOO_LOUD = 0.985;
-/** Below this one nobody speaks. */
-const TOO_QUIET = 0.02;
 
 /** Seconds of the count-in; common practice. */
 const USUAL_COUNT = 3;
@@ -207,7 +206,7 @@ function Level({ level }: { level: number }) {
         <div className="absolute inset-y-0 left-[90%] w-px bg-paper" />
       </div>
       <span className={`w-16 text-[12.5px] ${loud ? 'text-wrong' : 'text-faint'}`}>
-        {loud ? 'too loud' : level < TOO_QUIET ? 'quiet' : ''}
+        {loud ? 'too loud' : level < SPOKEN ? 'quiet' : ''}
       </span>
     </div>
   );
@@ -226,28 +225,11 @@ function TakeRow({
   choose: () => void;
   drop: () => void;
 }) {
-  const [playing, setPlaying] = useState<{ audio: HTMLAudioElement; url: string } | null>(null);
-  const sound = useRef<{ audio: HTMLAudioElement; url: string } | null>(null);
-  const quiet = () => {
-    sound.current?.audio.pause();
-    if (sound.current) URL.revokeObjectURL(sound.current.url);
-    sound.current = null;
-    setPlaying(null);
-  };
-  useEffect(() => quiet, []);
-  const play = async () => {
-    if (sound.current) return quiet();
-    const url = URL.createObjectURL(await fileOf(take, 'take.wav'));
-    const audio = new Audio(url);
-    sound.current = { audio, url };
-    setPlaying(sound.current);
-    audio.onended = quiet;
-    await audio.play().catch(quiet);
-  };
+  const { playing, toggle } = useTakeSound();
   const said =
     take.peak >= TOO_LOUD
       ? 'too loud: its loudest sounds are cut off'
-      : take.peak < TOO_QUIET
+      : take.peak < SPOKEN
         ? 'nothing seems to be said'
         : `peaks at ${Math.round(decibels(take.peak))} dB`;
   return (
@@ -257,7 +239,7 @@ function TakeRow({
       <button
         className="btn px-1.5"
         aria-label={`${playing ? 'Stop' : 'Play'} ${name}`}
-        onClick={() => void play()}
+        onClick={() => void toggle(() => fileOf(take, 'take.wav'))}
       >
         {playing ? <Square size={13} aria-hidden /> : <Play size={13} aria-hidden />}
       </button>

@@ -1,6 +1,9 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { later, wavOf } from './wav';
 
+/** A take with nothing louder in it holds no speech. */
+export const SPOKEN = 0.02;
+
 /** One take of somebody speaking, kept in this browser until it is thrown away. */
 export interface Take {
   id: string;

@@ -1,23 +1,18 @@
 import { Play, Sparkles, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Cue } from '../../api/client';
+import { usePlayCue } from '../../state/usePlayCue';
 import { useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
 import { CueTrack } from './CueTrack';
 
 /** Small animations of the eyes: played over the pose that is on the stage, and changed key by key. */
 export function Cues() {
-  const { view, edit, director, tell } = useStudio();
+  const { view, edit } = useStudio();
+  const play = usePlayCue();
   const { character } = view;
   const [chosen, setChosen] = useState<string | null>(null);
   const cue = character.library.cues.find((c) => c.id === chosen);
-  const play = (c: Cue) => {
-    try {
-      director.playCue(c.id);
-    } catch (e) {
-      tell({ message: e instanceof Error ? e.message : 'The cue cannot be played.', bad: true });
-    }
-  };
   const length = (c: Cue) =>
     1 + Math.max(0, ...Object.values(c.tracks).flatMap((keys) => keys.map((k) => k.frame)));
   return (
@@ -38,7 +33,7 @@ export function Cues() {
               key={c.id}
               className={`flex items-center gap-1.5 rounded-lg border bg-paper px-2 py-1 ${c.id === chosen ? 'border-doing' : 'border-line'}`}
             >
-              <button className="btn-do px-2 py-1" aria-label={`Play ${c.name}`} onClick={() => play(c)}>
+              <button className="btn-do px-2 py-1" aria-label={`Play ${c.name}`} onClick={() => play(c.id)}>
                 <Play size={13} aria-hidden />
               </button>
               <EditableName

@@ -1,19 +1,19 @@
 import { Mic } from 'lucide-react';
 import { useState } from 'react';
-import { api, type PlacedLine } from '../../api/client';
+import type { PlacedLine } from '../../api/client';
 import { ReadingProgress } from '../../line/ReadingProgress';
-import { useReading } from '../../line/useReading';
+import { useRetake } from '../../line/useRetake';
 import { RecordDialog } from '../../record/RecordDialog';
 import { useStudio } from '../../state/studio';
 
 /** Puts another take of a line in the place of the one that is there; what is acted goes with its words. */
 export function AnotherTake({ placed }: { placed: PlacedLine }) {
-  const { view, line, changeLine } = useStudio();
+  const { view, line } = useStudio();
   const [open, setOpen] = useState(false);
-  const { reading, busy, wait, cancel } = useReading();
+  const { reading, busy, cancel, retake } = useRetake();
   const put = (sound: File) => {
     setOpen(false);
-    void wait((waiting) => changeLine((l) => api.retake(l.id, l.revision, placed.at, sound, waiting)));
+    void retake(placed.at, sound);
   };
   if (busy)
     return (
