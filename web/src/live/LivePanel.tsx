@@ -4,7 +4,7 @@ import type { Character, LineView, Shot } from '../api/client';
 import { useDesk } from '../state/desk';
 import { type Hold, useHold } from '../state/held';
 import { useStudio } from '../state/studio';
-import { Amount, Group, SmoothingChoice, TakesCard } from './TakesCard';
+import { Amount, Choices, SmoothingChoice, TakesCard } from './TakesCard';
 import { liveKeys } from './liveKeys';
 import { usePlayCue } from '../state/usePlayCue';
 import { press } from './useLiveKeys';
@@ -112,18 +112,7 @@ function Hands({ character }: { character: Character }) {
         </ul>
       )}
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <Group label="Keys">
-          {HOLDS.map(([id, says]) => (
-            <button
-              key={id}
-              className="btn px-2 py-0"
-              aria-pressed={hold === id}
-              onClick={() => useHold.setState({ hold: id })}
-            >
-              {says}
-            </button>
-          ))}
-        </Group>
+        <Choices label="Keys" options={HOLDS} value={hold} choose={(hold) => useHold.setState({ hold })} />
         <SmoothingChoice />
         <Amount
           label="Hands are behind by"

@@ -1,6 +1,5 @@
 import { Trash2 } from 'lucide-react';
 import type { LiveTake } from 'page-core';
-import type { ReactNode } from 'react';
 import type { Shot } from '../api/client';
 import { useSheet } from '../shot/sheetState';
 import { useDesk } from '../state/desk';
@@ -35,36 +34,22 @@ export function TakesCard({ exposure }: { exposure: number }) {
         <Takes />
       )}
       <div className="mt-2.5 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-line pt-2.5 text-[13px]">
-        <Group label="Count-in">
-          {[0, 2, 3, 4, 8].map((n) => (
-            <button
-              key={n}
-              className="btn px-2 py-0"
-              aria-pressed={count === n}
-              onClick={() => useLive.setState({ count: n })}
-            >
-              {n}
-            </button>
-          ))}
-        </Group>
+        <Choices
+          label="Count-in"
+          options={[0, 2, 3, 4, 8].map((n) => [n, String(n)])}
+          value={count}
+          choose={(n) => useLive.setState({ count: n })}
+        />
         <span className="-ml-1.5 text-faint">beats</span>
-        <Group label="At its end">
-          <button
-            className="btn px-2 py-0"
-            aria-pressed={!over}
-            onClick={() => useLive.setState({ over: false })}
-          >
-            once
-          </button>
-          <button
-            className="btn px-2 py-0"
-            aria-pressed={over}
-            title="Each time round is a take of its own; the last is put in when you stop"
-            onClick={() => useLive.setState({ over: true })}
-          >
-            over and over
-          </button>
-        </Group>
+        <Choices
+          label="At its end"
+          options={[
+            [false, 'once'],
+            [true, 'over and over', 'Each time round is a take of its own; the last is put in when you stop'],
+          ]}
+          value={over}
+          choose={(over) => useLive.setState({ over })}
+        />
         <Amount
           label="Keys within"
           unit=" %"
@@ -77,11 +62,33 @@ export function TakesCard({ exposure }: { exposure: number }) {
   );
 }
 
-export function Group({ label, children }: { label: string; children: ReactNode }) {
+/** One of a few words, all of them in sight. */
+export function Choices<T extends string | number | boolean>({
+  label,
+  options,
+  value,
+  choose,
+}: {
+  label: string;
+  /** Each with its words, and what they mean where they do not say it all. */
+  options: [T, string, string?][];
+  value: T;
+  choose: (value: T) => void;
+}) {
   return (
     <div className="flex items-center gap-1" role="group" aria-label={label}>
       <span className="text-faint">{label}</span>
-      {children}
+      {options.map(([option, words, means]) => (
+        <button
+          key={words}
+          className="btn px-2 py-0"
+          aria-pressed={option === value}
+          title={means}
+          onClick={() => choose(option)}
+        >
+          {words}
+        </button>
+      ))}
     </div>
   );
 }
@@ -118,24 +125,17 @@ export function Amount({
 /** How much of the tremble is taken out. */
 export function SmoothingChoice() {
   const smoothing = useLive((s) => s.smoothing);
-  const words: [Smoothing, string][] = [
-    ['off', 'none'],
-    ['some', 'a little'],
-    ['much', 'much'],
-  ];
   return (
-    <Group label="Smoothing">
-      {words.map(([s, w]) => (
-        <button
-          key={s}
-          className="btn px-2 py-0"
-          aria-pressed={smoothing === s}
-          onClick={() => useLive.setState({ smoothing: s })}
-        >
-          {w}
-        </button>
-      ))}
-    </Group>
+    <Choices<Smoothing>
+      label="Smoothing"
+      options={[
+        ['off', 'none'],
+        ['some', 'a little'],
+        ['much', 'much'],
+      ]}
+      value={smoothing}
+      choose={(smoothing) => useLive.setState({ smoothing })}
+    />
   );
 }
 

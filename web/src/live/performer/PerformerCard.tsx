@@ -3,7 +3,7 @@ import type * as PageLive from 'page-live';
 import { useEffect, useMemo, useState } from 'react';
 import type { Character, LineView } from '../../api/client';
 import { useStudio } from '../../state/studio';
-import { Group, SmoothingChoice } from '../TakesCard';
+import { Choices, SmoothingChoice } from '../TakesCard';
 import { type LiveSource, useLive } from '../liveState';
 import { doorOf } from './door';
 import { LinkRow } from './LinkRow';
@@ -128,22 +128,15 @@ export function PerformerCard({
         </button>
         <NeutralTaken />
         <SmoothingChoice />
-        <Group label="on loss">
-          <button
-            className="btn px-2 py-0"
-            aria-pressed={!holds}
-            onClick={() => useLive.setState({ holds: false })}
-          >
-            hold, then rest
-          </button>
-          <button
-            className="btn px-2 py-0"
-            aria-pressed={holds}
-            onClick={() => useLive.setState({ holds: true })}
-          >
-            hold
-          </button>
-        </Group>
+        <Choices
+          label="on loss"
+          options={[
+            [false, 'hold, then rest'],
+            [true, 'hold'],
+          ]}
+          value={holds}
+          choose={(holds) => useLive.setState({ holds })}
+        />
         <button
           className="btn px-2.5 py-0.5"
           title="Links the signals anew, by what the dials are for"

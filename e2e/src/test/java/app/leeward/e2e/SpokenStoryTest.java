@@ -14,7 +14,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
- * Runs alone: where a machine is busy the microphone's file comes with gaps. Somebody speaks into Chromium's microphone, which plays a file: the mouth follows at once, and the voice becomes a line with its words.
+ * Somebody speaks into Chromium's microphone, which plays a file: the mouth follows at once, and the voice becomes a line with its words.
+ * Runs alone: where a machine is busy the file comes with gaps.
  */
 class SpokenStoryTest extends Story {
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -29,7 +30,7 @@ class SpokenStoryTest extends Story {
 
     @Override
     Browser browser() {
-        return new Browser(FilmedVoice.said(LINE.wav(), QUIET));
+        return new Browser(PlayedMicrophone.said(LINE.wav(), QUIET));
     }
 
     private String shown(String expression) {

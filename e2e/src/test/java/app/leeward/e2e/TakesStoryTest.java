@@ -19,7 +19,7 @@ class TakesStoryTest extends Story {
 
     @Override
     Browser browser() {
-        return new Browser(FilmedVoice.said(LINE.wav(), QUIET));
+        return new Browser(PlayedMicrophone.said(LINE.wav(), QUIET));
     }
 
     @Override

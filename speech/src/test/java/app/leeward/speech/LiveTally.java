@@ -15,10 +15,9 @@ import java.util.Locale;
  */
 public final class LiveTally {
     private static final double FRAME = 1.0 / 24;
-    /** Delays that are tried, in milliseconds. */
-    private static final int FIRST = 0;
-
+    /** Milliseconds from one delay that is tried to the next, and how many are. */
     private static final int STEP = 20;
+
     private static final int COUNT = 20;
 
     private final int[] right = new int[COUNT];
@@ -50,13 +49,23 @@ public final class LiveTally {
         }
         seconds += sound.seconds();
         for (int d = 0; d < COUNT; d++) {
-            double late = (FIRST + d * STEP) / 1000.0;
+            double late = d * STEP / 1000.0;
             for (int f = 0; f < shown.size(); f++) {
                 Viseme is = said(truth, f * FRAME - late);
                 right[d] += is == shown.get(f).shown() ? 1 : 0;
             }
         }
         frames += shown.size();
+    }
+
+    /** With what another one has counted. */
+    public void add(LiveTally other) {
+        for (int d = 0; d < COUNT; d++) {
+            right[d] += other.right[d];
+        }
+        frames += other.frames;
+        seconds += other.seconds;
+        took += other.took;
     }
 
     private static Viseme said(List<MouthSounds.Stretch> truth, double at) {
@@ -73,12 +82,12 @@ public final class LiveTally {
         for (int d = 1; d < COUNT; d++) {
             best = right[d] > right[best] ? d : best;
         }
-        return FIRST + best * STEP;
+        return best * STEP;
     }
 
     /** The share of frames with the right class of mouth, at that delay. */
     public double share() {
-        return (double) right[(behind() - FIRST) / STEP] / frames;
+        return (double) right[behind() / STEP] / frames;
     }
 
     public String figures(String what) {

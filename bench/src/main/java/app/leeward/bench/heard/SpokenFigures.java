@@ -28,8 +28,8 @@ public final class SpokenFigures {
                     Flite.Said said = Flite.say(voice, sentences.get(i));
                     Sound sound = around.around(WavFile.read(said.wav()), i * 7L + voice.hashCode());
                     tally.add(reader.live(), said, sound, PIECE);
-                    all.add(reader.live(), said, sound, PIECE);
                 }
+                all.add(tally);
                 System.out.println(tally.figures(around + " " + voice));
             }
             System.out.println(all.figures(around + " all"));

@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param heard when it began
  */
 public record LiveMouth(Viseme shown, double since, Optional<Phone> phone, double heard) {
-    /** Seconds a mouth is held at the least: two pictures of a usual screen. Held for longer, every tenth sound would never be seen. */
+    /** Seconds a mouth is held at the least: two pictures of a usual screen. Held for longer, fewer frames show what is said. */
     static final double LEAST = 0.035;
 
     /** Seconds into a gliding sound from which on its second mouth is shown. */

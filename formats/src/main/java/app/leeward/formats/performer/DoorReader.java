@@ -8,10 +8,6 @@ import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -39,11 +35,7 @@ public final class DoorReader {
 
     /** The JSON Schema (2020-12) of every message, both ways. */
     public static String schema() {
-        try (InputStream in = DoorReader.class.getResourceAsStream("/performer/door.schema.json")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Schemas.named("door");
     }
 
     /** @throws DoorProblem with place and reason */

@@ -4,10 +4,6 @@ import app.leeward.core.speech.Phone;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 
 /** What is said between a page and whoever listens to the voice it sends. */
@@ -19,11 +15,7 @@ public final class VoiceMessages {
 
     /** The JSON Schema (2020-12) of every message that is text, both ways. */
     public static String schema() {
-        try (InputStream in = VoiceMessages.class.getResourceAsStream("/performer/voice.schema.json")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Schemas.named("voice");
     }
 
     /**

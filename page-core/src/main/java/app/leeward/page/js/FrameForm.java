@@ -2,7 +2,10 @@ package app.leeward.page.js;
 
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
+import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.CuePlay;
 import java.util.List;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
@@ -15,6 +18,19 @@ final class FrameForm {
     private static final JSObject NOTHING = list();
 
     private FrameForm() {}
+
+    /** The frames of a cue over a pose; none for one that is not there. */
+    static JSObject ofCue(Evaluator evaluator, String cue, Pose over) {
+        return all(
+                evaluator
+                        .character()
+                        .cue(cue)
+                        .map(q -> CuePlay.of(evaluator.character(), q, over))
+                        .orElse(List.of())
+                        .stream()
+                        .map(evaluator::frame)
+                        .toList());
+    }
 
     static JSObject of(Frame frame) {
         JSObject placed = list();

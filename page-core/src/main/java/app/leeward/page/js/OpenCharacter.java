@@ -1,6 +1,5 @@
 package app.leeward.page.js;
 
-import app.leeward.core.cue.Cue;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Steady;
 import app.leeward.core.edit.Edit;
@@ -12,7 +11,6 @@ import app.leeward.core.eval.Reason;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Joint;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.shot.CuePlay;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.turn.TurnPlay;
 import app.leeward.page.json.Codec;
@@ -125,12 +123,7 @@ public final class OpenCharacter {
     /** The frames of a cue over a pose. */
     @JSExport
     public JSObject cue(String cue, JSObject pose) {
-        Pose over = PageForms.pose(pose);
-        return frames(evaluator
-                .character()
-                .cue(cue)
-                .map((Cue q) -> CuePlay.of(evaluator.character(), q, over))
-                .orElse(List.of()));
+        return FrameForm.ofCue(evaluator, cue, PageForms.pose(pose));
     }
 
     /** A dial played there and back over a pose. */

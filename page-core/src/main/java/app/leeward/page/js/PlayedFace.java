@@ -3,11 +3,9 @@ package app.leeward.page.js;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
-import app.leeward.core.shot.CuePlay;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.page.json.Codec;
-import java.util.List;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
@@ -40,13 +38,7 @@ public final class PlayedFace {
     /** The frames of a cue over a pose; none for one that is not there. */
     @JSExport
     public JSObject cue(String cue, JSObject pose) {
-        Pose over = PageForms.pose(pose);
-        List<Pose> poses = evaluator
-                .character()
-                .cue(cue)
-                .map(q -> CuePlay.of(evaluator.character(), q, over))
-                .orElse(List.of());
-        return FrameForm.all(poses.stream().map(evaluator::frame).toList());
+        return FrameForm.ofCue(evaluator, cue, PageForms.pose(pose));
     }
 
     /**

@@ -113,7 +113,8 @@ final class LiveFeatures {
 
     /** First and second differences as the library makes them. */
     private Frame frame() {
-        double[][] w = window.stream().map(Heard::cepstra).toArray(double[][]::new);
+        Heard[] heard = window.toArray(Heard[]::new);
+        double[][] w = Arrays.stream(heard).map(Heard::cepstra).toArray(double[][]::new);
         int t = Features.DELTA;
         float[] out = new float[Codebook.FEATURES];
         for (int i = 0; i < Features.CEPSTRA; i++) {
@@ -121,6 +122,6 @@ final class LiveFeatures {
             out[Codebook.WIDTH + i] = (float) (w[t + 2][i] - w[t - 2][i]);
             out[2 * Codebook.WIDTH + i] = (float) ((w[t + 3][i] - w[t - 1][i]) - (w[t + 1][i] - w[t - 3][i]));
         }
-        return new Frame(out, window.stream().skip(t).findFirst().orElseThrow().silent());
+        return new Frame(out, heard[t].silent());
     }
 }

@@ -15,7 +15,9 @@ public final class LiveSounds {
     /** Frames that are waited for: more of them would hear little better. */
     private static final int LATE = 6;
 
+    /** The scores of a frame are kept under its number; a search asks for every state in every frame, so that two numbers are enough. */
     private static final int SLOTS = 2;
+
     /** By how much, seconds, a frame's sound lies behind its first sample. */
     private static final double MIDDLE = 0.013;
 

@@ -9,8 +9,8 @@ import java.nio.file.Path;
 import java.util.List;
 
 /** A file that Chromium plays as its microphone, from its beginning each time the microphone is opened, and once. */
-final class FilmedVoice {
-    private FilmedVoice() {}
+final class PlayedMicrophone {
+    private PlayedMicrophone() {}
 
     /**
      * @param wav what is said
