@@ -22,7 +22,7 @@ final class LiveFeatures {
     private static final double QUIET = 30;
 
     private static final double SILENT = 45;
-    /** What is taken for the loudest before anything was heard, decibels; a voice peaks some 30 above it. */
+    /** What is taken for the loudest before anything was heard, decibels; voices of flite peak some 20 above it. */
     private static final double FIRST = 95;
 
     /** Decibels a frame that the loudest is forgotten by, and that the quietest rises by; and how far over that nobody speaks. */
