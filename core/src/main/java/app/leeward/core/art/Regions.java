@@ -76,7 +76,10 @@ public final class Regions {
         return areas.isEmpty() ? FACTORY.createPolygon() : FACTORY.createMultiPolygon(areas.toArray(Polygon[]::new));
     }
 
-    /** The area inside one path; rings that lie inside others are holes (even-odd), open sub-paths are closed. */
+    /**
+     * The area inside one path; rings that lie inside others are holes (even-odd), open sub-paths are closed. A ring that is one tangle
+     * (see {@link Tangle}) counts as what its convex hull takes in.
+     */
     public static Geometry of(Path path) {
         Rings rings = new Rings();
         path.walk(rings);
@@ -146,11 +149,15 @@ public final class Regions {
                     Polygon area = FACTORY.createPolygon(ring.toArray(new Coordinate[0]));
                     boolean simple = area.getExteriorRing().isSimple();
                     crosses |= !simple;
-                    // buffer(0) mends rings that cross themselves, which the overlay operations refuse
-                    done.add(simple ? area : area.buffer(0));
+                    done.add(simple ? area : mended(area));
                 }
             }
             ring = new ArrayList<>();
+        }
+
+        /** Overlay operations refuse rings that cross themselves; {@code buffer(0)} mends them. */
+        private static Geometry mended(Polygon area) {
+            return Tangle.is(area.getExteriorRing().getCoordinates()) ? area.convexHull() : area.buffer(0);
         }
 
         List<Geometry> finish() {

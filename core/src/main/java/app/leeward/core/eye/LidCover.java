@@ -22,6 +22,11 @@ final class LidCover {
     /** The most a lid is drawn out. */
     private static final double GROWN = 2.5;
 
+    /** In how many steps the way of a lid is looked through, and how many a tip that may stay uncovered is long at the most. */
+    private static final int STEPS = 200;
+
+    private static final int TIP = 3;
+
     private LidCover() {}
 
     /**
@@ -36,9 +41,17 @@ final class LidCover {
         }
         double far = target.getEnvelopeInternal().getHeight()
                 + lid.getEnvelopeInternal().getHeight();
-        double step = far / 200;
+        double step = far / STEPS;
         double slack = target.getArea() * 1e-5;
-        for (int i = 0; i <= 200; i++) {
+        // before its leading edge has come to the far end, and once its trailing edge has left the near one, it covers
+        // too little; a tip that is next to nothing may show past either
+        Envelope white = target.getEnvelopeInternal();
+        Envelope blind = lid.getEnvelopeInternal();
+        double leading = direction > 0 ? white.getMaxY() - blind.getMaxY() : blind.getMinY() - white.getMinY();
+        double trailing = direction > 0 ? white.getMinY() - blind.getMinY() : blind.getMaxY() - white.getMaxY();
+        int from = (int) Math.max(0, Math.floor(leading / step) - TIP);
+        int to = (int) Math.min(STEPS, Math.ceil(trailing / step) + TIP);
+        for (int i = from; i <= to; i++) {
             if (Regions.without(target, moved(lid, direction * i * step)).getArea() <= slack) {
                 double exact = bisect(target, lid, direction, Math.max(0, (i - 1) * step), i * step, slack);
                 double further = exact + OVERLAP * larger(target);

@@ -10,10 +10,14 @@ import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Solid;
 import app.leeward.core.rig.SolidKind;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygonal;
@@ -42,6 +46,9 @@ record HeadArt(
 
     private static final double FLATTENED = 1e-9;
 
+    /** How many points of a head are led round it one by one: three times as many as a large one has. */
+    private static final int POINTS = 60_000;
+
     static Optional<HeadArt> of(Character c) {
         Optional<Part> head = c.part(PartRole.HEAD);
         if (head.isEmpty()) {
@@ -49,6 +56,7 @@ record HeadArt(
         }
         Evaluator evaluator = new Evaluator(c);
         Map<String, HeadPiece> pieces = new LinkedHashMap<>();
+        Set<String> crowded = crowded(c, head.get());
         List<String> order = c.rig().order();
         for (int i = 0; i < order.size(); i++) {
             String id = order.get(i);
@@ -57,7 +65,7 @@ record HeadArt(
                 Matrix rest = evaluator.atRest(Optional.of(id));
                 // what is flattened onto a line shows nothing and cannot be placed
                 if (Math.abs(rest.determinant()) > FLATTENED) {
-                    pieces.put(id, new HeadPiece(part, rest, i));
+                    pieces.put(id, new HeadPiece(part, rest, i, crowded.contains(id)));
                 }
             }
         }
@@ -86,6 +94,33 @@ record HeadArt(
             kinds.put(id, p.part().solid().flatMap(Solid::kind).orElse(guessed));
         });
         return Optional.of(new HeadArt(skin.get().part().id(), area, axis, half, pieces, guesses, kinds));
+    }
+
+    /**
+     * Ids of the pieces that go as one, so that no more than {@link #POINTS} are led round the head one by one: those whose drawings have the
+     * most.
+     */
+    private static Set<String> crowded(Character c, Part head) {
+        List<Part> byPoints = c.rig().parts().stream()
+                .filter(p -> c.rig().follows(p.id(), head.id()))
+                .sorted(Comparator.comparingInt(p -> points(p).max().orElse(0)))
+                .toList();
+        Set<String> crowded = new HashSet<>();
+        long all = 0;
+        for (Part part : byPoints) {
+            all += points(part).sum();
+            if (all > POINTS) {
+                crowded.add(part.id());
+            }
+        }
+        return crowded;
+    }
+
+    /** How many points each of its drawings has. */
+    private static IntStream points(Part part) {
+        return part.drawings().stream().mapToInt(d -> d.art().shapes().stream()
+                .mapToInt(s -> s.path().points().size())
+                .sum());
     }
 
     /** The skin: the piece said to be it, else the largest that is not a hat, hair or behind everything. */
@@ -131,6 +166,9 @@ record HeadArt(
 
     /** What a piece and all that goes with it show, for pieces that move as one. */
     List<HeadPiece> carried(String id) {
+        if (!carriedBy(id).equals(Optional.of(id))) {
+            return List.of();
+        }
         return pieces.keySet().stream()
                 .filter(p -> carriedBy(p).equals(Optional.of(id)))
                 .map(pieces::get)

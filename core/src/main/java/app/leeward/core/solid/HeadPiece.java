@@ -28,26 +28,29 @@ final class HeadPiece {
     private final Part part;
     private final Matrix rest;
     private final int order;
+    /** Whether it has too many points to go with the head one by one. */
+    private final boolean crowded;
     /** From where its points were drawn to where they would be from the front; null where that is the same. */
     private final UnaryOperator<Point> front;
 
     private Geometry fills;
     private Geometry area;
 
-    HeadPiece(Part part, Matrix rest, int order) {
-        this(part, rest, order, null);
+    HeadPiece(Part part, Matrix rest, int order, boolean crowded) {
+        this(part, rest, order, crowded, null);
     }
 
-    private HeadPiece(Part part, Matrix rest, int order, UnaryOperator<Point> front) {
+    private HeadPiece(Part part, Matrix rest, int order, boolean crowded, UnaryOperator<Point> front) {
         this.part = part;
         this.rest = rest;
         this.order = order;
+        this.crowded = crowded;
         this.front = front;
     }
 
     /** The piece as it would be seen from the front. */
     HeadPiece seen(UnaryOperator<Point> fromFront) {
-        return new HeadPiece(part, rest, order, fromFront);
+        return new HeadPiece(part, rest, order, crowded, fromFront);
     }
 
     private Path placed(Shape s) {
@@ -164,16 +167,18 @@ final class HeadPiece {
         return all;
     }
 
-    /** What it covers, or where it has no fill the box round its lines. */
+    /** What it covers, or where it has no fill, or too many points for that to be worked out, the hull round its lines. */
     Geometry area() {
         if (area == null) {
-            Coordinate[] along =
-                    outlines().stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
-            area = fills().getArea() > 0
-                    ? fills()
-                    : new GeometryFactory().createMultiPointFromCoords(along).convexHull();
+            area = !crowded && fills().getArea() > 0 ? fills() : hull();
         }
         return area;
+    }
+
+    private Geometry hull() {
+        Coordinate[] along =
+                outlines().stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+        return new GeometryFactory().createMultiPointFromCoords(along).convexHull();
     }
 
     /** Whether an area covers all it can show, lines included. */
@@ -185,6 +190,16 @@ final class HeadPiece {
             return placed(s).sampled(4).stream()
                     .allMatch(p -> within.locate(new Coordinate(p.x(), p.y())) != Location.EXTERIOR);
         });
+    }
+
+    /** Whether its outlines stay as they are: they have too many points, or show pixels that would not go along. */
+    boolean keepsOutlines() {
+        return crowded || pixels();
+    }
+
+    /** Whether it has too many points to go with the head one by one. */
+    boolean crowded() {
+        return crowded;
     }
 
     /** Whether it has a picture made of pixels, whose outline cannot be reshaped. */

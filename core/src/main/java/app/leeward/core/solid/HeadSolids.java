@@ -55,6 +55,7 @@ public final class HeadSolids {
     /** From where it was drawn. */
     private final View drawn;
 
+    private final HeadShape shape;
     private final Solids solids;
     private final Map<String, Sampled> samples = new HashMap<>();
 
@@ -62,6 +63,7 @@ public final class HeadSolids {
     record Sampled(List<Point> rest, List<Motion.Follow> follows) {}
 
     private HeadSolids(HeadArt art, HeadShape shape) {
+        this.shape = shape;
         this.art = shape.drawn() == 0 ? art : Unturned.asOne(art);
         front = Unturned.of(this.art, shape);
         drawn = View.yaw(shape.drawn());
@@ -107,14 +109,26 @@ public final class HeadSolids {
         return HeadArt.of(c).map(art -> new HeadSolids(art, shape));
     }
 
-    /** The shape a head is most likely to have; empty when there is none. */
-    public static Optional<HeadShape> guessed(Character c) {
-        return HeadArt.of(c).map(art -> {
-            double box = art.skin().getArea() / art.skin().getEnvelope().getArea();
-            boolean muzzle =
-                    art.pieces().values().stream().anyMatch(p -> p.part().role() == PartRole.MUZZLE);
-            return box > Skull.BOXED ? HeadShape.BOX : muzzle ? HeadShape.ANIMAL : HeadShape.HUMAN;
-        });
+    /** A head in the shape it most likely has, turned as far as it was drawn; empty when there is none. */
+    public static Optional<HeadSolids> guessed(Character c) {
+        return HeadArt.of(c).map(art -> new HeadSolids(art, shape(art)));
+    }
+
+    /** The shape a head most likely has, and how far it is turned as drawn; empty when there is none. */
+    public static Optional<HeadShape> guessedShape(Character c) {
+        return HeadArt.of(c).map(HeadSolids::shape);
+    }
+
+    private static HeadShape shape(HeadArt art) {
+        double box = art.skin().getArea() / art.skin().getEnvelope().getArea();
+        boolean muzzle = art.pieces().values().stream().anyMatch(p -> p.part().role() == PartRole.MUZZLE);
+        HeadShape shape = box > Skull.BOXED ? HeadShape.BOX : muzzle ? HeadShape.ANIMAL : HeadShape.HUMAN;
+        return DrawnAngle.of(art, shape).map(shape::withDrawn).orElse(shape);
+    }
+
+    /** The shape it was made by. */
+    public HeadShape shape() {
+        return shape;
     }
 
     /**
@@ -251,6 +265,11 @@ public final class HeadSolids {
         return art.pieces().get(piece).pixels();
     }
 
+    /** Whether a piece has so many points that it goes as one. */
+    public boolean crowded(String piece) {
+        return art.pieces().get(piece).crowded();
+    }
+
     /** How far the point that lies furthest off does, of a piece that is placed as one, from where its solid has it; canvas units. */
     public double misses(String piece, View view) {
         Matrix placed = placed(piece, view);
@@ -316,7 +335,7 @@ public final class HeadSolids {
     /** Whether the piece is placed as one and keeps its drawing, as what moves with it does. */
     public boolean keepsDrawing(String piece) {
         return art.carriedBy(piece).equals(Optional.of(piece))
-                || art.pieces().get(piece).pixels();
+                || art.pieces().get(piece).keepsOutlines();
     }
 
     private boolean plate(String piece) {
@@ -367,7 +386,7 @@ public final class HeadSolids {
                 view,
                 NARROWEST / drawnWide,
                 (eye ? EYE_WIDEST : DECAL_WIDEST) / drawnWide,
-                eye ? EYE_SLANT : p.pixels() ? 1 : DECAL_SLANT);
+                eye ? EYE_SLANT : p.keepsOutlines() ? 1 : DECAL_SLANT);
     }
 
     /** How wide a piece was drawn, as a share of its width from the front; what was drawn as a sliver is taken for a little wider. */

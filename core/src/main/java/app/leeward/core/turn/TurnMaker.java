@@ -52,7 +52,8 @@ public final class TurnMaker {
 
     private final TurnAngle angle;
 
-    private TurnMaker(Character character, HeadSolids solids, HeadShape shape, double reach) {
+    private TurnMaker(Character character, HeadSolids solids, double reach) {
+        HeadShape shape = solids.shape();
         this.character = character;
         this.solids = solids;
         stops = new SolidStops(character, solids);
@@ -77,9 +78,7 @@ public final class TurnMaker {
 
     /** The shape the head most likely has, and how far it is turned as drawn; empty when there is no head with something on it. */
     public static Optional<HeadShape> fitted(Character c) {
-        return HeadSolids.guessed(c)
-                .map(shape ->
-                        HeadSolids.drawnAngle(c, shape).map(shape::withDrawn).orElse(shape));
+        return HeadSolids.guessedShape(c);
     }
 
     /** The character with a turn dial, made by the shape it was made by before; unchanged when it has no head. */
@@ -88,8 +87,12 @@ public final class TurnMaker {
             // its views turn it
             return c;
         }
-        Optional<HeadShape> shape = c.controls().turn().map(TurnPlan::shape).or(() -> fitted(c));
-        return shape.map(s -> make(c, s)).orElse(c);
+        Optional<HeadShape> before = c.controls().turn().map(TurnPlan::shape);
+        Character ready = NoseProfile.bothWays(c);
+        return before.map(shape -> HeadSolids.of(ready, shape))
+                .orElseGet(() -> HeadSolids.guessed(ready))
+                .map(solids -> make(ready, solids, FULL))
+                .orElse(c);
     }
 
     /** The same by another shape. What was shaped by hand since the last time is kept. */
@@ -104,11 +107,14 @@ public final class TurnMaker {
      */
     public static Character make(Character c, HeadShape shape, double reach) {
         Character ready = NoseProfile.bothWays(c);
-        Optional<HeadSolids> solids = HeadSolids.of(ready, shape);
-        if (solids.isEmpty()) {
-            return c;
-        }
-        Dial fresh = new TurnMaker(ready, solids.get(), shape, reach).dial();
+        return HeadSolids.of(ready, shape)
+                .map(solids -> make(ready, solids, reach))
+                .orElse(c);
+    }
+
+    private static Character make(Character ready, HeadSolids solids, double reach) {
+        HeadShape shape = solids.shape();
+        Dial fresh = new TurnMaker(ready, solids, reach).dial();
         Optional<Dial> there = ready.dial(DIAL);
         Optional<TurnPlan> plan = ready.controls().turn();
         // one made before plans were kept was never shaped by hand: there was no way to
@@ -123,7 +129,7 @@ public final class TurnMaker {
             dials.add(0, dial);
         }
         TurnPlan made = new TurnPlan(shape, there.isPresent() ? hands.prints() : Fingerprints.of(fresh), false);
-        Character turned = FaceWindow.cut(ready, solids.get())
+        Character turned = FaceWindow.cut(ready, solids)
                 .withDials(dials, ready.controls().pads())
                 .withControls(controls -> controls.withTurn(Optional.of(made)));
         boolean nods = plan.filter(TurnPlan::nods).isPresent()

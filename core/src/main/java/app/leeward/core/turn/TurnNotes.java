@@ -84,7 +84,7 @@ public final class TurnNotes {
 
     private static Optional<String> asOne(HeadSolids solids, Part part, double yaw) {
         String id = part.id();
-        boolean one = solids.pixels(id)
+        boolean one = (solids.pixels(id) || solids.crowded(id))
                 && !solids.goesAlong(id)
                 && solids.kind(id) != SolidKind.FLAT
                 && solids.kind(id) != SolidKind.DECAL;
@@ -93,7 +93,8 @@ public final class TurnNotes {
                 ? Optional.empty()
                 : Optional.of(String.format(
                         Locale.ROOT,
-                        "is made of pixels and goes as one piece: at %.0f° it lies up to %.1f %% of the head’s width off.",
+                        "%s and goes as one piece: at %.0f° it lies up to %.1f %% of the head’s width off.",
+                        solids.pixels(id) ? "is made of pixels" : "has a great many points",
                         yaw,
                         100 * misses));
     }

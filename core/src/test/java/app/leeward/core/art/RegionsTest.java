@@ -7,6 +7,7 @@ import app.leeward.core.Rigs;
 import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.awt.geom.AffineTransform;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
@@ -54,5 +55,33 @@ class RegionsTest {
         assertThat(Regions.both(line, area).isEmpty()).isTrue();
         assertThat(Regions.all(List.of(area, mixed, line)).getArea()).isCloseTo(100, within(1e-9));
         assertThat(Regions.all(List.of()).getArea()).isZero();
+    }
+
+    /** A stroke to and fro, each way across all before it. */
+    private static Path scribble(int strokes) {
+        List<Segment> all = new ArrayList<>();
+        all.add(new Segment.Move(new Point(0, 0)));
+        for (int i = 1; i <= strokes; i++) {
+            double angle = Math.PI * i * (1 - 0.37 / strokes);
+            all.add(new Segment.Line(new Point(50 + 50 * Math.cos(angle), 50 + 50 * Math.sin(angle))));
+        }
+        all.add(new Segment.Close());
+        return new Path(all);
+    }
+
+    @Test
+    void aTangleCountsAsItsHullAndAFewCrossingsDoNot() {
+        // 60 ways across a circle, which all cross each other near its middle
+        Geometry tangled = Regions.of(scribble(60));
+        assertThat(Regions.crossesItself(scribble(60))).isTrue();
+        assertThat(tangled.equalsTopo(tangled.convexHull())).isTrue();
+        // a bow tie: two triangles that meet in the middle, of a square's half
+        Path tie = Path.of(
+                new Segment.Move(new Point(0, 0)),
+                new Segment.Line(new Point(100, 100)),
+                new Segment.Line(new Point(100, 0)),
+                new Segment.Line(new Point(0, 100)),
+                new Segment.Close());
+        assertThat(Regions.of(tie).getArea()).isLessThan(5_001).isPositive();
     }
 }

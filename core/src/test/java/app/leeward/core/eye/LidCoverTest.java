@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Regions;
+import app.leeward.core.seeded.Between;
+import app.leeward.core.seeded.Seeded;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 
@@ -57,5 +60,34 @@ class LidCoverTest {
         // the middle
         double angle = 2 * Math.acos((60 * LidCover.MEETING - 30) / 30);
         assertThat(below.getArea()).isCloseTo(40 * 30 / 2.0 * (angle - Math.sin(angle)), within(2.0));
+    }
+
+    /** Against looking everywhere in small steps: no shorter way covers, and where none is found none does. */
+    @Seeded(tries = 60)
+    void theWayFoundIsTheShortestThatCovers(
+            @Between(min = 10, max = 60) int wide,
+            @Between(min = 5, max = 40) int high,
+            @Between(min = 20, max = 90) int lidWide,
+            @Between(min = 5, max = 60) int lidHigh,
+            @Between(min = -70, max = 70) int away,
+            @Between(min = 0, max = 1) int up) {
+        int direction = up == 1 ? -1 : 1;
+        Geometry white = Regions.of(Rigs.ellipse(100, 100, wide, high));
+        Geometry lid = Regions.of(Rigs.ellipse(100, 100 + away, lidWide, lidHigh));
+        double far = 2.0 * high + 2 * lidHigh;
+        double shortest = Double.POSITIVE_INFINITY;
+        for (int i = 0; i <= 400 && shortest > far; i++) {
+            double way = far * i / 400;
+            if (Regions.without(white, LidCover.moved(lid, direction * way)).getArea() <= white.getArea() * 1e-5) {
+                shortest = way;
+            }
+        }
+        Optional<Double> found = LidCover.travel(white, lid, direction);
+        if (shortest > far) {
+            assertThat(found).isEmpty();
+        } else {
+            double overlap = LidCover.OVERLAP * LidCover.larger(white);
+            assertThat(found.orElseThrow()).isBetween(shortest - far / 400, shortest + far / 200 + overlap);
+        }
     }
 }

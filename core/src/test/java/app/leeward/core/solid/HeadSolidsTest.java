@@ -89,18 +89,18 @@ class HeadSolidsTest {
 
     @Test
     void shapesAreGuessedFromTheArt() {
-        assertThat(HeadSolids.guessed(FACE)).contains(HeadShape.HUMAN);
-        assertThat(HeadSolids.guessed(Rigs.hung(Rigs.group(
+        assertThat(HeadSolids.guessedShape(FACE)).contains(HeadShape.HUMAN);
+        assertThat(HeadSolids.guessedShape(Rigs.hung(Rigs.group(
                         "",
                         Rigs.layer("face skin", Rigs.box(400, 400, 200, 240)),
                         Rigs.layer("mouth", Rigs.box(480, 560, 40, 6))))))
                 .contains(HeadShape.BOX);
-        assertThat(HeadSolids.guessed(Rigs.hung(Rigs.group(
+        assertThat(HeadSolids.guessedShape(Rigs.hung(Rigs.group(
                         "",
                         Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
                         Rigs.layer("muzzle", Rigs.ellipse(500, 560, 40, 30))))))
                 .contains(HeadShape.ANIMAL);
-        assertThat(HeadSolids.guessed(Rigs.character(List.of(Rigs.part("box", null, new Point(0, 0))), List.of())))
+        assertThat(HeadSolids.guessedShape(Rigs.character(List.of(Rigs.part("box", null, new Point(0, 0))), List.of())))
                 .isEmpty();
     }
 

@@ -6,6 +6,7 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
+import app.leeward.core.dial.Dial;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -14,8 +15,11 @@ import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.Solid;
 import app.leeward.core.rig.SolidKind;
 import app.leeward.core.solid.HeadSolids;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What a turn leaves as it is is told, piece by piece, with the reason. */
@@ -93,5 +97,34 @@ class TurnNotesTest {
                 new Segment.Line(new Point(620, 600)),
                 new Segment.Line(new Point(380, 600))));
         told(notes(head(Rigs.layer("face skin", open))), "face-skin", "open outline");
+    }
+
+    /** A star with so many points. */
+    private static Path star(double x, double y, double radius, int points) {
+        List<Segment> all = new ArrayList<>();
+        for (int i = 0; i < points; i++) {
+            double angle = 2 * Math.PI * i / points;
+            double r = i % 2 == 0 ? radius : radius * 0.9;
+            Point at = new Point(x + r * Math.cos(angle), y + r * Math.sin(angle));
+            all.add(i == 0 ? new Segment.Move(at) : new Segment.Line(at));
+        }
+        all.add(new Segment.Close());
+        return new Path(all);
+    }
+
+    @Test
+    void piecesWithTooManyPointsGoAsOneAndTheOthersPointByPoint() {
+        Character c = TurnMaker.addTo(head(
+                Rigs.layer("face skin", SKIN),
+                Rigs.layer("fringe", star(500, 420, 70, 59_000)),
+                Rigs.layer("side hair L", star(430, 500, 20, 4_000)),
+                Rigs.layer("cheek L", Rigs.ellipse(450, 540, 20, 15))));
+        Dial turn = c.dial(TurnMaker.DIAL).orElseThrow();
+        Set<String> reshaped = turn.stops().stream()
+                .flatMap(s -> s.reshapes().keySet().stream())
+                .collect(Collectors.toSet());
+        assertThat(reshaped).contains("face-skin", "side-hair-left").doesNotContain("fringe");
+        assertThat(turn.stops()).anySatisfy(s -> assertThat(s.offsets()).containsKey("fringe"));
+        told(notes(c), "fringe", "a great many points");
     }
 }
