@@ -165,7 +165,8 @@ final class LeewardServer implements AutoCloseable {
         File log = Files.createDirectories(Path.of("target"))
                 .resolve("server-" + FORK + ".log")
                 .toFile();
-        ProcessBuilder builder = new ProcessBuilder(ServerJar.command(root(), "-Xmx1500m", "-XX:+UseSerialGC"))
+        ProcessBuilder builder = new ProcessBuilder(
+                        ServerJar.command(root(), "-Xmx1500m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1"))
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log));
         builder.environment().put("LEEWARD_DB_URL", database);

@@ -18,8 +18,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Once the server answers: loads the acoustic model in the background, and the demo when asked to, and
- * practises reading a large file. */
+/** Once the server answers, in the background: makes the demo when asked to, and practises listening and reading a large file. */
 @Component
 class WarmUp {
     private static final Logger LOG = LoggerFactory.getLogger(WarmUp.class);
@@ -83,7 +82,9 @@ class WarmUp {
                 }
                 once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }
-            reader.warmUp();
+            if (practises) {
+                reader.warmUp();
+            }
             if (demo) {
                 UUID maren = made.findById("maren").orElseThrow().document();
                 for (DemoFiles.Line line : DemoFiles.lines()) {
