@@ -44,16 +44,37 @@ final class Likeness {
         return ImageIO.read(new ByteArrayInputStream(file));
     }
 
-    /** The share of pixels that look otherwise, on a middling ground; the one picture may be a pixel lower than the other. */
-    static double unlike(BufferedImage a, BufferedImage b) {
-        int[] tiles = tiles(a, b);
-        return tiles.length == 0 ? 1 : Arrays.stream(tiles).sum() / (double) (a.getWidth() * a.getHeight());
+    /**
+     * How unlike two pictures are.
+     *
+     * @param share of all pixels that look otherwise
+     * @param worst the same of the worst of all tiles, so that nothing small is lost in a large picture
+     */
+    record Unlike(double share, double worst) {
+        /** The less of each. */
+        Unlike least(Unlike other) {
+            return new Unlike(Math.min(share, other.share), Math.min(worst, other.worst));
+        }
     }
 
-    /** The same of the worst of all tiles, so that nothing small is lost in a large picture. */
-    static double worstTile(BufferedImage a, BufferedImage b) {
+    /** Compared on a middling ground; the one picture may be a pixel lower than the other. */
+    static Unlike of(BufferedImage a, BufferedImage b) {
         int[] tiles = tiles(a, b);
-        return tiles.length == 0 ? 1 : Arrays.stream(tiles).max().orElse(0) / (double) (TILE * TILE);
+        return tiles.length == 0
+                ? new Unlike(1, 1)
+                : new Unlike(
+                        Arrays.stream(tiles).sum() / (double) (a.getWidth() * a.getHeight()),
+                        Arrays.stream(tiles).max().orElse(0) / (double) (TILE * TILE));
+    }
+
+    /** The share of pixels that look otherwise. */
+    static double unlike(BufferedImage a, BufferedImage b) {
+        return of(a, b).share();
+    }
+
+    /** The same of the worst tile. */
+    static double worstTile(BufferedImage a, BufferedImage b) {
+        return of(a, b).worst();
     }
 
     /** How many pixels of each tile look otherwise; none where the pictures are of different sizes. */

@@ -33,8 +33,9 @@ public final class ThousandFaces {
                 refusedSeeds.add(seed);
                 continue;
             }
-            double share = trial.lost();
-            worst = Math.max(worst, trial.worst());
+            Likeness.Unlike unlike = trial.unlike();
+            double share = unlike.share();
+            worst = Math.max(worst, unlike.worst());
             if (share > 0.005) {
                 lost.add(new Lost(seed, share));
             }

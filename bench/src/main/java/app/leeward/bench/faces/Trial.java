@@ -15,7 +15,6 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
-import java.util.function.ToDoubleBiFunction;
 
 /**
  * A face as it comes in.
@@ -43,26 +42,17 @@ record Trial(Face face, Optional<Character> character, String refused) {
     }
 
     /**
-     * The share of pixels that look otherwise at rest than in the file, as another program draws it. What is laid out beside the figure may
-     * be taken for drawings that replace each other, or stay where it is.
+     * How it looks at rest beside the file, as another program draws that. What is laid out beside the figure may be taken for drawings that
+     * replace each other, or stay where it is.
      */
-    double lost() throws IOException {
-        return unlike(Likeness::unlike);
-    }
-
-    /** The same of the worst place. */
-    double worst() throws IOException {
-        return unlike(Likeness::worstTile);
-    }
-
-    private double unlike(ToDoubleBiFunction<BufferedImage, BufferedImage> measure) throws IOException {
+    Likeness.Unlike unlike() throws IOException {
         if (character.isEmpty()) {
-            return 1;
+            return new Likeness.Unlike(1, 1);
         }
         BufferedImage ours = drawn(character.get(), Pose.REST);
-        double figure = measure.applyAsDouble(Likeness.foreign(face.figure(), WIDTH), ours);
-        return figure < 0.005 || face.svg().equals(face.figure())
+        Likeness.Unlike figure = Likeness.of(Likeness.foreign(face.figure(), WIDTH), ours);
+        return face.svg().equals(face.figure())
                 ? figure
-                : Math.min(figure, measure.applyAsDouble(Likeness.foreign(face.svg(), WIDTH), ours));
+                : figure.least(Likeness.of(Likeness.foreign(face.svg(), WIDTH), ours));
     }
 }
