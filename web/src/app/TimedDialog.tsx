@@ -15,7 +15,7 @@ function wordsOf(tiers: TierView[]): number {
   return tiers.findIndex((t) => /word|ort|text/i.test(t.name));
 }
 
-/** Takes a recording with a TextGrid: which tiers are meant, and which sounds odd labels stand for. */
+/** Takes a recording with a TextGrid or a table of times: which tiers are meant, and which sounds odd labels stand for. */
 export function TimedDialog({ file, grid, close }: { file: File; grid: string; close: () => void }) {
   const queries = useQueryClient();
   const character = useDesk((s) => s.character);

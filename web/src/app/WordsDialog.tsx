@@ -52,6 +52,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
   const cutting = script !== null && script.lines.length > 1 && (large || !asOne);
   const [left, leave] = useState<ReadonlySet<number>>(new Set());
   const [byTimes, setByTimes] = useState(true);
+  const [everyTake, setEveryTake] = useState(true);
   const chosen = script?.lines.flatMap((_, i) => (left.has(i) ? [] : [i])) ?? [];
   const timed = chosen.length > 0 && chosen.every((i) => script!.lines[i]!.from != null);
   const [sending, setSending] = useState(false);
@@ -69,6 +70,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
       const names = namesOf(script.lines);
       await api.cutRecording(kept.id, {
         byTimes: timed && byTimes,
+        everyTake,
         lines: chosen.map((i) => {
           const { words, from, to } = script.lines[i]!;
           return { name: names[i]!, words, from, to };
@@ -156,6 +158,17 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
                 onChange={(e) => setByTimes(e.target.checked)}
               />
               Cut at the times of the script; otherwise each line is listened for
+            </label>
+          )}
+          {cutting && !(timed && byTimes) && (
+            <label className="mt-2 flex items-center gap-2 text-[13.5px]">
+              <input
+                type="checkbox"
+                checked={everyTake}
+                disabled={busy}
+                onChange={(e) => setEveryTake(e.target.checked)}
+              />
+              Said more than once: a line for every take; otherwise only the take that fits best
             </label>
           )}
           {script?.problem && (

@@ -12,7 +12,7 @@ import {
 import { api, Refusal, type VersionView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { NameDialog, type Naming } from './NameDialog';
-import { isGrid, textOf } from './script';
+import { isTimed, textOf } from './script';
 import { TimedDialog } from './TimedDialog';
 import { WordsDialog } from './WordsDialog';
 
@@ -66,7 +66,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
   const newer = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState<string | null>(null);
   const [problem, setProblem] = useState<FileProblem | null>(null);
-  const [sound, setSound] = useState<{ file: File; words: string } | null>(null);
+  const [sound, setSound] = useState<{ file: File; words: string; timed: boolean } | null>(null);
   const [naming, setNaming] = useState<Naming | null>(null);
   const art = useRef<HTMLInputElement>(null);
   const wav = useRef<HTMLInputElement>(null);
@@ -155,7 +155,10 @@ export function DropProvider({ children }: { children: ReactNode }) {
         return;
       }
       if (drawing) await (asVersion ? holdAgainst(drawing) : readArt(drawings));
-      if (recording) setSound({ file: recording, words: text ? await textOf(text) : '' });
+      if (recording) {
+        const words = text ? await textOf(text) : '';
+        setSound({ file: recording, words, timed: !!text && (await isTimed(text.name, words)) });
+      }
     },
     [readArt, holdAgainst],
   );
@@ -200,7 +203,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
     () => ({
       chooseArt: () => art.current?.click(),
       chooseSound: () => wav.current?.click(),
-      takeSound: (file) => setSound({ file, words: '' }),
+      takeSound: (file) => setSound({ file, words: '', timed: false }),
       chooseVersion: () => newer.current?.click(),
       version: version?.character === open ? version : null,
       leaveVersion: () => setVersion(null),
@@ -247,7 +250,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
         onChange={chosen}
         data-testid="sound-file"
       />
-      {sound && isGrid(sound.words) && (
+      {sound?.timed && (
         <TimedDialog
           key={sound.file.name}
           file={sound.file}
@@ -255,7 +258,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
           close={() => setSound(null)}
         />
       )}
-      {sound && !isGrid(sound.words) && (
+      {sound && !sound.timed && (
         <WordsDialog
           key={sound.file.name}
           file={sound.file}

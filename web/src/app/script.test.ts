@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest';
-import { clock, isGrid, named, namesOf, textOf } from './script';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { api, Refusal } from '../api/client';
+import { clock, isTimed, named, namesOf, textOf } from './script';
 
 const line = (cue: string, words: string) => ({ place: 1, speaker: '', cue, words });
 
@@ -9,7 +10,7 @@ describe('a script', () => {
       namesOf([line('SC-2', 'The boat leaves at seven. Mind it!'), line('', '(sighs) Oh, <i>no</i>.')]),
     ).toEqual(['SC-2 The boat leaves at seven', '2 Oh, no']);
     expect(namesOf(Array.from({ length: 12 }, () => line('', 'Yes!')))[1]).toBe('02 Yes');
-    expect(namesOf([line('', 'a'.repeat(200))])[0]).toHaveLength(76);
+    expect(namesOf([line('', 'a'.repeat(200))])[0]).toHaveLength(70);
   });
   it('tells times', () => {
     expect(clock(0)).toBe('0:00');
@@ -33,7 +34,22 @@ describe('a script', () => {
     expect(await textOf(file(new TextEncoder().encode('ø!')))).toBe('ø!');
     expect(await textOf(file(wide(true)))).toBe('ø!');
     expect(await textOf(file(wide(false)))).toBe('ø!');
-    expect(isGrid('\nFile type = "ooTextFile short"')).toBe(true);
-    expect(isGrid('MAREN: File type')).toBe(false);
+  });
+});
+
+describe('a text beside a recording', () => {
+  afterEach(() => vi.restoreAllMocks());
+  it('is timed when it is a TextGrid, or a table the server takes for one', async () => {
+    const asked = vi.spyOn(api, 'timingGrid');
+    expect(await isTimed('a.txt', '\nFile type = "ooTextFile short"')).toBe(true);
+    expect(await isTimed('a.txt', 'MAREN: File type')).toBe(false);
+    expect(asked).not.toHaveBeenCalled();
+    asked.mockResolvedValueOnce({ seconds: 1, tiers: [] });
+    expect(await isTimed('a.csv', 'start,end,sound')).toBe(true);
+    asked.mockRejectedValueOnce(new Refusal(422, 'grid-not', 'grid', ''));
+    expect(await isTimed('a.csv', 'start,end,text')).toBe(false);
+    // one that is broken is shown with what is wrong with it
+    asked.mockRejectedValueOnce(new Refusal(422, 'grid-broken', 'grid', ''));
+    expect(await isTimed('a.tsv', 'start\tend\tsound')).toBe(true);
   });
 });

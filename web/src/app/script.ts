@@ -1,4 +1,4 @@
-import type { LineOfScript } from '../api/client';
+import { api, type LineOfScript, Refusal } from '../api/client';
 
 /** Seconds as minutes and seconds. */
 export function clock(seconds: number): string {
@@ -18,7 +18,7 @@ export function namesOf(lines: LineOfScript[]): string[] {
       .slice(0, 5)
       .join(' ')
       .replace(/[^\p{L}\p{N}]+$/u, '');
-    return `${l.cue || String(i + 1).padStart(digits, '0')} ${begins}`.trim().slice(0, 76);
+    return `${l.cue || String(i + 1).padStart(digits, '0')} ${begins}`.trim().slice(0, 70);
   });
 }
 
@@ -37,7 +37,13 @@ export async function textOf(file: Pick<Blob, 'arrayBuffer'>): Promise<string> {
   return new TextDecoder(marked ? wide : 'utf-8').decode(bytes);
 }
 
-/** Whether a text is a TextGrid. */
-export function isGrid(text: string): boolean {
-  return text.trimStart().startsWith('File type = "ooTextFile');
+/** Whether a text says when sounds are heard: a TextGrid, or a table the server takes for one. */
+export async function isTimed(name: string, text: string): Promise<boolean> {
+  if (text.trimStart().startsWith('File type = "ooTextFile')) return true;
+  if (!/\.(csv|tsv)$/i.test(name)) return false;
+  return api.timingGrid(text).then(
+    () => true,
+    // one that is broken is told as such
+    (e: unknown) => e instanceof Refusal && e.code !== 'grid-not',
+  );
 }

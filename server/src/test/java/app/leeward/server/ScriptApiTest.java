@@ -154,6 +154,27 @@ class ScriptApiTest {
     }
 
     @Test
+    void aLineSaidTwiceBecomesTwoWhereEveryTakeIsAskedFor() {
+        String script = asked(
+                        false,
+                        "01 first",
+                        LINES.get(0).words(),
+                        "03 second",
+                        LINES.get(1).words())
+                .replaceFirst("\\{", "{\"everyTake\":true,");
+        String id = client.post("/api/v1/recordings/" + recording() + "/cut", script)
+                .json()
+                .get("id")
+                .asText();
+        assertThat(ended(id).at("/outcome/found").asInt()).isEqualTo(4);
+        while (unfinished().stream().anyMatch(r -> r.get("partOf").isTextual())) {
+            LockSupport.parkNanos(100_000_000);
+        }
+        assertThat(names(""))
+                .containsExactly("01 first, take 1", "01 first, take 2", "03 second, take 1", "03 second, take 2");
+    }
+
+    @Test
     void whatStopsAScriptStopsItsLines() {
         String script =
                 asked(false, "a", LINES.get(0).words(), "b", LINES.get(1).words());

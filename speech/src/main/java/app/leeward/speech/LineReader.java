@@ -17,12 +17,14 @@ import app.leeward.speech.acoustic.ScriptFinder;
 import app.leeward.speech.acoustic.SoundPairs;
 import app.leeward.speech.spelling.SpellingReader;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Reads a recording with its words into a line of timed sounds. Thread-safe; make one and keep it. */
 public final class LineReader {
@@ -31,6 +33,9 @@ public final class LineReader {
 
     /** Ways to say a word no dictionary has that are listened for. */
     private static final int LIKELY = 3;
+
+    /** Share of the time that finding each line once takes, where every take of it is looked for. By eye. */
+    private static final double ONCE = 0.7;
 
     /** Seconds of silence that are listened to for practice. */
     private static final int PRACTISED = 4;
@@ -102,15 +107,26 @@ public final class LineReader {
      * Finds where in a long recording the lines of a script are said. Those that are not said are left out.
      *
      * @param lines the words of each
+     * @param everyTake whether a line that is said more than once is told each time
+     * @return in their order in time
      * @throws SpeechProblem when the words of one cannot be read out
      */
-    public List<ScriptFinder.Found> find(List<String> lines, LongSound sound, Lexicon lexicon, Listening listening) {
+    public List<ScriptFinder.Found> find(
+            List<String> lines, LongSound sound, Lexicon lexicon, boolean everyTake, Listening listening) {
         List<List<Pronounced>> spoken = lines.stream()
                 .map(l -> spelled(l, lexicon, new LinkedHashMap<>()).stream()
                         .flatMap(s -> s.spoken().stream())
                         .toList())
                 .toList();
-        return new ScriptFinder(model()).find(sound, spoken, listening);
+        ScriptFinder finder = new ScriptFinder(model());
+        if (!everyTake) {
+            return finder.find(sound, spoken, listening);
+        }
+        List<ScriptFinder.Found> found = finder.find(sound, spoken, listening.between(0, ONCE));
+        List<ScriptFinder.Found> again = finder.again(sound, spoken, found, listening.between(ONCE, 1));
+        return Stream.concat(found.stream(), again.stream())
+                .sorted(Comparator.comparingDouble(ScriptFinder.Found::from))
+                .toList();
     }
 
     /**

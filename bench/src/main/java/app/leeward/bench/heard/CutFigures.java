@@ -101,7 +101,7 @@ public final class CutFigures {
         };
         reader.warmUp();
         long start = System.nanoTime();
-        List<ScriptFinder.Found> found = reader.find(script, recording, Lexicon.EMPTY, Listening.ALONE);
+        List<ScriptFinder.Found> found = reader.find(script, recording, Lexicon.EMPTY, false, Listening.ALONE);
         double took = (System.nanoTime() - start) / 1e9;
         print(around, voice, sound.seconds(), truth, found, took);
     }

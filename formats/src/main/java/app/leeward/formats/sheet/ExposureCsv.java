@@ -2,6 +2,7 @@ package app.leeward.formats.sheet;
 
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.text.Decimals;
+import app.leeward.formats.export.CsvCell;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -18,29 +19,22 @@ public final class ExposureCsv {
         List<SheetColumn> columns = new ArrayList<>(SheetColumns.heard(playhead));
         columns.addAll(acted);
         StringBuilder out = new StringBuilder("frame,seconds");
-        columns.forEach(c -> out.append(',').append(quoted(c.name())));
+        columns.forEach(c -> out.append(',').append(CsvCell.of(c.name())));
         out.append(",begins here\r\n");
         double length = 1.0 / playhead.shot().rules().frameRate();
         for (int f = 0; f < playhead.shot().frames(); f++) {
             out.append(f + 1).append(',').append(Decimals.fixed(f * length, 3));
             List<String> begins = new ArrayList<>();
             for (SheetColumn c : columns) {
-                out.append(',').append(quoted(c.cells().get(f).text()));
+                out.append(',').append(CsvCell.of(c.cells().get(f).text()));
             }
             for (SheetColumn c : acted) {
                 if (c.cells().get(f).begins()) {
                     begins.add(c.name());
                 }
             }
-            out.append(',').append(quoted(String.join("; ", begins))).append("\r\n");
+            out.append(',').append(CsvCell.of(String.join("; ", begins))).append("\r\n");
         }
         return out.toString();
-    }
-
-    private static String quoted(String text) {
-        // a leading sign would be run as a formula by a spreadsheet; a negative number is none
-        boolean number = text.matches("-?\\d+(\\.\\d+)?");
-        String safe = !number && text.matches("(?s)^[=+\\-@\t\r].*") ? "'" + text : text;
-        return safe.matches("(?s).*[\",\r\n].*") ? '"' + safe.replace("\"", "\"\"") + '"' : safe;
     }
 }

@@ -20,9 +20,13 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.OutputStream;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 
 class TimingTest {
@@ -69,6 +73,35 @@ class TimingTest {
         assertThat(at).isEqualTo(1.5);
         assertThat(names).containsExactly("words", "phones", "mouths");
         assertThat(TextGrid.text(PLAYHEAD)).contains("text = \"\"\"fee\"\"!\"");
+    }
+
+    /** The same stretches as the TextGrid has, without those that say nothing. */
+    @Test
+    void aTableOfTimesSaysWhatTheTextGridSays() throws Exception {
+        Map<String, List<String>> rows = new LinkedHashMap<>();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get();
+        try (CSVParser table = CSVParser.parse(TimingCsv.text(PLAYHEAD), format)) {
+            assertThat(table.getHeaderNames()).containsExactly("tier", "start", "end", "label");
+            for (CSVRecord row : table) {
+                assertThat(Double.parseDouble(row.get("end"))).isGreaterThan(Double.parseDouble(row.get("start")));
+                rows.computeIfAbsent(row.get("tier"), t -> new ArrayList<>()).add(row.get("label"));
+            }
+        }
+        Map<String, List<String>> grid = new LinkedHashMap<>();
+        String tier = "";
+        for (String line : TextGrid.text(PLAYHEAD).split("\n")) {
+            String quoted = line.strip().replaceFirst("^[a-z]+ = ", "").replaceAll("^\"|\"$", "");
+            if (line.strip().startsWith("name = ")) {
+                tier = quoted;
+            } else if (line.strip().startsWith("text = ") && !quoted.isEmpty()) {
+                grid.computeIfAbsent(tier, t -> new ArrayList<>()).add(quoted.replace("\"\"", "\""));
+            }
+        }
+        assertThat(rows).isEqualTo(grid);
     }
 
     @Test

@@ -113,11 +113,14 @@ class ScriptApi {
      */
     public record LineToCut(String name, String words, Optional<Double> from, Optional<Double> to) {}
 
-    /** @param byTimes by the times the lines have, instead of by their words */
-    public record CutBody(List<LineToCut> lines, boolean byTimes) {
+    /**
+     * @param byTimes by the times the lines have, instead of by their words
+     * @param everyTake whether a line that is said more than once becomes a line each time
+     */
+    public record CutBody(List<LineToCut> lines, boolean byTimes, boolean everyTake) {
         AskedScript asked() {
             return new AskedScript(
-                    Bodies.require(lines, "lines").stream().map(CutBody::asked).toList(), byTimes);
+                    Bodies.require(lines, "lines").stream().map(CutBody::asked).toList(), byTimes, everyTake);
         }
 
         private static AskedScript.Line asked(LineToCut line) {

@@ -30,7 +30,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 
-/** Lines that were timed elsewhere, in any language: a recording with its TextGrid. */
+/** Lines that were timed elsewhere, in any language: a recording with its TextGrid or a table of times. */
 @RestController
 @RequestMapping("/api/v1")
 @Tag(name = "lines")
@@ -72,7 +72,7 @@ class TimingApi {
 
     public record GridView(double seconds, List<TierView> tiers) {}
 
-    /** Reads a TextGrid; nothing is kept. */
+    /** Reads a TextGrid or a table of times; nothing is kept. */
     @PostMapping("/timing-grids")
     GridView grid(@RequestBody GridBody body) {
         TimingGrid grid = heard(() -> TimingGrid.read(Bodies.require(body.text(), "text")));
@@ -81,7 +81,7 @@ class TimingApi {
     }
 
     /**
-     * A new line as a TextGrid times it.
+     * A new line as it was timed elsewhere.
      *
      * @param sounds number of the tier of sounds, from 0
      * @param words number of the tier of words; -1 for none

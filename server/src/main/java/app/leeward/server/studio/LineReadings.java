@@ -1,5 +1,8 @@
 package app.leeward.server.studio;
 
+import static java.util.stream.Collectors.counting;
+import static java.util.stream.Collectors.groupingBy;
+
 import app.leeward.core.rig.Character;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.speech.DialogueLine;
@@ -15,11 +18,10 @@ import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
@@ -191,17 +193,18 @@ public class LineReadings {
         List<CutPlaces.Cut> cuts = scripts.cuts(row, script, recordings.sound(row.recording()), listening);
         return () -> {
             Instant now = clock.instant();
-            Set<Integer> there = new HashSet<>();
+            Map<Integer, Long> takes = cuts.stream().collect(groupingBy(CutPlaces.Cut::line, counting()));
+            Map<Integer, Integer> there = new HashMap<>();
             // lines are listed by when they were asked for, however soon each is read
             Instant asked = now;
             for (CutPlaces.Cut cut : cuts) {
                 AskedScript.Line line = script.lines().get(cut.line());
-                there.add(cut.line());
+                int take = there.merge(cut.line(), 1, Integer::sum);
                 ReadingRow one = ReadingRow.record(
                                 UUID.randomUUID(),
                                 row.character(),
                                 UUID.randomUUID(),
-                                line.name(),
+                                takes.get(cut.line()) == 1 ? line.name() : line.name() + ", take " + take,
                                 line.words(),
                                 cut.to() - cut.from())
                         .cut(row, cut.from(), cut.to())
@@ -211,7 +214,7 @@ public class LineReadings {
                 scheduler.scheduleIfNotExists(task.instance(one.getId().toString()), now);
             }
             List<String> missing = IntStream.range(0, script.lines().size())
-                    .filter(i -> !there.contains(i))
+                    .filter(i -> !there.containsKey(i))
                     .mapToObj(i -> script.lines().get(i).name())
                     .toList();
             readings.flush();

@@ -65,6 +65,7 @@ class Scripts {
         Lexicon lexicon = characters.snapshot(asked.character()).state().voice().lexicon();
         List<String> words =
                 script.lines().stream().map(AskedScript.Line::words).toList();
-        return CutPlaces.around(Lines.heard(() -> reader.find(words, sound, lexicon, listening)), sound);
+        return CutPlaces.around(
+                Lines.heard(() -> reader.find(words, sound, lexicon, script.everyTake(), listening)), sound);
     }
 }

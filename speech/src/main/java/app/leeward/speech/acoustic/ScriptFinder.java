@@ -32,6 +32,13 @@ public final class ScriptFinder {
     /** Share of a window in words from which on it tells something about the voice. */
     private static final double TELLING = 0.4;
 
+    /** From how many sounds on a line is not heard in anything. */
+    private static final int TELLING_SOUNDS = 8;
+    /** Among so many lines before a gap and behind it another take in it is looked for. */
+    private static final int NEAR = 2;
+    /** Share of a take that may be beside its words. */
+    private static final double BROKEN = 0.25;
+
     private final AcousticModel model;
 
     public ScriptFinder(AcousticModel model) {
@@ -71,10 +78,7 @@ public final class ScriptFinder {
                 shift = new Window(sound, lines, shift, false, NARROW).shift();
                 tuned = true;
             }
-            Window window = new Window(sound, lines, shift, true, NARROW);
-            if (window.share(SoundGraph.UNWRITTEN) > BESIDE) {
-                window = new Window(sound, lines, shift, true, WIDE);
-            }
+            Window window = listened(sound, lines, shift);
             if (window.share(0) > TELLING) {
                 shift = window.shift();
             } else if (all.isEmpty()) {
@@ -106,14 +110,89 @@ public final class ScriptFinder {
         return all;
     }
 
+    /**
+     * Where lines that were found are said once more within two lines of where they were: takes that were repeated, and beginnings
+     * that were broken off and begun again. Lines of a few sounds are left alone: they are heard in anything.
+     *
+     * @param found what {@link #find} found
+     * @return the takes that come to those, in their order in time
+     */
+    public List<Found> again(
+            LongSound recording, List<List<Pronounced>> script, List<Found> found, Listening listening) {
+        List<Found> all = new ArrayList<>();
+        for (int i = 0; i <= found.size(); i++) {
+            listening.reached((double) i / (found.size() + 1));
+            double from = i == 0 ? 0 : found.get(i - 1).to();
+            double to = i == found.size() ? recording.seconds() : found.get(i).from();
+            List<Found> beside = found.subList(Math.max(0, i - NEAR), Math.min(found.size(), i + NEAR)).stream()
+                    .filter(f -> sounds(script.get(f.line())) >= TELLING_SOUNDS)
+                    .toList();
+            if (!beside.isEmpty()) {
+                gap(recording, script, beside, from, to, all);
+            }
+        }
+        return all;
+    }
+
+    /** Gone through a window at a time; behind what was heard it goes on. */
+    private void gap(
+            LongSound recording,
+            List<List<Pronounced>> script,
+            List<Found> beside,
+            double from,
+            double to,
+            List<Found> all) {
+        List<List<Pronounced>> lines =
+                beside.stream().map(f -> script.get(f.line())).toList();
+        double shortest = lines.stream().mapToInt(ScriptFinder::sounds).min().orElse(0) * QUICKEST;
+        if (to - from < shortest) {
+            return;
+        }
+        Found known = beside.get(0);
+        VoiceShift shift = new Window(
+                        recording.part(known.from(), known.to()),
+                        lines.subList(0, 1),
+                        VoiceShift.none(model),
+                        false,
+                        NARROW)
+                .shift();
+        double at = from;
+        while (to - at >= shortest) {
+            boolean last = to - at <= WINDOW;
+            Sound sound = recording.part(at, last ? to : at + WINDOW);
+            Window window = listened(sound, lines, shift);
+            List<Found> here = window.lines(Double.POSITIVE_INFINITY);
+            for (Found f : here) {
+                if (window.wholly(f)) {
+                    all.add(new Found(beside.get(f.line()).line(), at + f.from(), at + f.to()));
+                }
+            }
+            if (here.isEmpty() && last) {
+                return;
+            }
+            // what was cut off at the end of a window is in the next
+            at += here.isEmpty() ? WINDOW / 2 : here.get(here.size() - 1).to();
+        }
+    }
+
+    /** Listened to for these lines among anything else; more patiently where much of it is beside them. */
+    private Window listened(Sound sound, List<List<Pronounced>> lines, VoiceShift shift) {
+        Window window = new Window(sound, lines, shift, true, NARROW);
+        return window.lost() || window.share(SoundGraph.UNWRITTEN) > BESIDE
+                ? new Window(sound, lines, shift, true, WIDE)
+                : window;
+    }
+
+    private static int sounds(List<Pronounced> line) {
+        return line.stream().mapToInt(w -> w.ways().get(0).size()).sum();
+    }
+
     /** Up to where the script can have got in that time, and a little further. */
     private static int reach(List<List<Pronounced>> script, int from, double seconds) {
         double left = seconds / QUICKEST;
         int to = from;
         while (to < script.size() && left > 0) {
-            for (Pronounced word : script.get(to)) {
-                left -= word.ways().get(0).size();
-            }
+            left -= sounds(script.get(to));
             to++;
         }
         return Math.min(script.size(), to + AHEAD);
@@ -146,6 +225,11 @@ public final class ScriptFinder {
             path = search.best();
         }
 
+        /** Whether nothing was left to go on with before its end. */
+        boolean lost() {
+            return path.isEmpty();
+        }
+
         /** How many sounds of the script were heard. */
         int found() {
             return (int) path.stream().filter(s -> s.node().word() >= 0).count();
@@ -162,6 +246,17 @@ public final class ScriptFinder {
 
         VoiceShift shift() {
             return ForcedAligner.shift(model, scores, features.length(), path);
+        }
+
+        /** Whether a line was said on the whole, with little beside its words. */
+        boolean wholly(Found f) {
+            int from = (int) Math.round(f.from() / Features.STEP);
+            int to = (int) Math.round(f.to() / Features.STEP);
+            int beside = path.stream()
+                    .filter(s -> s.node().word() == SoundGraph.UNWRITTEN)
+                    .mapToInt(s -> Math.max(0, Math.min(to, s.end()) - Math.max(from, s.start())))
+                    .sum();
+            return beside <= BROKEN * (to - from);
         }
 
         /** The lines that were heard to their ends, before a time. */

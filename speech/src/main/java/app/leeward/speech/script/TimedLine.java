@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 
-/** A line as a TextGrid times it. Its edges count as put by hand: reading the recording again leaves them there. */
+/** A line as it was timed elsewhere. Its edges count as put by hand: reading the recording again leaves them there. */
 public final class TimedLine {
     /** By how much a grid may be longer than its recording, seconds. */
     private static final double LONGER = 0.5;
@@ -38,7 +38,7 @@ public final class TimedLine {
                     "grid-length",
                     String.format(
                             java.util.Locale.ROOT,
-                            "The TextGrid lasts %.2f s and the recording %.2f s: they do not belong together.",
+                            "The timings last %.2f s and the recording %.2f s: they do not belong together.",
                             grid.seconds(),
                             seconds));
         }
@@ -72,7 +72,7 @@ public final class TimedLine {
 
     private static TimingGrid.Tier tier(TimingGrid grid, int number) {
         if (number < 0 || number >= grid.tiers().size()) {
-            throw new SpeechProblem("grid-tier", "The TextGrid has no tier of intervals number " + (number + 1) + ".");
+            throw new SpeechProblem("grid-tier", "The timings have no tier of intervals number " + (number + 1) + ".");
         }
         return grid.tiers().get(number);
     }

@@ -3,12 +3,13 @@ package app.leeward.speech.script;
 import app.leeward.speech.SpeechProblem;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A TextGrid: labels over time in tiers, as Praat writes it, in its long form and its short one. As Praat's manual has it, only
- * numbers, quoted texts and flags that stand free are read, and everything else between them is there for people.
+ * Labels over time in tiers: a TextGrid as Praat writes it, in its long form and its short one, or a table. As Praat's manual has it,
+ * of a TextGrid only numbers, quoted texts and flags that stand free are read, and everything else between them is there for people.
  *
  * @param seconds where it ends
  * @param tiers those of intervals; tiers of points are left out
@@ -29,22 +30,24 @@ public record TimingGrid(double seconds, List<Tier> tiers) {
      */
     public record Interval(double from, double to, String label) {}
 
-    /** Whether a text is one at all. */
-    public static boolean is(String text) {
+    private static boolean isTextGrid(String text) {
         return text.replace("\uFEFF", "").stripLeading().startsWith("File type = \"ooTextFile");
     }
 
     /** @throws SpeechProblem {@code grid-not}, {@code grid-long} or {@code grid-broken} */
     public static TimingGrid read(String text) {
-        if (!is(text)) {
+        Optional<TimingTable> table = isTextGrid(text) ? Optional.empty() : TimingTable.of(text);
+        if (table.isEmpty() && !isTextGrid(text)) {
             throw new SpeechProblem(
-                    "grid-not", "This is no TextGrid: it does not begin with File type = \"ooTextFile\".");
+                    "grid-not",
+                    "These are no timings: a TextGrid begins with File type = \"ooTextFile\", a table with a row that names"
+                            + " its columns: start, end, sound (and word), or start, end, tier, label.");
         }
         if (text.length() > LONGEST) {
             throw new SpeechProblem(
-                    "grid-long", "The TextGrid is " + text.length() + " letters long; at most " + LONGEST + ".");
+                    "grid-long", "The timings are " + text.length() + " letters long; at most " + LONGEST + ".");
         }
-        return new Tokens(text).grid();
+        return table.map(TimingTable::grid).orElseGet(() -> new Tokens(text).grid());
     }
 
     /** What stands free in the text, in order. */

@@ -103,7 +103,8 @@ class LongRecordingTest {
     private void isCutRightly(double noise) throws Exception {
         aMorningsWork();
         SoundPieces recording = pieces(made(noise));
-        List<ScriptFinder.Found> found = new LineReader().find(script, recording, Lexicon.EMPTY, Listening.ALONE);
+        List<ScriptFinder.Found> found =
+                new LineReader().find(script, recording, Lexicon.EMPTY, false, Listening.ALONE);
         List<Integer> said = new ArrayList<>();
         for (int i = 0; i < truth.size(); i++) {
             if (truth.get(i).isPresent()) {
@@ -145,7 +146,7 @@ class LongRecordingTest {
     void nothingIsFoundWhereNothingIsSaid() {
         add(new float[RATE * 50]);
         script.add("The ferry leaves at seven, so pack your bags before supper.");
-        assertThat(new LineReader().find(script, pieces(made(0)), Lexicon.EMPTY, Listening.ALONE))
+        assertThat(new LineReader().find(script, pieces(made(0)), Lexicon.EMPTY, false, Listening.ALONE))
                 .isEmpty();
     }
 
@@ -224,5 +225,36 @@ class LongRecordingTest {
         assertThatThrownBy(() -> new SoundFile().split(hour, Files.createDirectory(folder.resolve("c"))))
                 .isInstanceOfSatisfying(
                         SpeechProblem.class, p -> assertThat(p.code()).isEqualTo("sound-long"));
+    }
+
+    @Test
+    void everyTakeOfALineIsToldWhereThatIsAsked() throws Exception {
+        String ferry = "The ferry leaves at seven, so pack your bags before supper.";
+        String umbrella = "Bring me my umbrella, Billy, it looks like rain over the bay.";
+        say(ferry, true);
+        double second = (double) samples / RATE;
+        say(ferry, false);
+        say(CHATTER, false);
+        // a beginning that was broken off is no take
+        say("Bring me my umbrella", false);
+        double first = (double) samples / RATE;
+        say(umbrella, false);
+        say(umbrella, true);
+        say("Yes.", false);
+        say("Yes.", true);
+        say("Every summer my father painted the shed a brighter blue.", true);
+        SoundPieces recording = pieces(made(0.003));
+        LineReader reader = new LineReader();
+        assertThat(reader.find(script, recording, Lexicon.EMPTY, false, Listening.ALONE))
+                .extracting(ScriptFinder.Found::line)
+                .containsExactly(0, 1, 2, 3);
+        List<Double> told = new ArrayList<>();
+        List<ScriptFinder.Found> all = reader.find(script, recording, Lexicon.EMPTY, true, told::add);
+        // so short a line as "Yes." is heard in anything, and told once
+        assertThat(all).extracting(ScriptFinder.Found::line).containsExactly(0, 0, 1, 1, 2, 3);
+        assertThat(all.get(1).from()).isBetween(second, second + 0.5);
+        assertThat(all.get(2).from()).isBetween(first, first + 0.5);
+        assertThat(told).isSorted();
+        assertThat(CutPlaces.around(all, recording)).allMatch(c -> c.to() > c.from());
     }
 }

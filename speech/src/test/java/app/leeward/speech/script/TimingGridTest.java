@@ -181,4 +181,38 @@ class TimingGridTest {
                 .isInstanceOfSatisfying(
                         SpeechProblem.class, p -> assertThat(p.code()).isEqualTo("grid-silent"));
     }
+
+    @Test
+    void aTableOfTiersOrOfSoundsWithTheirWordsIsTheSame() {
+        TimingGrid tiers = TimingGrid.read(
+                """
+                tier,start,end,label
+                words,0.5,1.5,"say ""oh"" "
+                sounds,0.5,0.9,AH0
+                sounds,0:00.9,0:01.5,ø
+                """);
+        assertThat(tiers.seconds()).isEqualTo(1.5);
+        assertThat(tiers.tiers()).extracting(TimingGrid.Tier::name).containsExactly("words", "sounds");
+        TimingGrid sounds =
+                TimingGrid.read("\uFEFFStart;End;Phone;Word\n0,5;0,9;HH;hoy\n0,9;1,5;OY;hoy\n1,5;2;sil;\n;;;\n");
+        assertThat(sounds.tiers().get(0).intervals())
+                .containsExactly(
+                        new TimingGrid.Interval(0.5, 0.9, "HH"),
+                        new TimingGrid.Interval(0.9, 1.5, "OY"),
+                        new TimingGrid.Interval(1.5, 2, "sil"));
+        assertThat(sounds.tiers().get(1).intervals())
+                .containsExactly(new TimingGrid.Interval(0.5, 1.5, "hoy"), new TimingGrid.Interval(1.5, 2, ""));
+        assertThat(TimedLine.of(sounds, 0, Optional.of(1), Map.of(), "hash", 2).words())
+                .containsExactly(new TimedWord("hoy", 0.5, 1.5, 0));
+    }
+
+    @Test
+    void aTableThatIsNoneOrBrokenIsRefusedWithItsPlace() {
+        refused("start,end,text\n0,1,Hello there", "grid-not", "names its columns");
+        refused("start,end,sound\n0,1,AH\n0.5,2,B", "grid-broken", "line 3");
+        refused("start,end,sound\n1,1,AH", "grid-broken", "line 2");
+        refused("start,end,sound\n0,soon,AH", "grid-broken", "'soon' is no time");
+        refused("start,end,sound\n", "grid-broken", "no rows");
+        refused("start,end,sound\n0,1,\"AH", "grid-broken", "cannot be read");
+    }
 }
