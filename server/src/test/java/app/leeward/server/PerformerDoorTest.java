@@ -5,21 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.core.performer.SimulatedPerformance;
 import app.leeward.core.signal.Signal;
 import app.leeward.demo.DemoFiles;
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.WebSocket;
-import java.net.http.WebSocketHandshakeException;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletionException;
-import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import java.util.function.Predicate;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -32,7 +24,7 @@ class PerformerDoorTest {
     int port;
 
     private String shot;
-    private final BlockingQueue<End> open = new LinkedBlockingQueue<>();
+    private final BlockingQueue<SocketEnd> open = new LinkedBlockingQueue<>();
 
     @BeforeEach
     void aShot() {
@@ -49,75 +41,21 @@ class PerformerDoorTest {
 
     @AfterEach
     void hangUp() {
-        open.forEach(e -> e.socket.abort());
+        open.forEach(SocketEnd::abort);
     }
 
-    /** One end of a connection; what it was told waits in a queue. */
-    private static final class End implements WebSocket.Listener {
-        private final BlockingQueue<String> told = new LinkedBlockingQueue<>();
-        private final StringBuilder part = new StringBuilder();
-        private WebSocket socket;
-
-        @Override
-        public CompletionStage<?> onText(WebSocket s, CharSequence data, boolean last) {
-            part.append(data);
-            if (last) {
-                told.add(part.toString());
-                part.setLength(0);
-            }
-            s.request(1);
-            return null;
-        }
-
-        @Override
-        public CompletionStage<?> onClose(WebSocket s, int code, String reason) {
-            told.add("{\"kind\":\"closed\",\"code\":" + code + "}");
-            return null;
-        }
-
-        void say(String text) {
-            socket.sendText(text, true).join();
-        }
-
-        JsonNode next(Predicate<JsonNode> which) {
-            try {
-                for (int i = 0; i < 5000; i++) {
-                    String text = told.poll(10, TimeUnit.SECONDS);
-                    assertThat(text).as("a message that is waited for").isNotNull();
-                    JsonNode message = Client.JSON.readTree(text);
-                    if (which.test(message)) {
-                        return message;
-                    }
-                }
-            } catch (InterruptedException | JsonProcessingException e) {
-                throw new AssertionError(e);
-            }
-            throw new AssertionError("it did not come");
-        }
-
-        JsonNode next(String kind) {
-            return next(m -> m.get("kind").asText().equals(kind));
-        }
-    }
-
-    private End connect(String path, String... headers) {
-        End end = new End();
-        WebSocket.Builder builder = HttpClient.newHttpClient().newWebSocketBuilder();
-        for (int i = 0; i < headers.length; i += 2) {
-            builder.header(headers[i], headers[i + 1]);
-        }
-        end.socket = builder.buildAsync(URI.create("ws://127.0.0.1:" + port + path), end)
-                .join();
+    private SocketEnd connect(String path, String... headers) {
+        SocketEnd end = SocketEnd.at(port, path, headers);
         open.add(end);
         return end;
     }
 
-    private End page() {
+    private SocketEnd page() {
         return connect("/api/v1/performers/" + shot + "/page");
     }
 
-    private End performer() {
-        End end = connect("/api/v1/performers/" + shot);
+    private SocketEnd performer() {
+        SocketEnd end = connect("/api/v1/performers/" + shot);
         assertThat(end.next("welcome").at("/signals/au12/to").asDouble()).isEqualTo(1);
         return end;
     }
@@ -131,8 +69,8 @@ class PerformerDoorTest {
 
     @Test
     void whatAPerformerDoesReachesThePageInItsOrder() {
-        End page = page();
-        End performer = performer();
+        SocketEnd page = page();
+        SocketEnd performer = performer();
         assertThat(page.next("performer").get("name").asText()).isEqualTo("A performer");
         performer.say("{\"kind\":\"hello\",\"name\":\"Tracker\",\"latency\":38}");
         assertThat(page.next("performer").get("latency").asInt()).isEqualTo(38);
@@ -149,7 +87,7 @@ class PerformerDoorTest {
         assertThat(page.next("lost").get("reason").asText()).isEqualTo("two faces");
         page.say("{\"kind\":\"ping\",\"at\":12.5}");
         assertThat(page.next("pong").get("at").asDouble()).isEqualTo(12.5);
-        performer.socket.sendClose(1000, "").join();
+        performer.close();
         assertThat(page.next("gone").get("reason").asText()).isEmpty();
         // a page that comes later hears who is there, and a new performer is let in
         performer();
@@ -158,11 +96,11 @@ class PerformerDoorTest {
 
     @Test
     void aSecondPerformerIsTurnedAwayAndThePageHearsOfIt() {
-        End page = page();
-        End first = performer();
+        SocketEnd page = page();
+        SocketEnd first = performer();
         first.say("{\"kind\":\"hello\",\"name\":\"First\"}");
         page.next(m -> m.path("name").asText().equals("First"));
-        End second = connect("/api/v1/performers/" + shot);
+        SocketEnd second = connect("/api/v1/performers/" + shot);
         assertThat(second.next("problem").get("message").asText()).contains("First");
         assertThat(second.next("closed").get("code").asInt()).isEqualTo(4009);
         assertThat(page.next("problem").get("message").asText()).contains("turned away");
@@ -174,8 +112,8 @@ class PerformerDoorTest {
 
     @Test
     void nonsenseIsToldWithItsPlaceAndWhatIsRightIsTakenAllTheSame() {
-        End page = page();
-        End performer = performer();
+        SocketEnd page = page();
+        SocketEnd performer = performer();
         performer.say("{\"kind\":\"signals\",\"signals\":{\"au12\":NaN}}");
         assertThat(performer.next("problem").get("message").asText()).contains("no JSON");
         assertThat(page.next("problem").get("message").asText()).contains("cannot be taken");
@@ -185,14 +123,14 @@ class PerformerDoorTest {
             performer.say("rubbish");
         }
         performer.say(signals(3, SimulatedPerformance.ANGER));
-        assertThat(performer.socket.isOutputClosed()).isFalse();
+        assertThat(performer.isClosed()).isFalse();
     }
 
     /** A hundred thousand messages at once harm nobody: what is over is left out, one that goes on is turned away. */
     @Test
     void aFloodIsTurnedAwayAndTheNextPerformerIsHeard() {
-        End page = page();
-        End performer = performer();
+        SocketEnd page = page();
+        SocketEnd performer = performer();
         try {
             for (int i = 0; i < 100_000; i++) {
                 performer.say(signals(i, SimulatedPerformance.CALM_TALK));
@@ -210,8 +148,8 @@ class PerformerDoorTest {
 
     @Test
     void aMessageOfTenMegabytesEndsTheConnectionAndNothingElse() {
-        End page = page();
-        End performer = performer();
+        SocketEnd page = page();
+        SocketEnd performer = performer();
         try {
             performer.say("{\"kind\":\"hello\",\"name\":\"" + "x".repeat(10_000_000) + "\"}");
         } catch (CompletionException closed) {
@@ -225,18 +163,9 @@ class PerformerDoorTest {
     @Test
     void nobodyIsLetInToAShotThatIsNotThereNorFromAnotherPage() {
         for (String path : new String[] {"/api/v1/performers/nothing", "/api/v1/performers/" + new UUID(1, 2)}) {
-            assertThat(refused(() -> connect(path))).isEqualTo(404);
+            assertThat(SocketEnd.refused(() -> connect(path))).isEqualTo(404);
         }
-        assertThat(refused(() -> connect("/api/v1/performers/" + shot, "Origin", "http://elsewhere.example")))
+        assertThat(SocketEnd.refused(() -> connect("/api/v1/performers/" + shot, "Origin", "http://elsewhere.example")))
                 .isEqualTo(403);
-    }
-
-    private static int refused(Runnable asking) {
-        try {
-            asking.run();
-        } catch (CompletionException e) {
-            return ((WebSocketHandshakeException) e.getCause()).getResponse().statusCode();
-        }
-        throw new AssertionError("it was let in");
     }
 }

@@ -76,6 +76,7 @@ class VoiceDoor extends AbstractWebSocketHandler {
             voice.rate = VoiceMessages.rate(text.getPayload());
             voice.stream = new StreamedSound(voice.rate, LiveSounds.RATE);
             voice.listening = reader.live();
+            voice.patience.right();
             voice.end.tell(VoiceMessages.ready(LiveSounds.behind()));
         } catch (DoorProblem e) {
             wrong(voice, e.getMessage());
@@ -118,7 +119,10 @@ class VoiceDoor extends AbstractWebSocketHandler {
         return switch (voice.patience.message(System.nanoTime())) {
             case TAKE -> false;
             case LEAVE_OUT -> {
-                wrong(voice, "More than " + Patience.TAKEN + " messages a second: what is over is left out.");
+                if (voice.patience.tells(System.nanoTime())) {
+                    voice.end.tell(DoorWriter.problem(
+                            "More than " + Patience.TAKEN + " messages a second: what is over is left out."));
+                }
                 yield true;
             }
             case TURN_AWAY -> {
