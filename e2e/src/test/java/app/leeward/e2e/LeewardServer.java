@@ -175,7 +175,7 @@ final class LeewardServer implements AutoCloseable {
         // stories do the rigging
         builder.environment().put("LEEWARD_DEMO_RIGGED", "false");
         // figures are not taken here, and the stories beside this one want the processor
-        builder.environment().put("LEEWARD_PRACTISES", "false");
+        builder.environment().put("LEEWARD_PRACTISES", "listening");
         process = builder.start();
         long until = System.nanoTime() + Duration.ofSeconds(120).toNanos();
         while (!body("/api/v1/characters").contains("Maren") || !linesAreThere()) {

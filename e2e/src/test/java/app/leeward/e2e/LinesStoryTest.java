@@ -277,4 +277,32 @@ class LinesStoryTest extends Story {
         assertThat(sounds().getByRole(AriaRole.OPTION)).hasCount(3);
         assertThat(byHand()).hasCount(3);
     }
+
+    @Test
+    void aTableOfTimesIsTakenLikeOneAndOneOfLinesIsAScript() {
+        FilePayload recording = new FilePayload("a.wav", "audio/wav", LINE.wav());
+        page.getByTestId("sound-file").setInputFiles(new FilePayload[] {
+            recording, table("start;end;sound;word\n0,3;0,5;SH;shore\n0,5;1,2;AO;shore\n1,1;1,5;R;shore\n")
+        });
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("line 4");
+        button("Cancel").click();
+        page.getByTestId("sound-file").setInputFiles(new FilePayload[] {
+            recording, table("start;end;sound;word\n0,3;0,5;SH;shore\n0,5;1,2;AO;shore\n1,2;1,5;R;shore\n")
+        });
+        button("Take its timing").click();
+        assertThat(page.getByLabel("Words", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("shore");
+        assertThat(sounds().getByRole(AriaRole.OPTION)).hasCount(3);
+        page.getByTestId("sound-file").setInputFiles(new FilePayload[] {
+            recording, table("start,end,text\n0,1,The boat leaves at seven.\n1,2,Mind it!\n")
+        });
+        assertThat(page.getByLabel("Cut at the times of the script")).isChecked();
+        page.getByLabel("Cut at the times of the script").uncheck();
+        assertThat(page.getByLabel("a line for every take")).isChecked();
+        button("Cancel").click();
+    }
+
+    private static FilePayload table(String text) {
+        return new FilePayload("a.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8));
+    }
 }

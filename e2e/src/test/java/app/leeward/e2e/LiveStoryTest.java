@@ -39,6 +39,28 @@ class LiveStoryTest extends Story {
         assertThat(frame()).containsText("Writing");
     }
 
+    /** The turn is dragged to one side. */
+    private void turned() {
+        BoundingBox b = page.getByTestId("ruler-turn").first().boundingBox();
+        page.mouse().move(b.x + b.width / 2, b.y + b.height / 2);
+        page.mouse().down();
+        for (int i = 0; i < 20; i++) {
+            page.mouse().move(b.x + b.width * (0.5 + 0.02 * i), b.y + b.height / 2);
+            hand.frame();
+        }
+        page.mouse().up();
+    }
+
+    private void kept() {
+        page.evaluate("() => document.activeElement.blur()");
+        page.keyboard().press("Space");
+        assertThat(frame()).isHidden();
+    }
+
+    private static void written(Page where, String item) {
+        where.waitForFunction("item => document.querySelector(`[data-testid=sheet] [data-item^='${item}']`)", item);
+    }
+
     @Test
     void whatTheHandsDoWhileTheLineRunsIsWrittenAsKeys() throws Exception {
         hand.bench("Shot").click();
@@ -54,17 +76,8 @@ class LiveStoryTest extends Story {
 
         // dragged while it runs, and stopped by the space bar
         play();
-        BoundingBox b = page.getByTestId("ruler-turn").first().boundingBox();
-        page.mouse().move(b.x + b.width / 2, b.y + b.height / 2);
-        page.mouse().down();
-        for (int i = 0; i < 20; i++) {
-            page.mouse().move(b.x + b.width * (0.5 + 0.02 * i), b.y + b.height / 2);
-            hand.frame();
-        }
-        page.mouse().up();
-        page.evaluate("() => document.activeElement.blur()");
-        page.keyboard().press("Space");
-        assertThat(frame()).isHidden();
+        turned();
+        kept();
         assertThat(takes()).hasAttribute("aria-label", "Takes: 1");
         page.waitForFunction(
                 "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
@@ -159,5 +172,51 @@ class LiveStoryTest extends Story {
         page.waitForFunction("() => window.waiting === 0");
         button("Undo").click();
         assertThat(page.locator("[data-testid=sheet] [data-item^='cue ']")).hasCount(before);
+    }
+
+    @Test
+    void anotherWindowAndAKilledServerTakeNothingFromATake() throws Exception {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        countIn(0);
+        String before = takes().getAttribute("aria-label");
+        Page other = page.context().newPage();
+        other.navigate(page.url());
+        other.getByTestId("sheet").waitFor();
+
+        // the shot is changed in another window while a take is written in this one
+        play();
+        turned();
+        other.getByLabel("A note to this frame: Notes").click();
+        other.getByLabel("Note", new Page.GetByLabelOptions().setExact(true)).fill("from the other window");
+        other.getByText("Write it").click();
+        written(other, "note ");
+        kept();
+        for (Page window : new Page[] {page, other}) {
+            written(window, "key turn");
+            written(window, "note ");
+        }
+        other.close();
+
+        // the server goes away in the middle of the next
+        play();
+        Locator blink = page.getByTestId("ruler-blink").first();
+        blink.focus();
+        page.keyboard().press("Shift+ArrowRight");
+        server.kill();
+        page.keyboard().press("Shift+ArrowRight");
+        kept();
+        assertThat(page.getByTestId("connection")).isVisible();
+        assertThat(takes())
+                .hasAttribute(
+                        "aria-label", "Takes: " + (2 + Integer.parseInt(before.substring(before.indexOf(' ') + 1))));
+        server.launch();
+        assertThat(page.getByTestId("connection")).isHidden();
+        written(page, "key blink");
+        hand.settle();
+        page.reload();
+        written(page, "key blink");
+        written(page, "key turn");
+        hand.errors.clear();
     }
 }

@@ -32,7 +32,17 @@ class WarmUp {
     private final TransactionTemplate transaction;
     private final boolean demo;
     private final boolean rigged;
-    private final boolean practises;
+    private final Practises practises;
+
+    /** What a start practises, so that the first ones of a person are quick. */
+    enum Practises {
+        /** Nothing: tests that are over soon. */
+        NOTHING,
+        /** Listening to a voice and spelling words, which takes seconds to be learnt. */
+        LISTENING,
+        /** Reading a large file as well. */
+        ALL
+    }
 
     WarmUp(
             DemoDocuments made,
@@ -42,7 +52,7 @@ class WarmUp {
             PlatformTransactionManager transactions,
             @Value("${leeward.demo}") boolean demo,
             @Value("${leeward.demo-rigged}") boolean rigged,
-            @Value("${leeward.practises}") boolean practises) {
+            @Value("${leeward.practises}") Practises practises) {
         this.made = made;
         this.characters = characters;
         this.lines = lines;
@@ -82,7 +92,7 @@ class WarmUp {
                 }
                 once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }
-            if (practises) {
+            if (practises != Practises.NOTHING) {
                 reader.warmUp();
             }
             if (demo) {
@@ -97,7 +107,7 @@ class WarmUp {
                     });
                 }
             }
-            for (int i = 0; practises && i < PRACTICES; i++) {
+            for (int i = 0; practises == Practises.ALL && i < PRACTICES; i++) {
                 transaction.executeWithoutResult(t -> {
                     t.setRollbackOnly();
                     characters.practise(WarmUpSample.file());
