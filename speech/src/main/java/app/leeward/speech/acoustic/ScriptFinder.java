@@ -121,14 +121,16 @@ public final class ScriptFinder {
             LongSound recording, List<List<Pronounced>> script, List<Found> found, Listening listening) {
         List<Found> all = new ArrayList<>();
         for (int i = 0; i <= found.size(); i++) {
-            listening.reached((double) i / (found.size() + 1));
+            double gaps = found.size() + 1;
+            Listening here = listening.between(i / gaps, (i + 1) / gaps);
+            here.reached(0);
             double from = i == 0 ? 0 : found.get(i - 1).to();
             double to = i == found.size() ? recording.seconds() : found.get(i).from();
             List<Found> beside = found.subList(Math.max(0, i - NEAR), Math.min(found.size(), i + NEAR)).stream()
                     .filter(f -> sounds(script.get(f.line())) >= TELLING_SOUNDS)
                     .toList();
             if (!beside.isEmpty()) {
-                gap(recording, script, beside, from, to, all);
+                gap(recording, script, beside, from, to, all, here);
             }
         }
         return all;
@@ -141,7 +143,8 @@ public final class ScriptFinder {
             List<Found> beside,
             double from,
             double to,
-            List<Found> all) {
+            List<Found> all,
+            Listening listening) {
         List<List<Pronounced>> lines =
                 beside.stream().map(f -> script.get(f.line())).toList();
         double shortest = lines.stream().mapToInt(ScriptFinder::sounds).min().orElse(0) * QUICKEST;
@@ -158,6 +161,7 @@ public final class ScriptFinder {
                 .shift();
         double at = from;
         while (to - at >= shortest) {
+            listening.reached((at - from) / (to - from));
             boolean last = to - at <= WINDOW;
             Sound sound = recording.part(at, last ? to : at + WINDOW);
             Window window = listened(sound, lines, shift);
