@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { api, type LineOfScript, Refusal } from '../api/client';
 import { useReading } from '../line/useReading';
 import { ReadingProgress } from '../line/ReadingProgress';
@@ -34,6 +34,25 @@ function useScript(text: string) {
     };
   }, [text, several]);
   return several && read?.of === text ? read : null;
+}
+
+function Choice(props: {
+  checked: boolean;
+  disabled: boolean;
+  choose: (checked: boolean) => void;
+  children: ReactNode;
+}) {
+  return (
+    <label className="mt-2 flex items-center gap-2 text-[13.5px]">
+      <input
+        type="checkbox"
+        checked={props.checked}
+        disabled={props.disabled}
+        onChange={(e) => props.choose(e.target.checked)}
+      />
+      {props.children}
+    </label>
+  );
 }
 
 /**
@@ -150,26 +169,14 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
           )}
           {cutting && <ScriptLines lines={script.lines} left={left} leave={leave} disabled={busy} />}
           {cutting && timed && (
-            <label className="mt-2 flex items-center gap-2 text-[13.5px]">
-              <input
-                type="checkbox"
-                checked={byTimes}
-                disabled={busy}
-                onChange={(e) => setByTimes(e.target.checked)}
-              />
+            <Choice checked={byTimes} disabled={busy} choose={setByTimes}>
               Cut at the times of the script; otherwise each line is listened for
-            </label>
+            </Choice>
           )}
           {cutting && !(timed && byTimes) && (
-            <label className="mt-2 flex items-center gap-2 text-[13.5px]">
-              <input
-                type="checkbox"
-                checked={everyTake}
-                disabled={busy}
-                onChange={(e) => setEveryTake(e.target.checked)}
-              />
+            <Choice checked={everyTake} disabled={busy} choose={setEveryTake}>
               Said more than once: a line for every take; otherwise only the take that fits best
-            </label>
+            </Choice>
           )}
           {script?.problem && (
             <p className="mt-2 rounded-md bg-doing-soft p-3 text-[13.5px]">{script.problem.message}</p>

@@ -87,6 +87,20 @@ class ScriptApiTest {
         return body.toString();
     }
 
+    /** The id of the reading that looks for the lines. */
+    private String cut(String script) {
+        return client.post("/api/v1/recordings/" + recording() + "/cut", script)
+                .json()
+                .get("id")
+                .asText();
+    }
+
+    private void everyLineIsRead() {
+        while (unfinished().stream().anyMatch(r -> r.get("partOf").isTextual())) {
+            LockSupport.parkNanos(100_000_000);
+        }
+    }
+
     private JsonNode ended(String reading) {
         for (; ; ) {
             JsonNode now = client.get("/api/v1/readings/" + reading).json();
@@ -125,17 +139,12 @@ class ScriptApiTest {
                 LINES.get(1).words(),
                 "01 first",
                 LINES.get(0).words());
-        String id = client.post("/api/v1/recordings/" + recording() + "/cut", script)
-                .json()
-                .get("id")
-                .asText();
+        String id = cut(script);
         JsonNode done = ended(id);
         assertThat(done.get("state").asText()).isEqualTo("DONE");
         assertThat(done.at("/outcome/found").asInt()).isEqualTo(3);
         assertThat(done.at("/outcome/missing/0").asText()).isEqualTo("02 never said");
-        while (unfinished().stream().anyMatch(r -> r.get("partOf").isTextual())) {
-            LockSupport.parkNanos(100_000_000);
-        }
+        everyLineIsRead();
         // the same name is told apart
         assertThat(names("")).containsExactly("01 first", "01 first 2", "03 second");
         JsonNode lines =
@@ -162,14 +171,9 @@ class ScriptApiTest {
                         "03 second",
                         LINES.get(1).words())
                 .replaceFirst("\\{", "{\"everyTake\":true,");
-        String id = client.post("/api/v1/recordings/" + recording() + "/cut", script)
-                .json()
-                .get("id")
-                .asText();
+        String id = cut(script);
         assertThat(ended(id).at("/outcome/found").asInt()).isEqualTo(4);
-        while (unfinished().stream().anyMatch(r -> r.get("partOf").isTextual())) {
-            LockSupport.parkNanos(100_000_000);
-        }
+        everyLineIsRead();
         assertThat(names(""))
                 .containsExactly("01 first, take 1", "01 first, take 2", "03 second, take 1", "03 second, take 2");
     }
@@ -178,10 +182,7 @@ class ScriptApiTest {
     void whatStopsAScriptStopsItsLines() {
         String script =
                 asked(false, "a", LINES.get(0).words(), "b", LINES.get(1).words());
-        String id = client.post("/api/v1/recordings/" + recording() + "/cut", script)
-                .json()
-                .get("id")
-                .asText();
+        String id = cut(script);
         assertThat(client.post("/api/v1/readings/" + id + "/cancel", "{}")
                         .json()
                         .get("state")

@@ -14,6 +14,9 @@ final class Patience {
     /** Wrong messages in a row. */
     static final int NONSENSE = 300;
 
+    /** What is told of messages that are left out. */
+    static final String LEFT_OUT = "More than " + TAKEN + " messages a second: what is over is left out.";
+
     /** What becomes of a message. */
     enum Verdict {
         TAKE,

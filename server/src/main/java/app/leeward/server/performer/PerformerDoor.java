@@ -64,9 +64,8 @@ class PerformerDoor extends AbstractWebSocketHandler {
             }
             case LEAVE_OUT -> {
                 if (guest.patience().tells(now)) {
-                    String words = "More than " + Patience.TAKEN + " messages a second: what is over is left out.";
-                    guest.end().tell(DoorWriter.problem(words));
-                    guest.scene().tellPages(DoorWriter.problem("The performer floods. " + words));
+                    guest.end().tell(DoorWriter.problem(Patience.LEFT_OUT));
+                    guest.scene().tellPages(DoorWriter.problem("The performer floods. " + Patience.LEFT_OUT));
                 }
             }
             case TAKE -> take(guest, text.getPayload(), now);

@@ -120,8 +120,7 @@ class VoiceDoor extends AbstractWebSocketHandler {
             case TAKE -> false;
             case LEAVE_OUT -> {
                 if (voice.patience.tells(System.nanoTime())) {
-                    voice.end.tell(DoorWriter.problem(
-                            "More than " + Patience.TAKEN + " messages a second: what is over is left out."));
+                    voice.end.tell(DoorWriter.problem(Patience.LEFT_OUT));
                 }
                 yield true;
             }
