@@ -75,6 +75,11 @@ public enum PartRole {
         return java.util.Optional.ofNullable(follows);
     }
 
+    /** Whether it is that role or hangs, by its role, on a part of it. */
+    public boolean belongsTo(PartRole whole) {
+        return this == whole || follows != null && follows.belongsTo(whole);
+    }
+
     /** Whether a figure has two of it, one on each side. */
     public boolean inPairs() {
         return switch (this) {

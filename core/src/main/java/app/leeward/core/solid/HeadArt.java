@@ -85,7 +85,8 @@ record HeadArt(
                 area,
                 axis,
                 half,
-                skin.get().order());
+                skin.get().order(),
+                hatTop(pieces));
         Map<String, SolidKind> guesses = new LinkedHashMap<>();
         Map<String, SolidKind> kinds = new LinkedHashMap<>();
         pieces.forEach((id, p) -> {
@@ -135,6 +136,14 @@ record HeadArt(
             }
         }
         return Optional.empty();
+    }
+
+    private static double hatTop(Map<String, HeadPiece> pieces) {
+        return pieces.values().stream()
+                .filter(p -> p.part().role() == PartRole.CAP && !p.area().isEmpty())
+                .mapToDouble(p -> p.area().getEnvelopeInternal().getMinY())
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
     }
 
     private static Geometry solid(HeadPiece p) {

@@ -17,6 +17,8 @@ final class SolidGuess {
     private static final double ON_AXIS = 0.3;
     /** How far above the head a hat reaches, in half widths. */
     private static final double HAT = 0.3;
+    /** How tall a hat's knob is at most, in half widths: what reaches further down has a badge on the front as well. */
+    private static final double KNOB = 0.4;
     /** How much of a piece lies within the face for it to lie on it. */
     private static final double WITHIN = 0.6;
 
@@ -31,15 +33,21 @@ final class SolidGuess {
     private final double axis;
     private final double half;
     private final int skinOrder;
+    private final double hatTop;
 
-    /** @param hangsOnHead whether a piece hangs on the head itself, not on another piece of it */
-    SolidGuess(Predicate<HeadPiece> hangsOnHead, Geometry skin, double axis, double half, int skinOrder) {
+    /**
+     * @param hangsOnHead whether a piece hangs on the head itself, not on another piece of it
+     * @param hatTop y of the highest point of the hat, canvas units; infinite when there is none
+     */
+    SolidGuess(
+            Predicate<HeadPiece> hangsOnHead, Geometry skin, double axis, double half, int skinOrder, double hatTop) {
         this.hangsOnHead = hangsOnHead;
         this.skin = skin;
         asked = PreparedGeometryFactory.prepare(skin);
         this.axis = axis;
         this.half = half;
         this.skinOrder = skinOrder;
+        this.hatTop = hatTop;
     }
 
     SolidKind of(HeadPiece piece) {
@@ -59,7 +67,8 @@ final class SolidGuess {
             case FACE, FACE_LINE, HEAD, CHEEK, FRECKLES -> SolidKind.SKULL;
             case MUZZLE, NOSE -> SolidKind.MASS;
             case MOUTH, MOUSTACHE -> SolidKind.MOUTH;
-            case EYE, BROW, CAP_BADGE -> SolidKind.DECAL;
+            case EYE, BROW -> SolidKind.DECAL;
+            case CAP_BADGE -> crownsHat(piece.area()) ? SolidKind.AXIS : SolidKind.DECAL;
             case EAR -> piece.order() > skinOrder ? SolidKind.EAR : SolidKind.PLATE;
             case INNER_EAR, HORN -> SolidKind.PLATE;
             case CAP, CAP_BAND, CAP_PEAK -> SolidKind.RING;
@@ -106,6 +115,12 @@ final class SolidGuess {
 
     private boolean onAxis(Geometry area) {
         return Math.abs(area.getCentroid().getX() - axis) < ON_AXIS * half;
+    }
+
+    /** A knob or a bobble sits on the hat's top, where a badge on its front would be drawn out to a splinter. */
+    private boolean crownsHat(Geometry area) {
+        Envelope box = area.getEnvelopeInternal();
+        return onAxis(area) && box.getMinY() < hatTop && box.getHeight() < KNOB * half;
     }
 
     private boolean within(Geometry area) {

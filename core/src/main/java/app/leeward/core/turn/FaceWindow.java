@@ -1,6 +1,7 @@
 package app.leeward.core.turn;
 
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
 import app.leeward.core.solid.HeadSolids;
@@ -26,7 +27,7 @@ final class FaceWindow {
         List<String> more = new ArrayList<>();
         for (String id : solids.pieces()) {
             boolean over = order.indexOf(id) > order.indexOf(skin);
-            boolean onFace = ON_FACE.contains(solids.kind(id))
+            boolean onFace = (ON_FACE.contains(solids.kind(id)) || spills(c, solids, id))
                     && c.part(id)
                             .filter(p ->
                                     p.role() != PartRole.FACE_LINE && !p.role().insideEye() && !p.beaked())
@@ -36,5 +37,27 @@ final class FaceWindow {
             }
         }
         return more.isEmpty() ? c : c.withRig(rig -> rig.withMasked(skin, more));
+    }
+
+    /** A muzzle that is a patch of colour would lie beyond the head's line, with no line of its own to close it. */
+    private static boolean spills(Character c, HeadSolids solids, String id) {
+        return solids.kind(id) == SolidKind.MASS
+                && c.part(id)
+                        .filter(p -> p.role() == PartRole.MUZZLE && !outlined(p))
+                        .isPresent()
+                && outlinedFace(c, solids, id);
+    }
+
+    /** Whether the face has a line: that of its skin, or a layer of its own over the piece. */
+    private static boolean outlinedFace(Character c, HeadSolids solids, String piece) {
+        List<String> order = c.rig().order();
+        return c.part(solids.skin()).filter(FaceWindow::outlined).isPresent()
+                || c.rig().parts().stream()
+                        .anyMatch(p -> p.role() == PartRole.FACE_LINE && order.indexOf(p.id()) > order.indexOf(piece));
+    }
+
+    private static boolean outlined(Part part) {
+        return part.drawings().stream().flatMap(d -> d.art().shapes().stream()).anyMatch(s -> s.stroke()
+                .visible());
     }
 }

@@ -294,6 +294,33 @@ class IntakeReportTest {
         assertThat(Recognitions.in(read)).isEmpty();
     }
 
+    @Test
+    void whatTheFileKeepsWithTheBodyOrInAnEyeIsNotGuessedToBeOfTheHead() {
+        Layer shell = Rigs.layer("Shell", Rigs.ellipse(500, 480, 180, 160));
+        Layer torso = Rigs.layer("torso", Rigs.box(400, 640, 200, 200));
+        Layer skin = Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120));
+        assertThat(Recognitions.in(
+                        Rigs.hung(Rigs.group("", Rigs.group("Body", shell, torso), Rigs.group("Head", skin)))))
+                .isEmpty();
+        assertThat(Recognitions.in(Rigs.hung(Rigs.group("", torso, Rigs.group("Head", shell, skin)))))
+                .as("the same piece kept with the head")
+                .extracting(Recognition::role)
+                .containsExactly(PartRole.BACK_HAIR);
+
+        List<Layer> face = new ArrayList<>();
+        for (String side : List.of("L", "R")) {
+            double x = side.equals("L") ? 540 : 460;
+            face.add(Rigs.group(
+                    "Eye " + side,
+                    pale("eye white " + side, Rigs.ellipse(x, 490, 24, 20)),
+                    Rigs.layer("fold " + side, Rigs.box(x - 20, 530, 40, 20))));
+        }
+        face.add(0, skin);
+        assertThat(Recognitions.in(Rigs.hung(Rigs.group("", face.toArray(Layer[]::new)))))
+                .as("folds under the eyes are no cheeks")
+                .isEmpty();
+    }
+
     private static Layer pale(String name, Path path) {
         return new Layer(name, false, List.of(new Layer.Leaf(Shape.filled("", path, "#fdfdfa"))));
     }

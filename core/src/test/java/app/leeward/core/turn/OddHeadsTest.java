@@ -3,6 +3,7 @@ package app.leeward.core.turn;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
@@ -120,5 +121,56 @@ class OddHeadsTest {
                 Rigs.hung(Rigs.face()).withPart("nose", p -> p.with(q -> q.rest(new Placement(0, 0, 0, 0, 1, 0, 1))));
         Outcome made = Edits.apply(c, MakeTurn.of(Optional.empty()));
         assertThat(made).isInstanceOf(Outcome.Done.class);
+    }
+
+    private static Character turned(Layer... layers) {
+        Outcome made = Edits.apply(Rigs.hung(Rigs.group("", layers)), MakeTurn.of(Optional.empty()));
+        return ((Outcome.Done) made).character();
+    }
+
+    private static Box shown(Character c, String part, double at) {
+        return new Evaluator(c)
+                .frame(Pose.of(Map.of("turn", at))).placed().stream()
+                        .filter(p -> p.part().equals(part))
+                        .flatMap(p -> c
+                                .part(part)
+                                .flatMap(q -> q.drawing(p.drawing()))
+                                .flatMap(d ->
+                                        p.shown(d.art()).transform(p.matrix()).bounds())
+                                .stream())
+                        .findFirst()
+                        .orElseThrow();
+    }
+
+    @Test
+    void aKnobOnAHatStaysRoundWhileABadgeOnItsFrontGoesToTheSide() {
+        Layer skin = named("face skin", Rigs.ellipse(500, 500, 100, 120));
+        Layer cap = named("cap", Rigs.ellipse(500, 400, 110, 60));
+        Character knob = turned(skin, cap, named("cap badge", Rigs.ellipse(500, 341, 8, 8)));
+        Character badge = turned(skin, cap, named("cap badge", Rigs.ellipse(500, 400, 8, 8)));
+        assertThat(shown(knob, "cap-badge", -45).width()).isBetween(15.9, 16.1);
+        assertThat(shown(knob, "cap-badge", -45).centre().x()).isBetween(485.0, 515.0);
+        assertThat(shown(badge, "cap-badge", -45).centre().x()).isLessThan(450);
+    }
+
+    @Test
+    void aMuzzleWithoutALineIsCutAtTheLineOfTheFace() {
+        Path skin = Rigs.ellipse(500, 500, 100, 120);
+        Path muzzle = Rigs.ellipse(500, 570, 50, 40);
+        Character lined = turned(Rigs.lined("face skin", skin), named("muzzle", muzzle));
+        Character plain = turned(named("face skin", skin), named("muzzle", muzzle));
+        Character drawn = turned(Rigs.lined("face skin", skin), Rigs.lined("muzzle", muzzle));
+        Character over = turned(named("face skin", skin), named("muzzle", muzzle), Rigs.lined("head line", skin));
+        assertThat(shown(plain, "muzzle", -45).minX())
+                .as("it stands out")
+                .isLessThan(shown(plain, "face-skin", -45).minX() + 15);
+        assertThat(masked(lined)).contains("muzzle");
+        assertThat(masked(over)).contains("muzzle");
+        assertThat(masked(plain)).doesNotContain("muzzle");
+        assertThat(masked(drawn)).doesNotContain("muzzle");
+    }
+
+    private static List<String> masked(Character c) {
+        return c.rig().windows().stream().flatMap(w -> w.masked().stream()).toList();
     }
 }
