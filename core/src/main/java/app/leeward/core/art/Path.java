@@ -86,6 +86,31 @@ public record Path(List<Segment> segments) {
         return new Path(List.of(out));
     }
 
+    /** Whether both take the same steps, lines and curves in the same order, so that each point of one has its point in the other. */
+    public boolean steppedLike(Path other) {
+        boolean same = segments.size() == other.segments.size();
+        for (int i = 0; same && i < segments.size(); i++) {
+            same = segments.get(i).getClass() == other.segments.get(i).getClass();
+        }
+        return same;
+    }
+
+    /**
+     * The outline between this one and another that is {@link #steppedLike stepped like} it.
+     *
+     * @param share 0 for this one, 1 for the other
+     */
+    public Path towards(Path other, double share) {
+        List<Point> here = points();
+        List<Point> there = other.points();
+        double[] shifts = new double[2 * here.size()];
+        for (int k = 0; k < here.size(); k++) {
+            shifts[2 * k] = share * (there.get(k).x() - here.get(k).x());
+            shifts[2 * k + 1] = share * (there.get(k).y() - here.get(k).y());
+        }
+        return shifted(shifts);
+    }
+
     private static Point shifted(Point p, double[] shifts, int k) {
         return new Point(p.x() + shifts[k], p.y() + shifts[k + 1]);
     }

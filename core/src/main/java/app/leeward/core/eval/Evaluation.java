@@ -16,6 +16,7 @@ import java.util.List;
  */
 final class Evaluation {
     private final Stages stages;
+    private final Pose pose;
     private final CompiledRig rig;
     private final Trace trace;
     final double[] settings;
@@ -27,6 +28,7 @@ final class Evaluation {
     /** @param trace null when nobody asks why */
     Evaluation(Stages stages, Pose pose, Trace trace) {
         this.stages = stages;
+        this.pose = pose;
         this.trace = trace;
         rig = stages.rig();
         settings = stages.dials().of(pose);
@@ -57,7 +59,7 @@ final class Evaluation {
                         stages.masks().windows(i, drawings),
                         stages.masks().outside(i, drawings),
                         stages.grips().behind(i),
-                        stages.outlines().of(i, drawings[i], numbers, settings)));
+                        stages.outlines().of(i, drawings[i], pose, numbers, settings)));
             }
         }
         return new Frame(placed);

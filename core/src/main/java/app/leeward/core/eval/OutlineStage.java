@@ -10,7 +10,9 @@ import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.PointDeltaCurve;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.rig.Blend;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -18,7 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 
-/** The outlines of what is shown where they are not as they were drawn: pulled by dials, bent, or bent at the wrist. */
+/** The outlines of what is shown where they are not as they were drawn: on their way from another drawing, pulled by dials, bent, or bent at the wrist. */
 final class OutlineStage {
     private static final int LEFT = Channel.STANDARD.indexOf(Channel.BEND_LEFT);
     private static final int MIDDLE = Channel.STANDARD.indexOf(Channel.BEND_MIDDLE);
@@ -121,7 +123,7 @@ final class OutlineStage {
     }
 
     /** One path for each shape of the drawing; empty for one that is as it was drawn. */
-    List<Path> of(int part, String drawing, double[] numbers, double[] settings) {
+    List<Path> of(int part, String drawing, Pose pose, double[] numbers, double[] settings) {
         double left = 0;
         double middle = 0;
         double right = 0;
@@ -134,11 +136,12 @@ final class OutlineStage {
         boolean straight = left == 0 && middle == 0 && right == 0;
         // most parts are as they were drawn, and a drag asks for hundreds of poses
         Matrix still = wrists.bends(part) ? wrists.still(part, drawing, transforms.own(part, numbers)) : null;
-        if (straight && pulls[part] == null && still == null) {
+        Blend blend = pose.blends().isEmpty() ? null : pose.blends().get(rig.parts[part].id());
+        if (straight && pulls[part] == null && still == null && blend == null) {
             return List.of();
         }
         Artwork drawn = rig.parts[part].drawing(drawing).map(Drawing::art).orElseThrow();
-        Artwork art = pulled(part, drawing, drawn, settings);
+        Artwork art = pulled(part, drawing, blended(part, drawn, blend), settings);
         if (!straight) {
             return new Bend(left, middle, right).of(art);
         }
@@ -146,6 +149,28 @@ final class OutlineStage {
             art = wrists.of(part, drawing, art, still);
         }
         return art == drawn ? List.of() : art.shapes().stream().map(Shape::path).toList();
+    }
+
+    /** The same art where nothing comes over, and where the two have not the same points. */
+    private Artwork blended(int part, Artwork art, Blend blend) {
+        if (blend == null || blend.left() == 0) {
+            return art;
+        }
+        List<Shape> shapes = art.shapes();
+        List<Shape> from =
+                rig.parts[part].drawing(blend.from()).map(d -> d.art().shapes()).orElse(List.of());
+        boolean same = from.size() == shapes.size();
+        for (int s = 0; same && s < from.size(); s++) {
+            same = from.get(s).path().steppedLike(shapes.get(s).path());
+        }
+        if (!same) {
+            return art;
+        }
+        List<Path> outlines = new ArrayList<>(shapes.size());
+        for (int s = 0; s < from.size(); s++) {
+            outlines.add(shapes.get(s).path().towards(from.get(s).path(), blend.left()));
+        }
+        return art.withOutlines(outlines);
     }
 
     /** The same art when no dial pulls it. */

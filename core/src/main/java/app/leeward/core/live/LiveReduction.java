@@ -184,7 +184,7 @@ public final class LiveReduction {
         List<DialKey> kept = new ArrayList<>();
         for (DialKey k : own) {
             if (k.frame() >= from && k.frame() < touched - exposure) {
-                kept.add(new DialKey(k.frame() - from, k.value(), k.way(), k.laid()));
+                kept.add(k.at(k.frame() - from));
             }
         }
         int last = touched - exposure;
@@ -249,7 +249,7 @@ public final class LiveReduction {
             int first = Math.max(own.from(), from);
             int end = Math.min(own.to(), Math.max(touched, from));
             if (first < end) {
-                all.add(new HeldDrawing(first - from, end - from, own.drawing()));
+                all.add(new HeldDrawing(first - from, end - from, own.drawing(), first == own.from() ? own.in() : 0));
             }
             // and the frame behind the take that the strip reaches to
             if (to < from + length() && own.from() <= to && to < own.to()) {

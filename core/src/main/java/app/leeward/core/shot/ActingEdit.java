@@ -39,7 +39,7 @@ public sealed interface ActingEdit extends ShotEdit {
                 tracks.dials().getOrDefault(e.getKey(), List.of()).forEach(k -> all.put(k.frame(), k));
                 for (DialKey k : e.getValue()) {
                     requireWithin(shot, k.frame());
-                    all.put(k.frame(), new DialKey(k.frame(), k.value(), k.way()));
+                    all.put(k.frame(), k.byHand());
                 }
                 tracks = tracks.withKeys(e.getKey(), List.copyOf(all.values()));
             }
@@ -269,6 +269,54 @@ public sealed interface ActingEdit extends ShotEdit {
     }
 
     /**
+     * Lets a kit be worn for a stretch, in place of the same kit that begins at another frame.
+     *
+     * @param was where it begins now; anything else adds it
+     */
+    record WearKit(int was, KitSpan span) implements ActingEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            requireWithin(shot, span.from());
+            List<KitSpan> all = new ArrayList<>(shot.tracks().kits());
+            all.removeIf(k -> k.kit().equals(span.kit()) && (k.from() == was || k.from() == span.from()));
+            all.add(span);
+            return shot.withTracks(
+                    Lane.joined(Track.of(Track.Sort.KITS), shot.tracks().withKits(all)));
+        }
+
+        @Override
+        public Set<Touch> touches() {
+            return Set.of(Facet.KITS.all());
+        }
+
+        @Override
+        public String describe() {
+            return "The kit '" + span.kit() + "' is worn from frame " + (span.from() + 1) + " to " + span.to();
+        }
+    }
+
+    record LiftKit(int from, String kit) implements ActingEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            List<KitSpan> all = new ArrayList<>(shot.tracks().kits());
+            if (!all.removeIf(k -> k.from() == from && k.kit().equals(kit))) {
+                throw new Refusal(RefusalCode.GONE, "No such kit begins at frame " + (from + 1) + " any more.");
+            }
+            return shot.withTracks(shot.tracks().withKits(all));
+        }
+
+        @Override
+        public Set<Touch> touches() {
+            return Set.of(Facet.KITS.all());
+        }
+
+        @Override
+        public String describe() {
+            return "Took the kit '" + kit + "' out at frame " + (from + 1);
+        }
+    }
+
+    /**
      * Sets how a cue plays: where, how strong, how long, how often, which way round.
      *
      * @param was where the same cue begins now; anything else adds it
@@ -381,6 +429,7 @@ public sealed interface ActingEdit extends ShotEdit {
                         case MOUTHS -> Facet.MOUTHS.all();
                         case BLINKS -> Facet.BLINKS.all();
                         case LOOKS -> Facet.LOOK.all();
+                        case KITS -> Facet.KITS.all();
                         case CUES -> Facet.CUE_PLACEMENT.all();
                         case RUNS -> Facet.RUN.all();
                         case NOTES -> Facet.NOTES.all();

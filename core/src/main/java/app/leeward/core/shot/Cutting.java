@@ -1,5 +1,6 @@
 package app.leeward.core.shot;
 
+import app.leeward.core.cue.Blink;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
@@ -182,16 +183,41 @@ final class Cutting {
         return out;
     }
 
+    /**
+     * Tracks at another frame rate, everything at its time; blinks, which keep their frames when they are cut, keep their time too. Of
+     * two things that come to lie on one frame the later stays, of two blinks that would run into each other the earlier.
+     */
+    static Tracks atRate(Tracks tracks, double times) {
+        List<Blink> blinks = new ArrayList<>();
+        for (Blink b : tracks.blinks()) {
+            Blink there = new Blink(
+                    (int) Math.round(b.frame() * times),
+                    lasting(1, b.down() * times),
+                    lasting(0, b.hold() * times),
+                    lasting(1, b.up() * times),
+                    b.laid());
+            if (blinks.isEmpty() || blinks.get(blinks.size() - 1).end() <= there.frame()) {
+                blinks.add(there);
+            }
+        }
+        return retimed(tracks.withBlinks(List.of()), f -> (int) Math.round(f * times))
+                .withBlinks(blinks);
+    }
+
+    private static int lasting(int least, double frames) {
+        return (int) Math.max(least, Math.min(Blink.LONGEST, Math.round(frames)));
+    }
+
     private static <T> Tracks retimed(Lane<T> lane, Tracks tracks, Tracks into, IntUnaryOperator moved) {
         List<T> items = new ArrayList<>();
-        Set<Integer> taken = new HashSet<>();
+        Set<String> taken = new HashSet<>();
         List<T> all = lane.on(tracks);
-        // of two that come to begin on one frame the later stays
+        // of two alike that come to begin on one frame the later stays
         for (int i = all.size() - 1; i >= 0; i--) {
             T item = all.get(i);
             int from = moved.applyAsInt(lane.from(item));
             int to = Math.max(from + 1, moved.applyAsInt(lane.to(item)));
-            if (taken.add(from)) {
+            if (taken.add(from + " " + lane.name(item))) {
                 T there = lane.over(item, from, to);
                 items = new ArrayList<>(lane.besides(items, List.of(there)));
                 items.add(there);

@@ -57,9 +57,16 @@ final class KeyedDial {
             return from.value();
         }
         if (from.way() instanceof Way.Smooth) {
-            return MonotoneCubic.at(from.value(), slopes[i], to.value(), slopes[i + 1], width, t);
+            double straight = MonotoneCubic.at(from.value(), slopes[i], to.value(), slopes[i + 1], width, t);
+            // its slope is nil at both ends, so that what came in smoothly goes on so
+            return straight + bent(from.bow(), t * t * (3 - 2 * t));
         }
         double share = from.way() instanceof Way.Curve c ? c.at(t) : t;
-        return from.value() + (to.value() - from.value()) * share;
+        return from.value() + (to.value() - from.value()) * share + bent(from.bow(), share);
+    }
+
+    /** A parabola over the way: nothing at its ends, all of it in the middle. */
+    private static double bent(double bow, double share) {
+        return bow == 0 ? 0 : bow * 4 * share * (1 - share);
     }
 }

@@ -2,10 +2,6 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.CuePlacement;
-import app.leeward.core.mouth.MoodSpan;
-import app.leeward.core.mouth.TimingSpan;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -46,6 +42,11 @@ abstract class Lane<T> {
         return item;
     }
 
+    /** What of it there can be only one of that begins on a frame: of most lanes anything, of the others each look, cue, run, … by itself. */
+    String name(T item) {
+        return "";
+    }
+
     /** What would be overlapped by these, and so has to go. */
     List<T> besides(List<T> items, List<T> added) {
         return items;
@@ -61,8 +62,9 @@ abstract class Lane<T> {
             case CUES -> new Cues();
             case RUNS -> new Gestures();
             case NOTES -> new Notes();
-            case MOODS -> new Moods();
-            case TIMINGS -> new Timings();
+            case MOODS -> new MoodLane();
+            case TIMINGS -> new TimingLane();
+            case KITS -> new KitLane();
         };
     }
 
@@ -110,7 +112,7 @@ abstract class Lane<T> {
 
         @Override
         DialKey byHand(DialKey item) {
-            return new DialKey(item.frame(), item.value(), item.way());
+            return item.byHand();
         }
 
         /** Two keys that come to lie on one frame: the later one stays. */
@@ -122,31 +124,7 @@ abstract class Lane<T> {
         }
     }
 
-    /** What can be parted anywhere, and is one with the same beside it. */
-    private abstract static class Joining<T> extends Lane<T> {
-        Joining() {
-            super(true);
-        }
-
-        /** The same without a gap is one. */
-        List<T> joined(List<T> items) {
-            List<T> all = new ArrayList<>();
-            items.stream().sorted(Comparator.comparingInt(this::from)).forEach(next -> {
-                T last = all.isEmpty() ? null : all.get(all.size() - 1);
-                T both = last == null ? null : over(last, from(last), to(next));
-                if (last != null
-                        && to(last) == from(next)
-                        && over(next, from(last), to(next)).equals(both)) {
-                    all.set(all.size() - 1, both);
-                } else {
-                    all.add(next);
-                }
-            });
-            return all;
-        }
-    }
-
-    private abstract static class Held extends Joining<HeldDrawing> {
+    private abstract static class Held extends JoiningLane<HeldDrawing> {
         @Override
         int from(HeldDrawing item) {
             return item.from();
@@ -159,7 +137,7 @@ abstract class Lane<T> {
 
         @Override
         HeldDrawing over(HeldDrawing item, int from, int to) {
-            return new HeldDrawing(from, to, item.drawing());
+            return new HeldDrawing(from, to, item.drawing(), item.in());
         }
     }
 
@@ -262,6 +240,11 @@ abstract class Lane<T> {
         }
 
         @Override
+        String name(LookSpan item) {
+            return item.look();
+        }
+
+        @Override
         int from(LookSpan item) {
             return item.from();
         }
@@ -300,6 +283,11 @@ abstract class Lane<T> {
         @Override
         Tracks with(Tracks tracks, List<CuePlacement> items) {
             return tracks.withCues(items);
+        }
+
+        @Override
+        String name(CuePlacement item) {
+            return item.cue();
         }
 
         @Override
@@ -349,6 +337,11 @@ abstract class Lane<T> {
         }
 
         @Override
+        String name(Gesture item) {
+            return item.run();
+        }
+
+        @Override
         int from(Gesture item) {
             return item.from();
         }
@@ -380,6 +373,11 @@ abstract class Lane<T> {
         }
 
         @Override
+        String name(ShotNote item) {
+            return item.text();
+        }
+
+        @Override
         int from(ShotNote item) {
             return item.from();
         }
@@ -392,60 +390,6 @@ abstract class Lane<T> {
         @Override
         ShotNote over(ShotNote item, int from, int to) {
             return new ShotNote(from, to, item.text(), item.author());
-        }
-    }
-
-    private static final class Moods extends Joining<MoodSpan> {
-        @Override
-        List<MoodSpan> on(Tracks tracks) {
-            return tracks.moods();
-        }
-
-        @Override
-        Tracks with(Tracks tracks, List<MoodSpan> items) {
-            return tracks.withMoods(joined(items));
-        }
-
-        @Override
-        int from(MoodSpan item) {
-            return item.from();
-        }
-
-        @Override
-        int to(MoodSpan item) {
-            return item.to();
-        }
-
-        @Override
-        MoodSpan over(MoodSpan item, int from, int to) {
-            return new MoodSpan(from, to, item.mood());
-        }
-    }
-
-    private static final class Timings extends Joining<TimingSpan> {
-        @Override
-        List<TimingSpan> on(Tracks tracks) {
-            return tracks.timings();
-        }
-
-        @Override
-        Tracks with(Tracks tracks, List<TimingSpan> items) {
-            return tracks.withTimings(joined(items));
-        }
-
-        @Override
-        int from(TimingSpan item) {
-            return item.from();
-        }
-
-        @Override
-        int to(TimingSpan item) {
-            return item.to();
-        }
-
-        @Override
-        TimingSpan over(TimingSpan item, int from, int to) {
-            return new TimingSpan(from, to, item.lead(), item.minimumHold());
         }
     }
 }

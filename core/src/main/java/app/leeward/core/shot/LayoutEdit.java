@@ -2,6 +2,7 @@ package app.leeward.core.shot;
 
 import app.leeward.core.edit.Facet;
 import app.leeward.core.edit.Touch;
+import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.speech.DialogueLine;
@@ -47,6 +48,43 @@ public sealed interface LayoutEdit extends ShotEdit {
         @Override
         public String describe() {
             return "Made the shot " + frames + " frames long";
+        }
+    }
+
+    /**
+     * Plays the shot at another frame rate.
+     *
+     * @param keepFrames whether what is acted stays on its frames, and so goes faster or slower; else it keeps its time. Sound keeps its
+     *     time in either case, and mouths their lead and hold in frames
+     */
+    record SetFrameRate(int frameRate, boolean keepFrames) implements LayoutEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            TrackRules was = shot.rules();
+            if (frameRate == was.frameRate()) {
+                throw new Refusal(
+                        RefusalCode.NO_CHANGE, "The shot plays at " + frameRate + " frames a second already.");
+            }
+            TrackRules rules = new TrackRules(frameRate, was.exposure(), was.lead(), was.minimumHold());
+            double times = keepFrames ? 1 : (double) frameRate / was.frameRate();
+            List<PlacedLine> lines = shot.lines().stream()
+                    .map(p -> new PlacedLine((int) Math.round(p.at() * times), p.line()))
+                    .toList();
+            int spoken = lines.stream().mapToInt(p -> p.end(frameRate)).max().orElse(1);
+            int frames = Math.max(spoken, (int) Math.ceil(shot.frames() * times - 1e-9));
+            Tracks tracks = keepFrames ? shot.tracks() : Cutting.atRate(shot.tracks(), times);
+            return new Shot(shot.name(), rules, frames, lines, shot.mood(), tracks, shot.accepted());
+        }
+
+        @Override
+        public Set<Touch> touches() {
+            return Set.of(Touch.EVERYTHING);
+        }
+
+        @Override
+        public String describe() {
+            return "Plays at " + frameRate + " frames a second, "
+                    + (keepFrames ? "what is acted on its frames" : "what is acted at its time");
         }
     }
 

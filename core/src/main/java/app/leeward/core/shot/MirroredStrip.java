@@ -22,15 +22,13 @@ public final class MirroredStrip {
             Optional<Dial> dial = c.dial(e.getKey());
             mirrored = mirrored.withKeys(
                     dial(c, e.getKey()),
-                    e.getValue().stream()
-                            .map(k -> new DialKey(k.frame(), value(c, dial, k.value()), k.way()))
-                            .toList());
+                    e.getValue().stream().map(k -> mirrored(c, dial, k)).toList());
         }
         for (Map.Entry<String, List<HeldDrawing>> e : tracks.drawings().entrySet()) {
             mirrored = mirrored.withDrawings(
                     part(c, e.getKey()),
                     e.getValue().stream()
-                            .map(h -> new HeldDrawing(h.from(), h.to(), drawing(c, e.getKey(), h.drawing())))
+                            .map(h -> new HeldDrawing(h.from(), h.to(), drawing(c, e.getKey(), h.drawing()), h.in()))
                             .toList());
         }
         return new Strip(
@@ -51,11 +49,20 @@ public final class MirroredStrip {
 
     /** A dial that goes from side to side goes as far to the other one; where its range ends earlier there it holds. */
     private static double value(Character c, Optional<Dial> dial, double value) {
-        boolean across = dial.filter(d -> d.purpose() == Purpose.TURN
+        return across(c, dial) ? dial.get().hold(2 * dial.get().rest() - value) : value;
+    }
+
+    private static boolean across(Character c, Optional<Dial> dial) {
+        return dial.filter(d -> d.purpose() == Purpose.TURN
                         || d.purpose() == Purpose.GAZE_ACROSS
                         || c.controls().pads().stream().anyMatch(p -> p.across().equals(d.id())))
                 .isPresent();
-        return across ? dial.get().hold(2 * dial.get().rest() - value) : value;
+    }
+
+    private static DialKey mirrored(Character c, Optional<Dial> dial, DialKey k) {
+        double value = value(c, dial, k.value());
+        double way = across(c, dial) ? -1 : 1;
+        return new DialKey(k.frame(), value, k.way(), way * k.bow() + 0.0, Optional.empty());
     }
 
     private static String part(Character c, String part) {

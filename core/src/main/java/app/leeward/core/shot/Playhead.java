@@ -7,7 +7,10 @@ import app.leeward.core.eval.DelayLine;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eval.Reason;
 import app.leeward.core.mouth.MouthTrack;
+import app.leeward.core.rig.Blend;
 import app.leeward.core.rig.Frame;
+import app.leeward.core.rig.Kit;
+import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -130,7 +133,10 @@ public final class Playhead {
 
     private Pose acted(int frame, Pose live) {
         Tracks tracks = shot.tracks();
-        if (keyed.isEmpty() && tracks.drawings().isEmpty() && tracks.looks().isEmpty()) {
+        if (keyed.isEmpty()
+                && tracks.drawings().isEmpty()
+                && tracks.looks().isEmpty()
+                && tracks.kits().isEmpty()) {
             return live;
         }
         Map<String, Double> dials = keyedAt(frame);
@@ -139,7 +145,8 @@ public final class Playhead {
         picks.putAll(live.picks());
         Map<String, Double> looks = looksAt(frame);
         looks.putAll(live.looks());
-        return new Pose(dials, picks, live.pins(), live.speech(), looks, live.cues(), live.earlier());
+        return new Pose(dials, picks, live.pins(), live.speech(), looks, live.cues(), live.earlier())
+                .withBlends(blendsAt(frame, live));
     }
 
     /** Where the keys of a shot put each keyed dial at a frame. */
@@ -152,12 +159,55 @@ public final class Playhead {
 
     /** The drawing each part is given along the shot, where it is given one. */
     private Map<String, String> heldAt(int frame) {
-        Map<String, String> picks = new HashMap<>();
+        Map<String, String> picks = wornAt(frame);
         shot.tracks().drawings().forEach((part, held) -> held.stream()
                 .filter(h -> h.from() <= frame && frame < h.to())
                 .findFirst()
                 .ifPresent(h -> picks.put(part, h.drawing())));
         return picks;
+    }
+
+    /** What the kits choose that are worn at a frame: of one set the one that begins last, of several sets likewise for each part. */
+    private Map<String, String> wornAt(int frame) {
+        Map<String, String> picks = new HashMap<>();
+        List<Kit> worn = new ArrayList<>();
+        for (KitSpan k : shot.tracks().kits()) {
+            if (k.from() <= frame && frame < k.to()) {
+                kit(k.kit()).ifPresent(kit -> {
+                    worn.removeIf(w -> !w.set().isEmpty() && w.set().equals(kit.set()));
+                    worn.add(kit);
+                });
+            }
+        }
+        worn.forEach(kit -> picks.putAll(kit.choices()));
+        return picks;
+    }
+
+    private Optional<Kit> kit(String id) {
+        return evaluator.character().library().kits().stream()
+                .filter(k -> k.id().equals(id))
+                .findFirst();
+    }
+
+    /** The held drawings that are still coming over, and from what: what the shot, or else the character, showed before. */
+    private Map<String, Blend> blendsAt(int frame, Pose live) {
+        Map<String, Blend> blends = new HashMap<>();
+        shot.tracks().drawings().forEach((part, held) -> {
+            for (HeldDrawing h : held) {
+                double left = live.picks().containsKey(part) ? 0 : h.left(frame);
+                if (left > 0) {
+                    before(part, h.from()).ifPresent(from -> blends.put(part, new Blend(from, left)));
+                }
+            }
+        });
+        return blends;
+    }
+
+    private Optional<String> before(String part, int frame) {
+        String held = frame == 0 ? null : heldAt(frame - 1).get(part);
+        return held != null
+                ? Optional.of(held)
+                : evaluator.character().part(part).map(Part::shown);
     }
 
     /** How strong each look is; of two stretches of one look the stronger counts. */
@@ -211,9 +261,11 @@ public final class Playhead {
             case PICK ->
                 live.picks().containsKey(part)
                         ? ""
-                        : spans(shot.tracks().drawings().getOrDefault(part, List.of()).stream()
-                                .filter(h -> h.from() <= frame && frame < h.to())
-                                .map(h -> "held from frame " + (h.from() + 1) + " to " + h.to()));
+                        : spans(Stream.concat(
+                                shot.tracks().drawings().getOrDefault(part, List.of()).stream()
+                                        .filter(h -> h.from() <= frame && frame < h.to())
+                                        .map(h -> "held from frame " + (h.from() + 1) + " to " + h.to()),
+                                wornBy(part, frame)));
             case LOOK ->
                 live.looks().containsKey(c.by())
                         ? ""
@@ -223,6 +275,21 @@ public final class Playhead {
             default ->
                 live.dials().containsKey(c.by()) || !keyed.containsKey(c.by()) ? "" : keysAt(keyed.get(c.by()), frame);
         };
+    }
+
+    /** Kits that are worn at a frame and choose for a part, unless a drawing of it is held. */
+    private Stream<String> wornBy(String part, int frame) {
+        boolean held = shot.tracks().drawings().getOrDefault(part, List.of()).stream()
+                .anyMatch(h -> h.from() <= frame && frame < h.to());
+        return held
+                ? Stream.empty()
+                : shot.tracks().kits().stream()
+                        .filter(k -> k.from() <= frame && frame < k.to())
+                        .flatMap(k -> kit(k.kit())
+                                .filter(kit -> kit.choices().containsKey(part))
+                                .map(kit ->
+                                        "kit " + kit.name() + " worn from frame " + (k.from() + 1) + " to " + k.to())
+                                .stream());
     }
 
     private static String spans(Stream<String> told) {

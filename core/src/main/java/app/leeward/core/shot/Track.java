@@ -22,7 +22,9 @@ public record Track(Sort sort, String of) {
         /** Which row of mouths is said with. */
         MOODS,
         /** How far mouths run ahead of the sound, and how long they are held. */
-        TIMINGS
+        TIMINGS,
+        /** What is worn. */
+        KITS
     }
 
     public Track {

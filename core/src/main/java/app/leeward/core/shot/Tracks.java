@@ -28,6 +28,7 @@ import java.util.function.ToIntFunction;
  * @param notes in rising order
  * @param moods stretches that are said in another mood than the shot's, in rising order, none overlapping
  * @param timings stretches in which mouths lead and are held otherwise, in rising order, none overlapping
+ * @param kits what is worn, in rising order
  */
 @RecordBuilder
 public record Tracks(
@@ -40,10 +41,12 @@ public record Tracks(
         List<LookSpan> looks,
         List<ShotNote> notes,
         List<MoodSpan> moods,
-        List<TimingSpan> timings)
+        List<TimingSpan> timings,
+        List<KitSpan> kits)
         implements TracksBuilder.With {
     public static final Tracks EMPTY = new Tracks(
-            Map.of(), List.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of());
+            Map.of(), List.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of(),
+            List.of());
 
     /** Most keys of one dial, and most of what one other track holds. */
     static final int MOST = 20_000;
@@ -65,6 +68,7 @@ public record Tracks(
         if (timings != givenTimings) {
             requireApart("timing of mouths", timings, TimingSpan::from, TimingSpan::to);
         }
+        kits = rising(kits, Comparator.comparingInt(KitSpan::from).thenComparing(KitSpan::kit));
         Map<String, List<DialKey>> givenDials = dials == null ? Map.of() : dials;
         Map<String, List<HeldDrawing>> givenDrawings = drawings == null ? Map.of() : drawings;
         dials = each(givenDials, Comparator.comparingInt(DialKey::frame));

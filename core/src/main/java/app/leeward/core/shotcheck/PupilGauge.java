@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** A pupil that has left its window. */
@@ -73,7 +74,12 @@ final class PupilGauge implements Gauge {
             boolean decides =
                     key.frame() < f.to() && until > f.from() || key.frame() >= f.from() && key.frame() <= f.to();
             if (decides && key.value() != d.rest()) {
-                out.add(new DialKey(key.frame(), d.rest() + share * (key.value() - d.rest()), key.way()));
+                out.add(new DialKey(
+                        key.frame(),
+                        d.rest() + share * (key.value() - d.rest()),
+                        key.way(),
+                        share * key.bow(),
+                        Optional.empty()));
             }
         }
         return out;

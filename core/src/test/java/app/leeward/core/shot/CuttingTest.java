@@ -18,6 +18,7 @@ import app.leeward.core.speech.TimedWord;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
@@ -34,7 +35,8 @@ class CuttingTest {
             Track.of(Track.Sort.RUNS),
             Track.of(Track.Sort.NOTES),
             Track.of(Track.Sort.MOODS),
-            Track.of(Track.Sort.TIMINGS));
+            Track.of(Track.Sort.TIMINGS),
+            Track.of(Track.Sort.KITS));
 
     /** Tracks with something on all of them, on even frames only when {@code step} is 2. */
     private static Tracks drawn(Random r, int step) {
@@ -42,7 +44,14 @@ class CuttingTest {
         Map<Integer, DialKey> gaze = new TreeMap<>();
         for (int i = 0; i < 8; i++) {
             int f = step * r.nextInt(50);
-            turn.put(f, new DialKey(f, r.nextInt(60) - 30, r.nextBoolean() ? Way.SMOOTH : Way.HOLD));
+            turn.put(
+                    f,
+                    new DialKey(
+                            f,
+                            r.nextInt(60) - 30,
+                            r.nextBoolean() ? Way.SMOOTH : Way.HOLD,
+                            r.nextInt(3),
+                            Optional.empty()));
             int g = step * r.nextInt(50);
             gaze.put(g, new DialKey(g, r.nextDouble(), Way.EVEN));
         }
@@ -51,11 +60,14 @@ class CuttingTest {
         List<LookSpan> looks = new ArrayList<>();
         List<MoodSpan> moods = new ArrayList<>();
         List<TimingSpan> timings = new ArrayList<>();
+        List<KitSpan> kits = new ArrayList<>();
         int f = step * r.nextInt(5);
         for (int i = 0; i < 5; i++) {
             int to = f + step * (1 + r.nextInt(10));
             // two alike beside each other would be one
-            hand.add(new HeldDrawing(f, to, "d" + i));
+            hand.add(new HeldDrawing(f, to, "d" + i, r.nextInt(3)));
+            kits.add(new KitSpan(f, to, "kit" + i % 3));
+            kits.add(new KitSpan(f, to, "hat" + i));
             looks.add(new LookSpan(f, to, "look" + r.nextInt(3), r.nextInt(4), r.nextInt(4), 1));
             moods.add(new MoodSpan(f, to, "mood" + i));
             timings.add(new TimingSpan(f, to, i, 2));
@@ -79,7 +91,8 @@ class CuttingTest {
                 looks,
                 List.of(new ShotNote(step * r.nextInt(30), step * 40, "slower", "Ilse")),
                 moods,
-                timings);
+                timings,
+                kits);
     }
 
     @Seeded
@@ -153,6 +166,15 @@ class CuttingTest {
                         .get("turn"))
                 .containsExactly(new DialKey(0, 2, Way.HOLD), new DialKey(2, 3, Way.HOLD))
                 .isNotEmpty();
+    }
+
+    @Test
+    void twoLooksThatComeTogetherStayTogetherWhenTheyAreDrawnOut() {
+        Tracks both = Tracks.EMPTY.withLooks(
+                List.of(new LookSpan(4, 20, "smile", 2, 2, 1), new LookSpan(4, 12, "raised brows", 0, 0, 0.5)));
+        Tracks twice = Cutting.stretch(both, List.of(Track.of(Track.Sort.LOOKS)), 0, 30, 60);
+        assertThat(twice.looks())
+                .containsExactly(new LookSpan(8, 24, "raised brows", 0, 0, 0.5), new LookSpan(8, 40, "smile", 4, 4, 1));
     }
 
     @Test

@@ -8,6 +8,7 @@ import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -83,6 +84,30 @@ class KeyedDialTest {
         assertThatThrownBy(() -> new Way.Curve(1.2, 0, 0, 0)).hasMessageContaining("1.2");
         assertThatThrownBy(() -> new DialKey(3, Double.NaN, Way.HOLD)).hasMessageContaining("frame 3");
         assertThatThrownBy(() -> new DialKey(-1, 0, Way.HOLD)).hasMessageContaining("-1");
+    }
+
+    /** A point led by two dials with the same keys and one way goes along the parabola through the two keys and the bent middle. */
+    @Test
+    void aBentWayLeadsAPointAlongAnArc() {
+        KeyedDial across = new KeyedDial(List.of(new DialKey(0, -1, Way.SMOOTH), new DialKey(20, 1, Way.HOLD)));
+        KeyedDial down = new KeyedDial(List.of(bent(0, 0, Way.SMOOTH, 0.6), new DialKey(20, 0, Way.HOLD)));
+        for (double f = 0; f <= 20; f += 0.5) {
+            double x = across.at(f);
+            assertThat(down.at(f)).isCloseTo(0.6 * (1 - x * x), within(1e-12));
+        }
+        for (Way way : List.of(Way.EVEN, Way.SMOOTH, new Way.Curve(0.42, 0, 0.58, 1))) {
+            KeyedDial bent = new KeyedDial(List.of(bent(4, 2, way, 5), new DialKey(8, 2, Way.HOLD)));
+            assertThat(bent.at(4)).isEqualTo(2);
+            assertThat(bent.at(6)).isCloseTo(7, within(1e-12));
+            assertThat(bent.at(8)).isEqualTo(2);
+        }
+        KeyedDial held = new KeyedDial(List.of(bent(4, 2, Way.HOLD, 5), new DialKey(8, 3, Way.HOLD)));
+        assertThat(held.at(6)).as("what is held goes no way").isEqualTo(2);
+        assertThatThrownBy(() -> bent(4, 2, Way.EVEN, Double.POSITIVE_INFINITY)).hasMessageContaining("frame 4");
+    }
+
+    private static DialKey bent(int frame, double value, Way way, double bow) {
+        return new DialKey(frame, value, way, bow, Optional.empty());
     }
 
     @Seeded
