@@ -31,6 +31,7 @@ export type HeldDrawing = Schemas['HeldDrawing'];
 export type LookSpan = Schemas['LookSpan'];
 export type Mood = Schemas['Mood'];
 export type MoodSpan = Schemas['MoodSpan'];
+export type KitSpan = Schemas['KitSpan'];
 export type TimingSpan = Schemas['TimingSpan'];
 export type CuePlacement = Schemas['CuePlacement'];
 export type ShotNote = Schemas['ShotNote'];
@@ -333,6 +334,8 @@ export const api = {
     await call(`/readings/${id}/dismiss`, { method: 'POST' });
   },
   line: (id: string) => get<LineView>(`/lines/${id}`),
+  lineAt: (id: string, revision: number) => get<LineView>(`/lines/${id}?revision=${revision}`),
+  returnLine: (id: string, base: number, to: number) => step<LineView>(`/lines/${id}/return`, { base, to }),
   recordLine: (id: string, sound: File, words: string, waiting: Waiting) =>
     read(send<ReadingView>(`/characters/${id}/lines`, { sound, words }), waiting),
   readings: (id: string) => get<ReadingView[]>(`/characters/${id}/readings`),

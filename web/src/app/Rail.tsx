@@ -156,7 +156,8 @@ function shotFact(line: LineView | null): string {
   const n =
     Object.keys(tracks.dials).length +
     Object.keys(tracks.drawings).length +
-    [tracks.looks, tracks.cues, tracks.blinks, tracks.gestures].filter((t) => t.length > 0).length;
+    [tracks.looks, tracks.kits, tracks.cues, tracks.blinks, tracks.gestures].filter((t) => t.length > 0)
+      .length;
   return n === 0 ? 'nothing acted yet' : n === 1 ? '1 track' : `${n} tracks`;
 }
 

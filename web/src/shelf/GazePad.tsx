@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { Dial } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
+import { PadPath } from './PadPath';
 import { useValue } from './standing';
 import { hold, shown, within } from './values';
 
@@ -111,6 +112,7 @@ export function GazePad({
         )}
         <div className="absolute inset-y-0 left-1/2 w-px bg-line" />
         <div className="absolute inset-x-0 top-1/2 h-px bg-line" />
+        <PadPath name={name} across={across} down={down} />
         <div
           className="pointer-events-none absolute inset-0 will-change-transform"
           style={{ transform: `translate(${share(across, x)}%, ${share(down, y)}%)` }}

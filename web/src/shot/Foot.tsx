@@ -300,26 +300,29 @@ function About({ item, edit }: { item: Item; edit: (e: ShotEdit) => void }) {
   const { of } = item;
   if (of.kind === 'key') {
     const dial = view.character.controls.dials.find((d) => d.id === item.track.of);
+    const set = (over: Partial<typeof of.key>) =>
+      edit({
+        kind: 'set-keys',
+        keys: { [item.track.of!]: [{ ...of.key, laid: undefined, ...over }] },
+      });
     return (
-      <Small
-        key={item.id}
-        label={dial?.name ?? item.track.of!}
-        value={of.key.value}
-        keep={(v) =>
-          edit({
-            kind: 'set-keys',
-            keys: {
-              [item.track.of!]: [
-                {
-                  ...of.key,
-                  laid: undefined,
-                  value: dial ? Math.max(dial.from, Math.min(dial.to, v)) : v,
-                },
-              ],
-            },
-          })
-        }
-      />
+      <Fields>
+        <Small
+          key={item.id}
+          label={dial?.name ?? item.track.of!}
+          value={of.key.value}
+          keep={(v) => set({ value: dial ? Math.max(dial.from, Math.min(dial.to, v)) : v })}
+        />
+        {of.key.way.kind !== 'hold' && (
+          <Small
+            key={`bow ${item.id}`}
+            label="bent by"
+            hint="How far it is off its way in the middle, on to the next key. On a pad the way is bent by its ring."
+            value={of.key.bow}
+            keep={(v) => set({ bow: v })}
+          />
+        )}
+      </Fields>
     );
   }
   if (of.kind === 'look') {
@@ -375,23 +378,32 @@ function About({ item, edit }: { item: Item; edit: (e: ShotEdit) => void }) {
   }
   if (of.kind === 'drawing') {
     const part = view.character.rig.parts.find((p) => p.id === item.track.of);
+    const set = (over: Partial<typeof of.held>) =>
+      edit({ kind: 'hold-drawing', part: item.track.of!, held: { ...of.held, ...over } });
     return (
-      <select
-        className="field py-0.5"
-        aria-label="Drawing"
-        value={of.held.drawing}
-        onChange={(e) =>
-          edit({ kind: 'hold-drawing', part: item.track.of!, held: { ...of.held, drawing: e.target.value } })
-        }
-      >
-        {item.gone && <option value={of.held.drawing}>{of.held.drawing} (not there any more)</option>}
-        {part?.drawings.map((d) => (
-          <option key={d.id} value={d.id}>
-            {d.name}
-          </option>
-        ))}
-        <option value="nothing">nothing</option>
-      </select>
+      <Fields>
+        <select
+          className="field py-0.5"
+          aria-label="Drawing"
+          value={of.held.drawing}
+          onChange={(e) => set({ drawing: e.target.value })}
+        >
+          {item.gone && <option value={of.held.drawing}>{of.held.drawing} (not there any more)</option>}
+          {part?.drawings.map((d) => (
+            <option key={d.id} value={d.id}>
+              {d.name}
+            </option>
+          ))}
+          <option value="nothing">nothing</option>
+        </select>
+        <Small
+          key={item.id}
+          label="over in"
+          hint="Frames in which its outlines come over from the drawing before, where both have the same points; otherwise they are exchanged."
+          value={of.held.in}
+          keep={(v) => set({ in: held(v, 0, of.held.to - of.held.from) })}
+        />
+      </Fields>
     );
   }
   if (of.kind === 'note')
@@ -416,9 +428,9 @@ function About({ item, edit }: { item: Item; edit: (e: ShotEdit) => void }) {
 const held = (v: number, least: number, most: number) => Math.max(least, Math.min(most, Math.round(v)));
 
 /** A number with its name, as narrow as numbers are. */
-function Small(props: React.ComponentProps<typeof NumberField>) {
+function Small({ hint, ...props }: React.ComponentProps<typeof NumberField> & { hint?: string }) {
   return (
-    <div className="w-[118px]">
+    <div className="w-[118px]" title={hint}>
       <NumberField {...props} />
     </div>
   );

@@ -136,6 +136,7 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
   const words: Record<string, string> = {
     DRAWINGS: 'Show from this frame on',
     LOOKS: 'A look from this frame on',
+    KITS: 'A kit worn from this frame on',
     CUES: 'A cue from this frame on',
     RUNS: 'A run from this frame on',
     NOTES: 'A note to this frame',
@@ -171,7 +172,7 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
                     put({
                       kind: 'hold-drawing',
                       part: part.id,
-                      held: { from: here(), to: Math.min(frames, here() + 12), drawing: d.id },
+                      held: { from: here(), to: Math.min(frames, here() + 12), drawing: d.id, in: 0 },
                     })
                   }
                 >
@@ -192,6 +193,19 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
                   kind: 'set-look',
                   was: -1,
                   span: { look, from: here(), to: Math.min(frames, here() + 24), in: 6, out: 6, strength: 1 },
+                })
+              }
+            />
+          )}
+          {sort === 'KITS' && (
+            <Choices
+              none="No kits yet: the Kits bench keeps them."
+              all={library.kits}
+              put={(kit) =>
+                put({
+                  kind: 'wear-kit',
+                  was: -1,
+                  span: { kit, from: here(), to: Math.min(frames, here() + 24) },
                 })
               }
             />

@@ -3,6 +3,7 @@ import type { Artwork, Character, Placed } from '../api/client';
 import { Painter } from '../stage/painter';
 import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
+import { Compare } from './Compare';
 import { useSheet } from './sheetState';
 
 /** Which frames show through, how far from the one on the stage, and how they are told apart. */
@@ -132,6 +133,7 @@ export function SkinButtons() {
       >
         {path && !part ? 'Path: click a part' : 'Path'}
       </button>
+      <Compare />
     </div>
   );
 }

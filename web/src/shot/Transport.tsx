@@ -10,6 +10,7 @@ import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
 import { lanesOf } from './lanes';
+import { FrameRate } from './FrameRate';
 import { beginnings } from './sheetKeys';
 import { useSheet } from './sheetState';
 
@@ -86,20 +87,16 @@ export function Transport({ shot }: { shot: Shot }) {
           <ChevronFirst size={15} className="rotate-180" aria-hidden />
         </button>
         <output className="ml-1 text-[13px] whitespace-nowrap" aria-label="Frame" data-testid="clock">
-          frame <b>{frame + 1}</b> of
+          <span className="sr-only">frame </span>
+          <b>{frame + 1}</b> of
         </output>
         <ShotLength frames={frames} keep={(n) => void editLine({ kind: 'set-length', frames: n })} />
-        <span
-          className="text-[12.5px] whitespace-nowrap text-faint"
-          title={`${rules.frameRate} frames a second`}
-        >
-          {(frame / rules.frameRate).toFixed(2)} s
-        </span>
+        <FrameRate shot={shot} frame={frame} />
       </div>
-      <div className="flex flex-wrap items-center gap-1.5">
+      <div className="flex flex-wrap items-center gap-1">
         <LiveControls key={line?.id} shot={shot} />
         <button
-          className="btn px-2"
+          className="btn px-1.5"
           aria-pressed={loop !== null}
           onClick={() => useDesk.setState({ loop: loop ? null : (round as [number, number]) })}
           title="Plays the chosen frames, or the whole shot, over and over"
@@ -110,7 +107,7 @@ export function Transport({ shot }: { shot: Shot }) {
           {[1, 2, 3].map((n) => (
             <button
               key={n}
-              className="btn px-1.5"
+              className="btn px-1"
               aria-pressed={rules.exposure === n}
               onClick={() => expose(n)}
             >
@@ -128,7 +125,7 @@ export function Transport({ shot }: { shot: Shot }) {
           ).map(([s, words]) => (
             <button
               key={s}
-              className="btn px-1.5"
+              className="btn px-1"
               aria-pressed={speed === s}
               aria-label={`Speed ${words}`}
               onClick={() => useDesk.setState({ speed: s })}

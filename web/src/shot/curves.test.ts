@@ -7,8 +7,8 @@ const dial = { id: 'turn', from: -40, to: 40 } as Dial;
 const lane: Lane = { key: 'turn', name: 'Turn', kind: 'DIAL', track: null, dial, at: 100, size: 108 };
 const curve = { kind: 'curve' as const, x1: 0.3, y1: 0, x2: 0.15, y2: 1 };
 const keys: DialKey[] = [
-  { frame: 10, value: 0, way: curve },
-  { frame: 30, value: -20, way: { kind: 'hold' } },
+  { frame: 10, value: 0, way: curve, bow: 0 },
+  { frame: 30, value: -20, way: { kind: 'hold' }, bow: 0 },
 ];
 
 describe('the handles of a curve', () => {
@@ -32,7 +32,10 @@ describe('the handles of a curve', () => {
   });
 
   it('keep their slope when asked to', () => {
-    const bend = bendAt([{ frame: 10, value: 0, way: { ...curve, x1: 0.2, y1: 0.4 } }, keys[1]!], 10)!;
+    const bend = bendAt(
+      [{ frame: 10, value: 0, way: { ...curve, x1: 0.2, y1: 0.4 }, bow: 0 }, keys[1]!],
+      10,
+    )!;
     expect(bent(bend, 1, 20, 0, lane, false, true)).toMatchObject({ x1: 0.5, y1: 1 });
   });
 

@@ -5,6 +5,7 @@ import type {
   DialKey,
   Gesture,
   HeldDrawing,
+  KitSpan,
   LookSpan,
   MoodSpan,
   Shot,
@@ -38,7 +39,8 @@ export interface Item {
     | { kind: 'run'; gesture: Gesture }
     | { kind: 'note'; note: ShotNote }
     | { kind: 'mood'; span: MoodSpan }
-    | { kind: 'timing'; span: TimingSpan };
+    | { kind: 'timing'; span: TimingSpan }
+    | { kind: 'kit'; span: KitSpan };
   /** How it would be over other frames; null where it cannot be. */
   over: (from: number, to: number) => ShotEdit | null;
   /** Whether its end can be dragged. */
@@ -99,14 +101,14 @@ export function drawingItems(part: string, held: HeldDrawing[], character: Chara
       from: h.from,
       to: h.to,
       label: name ?? (h.drawing === 'nothing' ? 'nothing' : h.drawing),
-      more: '',
+      more: h.in > 0 ? `over in ${h.in}` : '',
       gone: name === undefined && h.drawing !== 'nothing',
       laid: '',
       of: { kind: 'drawing' as const, held: h },
       over: overlaid(track, h, (from, to) => ({
         kind: 'hold-drawing',
         part,
-        held: { from, to, drawing: h.drawing },
+        held: { ...h, from, to },
       })),
       ends: true,
     };
@@ -130,6 +132,29 @@ export function lookItems(looks: LookSpan[], character: Character): Item[] {
         kind: 'set-look',
         was: span.from,
         span: { ...span, laid: undefined, from, to: Math.max(from + 1, to) },
+      }),
+      ends: true,
+    };
+  });
+}
+
+export function kitItems(kits: KitSpan[], character: Character): Item[] {
+  return kits.map((span) => {
+    const kit = character.library.kits.find((k) => k.id === span.kit);
+    return {
+      id: `kit ${span.kit} ${span.from}`,
+      track: { sort: 'KITS' as const, of: '' },
+      from: span.from,
+      to: span.to,
+      label: kit?.name ?? span.kit,
+      more: kit?.set ?? '',
+      gone: !kit,
+      laid: '',
+      of: { kind: 'kit' as const, span },
+      over: (from: number, to: number): ShotEdit => ({
+        kind: 'wear-kit',
+        was: span.from,
+        span: { ...span, from, to: Math.max(from + 1, to) },
       }),
       ends: true,
     };
@@ -296,6 +321,8 @@ export function itemsOn(track: Track, shot: Shot, character: Character): Item[] 
       return drawingItems(track.of!, tracks.drawings[track.of!] ?? [], character);
     case 'LOOKS':
       return lookItems(tracks.looks, character);
+    case 'KITS':
+      return kitItems(tracks.kits, character);
     case 'CUES':
       return cueItems(tracks.cues, character);
     case 'BLINKS':

@@ -28,6 +28,7 @@ const SIZES: Record<Lane['kind'], [down: number, across: number]> = {
   NOTES: [104, 40],
   MOODS: [58, 26],
   TIMINGS: [58, 26],
+  KITS: [74, 30],
 };
 
 /** Whether a dial has nothing to go through between two values: its keys hold by themselves. */
@@ -91,6 +92,8 @@ export function lanesOf(
     add('BLINKS', 'Blinks', { sort: 'BLINKS', of: '' });
   add('LOOKS', 'Looks', { sort: 'LOOKS', of: '' });
   add('CUES', 'Cues', { sort: 'CUES', of: '' });
+  if (character.library.kits.length > 0 || tracks.kits.length > 0)
+    add('KITS', 'Kits', { sort: 'KITS', of: '' });
   for (const { track, name, dial } of known) {
     const role = character.rig.parts.find((p) => p.id === track.of)?.role;
     if (!dial && (tracks.drawings[track.of!] || shown.includes(keyOf(track)) || role === 'HAND'))

@@ -12,4 +12,5 @@ export const NO_TRACKS: Tracks = {
   notes: [],
   moods: [],
   timings: [],
+  kits: [],
 };

@@ -51,7 +51,14 @@ export function writing(character: Character, shot: Shot, frame: number, chosen:
     const value = Math.round((desk.dials[id] ?? keyed[id] ?? dial.rest) * 1e4) / 1e4;
     const before = (shot.tracks.dials[id] ?? []).filter((k) => k.frame <= frame).at(-1);
     keys[id] = [
-      { frame, value, way: before?.way ?? { kind: isStraight(dial) ? 'hold' : 'smooth' }, laid: undefined },
+      {
+        frame,
+        value,
+        way: before?.way ?? { kind: isStraight(dial) ? 'hold' : 'smooth' },
+        // a key in the middle of a bent way parts it; what is left of it is straight
+        bow: before?.frame === frame ? before.bow : 0,
+        laid: undefined,
+      },
     ];
     words.push(`${dial.name} ${shown(dial, value)}`);
   }
@@ -63,7 +70,7 @@ export function writing(character: Character, shot: Shot, frame: number, chosen:
     edits.push({
       kind: 'hold-drawing',
       part,
-      held: { from: frame, to: next?.from ?? shot.frames, drawing },
+      held: { from: frame, to: next?.from ?? shot.frames, drawing, in: 0 },
     });
     const of = character.rig.parts.find((p) => p.id === part)!;
     words.push(`${of.name}: ${of.drawings.find((d) => d.id === drawing)?.name ?? 'nothing'}`);

@@ -8,7 +8,9 @@ import { LiveFrame } from '../live/LiveFrame';
 import { useDesk } from '../state/desk';
 import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
+import { useCompared } from '../shot/compared';
 import { Painter } from './painter';
+import { Then } from './Then';
 import { SolidHandles } from './overlay/SolidHandles';
 import { ModelSheet } from './overlay/ModelSheet';
 import { Rigging } from './overlay/Rigging';
@@ -33,6 +35,7 @@ export function Stage() {
   const whole = useMemo(() => wholeView(view.character, artwork), [view.character, artwork]);
   const axis = view.character.sheet.model.axis;
   const bench = useDesk((s) => s.bench);
+  const besideThen = useCompared((s) => s.with !== null && s.shows === 'beside') && bench === 'shot';
   const hidden = useDesk((s) => s.hidden);
   const solo = useDesk((s) => s.solo);
   const locked = useDesk((s) => s.locked);
@@ -55,7 +58,12 @@ export function Stage() {
     () => (shaped && bench === 'mouths' ? mouthBox(view.character, artwork, shaped.part, 2.2) : null),
     [shaped, bench, view.character, artwork],
   );
-  const box = zoomed ?? near ?? (bench === 'kits' || bench === 'hands' ? whole : home);
+  const roomy = zoomed ?? near ?? (bench === 'kits' || bench === 'hands' ? whole : home);
+  // two faces beside each other: what lies at the sides gives way first
+  const box = useMemo(
+    () => (besideThen ? { ...roomy, x: roomy.x + 0.17 * roomy.w, w: 0.66 * roomy.w } : roomy),
+    [besideThen, roomy],
+  );
 
   useEffect(() => {
     const p = new Painter(root.current!, view.character, artwork);
@@ -125,7 +133,7 @@ export function Stage() {
       <svg
         ref={svg}
         // a layer of its own: what is posed sixty times a second is painted without what lies around it
-        className={`absolute inset-0 h-full w-full will-change-transform ${whyMode ? 'cursor-help' : ''}`}
+        className={`absolute inset-y-0 right-0 h-full will-change-transform ${besideThen ? 'w-1/2' : 'w-full'} ${whyMode ? 'cursor-help' : ''}`}
         viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
         preserveAspectRatio="xMidYMid meet"
         onClick={choose}
@@ -167,6 +175,7 @@ export function Stage() {
         {solids && !whyMode && <SolidHandles svg={getSvg} painter={getPainter} unit={unit} />}
         {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
       </svg>
+      {bench === 'shot' && <Then box={box} />}
       {line && <LiveFrame rate={line.shot.rules.frameRate} />}
       <div className="absolute top-2.5 left-3 flex gap-1.5">
         <button

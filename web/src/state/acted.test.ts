@@ -17,12 +17,17 @@ const shot = (keys: number): Shot => ({
   tracks: {
     ...NO_TRACKS,
     dials: {
-      turn: Array.from({ length: keys }, (_, i) => ({ frame: i, value: i, way: { kind: 'hold' as const } })),
+      turn: Array.from({ length: keys }, (_, i) => ({
+        frame: i,
+        value: i,
+        way: { kind: 'hold' as const },
+        bow: 0,
+      })),
     },
   },
 });
 
-const NOD = [{ frame: 7, value: 1, way: { kind: 'even' as const } }];
+const NOD = [{ frame: 7, value: 1, way: { kind: 'even' as const }, bow: 0 }];
 
 /** As the server has it: with a nod. */
 function line(revision: number, keys: number): LineView {

@@ -84,6 +84,33 @@ class ShotApiTest {
     }
 
     @Test
+    void aShotIsSeenAsItStoodAndBroughtBackToIt() {
+        String id =
+                begin("{\"name\":\"A walk\",\"frames\":48}").json().get("id").asText();
+        edit(id, 1, "{\"kind\":\"set-length\",\"frames\":60}");
+        JsonNode slow = edit(id, 2, "{\"kind\":\"set-frame-rate\",\"frameRate\":12,\"keepFrames\":false}")
+                .json();
+        assertThat(slow.at("/shot/rules/frameRate").asInt()).isEqualTo(12);
+        assertThat(slow.get("frames").asInt()).isEqualTo(30);
+        JsonNode then = client.get("/api/v1/lines/" + id + "?revision=2").json();
+        assertThat(then.get("revision").asInt()).isEqualTo(2);
+        assertThat(then.get("frames").asInt()).isEqualTo(60);
+        assertThat(client.get("/api/v1/lines/" + id + "?revision=9").status()).isEqualTo(404);
+        assertThat(client.post("/api/v1/lines/" + id + "/return", "{\"base\":3,\"to\":7}")
+                        .status())
+                .isEqualTo(404);
+        JsonNode back = client.post("/api/v1/lines/" + id + "/return", "{\"base\":3,\"to\":1}")
+                .json();
+        assertThat(back.get("frames").asInt()).isEqualTo(48);
+        assertThat(back.at("/undo/message").asText()).startsWith("Returned to revision 1");
+        assertThat(client.post("/api/v1/lines/" + id + "/undo", "{\"base\":4}")
+                        .json()
+                        .get("frames")
+                        .asInt())
+                .isEqualTo(30);
+    }
+
+    @Test
     void aLineOfAnotherCharacterIsNotThere() {
         String other = client.upload("/api/v1/characters", "file", "maren.svg", DemoFiles.maren(), Map.of())
                 .json()

@@ -99,6 +99,7 @@ class StaleBaseTest {
         calls.put(lineAt("/edits"), "{\"base\":" + base + ",\"edit\":{\"kind\":\"rename-shot\",\"name\":\"Ropes\"}}");
         calls.put(lineAt("/undo"), "{\"base\":" + base + "}");
         calls.put(lineAt("/redo"), "{\"base\":" + base + "}");
+        calls.put(lineAt("/return"), "{\"base\":" + base + ",\"to\":1}");
         calls.put(lineAt("/words"), "{\"base\":" + base + ",\"words\":\"Mind the gulls\"}");
         calls.put(lineAt("/pronounce"), "{\"base\":" + base + ",\"word\":\"gullzz\",\"soundsLike\":\"gulls\"}");
         calls.put(lineAt("/again"), "{\"base\":" + base + ",\"at\":0,\"from\":0,\"to\":1}");

@@ -62,6 +62,10 @@ final class GoneReview implements Review {
                 .filter(l -> character.library().looks().stream().noneMatch(x -> x.id().equals(l.look())))
                 .forEach(l -> add(
                         out, Subject.dial(l.look()), l.from(), l.to(), 1, n -> "The look “" + l.look() + "” is laid"));
+        t.kits().stream()
+                .filter(k -> character.library().kits().stream().noneMatch(x -> x.id().equals(k.kit())))
+                .forEach(k ->
+                        add(out, Subject.dial(k.kit()), k.from(), k.to(), 1, n -> "The kit “" + k.kit() + "” is worn"));
         t.cues().stream()
                 .filter(c -> character.cue(c.cue()).isEmpty())
                 .forEach(c -> add(
@@ -104,6 +108,8 @@ final class GoneReview implements Review {
                     List.of(Track.drawings(f.subject().part())), f.from(), f.to()));
         } else if (t.looks().stream().anyMatch(l -> l.look().equals(id) && l.from() == f.from())) {
             out.add(new ActingEdit.LiftLook(f.from(), id));
+        } else if (t.kits().stream().anyMatch(k -> k.kit().equals(id) && k.from() == f.from())) {
+            out.add(new ActingEdit.LiftKit(f.from(), id));
         } else if (t.cues().stream().anyMatch(c -> c.cue().equals(id) && c.frame() == f.from())) {
             out.add(new ShotEdit.TakeOut(f.from(), id));
         } else {

@@ -19,6 +19,7 @@ import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.HeldDrawing;
+import app.leeward.core.shot.KitSpan;
 import app.leeward.core.shot.LookSpan;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
@@ -259,6 +260,7 @@ class ShotCheckTest {
     void whatBelongsToNothingIsKeptToldAndTakenOutOnRequest() {
         Shot shot = keyed(SILENT, "tail", new DialKey(3, 1, Way.HOLD), new DialKey(9, 2, Way.HOLD));
         shot = new ActingEdit.SetLook(-1, new LookSpan(5, 20, "gone-look", 2, 2, 1)).apply(shot);
+        shot = new ActingEdit.WearKit(-1, new KitSpan(2, 30, "gone-kit")).apply(shot);
         shot = new ShotEdit.DropIn(7, "gone-cue").apply(shot);
         shot = new ActingEdit.HoldDrawing("wing", new HeldDrawing(1, 9, "up")).apply(shot);
         List<ShotFinding> found = check(shot);
@@ -267,6 +269,7 @@ class ShotCheckTest {
                 .containsExactlyInAnyOrder(
                         "2 keys move the dial “tail”, which the character no longer has.",
                         "The look “gone-look” is laid, which the character no longer has.",
+                        "The kit “gone-kit” is worn, which the character no longer has.",
                         "The cue “gone-cue” is dropped in, which the character no longer has.",
                         "A card shows the drawing “up” of “wing”, which the character no longer has.");
         Shot left = shot;

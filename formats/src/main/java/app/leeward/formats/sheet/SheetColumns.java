@@ -11,10 +11,12 @@ import app.leeward.core.mouth.MouthTrack;
 import app.leeward.core.mouth.TimingSpan;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Kit;
 import app.leeward.core.rig.Part;
 import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.Gesture;
 import app.leeward.core.shot.HeldDrawing;
+import app.leeward.core.shot.KitSpan;
 import app.leeward.core.shot.LookSpan;
 import app.leeward.core.shot.PlacedLine;
 import app.leeward.core.shot.Playhead;
@@ -140,6 +142,7 @@ final class SheetColumns {
                 LookSpan::from,
                 LookSpan::to,
                 (l, f) -> look(l.look()) + " " + Math.round(100 * l.at(playhead.exposed(f))) + " %"));
+        columns.add(spans("kits", shot.tracks().kits(), KitSpan::from, KitSpan::to, (k, f) -> kit(k.kit())));
         columns.add(spans("cues", shot.tracks().cues(), CuePlacement::frame, this::ends, (c, f) -> cue(c)));
         columns.add(spans("runs", shot.tracks().gestures(), Gesture::from, Gesture::to, (g, f) -> run(g.run())));
         columns.add(spans("mood", shot.tracks().moods(), MoodSpan::from, MoodSpan::to, (m, f) -> mood(m.mood())));
@@ -189,6 +192,14 @@ final class SheetColumns {
     private static String drawing(Part part, String id) {
         // a drawing is known by its id on every bench; its name is that of the art
         return part.drawing(id).map(d -> d.id()).orElse(id);
+    }
+
+    private String kit(String id) {
+        return character.library().kits().stream()
+                .filter(k -> k.id().equals(id))
+                .map(Kit::name)
+                .findFirst()
+                .orElse(id + " (gone)");
     }
 
     private String look(String id) {

@@ -168,9 +168,15 @@ class LineApi {
         admitted.takeFile(sound.getSize() * 6 + (SoundFile.packed(begins) ? UNPACKED : 0), request);
     }
 
+    /** @param revision as it stood then; as it stands when left out */
     @GetMapping("/lines/{id}")
-    LineView stand(@PathVariable UUID id) {
-        return view(lines.snapshot(id));
+    LineView stand(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
+        return view(revision == null ? lines.snapshot(id) : lines.snapshot(id, revision));
+    }
+
+    @PostMapping("/lines/{id}/return")
+    LineView returnTo(@PathVariable UUID id, @RequestBody CharacterApi.ReturnBody body) {
+        return view(lines.returnTo(id, body.base(), body.to(), CharacterApi.AUTHOR));
     }
 
     /** A copy of a line, as a line of its own. */

@@ -255,7 +255,7 @@ public class Lines {
     }
 
     /** As it stood at one revision. */
-    Snapshot<Shot> snapshot(UUID id, int revision) {
+    public Snapshot<Shot> snapshot(UUID id, int revision) {
         return ledger.snapshot(keeping, id, revision);
     }
 
@@ -282,6 +282,10 @@ public class Lines {
 
     public Snapshot<Shot> redo(UUID id, int base, String author) {
         return ledger.redo(keeping, id, base, author);
+    }
+
+    public Snapshot<Shot> returnTo(UUID id, int base, int to, String author) {
+        return ledger.returnTo(keeping, id, base, to, author);
     }
 
     /** A new line as a grid times it. */
