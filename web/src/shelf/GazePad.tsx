@@ -66,59 +66,62 @@ export function GazePad({
   };
   return (
     <div className="shrink-0">
-      <div
-        ref={square}
-        role="slider"
-        tabIndex={0}
-        aria-label={name}
-        aria-roledescription="pad"
-        aria-valuemin={across.from}
-        aria-valuemax={across.to}
-        aria-valuenow={Math.round(x * 100) / 100}
-        aria-valuetext={`across ${shown(across, x)}, down ${shown(down, y)}`}
-        data-testid={`pad-${name.toLowerCase()}`}
-        title="Drag; double-click for straight ahead"
-        className={`relative cursor-crosshair touch-none overflow-hidden rounded-xl border border-line bg-card ${
-          large ? 'h-[132px] w-[160px]' : 'h-[76px] w-[92px]'
-        }`}
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          started.current = [x, y];
-          setGrabbed(true);
-          move(e);
-          director.grab(across.id, down.id);
-        }}
-        onPointerMove={(e) => grabbed && move(e)}
-        onPointerUp={() => grabbed && letGo()}
-        onPointerCancel={() => grabbed && letGo()}
-        onDoubleClick={() => set(across.rest, down.rest)}
-        onKeyDown={key}
-      >
-        {field.length > 0 && (
-          <svg
-            className="absolute inset-0 h-full w-full"
-            viewBox="0 0 100 100"
-            preserveAspectRatio="none"
-            aria-hidden
-          >
-            <rect width="100" height="100" className="fill-chart" />
-            <path
-              d={'M' + field.map((p) => `${share(across, p[0]!)} ${share(down, p[1]!)}`).join('L') + 'Z'}
-              className="fill-card stroke-doing"
-              strokeWidth="1.5"
-              vectorEffect="non-scaling-stroke"
-            />
-          </svg>
-        )}
-        <div className="absolute inset-y-0 left-1/2 w-px bg-line" />
-        <div className="absolute inset-x-0 top-1/2 h-px bg-line" />
-        <PadPath name={name} across={across} down={down} />
+      <div className="relative">
         <div
-          className="pointer-events-none absolute inset-0 will-change-transform"
-          style={{ transform: `translate(${share(across, x)}%, ${share(down, y)}%)` }}
+          ref={square}
+          role="slider"
+          tabIndex={0}
+          aria-label={name}
+          aria-roledescription="pad"
+          aria-valuemin={across.from}
+          aria-valuemax={across.to}
+          aria-valuenow={Math.round(x * 100) / 100}
+          aria-valuetext={`across ${shown(across, x)}, down ${shown(down, y)}`}
+          data-testid={`pad-${name.toLowerCase()}`}
+          title="Drag; double-click for straight ahead"
+          className={`relative cursor-crosshair touch-none overflow-hidden rounded-xl border border-line bg-card ${
+            large ? 'h-[132px] w-[160px]' : 'h-[76px] w-[92px]'
+          }`}
+          onPointerDown={(e) => {
+            e.currentTarget.setPointerCapture(e.pointerId);
+            started.current = [x, y];
+            setGrabbed(true);
+            move(e);
+            director.grab(across.id, down.id);
+          }}
+          onPointerMove={(e) => grabbed && move(e)}
+          onPointerUp={() => grabbed && letGo()}
+          onPointerCancel={() => grabbed && letGo()}
+          onDoubleClick={() => set(across.rest, down.rest)}
+          onKeyDown={key}
         >
-          <div className="absolute -top-2 -left-2 h-4 w-4 rounded-full border-2 border-card bg-doing shadow" />
+          {field.length > 0 && (
+            <svg
+              className="absolute inset-0 h-full w-full"
+              viewBox="0 0 100 100"
+              preserveAspectRatio="none"
+              aria-hidden
+            >
+              <rect width="100" height="100" className="fill-chart" />
+              <path
+                d={'M' + field.map((p) => `${share(across, p[0]!)} ${share(down, p[1]!)}`).join('L') + 'Z'}
+                className="fill-card stroke-doing"
+                strokeWidth="1.5"
+                vectorEffect="non-scaling-stroke"
+              />
+            </svg>
+          )}
+          <div className="absolute inset-y-0 left-1/2 w-px bg-line" />
+          <div className="absolute inset-x-0 top-1/2 h-px bg-line" />
+          <div
+            className="pointer-events-none absolute inset-0 will-change-transform"
+            style={{ transform: `translate(${share(across, x)}%, ${share(down, y)}%)` }}
+          >
+            <div className="absolute -top-2 -left-2 h-4 w-4 rounded-full border-2 border-card bg-doing shadow" />
+          </div>
         </div>
+        {/* over the pad and not in it, since a handle within a slider is not found */}
+        <PadPath name={name} across={across} down={down} />
       </div>
       <div className="mt-0.5 text-center text-[12px] font-bold">{name}</div>
     </div>

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import { api, type Shot } from '../api/client';
+import { api, type Character, type Dial, type Edit, type Shot } from '../api/client';
 import { useStudio } from '../state/studio';
 import { NO_TRACKS } from './noTracks';
 
@@ -23,6 +23,33 @@ const KINDS: [LaidKind, string, string][] = [
   ['BREATH', 'breath', 'the head lifts in pauses'],
   ['LOOKS', 'look', 'the one the mood of the line is called after'],
 ];
+
+/** What a kind is acted with and can be made with one click. */
+const MADE: [LaidKind, Edit, string][] = [
+  ['NODS', { kind: 'make-head-dial', dial: 'NOD' }, 'the nod'],
+  ['BROWS', { kind: 'make-brows' }, 'the brows’ dials'],
+];
+
+/** What a kind is acted with and this character lacks, in words; empty when it has it. Breath is taken with the nod. */
+export function lacking(kind: LaidKind, character: Character): string {
+  const { dials, views } = character.controls;
+  const has = (purpose: Dial['purpose']) => dials.some((d) => d.purpose === purpose);
+  switch (kind) {
+    case 'BLINKS':
+      return has('BLINK') ? '' : 'no blink';
+    case 'NODS':
+    case 'BREATH':
+      return has('NOD') ? '' : 'no nod';
+    case 'BROWS':
+      return dials.some((d) => d.id === 'brow-raise') ? '' : 'no dials of the brows';
+    case 'GAZE':
+      return has('GAZE_ACROSS') ? '' : 'no gaze';
+    case 'SETTLING':
+      return !has('TURN') ? 'no turn' : views ? 'its views are exchanged' : '';
+    case 'LOOKS':
+      return character.library.looks.length > 0 ? '' : 'no looks';
+  }
+}
 
 /** How many things were laid of each kind. */
 export function laidOf(shot: Shot): Record<LaidKind, number> {
@@ -48,7 +75,7 @@ function laidOn(track: { laid?: { kind: LaidKind } }[]): Map<LaidKind, number> {
 
 /** Proposes the acting a line asks for, as ordinary keys; all of it or by kind, and taken back by kind. */
 export function FirstPass({ shot }: { shot: Shot }) {
-  const { changeLine, editLine } = useStudio();
+  const { view, changeLine, edit, editLine, tell } = useStudio();
   const [temperament, setTemperament] = useState<Temperament>('CALM');
   const [strength, setStrength] = useState(1);
   const [seed, setSeed] = useState(1);
@@ -62,7 +89,24 @@ export function FirstPass({ shot }: { shot: Shot }) {
     setTemperament(asked.temperament);
     setSeed(asked.seed);
     setBusy(true);
-    await changeLine((l) => api.firstPass(l.id, { base: l.revision, ...asked }));
+    let after: Shot | null = null;
+    const done = await changeLine(async (l) => {
+      const answer = await api.firstPass(l.id, { base: l.revision, ...asked });
+      after = answer.shot;
+      return answer;
+    });
+    setBusy(false);
+    if (done && after && Object.values(laidOf(after)).every((n) => n === 0))
+      tell({
+        message:
+          'Nothing was laid: these words ask for little, and what you keyed by hand stays. Try Otherwise, or another temperament.',
+        bad: false,
+      });
+  };
+  const makeable = MADE.filter(([kind]) => lacking(kind, view.character) !== '');
+  const makeMissing = async () => {
+    setBusy(true);
+    for (const [, made] of makeable) await edit(made);
     setBusy(false);
   };
   const takeBack = (which: LaidKind[]) =>
@@ -125,7 +169,12 @@ export function FirstPass({ shot }: { shot: Shot }) {
                     onChange={(e) => setOff(e.target.checked ? off.filter((o) => o !== k) : [...off, k])}
                   />
                   <span className="min-w-0">
-                    <b>{name}</b> <span className="text-faint">{what}</span>
+                    <b>{name}</b>{' '}
+                    {lacking(k, view.character) === '' ? (
+                      <span className="text-faint">{what}</span>
+                    ) : (
+                      <span className="text-wrong">not acted: {lacking(k, view.character)}</span>
+                    )}
                   </span>
                 </label>
                 {laid[k] > 0 && (
@@ -140,6 +189,16 @@ export function FirstPass({ shot }: { shot: Shot }) {
               </li>
             ))}
           </ul>
+          {makeable.length > 0 && (
+            <button
+              className="btn mt-2"
+              disabled={busy}
+              onClick={() => void makeMissing()}
+              title="As on the Turn and Brows benches; each can be undone"
+            >
+              Make what is missing first: {makeable.map(([, , words]) => words).join(' and ')}
+            </button>
+          )}
           <div className="mt-2.5 flex gap-1.5">
             <button className="btn-do" disabled={busy || kinds.length === 0} onClick={() => void lay()}>
               {there ? 'Lay it again' : 'Lay it'}

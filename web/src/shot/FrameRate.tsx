@@ -31,9 +31,9 @@ export function FrameRate({ shot, frame }: { shot: Shot; frame: number }) {
       <Popover.Trigger
         className="rounded px-1 text-[12.5px] whitespace-nowrap text-faint hover:bg-tide"
         title={`${frameRate} frames a second: change that`}
-        aria-label={`${(frame / frameRate).toFixed(2)} seconds, at ${frameRate} frames a second`}
       >
         {(frame / frameRate).toFixed(2)} s <span className="text-[11.5px]">at {frameRate}</span>
+        <span className="sr-only"> frames a second</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

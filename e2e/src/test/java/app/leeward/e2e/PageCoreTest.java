@@ -9,6 +9,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.cue.Blink;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.KeepKit;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
@@ -19,6 +20,9 @@ import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.ActingEdit;
 import app.leeward.core.shot.DialKey;
+import app.leeward.core.shot.HeldDrawing;
+import app.leeward.core.shot.KitSpan;
+import app.leeward.core.shot.LayoutEdit;
 import app.leeward.core.shot.LookSpan;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
@@ -192,6 +196,10 @@ class PageCoreTest extends Story {
                 }));
         Character c =
                 ((Outcome.Done) Edits.apply(lenient.treeToValue(sent, Character.class), new MakeLooks())).character();
+        Part hand = c.part("hand-right").orElseThrow();
+        c = ((Outcome.Done)
+                        Edits.apply(c, new KeepKit("Mask", "", Map.of("cap", Part.NOTHING, "hand-left", Part.NOTHING))))
+                .character();
         sent = json.valueToTree(c);
         Shot shot = lenient.treeToValue(spoken, Shot.class);
         List<Track> tracks = List.of(Track.dial("turn"), Track.of(Track.Sort.LOOKS), Track.of(Track.Sort.BLINKS));
@@ -202,14 +210,24 @@ class PageCoreTest extends Story {
                         List.of(
                                 new DialKey(0, 0, Way.SMOOTH),
                                 new DialKey(12, -30, new Way.Curve(0.2, 0.9, 0.3, 1)),
-                                new DialKey(30, 20, Way.EVEN),
+                                new DialKey(30, 20, Way.EVEN, -6, Optional.empty()),
                                 new DialKey(50, 0, Way.HOLD)))),
                 new ActingEdit.SetLook(-1, new LookSpan(10, 60, look, 6, 8, 0.8)),
                 new ShotEdit.SetBlink(-1, Blink.at(20)),
                 new ActingEdit.MoveFrames(tracks, 10, 40, 5),
                 new ActingEdit.SetKeys(Map.of("turn", List.of(new DialKey(5000, 0, Way.HOLD)))),
                 new ActingEdit.StretchFrames(tracks, 0, 20, 31),
-                new ActingEdit.InsertFrames(tracks, 8, 3)));
+                new ActingEdit.InsertFrames(tracks, 8, 3),
+                new ActingEdit.WearKit(
+                        -1, new KitSpan(5, 42, c.library().kits().get(0).id())),
+                new ActingEdit.HoldDrawing(
+                        hand.id(),
+                        new HeldDrawing(20, 24, hand.drawings().get(1).id(), 3)),
+                new ActingEdit.HoldDrawing(
+                        hand.id(),
+                        new HeldDrawing(24, 60, hand.drawings().get(2).id(), 9)),
+                new LayoutEdit.SetFrameRate(30, false),
+                new LayoutEdit.SetFrameRate(30, true)));
         ObjectNode question = json.createObjectNode();
         question.set("character", sent);
         question.set("artwork", artwork);
@@ -242,7 +260,11 @@ class PageCoreTest extends Story {
                     playhead.frameAt(frames.get(i), Pose.REST),
                     told.get("frames").get(i));
         }
-        Shot plain = here.withTracks(here.tracks().withKeys("turn", List.of()).withLooks(List.of()));
+        Shot plain = here.withTracks(here.tracks()
+                .withKeys("turn", List.of())
+                .withDrawings(Map.of())
+                .withKits(List.of())
+                .withLooks(List.of()));
         same("not acted", new Playhead(face, plain).frameAt(33, Pose.REST), told.get("plain"));
         double[] values = playhead.valuesOf("turn");
         for (int f = 0; f < values.length; f++) {

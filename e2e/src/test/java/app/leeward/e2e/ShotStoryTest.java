@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -228,6 +229,101 @@ class ShotStoryTest extends Story {
         page.waitForFunction("() => Number(document.querySelector('[data-testid=clock] b').textContent) > 12");
         page.waitForFunction("() => document.querySelector('[data-testid=clock] b').textContent === '48'");
         assertThat(hand.shift("nose")).isCloseTo(shiftAt35(), within(2.0));
+    }
+
+    @Test
+    void theWayOfAPadIsBentTheRateChangedAndAnEarlierStateLookedAtAndBroughtBack() throws Exception {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Another shot"))
+                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("An empty shot of two seconds"))
+                .click();
+        hand.settle();
+        BoundingBox pad = page.getByTestId("pad-gaze").boundingBox();
+        for (int[] to : new int[][] {{5, 20}, {25, 80}}) {
+            at(to[0]);
+            page.mouse().click(pad.x + pad.width * to[1] / 100, pad.y + pad.height / 2);
+            keyHere();
+        }
+        assertThat(items("key gaze-down")).hasCount(2);
+        at(15);
+        assertThat(page.getByTestId("pad-gaze")).hasAttribute("aria-valuetext", Pattern.compile("down -?0\\.0\\d"));
+        // the ring in the middle of the way is drawn up, so that the eyes go round in an arc
+        Locator ring = page.getByLabel("Bend the way of Gaze from frame 5 to 25");
+        BoundingBox r = ring.boundingBox();
+        page.mouse().move(r.x + r.width / 2, r.y + r.height / 2);
+        page.mouse().down();
+        page.mouse().move(r.x + r.width / 2, r.y + r.height / 2 - 8);
+        page.mouse().move(r.x + r.width / 2, pad.y + pad.height / 4);
+        page.mouse().up();
+        hand.settle();
+        assertThat(page.getByTestId("pad-gaze"))
+                .hasAttribute("aria-valuetext", Pattern.compile("across 0\\.00, down -0\\.[45]\\d"));
+        ring.press("ArrowUp");
+        hand.settle();
+        button("Undo").click();
+        hand.settle();
+
+        page.getByTitle("24 frames a second: change that").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("The shot plays at 24");
+        button("12").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("frame 25 becomes 13");
+        assertThat(seriousFaults()).isEmpty();
+        page.getByText("keeps its time").click();
+        hand.settle();
+        assertThat(items("key gaze-down").last()).hasAttribute("data-item", "key gaze-down 12");
+        assertThat(page.getByLabel("Frames of the shot")).hasValue("24");
+
+        // what it was before stands beside what it is, and is brought back
+        button("Compare").click();
+        page.getByText("Keyed gaze").first().click();
+        Locator then = page.getByTestId("then");
+        assertThat(then).containsText("Keyed gaze");
+        assertThat(then.locator("[data-part=nose] path").first()).isVisible();
+        assertThat(seriousFaults()).isEmpty();
+        button("now").click();
+        assertThat(then).hasCount(0);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Revision \\d+$")))
+                .click();
+        page.getByLabel(Pattern.compile("Go back to revision")).first().click();
+        hand.settle();
+        assertThat(page.getByLabel("Frames of the shot")).hasValue("48");
+        button("Undo").click();
+        hand.settle();
+        assertThat(page.getByLabel("Frames of the shot")).hasValue("24");
+    }
+
+    /** Where the sound is when a frame is shown: common practice, no source, is that a frame more or less is not seen. */
+    @Test
+    void theFaceIsWhereTheSoundIs() {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        at(1);
+        @SuppressWarnings("unchecked")
+        List<Number> late = (List<Number>)
+                page.evaluate(
+                        """
+                async () => {
+                  const sound = document.querySelector('[data-testid=sound]');
+                  document.querySelector('button[aria-label=Play]').click();
+                  await new Promise(r => sound.addEventListener('playing', r, { once: true }));
+                  const out = [];
+                  while (!sound.paused && !sound.ended && out.length < 600) {
+                    await new Promise(requestAnimationFrame);
+                    const shown = Number(document.querySelector('[data-testid=clock] b').textContent) - 1;
+                    out.push(sound.currentTime * 24 - shown);
+                  }
+                  return out.slice(5, -5);
+                }
+                """);
+        List<Double> apart =
+                late.stream().map(n -> Math.abs(n.doubleValue() - 0.5)).sorted().toList();
+        assertThat(apart).hasSizeGreaterThan(20);
+        System.out.printf(
+                "page: sound and picture are %.2f frames apart at the median, %.2f at the 95th percentile of %d%n",
+                apart.get(apart.size() / 2), apart.get(apart.size() * 95 / 100), apart.size());
+        assertThat(apart.get(apart.size() / 2)).isLessThanOrEqualTo(1);
     }
 
     @Test

@@ -2,9 +2,7 @@ package app.leeward.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
-import app.leeward.core.dial.Ease;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -379,27 +377,5 @@ class TurnStoryTest extends Story {
         button("Undo").click();
         assertThat(button("Let its profile grow past the edge")).isVisible();
         assertThat(button("Undo")).isDisabled();
-    }
-
-    /** W3C CSS Easing Functions: the browser's own progress of an animation with the same curve. */
-    @Test
-    void easingsAreTheBrowsersOwn() {
-        double[][] curves = {{0.42, 0, 0.58, 1}, {0.25, 0.1, 0.25, 1}, {0.9, -0.4, 0.1, 1.6}, {0, 0, 1, 1}, {1, 0, 0, 1}
-        };
-        for (double[] c : curves) {
-            Ease.Curve ours = new Ease.Curve(c[0], c[1], c[2], c[3]);
-            @SuppressWarnings("unchecked")
-            List<Number> theirs = (List<Number>) page.evaluate(
-                    "c => { const a = document.body.animate([{opacity: 1}, {opacity: 1}], {duration: 1000, fill: 'both',"
-                            + " easing: `cubic-bezier(${c.join(',')})`}); a.pause(); const out = [];"
-                            + " for (let i = 0; i <= 40; i++) { a.currentTime = i * 25; out.push(a.effect.getComputedTiming().progress); }"
-                            + " a.cancel(); return out; }",
-                    java.util.Arrays.stream(c).boxed().toList());
-            for (int i = 0; i <= 40; i++) {
-                assertThat(ours.at(i / 40.0))
-                        .as("%s at %s", ours, i / 40.0)
-                        .isCloseTo(theirs.get(i).doubleValue(), within(1e-4));
-            }
-        }
     }
 }

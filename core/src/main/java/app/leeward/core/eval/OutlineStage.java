@@ -141,7 +141,7 @@ final class OutlineStage {
             return List.of();
         }
         Artwork drawn = rig.parts[part].drawing(drawing).map(Drawing::art).orElseThrow();
-        Artwork art = pulled(part, drawing, blended(part, drawn, blend), settings);
+        Artwork art = pulled(part, drawing, blended(part, drawing, drawn, blend), settings);
         if (!straight) {
             return new Bend(left, middle, right).of(art);
         }
@@ -152,8 +152,8 @@ final class OutlineStage {
     }
 
     /** The same art where nothing comes over, and where the two have not the same points. */
-    private Artwork blended(int part, Artwork art, Blend blend) {
-        if (blend == null || blend.left() == 0) {
+    private Artwork blended(int part, String drawing, Artwork art, Blend blend) {
+        if (blend == null || blend.left() == 0 || !blend.to().equals(drawing)) {
             return art;
         }
         List<Shape> shapes = art.shapes();

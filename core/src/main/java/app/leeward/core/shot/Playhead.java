@@ -196,7 +196,7 @@ public final class Playhead {
             for (HeldDrawing h : held) {
                 double left = live.picks().containsKey(part) ? 0 : h.left(frame);
                 if (left > 0) {
-                    before(part, h.from()).ifPresent(from -> blends.put(part, new Blend(from, left)));
+                    before(part, h.from()).ifPresent(from -> blends.put(part, new Blend(from, h.drawing(), left)));
                 }
             }
         });

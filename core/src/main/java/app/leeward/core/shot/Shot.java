@@ -166,11 +166,12 @@ public record Shot(
         return new Shot(name, rules, frames, lines, mood, newTracks, accepted);
     }
 
-    /** What is said alone, without the dials, drawings and looks acted along it; this very shot when there is nothing of that. */
+    /** What is said alone, without the dials, drawings, kits and looks acted along it; this very shot when there is nothing of that. */
     public Shot withoutActing() {
         Tracks rest = tracks.withDials(Map.of())
                 .withDrawings(Map.of())
                 .withLooks(List.of())
+                .withKits(List.of())
                 .withNotes(List.of());
         return rest.equals(tracks) ? this : withTracks(rest);
     }

@@ -128,6 +128,13 @@ class WornAndBlendedTest {
         assertThat(head.frameAt(13, Pose.REST).of("coat").orElseThrow().outlines())
                 .as("it has come over")
                 .isEmpty();
+        Evaluator face = head.evaluator();
+        assertThat(face.frame(head.poseAt(11, Pose.REST).withPins(Map.of("coat", "square")))
+                        .of("coat")
+                        .orElseThrow()
+                        .outlines())
+                .as("what wins over the held drawing is as it was drawn")
+                .isEmpty();
         assertThat(head.poseAt(11, Pose.REST.withPicks(Map.of("coat", "square")))
                         .blends())
                 .as("the hand shows another")
@@ -145,6 +152,6 @@ class WornAndBlendedTest {
                     .isEmpty();
         }
         assertThatThrownBy(() -> new HeldDrawing(1, 2, "x", -1)).hasMessageContaining("-1");
-        assertThatThrownBy(() -> new Blend("x", 1.5)).hasMessageContaining("1.5");
+        assertThatThrownBy(() -> new Blend("x", "y", 1.5)).hasMessageContaining("1.5");
     }
 }
