@@ -46,6 +46,7 @@ export type PoseBody = Schemas['PoseBody'];
 export type Reason = Schemas['Reason'];
 export type Shape = Schemas['Shape'];
 export type Item = Schemas['Item'];
+export type Template = Schemas['TemplateView'];
 export type Step = Schemas['Step'];
 export type WhyView = Schemas['WhyView'];
 export type Joint = Schemas['Joint'];
@@ -227,6 +228,8 @@ export interface Moment {
 }
 
 export const api = {
+  templates: () => get<Template[]>('/templates'),
+  beginTemplate: (id: string) => post<CharacterView>(`/templates/${id}`, {}),
   characters: () => get<{ items: Item[]; total: number }>('/characters?size=200'),
   character: (id: string) => get<CharacterView>(`/characters/${id}`),
   characterAt: (id: string, revision: number) => get<CharacterView>(`/characters/${id}?revision=${revision}`),

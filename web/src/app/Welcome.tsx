@@ -1,5 +1,7 @@
 import { FileDown, FilePlus2 } from 'lucide-react';
+import { useDesk } from '../state/desk';
 import { useDrop } from './drop';
+import { FinishedHeads } from './FinishedHeads';
 
 /** Shown while there is no character at all. */
 export function Welcome() {
@@ -21,6 +23,8 @@ export function Welcome() {
             <FileDown size={16} aria-hidden /> A blank to draw over
           </a>
         </div>
+        <h2 className="mt-5 text-[15px] font-semibold">Or begin with a head that is finished</h2>
+        <FinishedHeads begun={(id) => useDesk.getState().open(id)} />
         {problem && (
           <p role="alert" className="mt-4 rounded-md bg-wrong-soft p-3 text-wrong">
             {problem.message}

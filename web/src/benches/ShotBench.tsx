@@ -34,7 +34,7 @@ export function ShotBench() {
     <div className="-mx-5 -my-4 flex h-[calc(100%+2rem)] flex-col">
       <header className="flex flex-wrap items-center gap-x-1.5 gap-y-1.5 px-3.5 pt-3.5 pb-2.5">
         <h1 className="mr-1 text-2xl font-bold">Shot</h1>
-        <div className="max-w-[190px] min-w-0">
+        <div className="max-w-[190px] min-w-0 flex-[1_1_84px]">
           <EditableName
             label="Name of the shot"
             name={shot.name}

@@ -173,7 +173,7 @@ export function FirstPass({ shot }: { shot: Shot }) {
                     {lacking(k, view.character) === '' ? (
                       <span className="text-faint">{what}</span>
                     ) : (
-                      <span className="text-wrong">not acted: {lacking(k, view.character)}</span>
+                      <span className="text-faint italic">not acted: {lacking(k, view.character)}</span>
                     )}
                   </span>
                 </label>

@@ -62,7 +62,7 @@ export const ItemLane = memo(function ItemLane({
                     {item.label}
                   </text>
                 )}
-              {item.more && long > 30 && item.of.kind !== 'blink' && item.of.kind !== 'note' && (
+              {item.more && long > 30 && !['blink', 'note', 'drawing'].includes(item.of.kind) && (
                 <text x="5" y={across ? 30 : 27} className="fill-ink text-[11px]">
                   {item.more}
                 </text>
@@ -153,5 +153,21 @@ function Body({ item, lane, paper, on }: { item: Item; lane: Lane; paper: Paper;
         : item.gone
           ? 'fill-wrong-soft'
           : 'fill-drawn';
-  return <rect {...r} rx="4" className={`${fill} ${stroke}`} strokeWidth={width} />;
+  const card = <rect {...r} rx="4" className={`${fill} ${stroke}`} strokeWidth={width} />;
+  if (item.of.kind !== 'drawing' || item.of.held.in === 0) return card;
+  // it comes over: a wedge of the drawing before, as many frames long
+  const { held } = item.of;
+  const [a, b] = [lane.at + 2, lane.at + lane.size - 2];
+  const over =
+    paper.path([
+      paper.at(held.from, a),
+      paper.at(held.from, b),
+      paper.at(Math.min(held.to, held.from + held.in), paper.across ? b : a),
+    ]) + 'Z';
+  return (
+    <>
+      {card}
+      <path d={over} className="fill-drawn stroke-line" />
+    </>
+  );
 }

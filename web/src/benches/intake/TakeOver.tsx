@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
 import { api, type Item, type TransferItem, type TransferView } from '../../api/client';
+import { FinishedHeads } from '../../app/FinishedHeads';
 import { useStudio } from '../../state/studio';
 import { FITTINGS, fits, inKinds } from './transfer';
 
@@ -30,6 +31,10 @@ export function TakeOver({ close }: { close: () => void }) {
       ) : (
         <p className="mt-2 text-[13px] text-faint">There is no other character yet.</p>
       )}
+      <details className="mt-2 text-[13px]" open={!other}>
+        <summary className="cursor-pointer text-faint">A head that comes finished with Leeward …</summary>
+        <FinishedHeads begun={setPicked} />
+      </details>
     </section>
   );
 }
