@@ -6,6 +6,7 @@ import type { Character, Edit } from '../../api/client';
 import { useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
 import { arm, trackOf, useLive } from '../liveState';
+import { Limits } from './Limits';
 import { usePerformerState } from './performerState';
 import { idOf } from './usePerformer';
 
@@ -65,7 +66,20 @@ export const LinkRow = memo(function LinkRow({
           </>
         )}
       </td>
-      <td className="pr-2">{first && <Bar signal={signal} on={link !== null && armed} />}</td>
+      <td className="pr-2">
+        {first && <Bar signal={signal} on={link !== null && armed} />}
+        {link && dial?.purpose !== 'BLINK' && (
+          <span className="block pr-[42px]">
+            <Limits
+              name={`${signal.title} to ${dial?.name ?? idOf(link.drives)}`}
+              range={limits(link.drives)}
+              link={link}
+              disabled={disabled}
+              keep={keep}
+            />
+          </span>
+        )}
+      </td>
       <td>
         <span className="flex min-w-0 items-center gap-1.5">
           <select

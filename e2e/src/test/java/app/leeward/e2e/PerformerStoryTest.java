@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.WebSocket;
@@ -71,6 +72,25 @@ class PerformerStoryTest extends Story {
         assertThat(page.getByLabel("Head yaw by")).hasValue("50 %");
         button("Undo").click();
         assertThat(page.getByLabel("Head yaw by")).hasValue("100 %");
+        // its limits by their ends: dragged, stepped, and undone
+        Locator higher = page.getByLabel("Head yaw to Turn: no higher");
+        String whole = higher.getAttribute("aria-valuenow");
+        BoundingBox end = higher.boundingBox();
+        page.mouse().move(end.x + end.width / 2, end.y + end.height / 2);
+        page.mouse().down();
+        page.mouse().move(end.x + end.width / 2 - 4, end.y + end.height / 2);
+        page.mouse().move(end.x + end.width / 2 - 12, end.y + end.height / 2);
+        page.mouse().up();
+        hand.settle();
+        assertThat(higher).not().hasAttribute("aria-valuenow", whole);
+        String dragged = higher.getAttribute("aria-valuenow");
+        higher.press("ArrowLeft");
+        hand.settle();
+        assertThat(higher).not().hasAttribute("aria-valuenow", dragged);
+        button("Undo").click();
+        button("Undo").click();
+        hand.settle();
+        assertThat(higher).hasAttribute("aria-valuenow", whole);
         button("Looking about").click();
         assertThat(status()).containsText("Looking about");
 

@@ -3,6 +3,7 @@ package app.leeward.core.lips;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.FillRule;
+import app.leeward.core.art.Lab;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
@@ -37,6 +38,15 @@ record MouthStart(
         boolean lined,
         List<Shape> colour,
         List<Shape> details) {
+    /** From which lightness on a patch is no inside of a mouth. By eye, as the others here. */
+    private static final double LIGHT = 45;
+    /** How thick a line is that was never drawn, and a lip, as shares of the mouth's width. */
+    private static final double LINE = 0.05;
+
+    private static final double LIP = 0.09;
+    /** The line of a mouth that has neither line nor colour. */
+    private static final String INK = "#2a2f38";
+
     /** Below this share of its width an opening counts as closed lips. */
     private static final double CLOSED = 0.1;
 
@@ -51,8 +61,9 @@ record MouthStart(
         double w = lips.width();
         double cx = (lips.upper().start().x() + lips.upper().end().x()) / 2;
         double lip = lipLine(lips);
-        String dark = (drawn.fill() instanceof Paint.Flat f ? Optional.of(f.colour()) : Optional.<String>empty())
-                .orElse(colours.inside());
+        // a patch of light colour without a line is a pair of lips or a beak, a dark one is the mouth's inside
+        String dark =
+                patch(drawn).filter(c -> drawn.stroke().visible() || !light(c)).orElse(colours.inside());
         Shape window = first(art, ShapeRole.WINDOW)
                 .orElse(filled("window", ShapeRole.WINDOW, edge, dark, false))
                 .withPath(edge);
@@ -132,9 +143,20 @@ record MouthStart(
         }
         double width = shape.path().bounds().map(Box::width).orElse(0.0);
         if (shape.fill() instanceof Paint.Picture picture) {
-            return shape.withRole(ShapeRole.OUTLINE, false).painted("", picture.average(), Math.max(1, 0.05 * width));
+            return shape.withRole(ShapeRole.OUTLINE, false).painted("", picture.average(), Math.max(1, LINE * width));
         }
-        return shape.withRole(ShapeRole.OUTLINE, false).painted("", "#2a2f38", Math.max(1, 0.05 * width));
+        // what was drawn without a line gets none of another colour
+        Optional<String> own = patch(shape);
+        double share = own.filter(MouthStart::light).isPresent() ? LIP : LINE;
+        return shape.withRole(ShapeRole.OUTLINE, false).painted("", own.orElse(INK), Math.max(1, share * width));
+    }
+
+    private static Optional<String> patch(Shape shape) {
+        return shape.fill() instanceof Paint.Flat f ? Optional.of(f.colour()) : Optional.empty();
+    }
+
+    private static boolean light(String colour) {
+        return Lab.of(colour).l() > LIGHT;
     }
 
     private static boolean closes(Path path) {

@@ -359,6 +359,20 @@ class MouthMakerTest {
         }
     }
 
+    /** A beak or lips that are one patch of colour: no line of another colour comes to them, and they open onto a dark inside. */
+    @Test
+    void aPatchWithoutALineKeepsItsColour() {
+        String patch = "M450 540 C470 520 530 520 550 540 C530 562 470 562 450 540 Z";
+        Artwork beak = make(Artwork.of(Shape.filled("mouth", path(patch), "#e8a33a")), Viseme.AH);
+        assertThat(of(beak, ShapeRole.OUTLINE).stroke().paint().colours()).containsExactly("#e8a33a");
+        assertThat(of(beak, ShapeRole.WINDOW).fill().colours()).doesNotContain("#e8a33a");
+        Artwork dark = make(Artwork.of(Shape.filled("mouth", path(patch), "#4a1420")), Viseme.AH);
+        assertThat(of(dark, ShapeRole.OUTLINE).stroke().paint().colours()).containsExactly("#4a1420");
+        assertThat(of(dark, ShapeRole.WINDOW).fill().colours()).containsExactly("#4a1420");
+        Artwork lined = make(SMILE, Viseme.AH);
+        assertThat(of(lined, ShapeRole.OUTLINE).stroke().paint().colours()).containsExactly("#201018");
+    }
+
     @Test
     void linesOfChinAndCheekAreNoOutlineAndGoWithTheJawAndTheCorners() {
         Shape chin = Shape.filled("chin line", path("M470 590 C490 600 510 600 530 590"), "#802030")
