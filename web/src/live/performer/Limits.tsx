@@ -31,7 +31,7 @@ export function Limits({
   };
   return (
     <span
-      className={`group relative mt-1 block h-1.5 ${narrowed ? '' : 'opacity-45 focus-within:opacity-100 hover:opacity-100'}`}
+      className={`relative mt-1 block h-1.5 ${narrowed ? '' : 'opacity-0 group-hover/row:opacity-100 focus-within:opacity-100'}`}
       title="Limits: drag an end"
     >
       <span className="absolute inset-x-0 top-[2px] h-[2px] rounded bg-line" />

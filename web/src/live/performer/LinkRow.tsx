@@ -58,7 +58,7 @@ export const LinkRow = memo(function LinkRow({
   const dial = link?.drives.kind === 'dial' ? dials.find((d) => d.id === idOf(link.drives)) : undefined;
   const gone = link !== null && !dial && !looks.some((l) => l.id === idOf(link.drives));
   return (
-    <tr className="border-t border-line">
+    <tr className="group/row border-t border-line">
       <td className={`truncate py-[3px] pr-2 ${link ? '' : 'text-faint'}`}>
         {first && (
           <>
