@@ -7,6 +7,9 @@ import { type Lane, type Paper, placeOf } from './lanes';
 
 const WORDS: Record<Way['kind'], string> = { hold: 'hold', even: 'even', smooth: 'smooth', curve: 'curve' };
 
+/** About how wide a letter beside a key is, pixels. */
+const LETTER = 6.1;
+
 /** A value as it stands beside a key, where there is little room. */
 const brief = (dial: Dial, value: number) =>
   dial.to - dial.from > 10 ? `${Math.round(value) || 0}${dial.unit}` : shown(dial, value);
@@ -132,6 +135,9 @@ export const DialLane = memo(function DialLane({
         const into = placeOf(lane, k.value, across) - lane.at;
         const left = !across && into > lane.size / 2;
         const words = dial ? `${brief(dial, k.value)} ${WORDS[k.way.kind]}` : String(k.value);
+        // what would run into the lane beside it leaves out the way, which its curve tells as well
+        const side = (left ? into : lane.size - into) - 10;
+        const fits = across || words.length * LETTER <= side + 4;
         const on = picked(k);
         return (
           <g
@@ -161,7 +167,7 @@ export const DialLane = memo(function DialLane({
                 strokeWidth="3"
                 paintOrder="stroke"
               >
-                {words}
+                {fits || !dial ? words : brief(dial, k.value)}
               </text>
             )}
             <title>{`${lane.name} ${words}, frame ${k.frame + 1}${k.laid ? `. First pass: ${k.laid.why}` : ''}`}</title>
