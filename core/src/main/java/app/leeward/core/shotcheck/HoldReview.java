@@ -142,10 +142,12 @@ final class HoldReview implements Review {
             out.add(Remedy.of(
                     "Hold it longer",
                     new ActingEdit.HoldDrawing(
-                            part, new HeldDrawing(f.from(), Math.min(shot.frames(), f.from() + length), drawing))));
+                            part,
+                            new HeldDrawing(f.from(), Math.min(shot.frames(), f.from() + length), drawing, h.in()))));
             out.add(Remedy.of(
                     "Bring it earlier",
-                    new ActingEdit.HoldDrawing(part, new HeldDrawing(Math.max(0, f.to() - length), f.to(), drawing))));
+                    new ActingEdit.HoldDrawing(
+                            part, new HeldDrawing(Math.max(0, f.to() - length), f.to(), drawing, h.in()))));
         });
         return out;
     }
