@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Artwork, Character, Placed } from '../api/client';
 import { Painter } from '../stage/painter';
+import { useLive } from '../live/liveState';
 import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { Compare } from './Compare';
@@ -120,6 +121,9 @@ export function SkinButtons() {
   const onion = useSheet((s) => s.onion);
   const path = useSheet((s) => s.path);
   const part = useDesk((s) => s.part);
+  // while a take runs the stage says what ends it, and has nothing to decide
+  const running = useLive((s) => s.phase.is !== 'idle');
+  if (running) return null;
   return (
     <div className="absolute bottom-2.5 left-3 flex gap-1.5">
       <button className="btn" aria-pressed={onion} onClick={() => useSheet.setState({ onion: !onion })}>
