@@ -14,11 +14,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Art that is not the demo's, from the file to a talking, acting head: a fox who says two lines. */
-class FoxShotStoryTest extends Story {
-    private Locator items(String begins) {
-        return page.locator("[data-testid=sheet] [data-item^='" + begins + "']");
-    }
-
+class FoxShotStoryTest extends ShotStory {
     private void record(int line) {
         DemoFiles.Line said = DemoFiles.lines().get(line);
         hand.drop("line.wav", "audio/wav", said.wav());
@@ -30,15 +26,6 @@ class FoxShotStoryTest extends Story {
                 new Page.WaitForFunctionOptions().setTimeout(60_000));
     }
 
-    private void at(int frame) {
-        page.evaluate("() => document.activeElement.blur()");
-        page.keyboard().press("Home");
-        for (int f = 1; f < frame; f++) {
-            page.keyboard().press(".");
-        }
-        assertThat(page.getByTestId("clock")).hasText("frame " + frame + " of");
-    }
-
     private void keyed(String dial, int frame, String value) {
         at(frame);
         Locator field = page.getByLabel(dial + ", value").first();
@@ -46,18 +33,6 @@ class FoxShotStoryTest extends Story {
         field.press("Enter");
         page.evaluate("() => document.activeElement.blur()");
         page.keyboard().press("k");
-        hand.settle();
-    }
-
-    private void put(String head, String what) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(head).setExact(true))
-                .click();
-        page.getByRole(AriaRole.DIALOG)
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(what))
-                .first()
-                .click();
         hand.settle();
     }
 

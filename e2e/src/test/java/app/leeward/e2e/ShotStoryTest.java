@@ -13,20 +13,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A rigger proves Maren by acting: keys on the sheet, dropped in where they play. */
-class ShotStoryTest extends Story {
-    private Locator items(String begins) {
-        return page.locator("[data-testid=sheet] [data-item^='" + begins + "']");
-    }
-
-    private void at(int frame) {
-        page.evaluate("() => document.activeElement.blur()");
-        page.keyboard().press("Home");
-        for (int f = 1; f < frame; f++) {
-            page.keyboard().press(".");
-        }
-        assertThat(page.getByTestId("clock")).hasText("frame " + frame + " of");
-    }
-
+class ShotStoryTest extends ShotStory {
     private void turnTo(String dial, String value) {
         Locator field = page.getByLabel(dial + ", value").first();
         field.click();
@@ -37,18 +24,6 @@ class ShotStoryTest extends Story {
     private void keyHere() {
         page.evaluate("() => document.activeElement.blur()");
         page.keyboard().press("k");
-        hand.settle();
-    }
-
-    private void put(String head, String what) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(head).setExact(true))
-                .click();
-        page.getByRole(AriaRole.DIALOG)
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(what))
-                .first()
-                .click();
         hand.settle();
     }
 

@@ -101,7 +101,7 @@ public final class Recogniser {
             if (s.part().role() == PartRole.OTHER && !offered.contains(s.part().id())) {
                 rule.look(s)
                         .filter(this::free)
-                        .filter(o -> hangsRight(s.part(), o.role()))
+                        .filter(o -> Belonging.allows(character, s.part(), o.role()))
                         .ifPresent(o -> {
                             offers.add(o);
                             offered.add(o.part());
@@ -117,25 +117,6 @@ public final class Recogniser {
                         && p.side() == g.side()
                         && !p.drawings().isEmpty());
         return pieces || !filled && offers.stream().noneMatch(o -> o.role() == g.role() && o.side() == g.side());
-    }
-
-    /** What a file keeps in an eye is a piece of it, and what it keeps with the body, such as a shell, is none of the head. */
-    private boolean hangsRight(Part part, PartRole role) {
-        Optional<PartRole> on = above(part).map(Part::role);
-        if (on.filter(r -> r.belongsTo(PartRole.EYE)).isPresent()) {
-            return role.belongsTo(PartRole.EYE);
-        }
-        return !role.belongsTo(PartRole.HEAD)
-                || on.filter(r -> !r.belongsTo(PartRole.HEAD)).isEmpty();
-    }
-
-    /** The nearest part it hangs on whose role is known. */
-    private Optional<Part> above(Part part) {
-        Optional<Part> at = part.parent().flatMap(character::part);
-        while (at.isPresent() && at.get().role() == PartRole.OTHER) {
-            at = at.get().parent().flatMap(character::part);
-        }
-        return at;
     }
 
     private static Optional<Recognition> offer(Sighted s, PartRole role, Side side, double sure, String why) {
