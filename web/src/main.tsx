@@ -5,7 +5,9 @@ import { App } from './app/App';
 import { Refusal } from './api/client';
 import './index.css';
 import { loadRules } from './rules/rules';
+import { keepRoom } from './room/room';
 import { keepAddress } from './state/desk';
+import { watchSpace } from './state/space';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -18,6 +20,8 @@ const queries = new QueryClient({
 });
 
 keepAddress();
+keepRoom();
+watchSpace();
 loadRules();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

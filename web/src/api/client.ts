@@ -230,7 +230,7 @@ export interface Moment {
 export const api = {
   templates: () => get<Template[]>('/templates'),
   beginTemplate: (id: string) => post<CharacterView>(`/templates/${id}`, {}),
-  characters: () => get<{ items: Item[]; total: number }>('/characters?size=200'),
+  characters: () => get<{ items: Item[]; total: number }>('/characters?size=1000'),
   character: (id: string) => get<CharacterView>(`/characters/${id}`),
   characterAt: (id: string, revision: number) => get<CharacterView>(`/characters/${id}?revision=${revision}`),
   artwork: (id: string, revision: number) => get<Artwork>(`/characters/${id}/artwork?revision=${revision}`),
@@ -244,8 +244,14 @@ export const api = {
       headers: { 'Content-Type': 'application/json' },
     });
   },
-  charactersAway: () => get<{ items: Item[]; total: number }>('/characters?size=200&away=true'),
+  charactersAway: () => get<{ items: Item[]; total: number }>('/characters?size=1000&away=true'),
   putAway: (id: string) => call(`/characters/${id}/put-away`, { method: 'POST' }),
+  card: (id: string) => get<Schemas['CardView']>(`/characters/${id}/card`),
+  duplicateCharacter: (id: string) => post<CharacterView>(`/characters/${id}/duplicate`, {}),
+  latestShots: (size: number) => get<Schemas['RecentShot'][]>(`/shots/latest?size=${size}`),
+  faceUrl: (id: string, revision: number) => `/api/v1/characters/${id}/face.png?revision=${revision}`,
+  momentsUrl: (shot: { id: string; revision: number; of: number }) =>
+    `/api/v1/lines/${shot.id}/moments.png?revision=${shot.revision}&of=${shot.of}`,
   bringBack: (id: string) => call(`/characters/${id}/bring-back`, { method: 'POST' }),
   /** @param name what a bundle's character is to be called; one that is taken is refused (`name-taken`, with the name as its place) */
   readCharacter: (file: File, name?: string) =>

@@ -1,22 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { api } from '../api/client';
-import { Bench } from '../benches/Bench';
-import { LineStrip } from '../line/LineStrip';
 import { PlayerProvider } from '../line/player';
-import { useLive } from '../live/liveState';
-import { Shelf } from '../shelf/Shelf';
-import { Stage } from '../stage/Stage';
-import { ShotTransport } from '../shot/ShotTransport';
-import { useDesk } from '../state/desk';
+import { HomePage } from '../home/HomePage';
+import { TourBar } from '../home/TourBar';
+import { characters as cast } from '../palette/entries';
+import { Palette } from '../palette/Palette';
+import { StudioPalette } from '../palette/StudioPalette';
+import { Guarded } from '../room/Guarded';
+import { Workspace } from '../room/Workspace';
+import { BENCH_NAMES, useDesk } from '../state/desk';
 import { ExportsProvider } from '../state/exports';
 import { StudioProvider } from '../state/studio';
 import { ConnectionBar } from './ConnectionBar';
 import { DropProvider } from './drop';
 import { Keys } from './Keys';
 import { MessageBar } from './MessageBar';
-import { Rail } from './Rail';
-import { Welcome } from './Welcome';
 
 /** Waits for the first line to be ready and puts it on the stage, so that Space plays something at once. */
 function useFirstLine(character: string | null) {
@@ -34,23 +33,40 @@ function useFirstLine(character: string | null) {
   }, [lines.data, line]);
 }
 
+/** Says in the window's title and to the browser's list of places where one is. */
+function useTitle(name: string | undefined) {
+  const home = useDesk((s) => s.home);
+  const bench = useDesk((s) => s.bench);
+  useEffect(() => {
+    document.title = home || !name ? 'Characters – Leeward' : `${name}, ${BENCH_NAMES[bench]} – Leeward`;
+  }, [home, name, bench]);
+}
+
 export function App() {
   const id = useDesk((s) => s.character);
-  const bench = useDesk((s) => s.bench);
-  const live = useLive((s) => s.panel);
-  // whoever performs needs no rulers, and a larger face
-  const performed = useLive((s) => s.panel && s.source !== 'hands');
+  const home = useDesk((s) => s.home);
+  const [help, setHelp] = useState(false);
   const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: 10_000 });
   useEffect(() => {
     const items = characters.data?.items;
-    if (items && !items.some((c) => c.id === useDesk.getState().character)) {
-      const first = items[0];
-      if (first && useDesk.getState().character === null) useDesk.setState({ character: first.id });
-      else if (first) useDesk.getState().open(first.id);
-      else useDesk.setState({ character: null });
-    }
-  }, [characters.data]);
-  useFirstLine(id);
+    const { character } = useDesk.getState();
+    if (!items || items.some((c) => c.id === character)) return;
+    const first = items[0];
+    if (character !== null) {
+      // an address of somebody who is not here any more is told, and not answered with somebody else
+      useDesk.setState({ character: null, home: true, lost: true });
+    } else if (!useDesk.getState().home)
+      useDesk.setState(first ? { character: first.id } : { character: null, home: true });
+  }, [characters.data, characters.dataUpdatedAt]);
+  const known = !characters.data || id === null || characters.data.items.some((c) => c.id === id);
+  const { refetch } = characters;
+  useEffect(() => {
+    // it may have begun a moment ago
+    if (!known) void refetch();
+  }, [known, refetch]);
+  useFirstLine(home ? null : id);
+  const there = characters.data?.items.find((c) => c.id === id);
+  useTitle(there?.name);
 
   if (!characters.data)
     return (
@@ -59,39 +75,33 @@ export function App() {
         <p className="p-8 text-faint">Loading …</p>
       </>
     );
+  const { items } = characters.data;
   return (
     <DropProvider>
       <ConnectionBar />
-      {id && characters.data.items.some((c) => c.id === id) ? (
-        <StudioProvider key={id} id={id} waiting={<p className="p-8 text-faint">Fetching the character …</p>}>
+      {home ? (
+        <Guarded what="The page of all characters">
+          <HomePage characters={items} />
+          <Palette groups={[cast(items, null)]} />
+        </Guarded>
+      ) : !there ? (
+        <p className="p-8 text-faint">Fetching the character …</p>
+      ) : (
+        <StudioProvider
+          key={id}
+          id={there.id}
+          waiting={<p className="p-8 text-faint">Fetching the character …</p>}
+        >
           <PlayerProvider>
             <ExportsProvider>
-              <Keys />
-              <div
-                className={`grid h-full grid-rows-[minmax(0,1fr)_auto_auto] ${
-                  bench === 'shot' && !live
-                    ? 'grid-cols-[132px_minmax(0,0.58fr)_minmax(0,1fr)]'
-                    : bench === 'shot'
-                      ? 'grid-cols-[132px_minmax(0,1fr)_minmax(0,1.06fr)]'
-                      : 'grid-cols-[132px_minmax(0,1fr)_minmax(0,0.86fr)]'
-                }`}
-              >
-                <Rail characters={characters.data.items} />
-                {bench !== 'hand-over' && (
-                  <>
-                    <Stage />
-                    {!(performed && bench === 'shot') && <Shelf />}
-                    {bench === 'shot' ? <ShotTransport /> : <LineStrip />}
-                  </>
-                )}
-                <Bench />
-              </div>
+              <Keys help={help} setHelp={setHelp} />
+              <Workspace />
+              <TourBar />
+              <StudioPalette help={() => setHelp(true)} />
               <MessageBar />
             </ExportsProvider>
           </PlayerProvider>
         </StudioProvider>
-      ) : (
-        <Welcome />
       )}
     </DropProvider>
   );

@@ -7,6 +7,8 @@ import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
 import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
+import { useRoom } from '../room/room';
+import { useSight, ZOOM_STEP } from '../stage/sight';
 import { typing } from '../ui/typing';
 
 const LIST: [string, string][] = [
@@ -15,6 +17,10 @@ const LIST: [string, string][] = [
   ['Ctrl+Z, Ctrl+Shift+Z or Ctrl+Y', 'undo, redo: the last edit of all, on the character or the line'],
   ['W', 'Why? – then click a part'],
   ['0', 'every dial back to rest'],
+  ['+, -, =', 'the stage closer, further away, as large as it was drawn'],
+  ['F, Shift+F', 'the stage shows the head, the whole figure'],
+  ['Space and a drag, middle button', 'move what the stage shows'],
+  ['Alt+Enter', 'the stage alone, and everything round it again'],
   ['Arrows', 'on Parts, Eyes, Brows, Hands, Kits and Turn: nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
   ['Escape', 'let go of the drag, the artwork, the part; end Why?'],
   ['Shift+click', 'choose several parts'],
@@ -26,6 +32,7 @@ const LIST: [string, string][] = [
   ['1 to 9, Shift+1 to 9', 'on Shot, while it is played live: looks, and cues'],
   ['Ctrl+C, X, V, Shift+V', 'on Shot: copy, cut, put in, put in mirrored'],
   ['Delete, Insert', 'on Shot: take out what is chosen, put in an empty frame'],
+  ['Ctrl+K', 'find anything by its name: benches, parts, dials, drawings, looks, shots, characters'],
   ['?', 'this list'],
 ];
 
@@ -37,7 +44,7 @@ const onControl = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement && e.target.closest('button, [role="slider"], a, [role="option"]') !== null;
 
 /** The keys that work on every bench. */
-export function Keys() {
+export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean) => void }) {
   const { step, edit, view } = useStudio();
   const { library, rig, controls } = view.character;
   const { keys, kits } = library;
@@ -46,7 +53,6 @@ export function Keys() {
   const runs = useMemo(() => partRuns(rig), [rig]);
   const { toggle, stepTo } = usePlayer();
   const { toggle: toggleRun } = useRuns();
-  const [help, setHelp] = useState(false);
   const [held] = useState(heldKeys);
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
@@ -58,9 +64,25 @@ export function Keys() {
         return;
       }
       if (typing(e) || e.ctrlKey || e.metaKey) return;
+      const sight = useSight.getState().commands;
+      const { alone, standAlone } = useRoom.getState();
+      if (e.key === 'Enter' && e.altKey) {
+        e.preventDefault();
+        standAlone(!alone);
+        return;
+      }
+      if (e.key === 'Escape' && alone && !desk.shaping && desk.part === null && !desk.whyMode) {
+        standAlone(false);
+        return;
+      }
+      if (sight && (e.key === '+' || e.key === '-' || e.key === '=') && !e.altKey) {
+        if (e.key === '=') sight.actual();
+        else sight.zoom(e.key === '+' ? 1 / ZOOM_STEP : ZOOM_STEP);
+        return;
+      }
       if (e.key === ' ' && !reached(e)) {
         e.preventDefault();
-        toggle();
+        if (!e.repeat) toggle();
       } else if (e.key === ',' || e.key === '.') {
         stepTo(desk.frame + (e.key === ',' ? -1 : 1));
       } else if (e.key === 'Home' && !onControl(e)) {
@@ -76,6 +98,10 @@ export function Keys() {
           desk.ask(false);
           desk.select(null);
         }
+      } else if (sight && e.key === 'F' && e.shiftKey) {
+        sight.fitFigure();
+      } else if (sight && e.key === 'f' && !e.altKey && !keys.some((k) => k.key === 'f')) {
+        sight.fitHead();
       } else if (e.key === '?') {
         setHelp(true);
       } else if (!desk.shaping && !e.altKey && keys.some((k) => k.key === e.key)) {
@@ -117,7 +143,7 @@ export function Keys() {
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', away);
     };
-  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials, held]);
+  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials, held, setHelp]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>

@@ -1,32 +1,19 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
-import { Select } from 'radix-ui';
-import { api, type CharacterView, type Item, type LineView } from '../api/client';
+import { LayoutGrid, Redo2, Search, Undo2 } from 'lucide-react';
+import { api, type CharacterView, type LineView } from '../api/client';
 import { EditableName } from '../ui/EditableName';
-import { BENCHES, type Bench, useDesk } from '../state/desk';
+import { BENCH_NAMES, BENCHES, type Bench, useDesk } from '../state/desk';
 import { exportFact, isUnfinished, useExports } from '../state/exports';
 import { openCount, useReport } from '../state/report';
 import { stepsLine, useStudio } from '../state/studio';
-import { useDrop } from './drop';
+import { usePalette } from '../palette/paletteState';
 
-const NAMES: Record<Bench, string> = {
-  intake: 'Intake',
-  parts: 'Parts',
-  eyes: 'Eyes',
-  mouths: 'Mouths',
-  brows: 'Brows',
-  hands: 'Hands',
-  kits: 'Kits',
-  turn: 'Turn',
-  lines: 'Lines',
-  shot: 'Shot',
-  'hand-over': 'Hand over',
-};
+/** Second lines give way first, where the rail or the window is small. */
+const SECOND = '@max-[110px]/rail:hidden [@media(max-height:719px)]:hidden';
 
 /** The benches in working order, each with how far it is; who is on the stage; undo and redo. */
-export function Rail({ characters }: { characters: Item[] }) {
+export function Rail() {
   const { view, line, step, edit } = useStudio();
-  const { chooseArt } = useDrop();
   const bench = useDesk((s) => s.bench);
   const queries = useQueryClient();
   const report = useReport();
@@ -57,9 +44,9 @@ export function Rail({ characters }: { characters: Item[] }) {
       queryFn: () => api.hands(view.id),
     });
   return (
-    <nav aria-label="Benches" className="row-span-3 flex flex-col border-r border-line bg-paper px-2.5 py-3">
+    <nav aria-label="Benches" className="flex h-full min-h-0 flex-col px-2.5 py-3 @max-[110px]/rail:px-1">
       <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight">Leeward</div>
-      <ol className="mt-4 space-y-1">
+      <ol className="mt-4 min-h-0 flex-1 space-y-1 overflow-y-auto [scrollbar-width:thin]">
         {BENCHES.map((b) => (
           <li key={b}>
             <button
@@ -67,63 +54,49 @@ export function Rail({ characters }: { characters: Item[] }) {
               onClick={() => useDesk.getState().go(b)}
               onPointerEnter={() => near(b)}
               onFocus={() => near(b)}
-              className={`w-full rounded-lg px-2 py-1.5 text-left transition-colors ${
+              title={facts[b]}
+              className={`w-full rounded-lg px-2 py-1.5 text-left transition-colors @max-[110px]/rail:px-1.5 [@media(max-height:719px)]:py-1 ${
                 bench === b ? 'bg-ink text-paper' : 'hover:bg-tide/60'
               }`}
             >
-              <span className="block font-display text-[15px] font-semibold">{NAMES[b]}</span>
-              <span className={`block text-[11.5px] ${bench === b ? 'opacity-80' : 'text-faint'}`}>
+              <span className="block font-display text-[15px] font-semibold">{BENCH_NAMES[b]}</span>
+              <span
+                className={`block truncate text-[11.5px] ${SECOND} ${bench === b ? 'opacity-80' : 'text-faint'}`}
+              >
                 {facts[b]}
               </span>
             </button>
           </li>
         ))}
       </ol>
-      <div className="mt-auto space-y-2">
+      <div className="mt-2 space-y-2">
         <div className="px-1">
-          <div className="text-[11px] text-faint">On the stage</div>
+          <div className="text-[11px] text-faint max-[719px]:hidden">On the stage</div>
           <EditableName
             label="Name of the character"
             name={view.character.name}
             rename={(name) => edit({ kind: 'rename', name })}
           />
         </div>
-        {characters.length > 1 && (
-          <Select.Root value={view.id} onValueChange={(id) => useDesk.getState().open(id)}>
-            <Select.Trigger
-              aria-label="Another character"
-              className="btn w-full justify-between text-left text-[12px]"
-            >
-              <Select.Value>Others ({characters.length - 1})</Select.Value>
-              <Select.Icon />
-            </Select.Trigger>
-            <Select.Portal>
-              <Select.Content
-                position="popper"
-                side="top"
-                className="z-50 max-h-80 overflow-auto rounded-lg border border-line bg-card p-1 shadow-xl"
-              >
-                <Select.Viewport>
-                  {characters.map((c) => (
-                    <Select.Item
-                      key={c.id}
-                      value={c.id}
-                      className="cursor-pointer rounded px-3 py-1.5 outline-none data-[highlighted]:bg-tide"
-                    >
-                      <Select.ItemText>{c.name}</Select.ItemText>
-                    </Select.Item>
-                  ))}
-                </Select.Viewport>
-              </Select.Content>
-            </Select.Portal>
-          </Select.Root>
-        )}
         <button
           className="btn w-full justify-center px-1 text-[12px] whitespace-nowrap"
-          onClick={chooseArt}
-          title="Choose layered art, or drop it anywhere"
+          onClick={() => useDesk.getState().goHome()}
+          title="All characters, by their faces"
         >
-          <FilePlus2 size={14} aria-hidden /> New character
+          <LayoutGrid size={14} aria-hidden />{' '}
+          <span>
+            <span className={SECOND}>All </span>characters
+          </span>
+        </button>
+        <button
+          className="btn w-full justify-center px-1 text-[12px] whitespace-nowrap"
+          onClick={() => usePalette.setState({ open: true })}
+          title="Find anything by its name (Ctrl+K)"
+        >
+          <Search size={14} aria-hidden /> Find{' '}
+          <kbd className={`ml-1 rounded border border-line px-1 font-sans text-[11px] text-faint ${SECOND}`}>
+            Ctrl K
+          </kbd>
         </button>
         <div className="flex gap-1.5">
           <button

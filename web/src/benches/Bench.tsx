@@ -1,6 +1,7 @@
 import { type ComponentType, lazy, Suspense } from 'react';
 import { WhyCard } from '../stage/WhyCard';
-import { isTall, useDesk } from '../state/desk';
+import { Guarded } from '../room/Guarded';
+import { useDesk } from '../state/desk';
 
 /** Loaded when it is gone to; one that cannot be says so instead. */
 function bench(load: () => Promise<ComponentType>): ComponentType {
@@ -37,24 +38,24 @@ export function Bench() {
   return (
     <section
       aria-label="Bench"
-      className={`row-start-1 min-h-0 overflow-y-auto bg-chart px-5 py-4 ${
-        bench === 'hand-over' ? 'col-span-2 col-start-2' : 'col-start-3'
-      } ${isTall(bench) ? 'row-span-3' : 'row-span-2'}`}
+      className="@container/bench min-h-0 min-w-0 overflow-y-auto bg-chart px-5 py-4"
     >
       {whyMode && <WhyCard />}
-      <Suspense>
-        {bench === 'intake' && <IntakeBench />}
-        {bench === 'parts' && <PartsBench />}
-        {bench === 'eyes' && <EyesBench />}
-        {bench === 'mouths' && <MouthsBench />}
-        {bench === 'brows' && <BrowsBench />}
-        {bench === 'hands' && <HandsBench />}
-        {bench === 'kits' && <KitsBench />}
-        {bench === 'turn' && <TurnBench />}
-        {bench === 'lines' && <LinesBench />}
-        {bench === 'shot' && <ShotBench />}
-        {bench === 'hand-over' && <HandOverBench />}
-      </Suspense>
+      <Guarded what="The bench">
+        <Suspense>
+          {bench === 'intake' && <IntakeBench />}
+          {bench === 'parts' && <PartsBench />}
+          {bench === 'eyes' && <EyesBench />}
+          {bench === 'mouths' && <MouthsBench />}
+          {bench === 'brows' && <BrowsBench />}
+          {bench === 'hands' && <HandsBench />}
+          {bench === 'kits' && <KitsBench />}
+          {bench === 'turn' && <TurnBench />}
+          {bench === 'lines' && <LinesBench />}
+          {bench === 'shot' && <ShotBench />}
+          {bench === 'hand-over' && <HandOverBench />}
+        </Suspense>
+      </Guarded>
     </section>
   );
 }

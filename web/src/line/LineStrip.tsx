@@ -4,6 +4,7 @@ import { Popover } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { api, type Shape } from '../api/client';
 import { useDrop } from '../app/drop';
+import { useRoom } from '../room/room';
 import { isTall, useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
@@ -23,20 +24,16 @@ const LABELS = 84;
 const HEIGHT = 218;
 const LANE = 18;
 
-/** Benches with much to show reach down beside the strip. */
-const useSpan = () => useDesk((s) => (isTall(s.bench) ? '' : 'col-span-2'));
-
 /** The line from end to end: wave form, words, sounds, and the mouth of every frame. */
 export function LineStrip() {
   const { line } = useStudio();
   const { chooseSound } = useDrop();
-  const span = useSpan();
   if (!line)
     return (
       <section
         aria-label="Line"
-        className={`${span} col-start-2 grid place-items-center border-t border-r border-line bg-paper text-faint`}
-        style={{ height: HEIGHT }}
+        className="grid h-full place-items-center border-t border-line bg-paper text-faint"
+        style={{ minHeight: HEIGHT }}
       >
         <p className="flex items-center gap-3">
           <AudioLines aria-hidden /> Drop a recording of a spoken line here, or
@@ -67,6 +64,10 @@ function Strip() {
   const seconds = l.frames / rules.frameRate;
   const { moods, timings } = l.shot.tracks;
   const more = Math.min(1, moods.length) + Math.min(1, timings.length);
+  // a strip that was dragged higher has larger mouths to read
+  const spare = Math.max(0, (useRoom((s) => s.size.strip) ?? 0) - HEIGHT - LANE * more);
+  const heard = 38 + Math.round(spare * 0.3);
+  const mouths = 46 + Math.round(spare * 0.7);
   const runs = useMemo(() => spans(l.drawings), [l.drawings]);
   const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
   const { scroller, sight, shown, show, zoomTo } = useZoom(lane, seconds);
@@ -77,7 +78,6 @@ function Strip() {
     stepTo(Math.floor(((e.clientX - r.left) / r.width) * l.frames));
   };
   const [scrubbing, setScrubbing] = useState(false);
-  const span = useSpan();
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
   const shapes = (id: string) => {
     const d = mouth?.drawings.find((m) => m.id === id);
@@ -86,8 +86,8 @@ function Strip() {
   return (
     <section
       aria-label="Line"
-      className={`${span} col-start-2 flex min-w-0 flex-col border-t border-r border-line bg-paper px-4 py-2`}
-      style={{ height: HEIGHT + LANE * more }}
+      className="flex h-full min-w-0 flex-col border-t border-line bg-paper px-4 py-2"
+      style={{ minHeight: HEIGHT + LANE * more }}
     >
       <div className="flex items-center gap-2">
         <button
@@ -158,7 +158,7 @@ function Strip() {
       </div>
       <div className="mt-1 flex min-h-0 flex-1">
         <div className="shrink-0 text-[11.5px] leading-none text-faint" style={{ width: LABELS }}>
-          <div className="flex h-[38px] items-center" aria-hidden>
+          <div className="flex items-center" style={{ height: heard }} aria-hidden>
             sound
           </div>
           <div className="flex h-[20px] items-center" aria-hidden>
@@ -167,7 +167,7 @@ function Strip() {
           <div className="flex h-[20px] items-center" aria-hidden>
             sounds
           </div>
-          <div className="flex h-[46px] items-center" aria-hidden>
+          <div className="flex items-center" style={{ height: mouths }} aria-hidden>
             mouths
           </div>
           {moods.length > 0 && (
@@ -210,7 +210,8 @@ function Strip() {
             onPointerCancel={() => setScrubbing(false)}
           >
             <svg
-              className="block h-[38px] w-full"
+              className="block w-full"
+              style={{ height: heard }}
               viewBox={`0 -1.05 ${Math.max(1, (peaks.data?.length ?? 1) - 1)} 2.1`}
               preserveAspectRatio="none"
               aria-hidden
@@ -219,7 +220,7 @@ function Strip() {
             </svg>
             <WordLane line={l} seconds={seconds} sight={sight} />
             <SoundLane line={l} seconds={seconds} sight={sight} />
-            <div className="relative h-[46px]">
+            <div className="relative" style={{ height: mouths }}>
               {runs.map((r) => (
                 <MouthRun key={r.from} run={r} frames={l.frames} shapes={shapes} lane={lane} />
               ))}

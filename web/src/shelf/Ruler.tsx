@@ -1,3 +1,4 @@
+import { Pin } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import type { Dial } from '../api/client';
 import { useDesk } from '../state/desk';
@@ -7,7 +8,14 @@ import { hold, nextNotch, shown, typed } from './values';
 import { useValue, valueNow } from './standing';
 
 /** A dial as a ruler: its stops are pins, its bands coloured stretches with the drawings they show. */
-export function Ruler({ dial }: { dial: Dial }) {
+export function Ruler({
+  dial,
+  pin,
+}: {
+  dial: Dial;
+  /** Whether it always comes first, and what changes that; nothing where there is no order. */
+  pin?: { pinned: boolean; toggle: () => void };
+}) {
   const { director } = useStudio();
   const value = useValue(dial);
   const track = useRef<HTMLDivElement>(null);
@@ -76,9 +84,26 @@ export function Ruler({ dial }: { dial: Dial }) {
   };
 
   return (
-    <div className="flex items-center gap-2.5">
-      <div className="w-[74px] shrink-0">
-        <div className="truncate text-[12.5px] font-bold">{dial.name}</div>
+    <div className="group/ruler flex items-center gap-2.5">
+      <div className="relative w-[84px] shrink-0">
+        <div className="truncate text-[12.5px] font-bold" title={dial.name}>
+          {dial.name}
+        </div>
+        {pin && (
+          <button
+            aria-label={`${dial.name}: always first`}
+            aria-pressed={pin.pinned}
+            title={pin.pinned ? 'No longer first' : 'Always first'}
+            className={`absolute right-0 bottom-0 grid h-6 w-6 place-items-center rounded hover:bg-tide/60 ${
+              pin.pinned
+                ? 'text-chosen'
+                : 'text-faint opacity-0 group-hover/ruler:opacity-100 focus-visible:opacity-100'
+            }`}
+            onClick={pin.toggle}
+          >
+            <Pin size={12} aria-hidden fill={pin.pinned ? 'currentColor' : 'none'} />
+          </button>
+        )}
         <input
           aria-label={`${dial.name}, value`}
           className="w-full rounded border border-transparent bg-transparent text-[12.5px] text-faint hover:border-line"

@@ -9,7 +9,7 @@ export function ShotTransport() {
   const shot = useActed((s) => s.kept);
   if (!shot) return <LineStrip />;
   return (
-    <Suspense fallback={<section className="col-start-2 h-[218px] border-t border-r border-line bg-paper" />}>
+    <Suspense fallback={<section className="h-[218px] border-t border-line bg-paper" />}>
       <Transport shot={shot} />
     </Suspense>
   );

@@ -43,7 +43,7 @@ export function Transport({ shot }: { shot: Shot }) {
   return (
     <section
       aria-label="Shot"
-      className={`col-start-2 flex min-w-0 flex-col gap-2 border-t border-r border-line bg-paper px-3.5 py-2.5 ${live ? 'h-[min(336px,46vh)]' : 'h-[218px]'}`}
+      className={`flex h-full min-w-0 flex-col gap-2 border-t border-line bg-paper px-3.5 py-2.5 ${live ? 'min-h-[min(336px,46vh)]' : 'min-h-[218px]'}`}
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <button

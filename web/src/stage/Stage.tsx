@@ -1,4 +1,4 @@
-import { CircleHelp, Maximize2 } from 'lucide-react';
+import { CircleHelp } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Frame } from '../api/client';
 import { mouthBox } from '../benches/mouths/box';
@@ -10,7 +10,10 @@ import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { useCompared } from '../shot/compared';
 import { Painter } from './painter';
+import { middle, oneToOne, useSight, zoomedAt } from './sight';
+import { SightButtons } from './SightButtons';
 import { Then } from './Then';
+import { useSightHands } from './useSightHands';
 import { SolidHandles } from './overlay/SolidHandles';
 import { ModelSheet } from './overlay/ModelSheet';
 import { Rigging } from './overlay/Rigging';
@@ -58,7 +61,8 @@ export function Stage() {
     () => (shaped && bench === 'mouths' ? mouthBox(view.character, artwork, shaped.part, 2.2) : null),
     [shaped, bench, view.character, artwork],
   );
-  const roomy = zoomed ?? near ?? (bench === 'kits' || bench === 'hands' ? whole : home);
+  const usual = near ?? (bench === 'kits' || bench === 'hands' ? whole : home);
+  const roomy = zoomed ?? usual;
   // two faces beside each other: what lies at the sides gives way first
   const box = useMemo(
     () => (besideThen ? { ...roomy, x: roomy.x + 0.17 * roomy.w, w: 0.66 * roomy.w } : roomy),
@@ -95,22 +99,24 @@ export function Stage() {
     return () => seen.disconnect();
   }, [box]);
 
+  useSightHands(svg, box, home, setZoomed);
   useEffect(() => {
-    const e = svg.current!;
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(e.getScreenCTM()!.inverse());
-      const by = Math.exp(Math.max(-60, Math.min(60, event.deltaY)) * 0.004);
-      setZoomed((z) => {
-        const b = z ?? home;
-        const w = Math.max(home.w / 30, Math.min(home.w * 6, b.w * by));
-        const k = w / b.w;
-        return { x: at.x - (at.x - b.x) * k, y: at.y - (at.y - b.y) * k, w, h: b.h * k };
-      });
+    const seen = () => {
+      const e = svg.current!;
+      const view = e.viewBox.baseVal;
+      return { x: view.x, y: view.y, w: view.width, h: view.height };
     };
-    e.addEventListener('wheel', wheel, { passive: false });
-    return () => e.removeEventListener('wheel', wheel);
-  }, [home]);
+    useSight.setState({
+      commands: {
+        zoom: (by) => setZoomed(zoomedAt(seen(), by, middle(seen()), home)),
+        // what a bench shows of itself is come back to, and not held on to on the next bench
+        fitHead: () => setZoomed(usual === home ? null : home),
+        fitFigure: () => setZoomed(usual === whole ? null : whole),
+        actual: () => setZoomed(oneToOne(seen(), svg.current!.getBoundingClientRect())),
+      },
+    });
+    return () => useSight.setState({ commands: null });
+  }, [home, whole, usual]);
 
   const getSvg = useCallback(() => svg.current, []);
   const getPainter = useCallback(() => painter.current, []);
@@ -129,7 +135,10 @@ export function Stage() {
   };
 
   return (
-    <main aria-label="Stage" className="relative min-h-0 overflow-hidden border-r border-line graticule">
+    <main
+      aria-label="Stage"
+      className="@container/stage relative col-start-2 row-start-1 min-h-0 min-w-0 overflow-hidden border-r border-line graticule"
+    >
       <svg
         ref={svg}
         // a layer of its own: what is posed sixty times a second is painted without what lies around it
@@ -186,16 +195,6 @@ export function Stage() {
         >
           <CircleHelp size={15} aria-hidden /> Why?
         </button>
-        {zoomed && (
-          <button className="btn" onClick={() => setZoomed(null)}>
-            <Maximize2 size={14} aria-hidden /> Whole head
-          </button>
-        )}
-        {zoomed !== whole && (bench === 'intake' || bench === 'parts') && (
-          <button className="btn" onClick={() => setZoomed(whole)}>
-            Whole figure
-          </button>
-        )}
         {recording && <RecordingChip />}
         {!recording && (shaped || (bench === 'parts' && part)) && (
           <span className="self-center rounded-full border border-doing bg-doing-soft px-2.5 py-0.5 text-[12px] text-ink">
@@ -206,7 +205,8 @@ export function Stage() {
         )}
       </div>
       {bench === 'shot' && <SkinButtons />}
-      <span className="pointer-events-none absolute top-3 right-3 text-right text-[11px] leading-tight text-stage-ink">
+      <SightButtons percent={Math.round(100 / unit)} moved={roomy !== home} />
+      <span className="pointer-events-none absolute top-3 right-3 text-right text-[11px] leading-tight text-stage-ink @max-[420px]/stage:hidden">
         screen left is
         <br />
         the character’s right

@@ -14,6 +14,19 @@ export const BENCHES = [
   'hand-over',
 ] as const;
 export type Bench = (typeof BENCHES)[number];
+export const BENCH_NAMES: Record<Bench, string> = {
+  intake: 'Intake',
+  parts: 'Parts',
+  eyes: 'Eyes',
+  mouths: 'Mouths',
+  brows: 'Brows',
+  hands: 'Hands',
+  kits: 'Kits',
+  turn: 'Turn',
+  lines: 'Lines',
+  shot: 'Shot',
+  'hand-over': 'Hand over',
+};
 /** Benches that need the whole height beside the face; the line keeps to the face's side there. */
 export const isTall = (bench: Bench) => bench !== 'lines';
 
@@ -25,6 +38,10 @@ export const posesParts = (bench: Bench) => !acts(bench) && bench !== 'mouths';
 /** What the rigger has on the desk: which bench, which pose, which line and frame. All of it lives in the address. */
 export interface Desk {
   character: string | null;
+  /** Whether all characters are shown instead of the one that is open. */
+  home: boolean;
+  /** Whether the address named a character that is not here. */
+  lost: boolean;
   bench: Bench;
   dials: Record<string, number>;
   picks: Record<string, string>;
@@ -68,6 +85,7 @@ export interface Desk {
 
 interface Actions {
   open: (character: string) => void;
+  goHome: () => void;
   go: (bench: Bench) => void;
   turn: (dial: string, value: number) => void;
   /** Several dials in one step. */
@@ -94,6 +112,8 @@ interface Actions {
 
 const START: Desk = {
   character: null,
+  home: false,
+  lost: false,
   bench: 'lines',
   dials: {},
   picks: {},
@@ -131,6 +151,7 @@ function put(map: Record<string, string>, key: string, value: string | null): Re
 /** The desk as a part of the address, and back. Unknown or broken pieces are dropped. */
 export function toHash(d: Desk): string {
   const q = new URLSearchParams();
+  if (d.home) q.set('home', '');
   if (d.character) q.set('c', d.character);
   q.set('b', d.bench);
   for (const [k, v] of Object.entries(d.dials)) q.set(`d.${k}`, String(Math.round(v * 1000) / 1000));
@@ -165,6 +186,8 @@ export function fromHash(hash: string): Partial<Desk> {
   const frame = Number(q.get('f') ?? 0);
   return {
     character: q.get('c'),
+    // an address that names nothing is that of the whole house
+    home: q.has('home') || [...q].length === 0,
     bench: BENCHES.includes(bench) ? bench : START.bench,
     dials,
     picks,
@@ -185,6 +208,7 @@ export const useDesk = create<Desk & Actions>((set) => ({
   ...START,
   ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
   open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
+  goHome: () => set({ home: true, playing: false, shaping: null, recording: false }),
   go: (bench) => set({ bench, shaping: null, recording: false, together: null, solids: false }),
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   turnAll: (values) => set((s) => ({ dials: { ...s.dials, ...values } })),
@@ -228,20 +252,44 @@ export const useDesk = create<Desk & Actions>((set) => ({
   ask: (whyMode) => set({ whyMode }),
 }));
 
-/** Keeps the address in step with the desk, without a step in the browser's history for every drag. */
+/** What the address tells that the browser's own Back goes through: where one is, and not how everything is posed there. */
+const place = (d: Desk) => (d.home ? 'home' : `${d.character}/${d.bench}/${d.line}`);
+
+/**
+ * Keeps the address in step with the desk: a step in the browser's history for every bench, character and line gone to, none for
+ * a drag.
+ */
 export function keepAddress(): () => void {
   let timer = 0;
-  const stop = useDesk.subscribe((s) => {
+  let stood = place(useDesk.getState());
+  const write = () => {
+    const now = useDesk.getState();
+    if (now.playing) return;
+    const hash = toHash(now);
+    // what comes by itself when a character is opened, its first line, is no place gone to
+    const gone = place(now) !== stood && !/\/null$/.test(stood) && stood !== 'null/lines/null';
+    stood = place(now);
+    if (hash === location.hash) return;
+    if (gone) history.pushState(null, '', hash);
+    else history.replaceState(null, '', hash);
+  };
+  const stop = useDesk.subscribe((s, before) => {
     window.clearTimeout(timer);
-    timer = window.setTimeout(() => {
-      if (!s.playing) history.replaceState(null, '', toHash(useDesk.getState()));
-    }, 150);
+    // a drag on its way is written where it was, before the place changes
+    if (place(s) !== place(before)) write();
+    else timer = window.setTimeout(write, 150);
   });
-  const back = () => useDesk.setState(fromHash(location.hash));
+  const back = () => {
+    const to = fromHash(location.hash);
+    stood = place({ ...useDesk.getState(), ...to });
+    useDesk.setState({ ...to, shaping: null, recording: false, playing: false });
+  };
   window.addEventListener('hashchange', back);
+  window.addEventListener('popstate', back);
   return () => {
     stop();
     window.clearTimeout(timer);
     window.removeEventListener('hashchange', back);
+    window.removeEventListener('popstate', back);
   };
 }

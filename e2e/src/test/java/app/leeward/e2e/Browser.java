@@ -108,8 +108,9 @@ final class Browser implements AutoCloseable {
                                 .toList()));
     }
 
+    /** Opens a bench; of an address that names none, the one that is open first. */
     void open(String url) {
-        page.navigate(url);
+        page.navigate(url.contains("#") ? url : url + "/#b=lines");
         page.getByTestId("stage").waitFor();
         page.locator("[data-testid=stage] [data-part=nose] path").first().waitFor();
     }

@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -24,7 +25,11 @@ public final class Client {
         base = "http://127.0.0.1:" + port;
     }
 
-    record Answer(int status, String type, byte[] body) {
+    record Answer(int status, String type, byte[] body, HttpHeaders headers) {
+        String header(String name) {
+            return headers.firstValue(name).orElse("");
+        }
+
         JsonNode json() {
             try {
                 return JSON.readTree(body);
@@ -45,7 +50,7 @@ public final class Client {
         try {
             HttpResponse<byte[]> r = http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
             return new Answer(
-                    r.statusCode(), r.headers().firstValue("Content-Type").orElse(""), r.body());
+                    r.statusCode(), r.headers().firstValue("Content-Type").orElse(""), r.body(), r.headers());
         } catch (IOException | InterruptedException e) {
             throw new AssertionError(e);
         }
@@ -79,7 +84,11 @@ public final class Client {
                     return get("/api/v1/lines/" + now.get("line").asText());
                 }
                 case "REFUSED" -> {
-                    return new Answer(422, "", now.get("problem").toString().getBytes(StandardCharsets.UTF_8));
+                    return new Answer(
+                            422,
+                            "",
+                            now.get("problem").toString().getBytes(StandardCharsets.UTF_8),
+                            HttpHeaders.of(Map.of(), (a, b) -> true));
                 }
                 case "CANCELLED" -> throw new AssertionError("cancelled: " + now);
                 default -> LockSupport.parkNanos(100_000_000);

@@ -46,6 +46,11 @@ public record Frame(List<Placed> placed) {
             this(part, drawing, matrix, opacity, windows, List.of(), List.of(), List.of());
         }
 
+        /** The same from another place. */
+        public Placed withMatrix(Matrix other) {
+            return new Placed(part, drawing, other, opacity, windows, outside, behind, outlines);
+        }
+
         public Placed withOpacity(double other) {
             return new Placed(part, drawing, matrix, other, windows, outside, behind, outlines);
         }

@@ -1,6 +1,7 @@
 package app.leeward.server.store;
 
 import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Page;
@@ -39,6 +40,13 @@ public interface Documents extends JpaRepository<DocumentRow, UUID> {
     @Transactional
     @Query(nativeQuery = true, value = "update document set put_away = null where id = :id")
     int bringBack(UUID id);
+
+    /** Those that were changed last, of owners that were not put away either. */
+    @Query(
+            """
+            select d from DocumentRow d, DocumentRow o where d.kind = :kind and d.belongsTo = o.id and d.putAway is null
+              and o.putAway is null order by d.changedAt desc, d.id""")
+    List<DocumentRow> latest(DocumentKind kind, Pageable page);
 
     /** Those of one owner that were not put away. */
     @Query(

@@ -14,6 +14,8 @@ public interface Exports extends JpaRepository<ExportRow, UUID>, WorkQueue {
     @Query("select e from ExportRow e where e.character = :character order by e.askedAt desc limit 50")
     List<ExportRow> of(UUID character);
 
+    boolean existsByCharacter(UUID character);
+
     @Query("select count(e) from ExportRow e where e.state in (WAITING, MAKING)")
     long countUnfinished();
 

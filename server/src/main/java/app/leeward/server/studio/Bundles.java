@@ -73,6 +73,15 @@ public class Bundles {
         return begun;
     }
 
+    /** A copy of a character with all its shots, with a number behind its name; what is done to one does not show on the other. */
+    @Transactional
+    public Snapshot<Character> duplicate(UUID id, UUID copy, String author) {
+        Character now = characters.snapshot(id).state();
+        Snapshot<Character> begun = characters.begin(copy, now.withName(free(now.name())), now.name(), author);
+        of(id).shots().forEach(s -> lines.copyTo(copy, s, author));
+        return begun;
+    }
+
     private String free(String name) {
         String now = name;
         for (int n = 2; documents.existsByKindAndName(DocumentKind.CHARACTER, now); n++) {

@@ -318,6 +318,12 @@ public class Lines {
         return shot.withName(name);
     }
 
+    /** A copy of a line of one character for another one: what it holds of drawings and dials is found by their names there. */
+    Snapshot<Shot> copyTo(UUID characterId, Shot shot, String author) {
+        return ledger.begin(
+                keeping, UUID.randomUUID(), characterId, apart(shot, characterId), new ShotEdit.Record(shot), author);
+    }
+
     /** A copy of a line, which is another line from then on. */
     public Snapshot<Shot> duplicate(UUID id, String author) {
         Snapshot<Shot> now = snapshot(id);
