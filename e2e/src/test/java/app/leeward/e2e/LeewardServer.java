@@ -70,8 +70,9 @@ final class LeewardServer implements AutoCloseable {
         try (Connection c = connect()) {
             c.setAutoCommit(false);
             c.createStatement()
-                    .execute("truncate reading, recording, recording_piece, export, export_piece, export_stretch, "
-                            + String.join(", ", OF_DOCUMENTS));
+                    .execute(
+                            "truncate face, reading, recording, recording_piece, export, export_piece, export_stretch, "
+                                    + String.join(", ", OF_DOCUMENTS));
             for (String table : OF_DOCUMENTS) {
                 c.createStatement()
                         .execute("insert into public.%2$s select * from %1$s.%2$s".formatted(BEGINNING, table));

@@ -4,7 +4,10 @@ import app.leeward.core.shot.ShotEdit;
 import app.leeward.demo.DemoFiles;
 import app.leeward.server.store.DemoDocumentRow;
 import app.leeward.server.store.DemoDocuments;
+import app.leeward.server.store.DocumentKind;
+import app.leeward.server.store.Documents;
 import app.leeward.server.studio.Characters;
+import app.leeward.server.studio.Faces;
 import app.leeward.server.studio.Lines;
 import app.leeward.speech.LineReader;
 import java.util.UUID;
@@ -14,6 +17,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -25,7 +29,12 @@ class WarmUp {
     /** As often as the Java machine wants to see code before it translates it well. */
     private static final int PRACTICES = 3;
 
+    /** Faces that are drawn before they are asked for. */
+    private static final int MOST_FACES = 24;
+
     private final DemoDocuments made;
+    private final Documents documents;
+    private final Faces faces;
     private final Characters characters;
     private final Lines lines;
     private final LineReader reader;
@@ -46,6 +55,8 @@ class WarmUp {
 
     WarmUp(
             DemoDocuments made,
+            Documents documents,
+            Faces faces,
             Characters characters,
             Lines lines,
             LineReader reader,
@@ -54,6 +65,8 @@ class WarmUp {
             @Value("${leeward.demo-rigged}") boolean rigged,
             @Value("${leeward.practises}") Practises practises) {
         this.made = made;
+        this.documents = documents;
+        this.faces = faces;
         this.characters = characters;
         this.lines = lines;
         this.reader = reader;
@@ -93,6 +106,7 @@ class WarmUp {
                 once("wick", id -> characters.read(id, DemoFiles.wick(), "wick.svg", "Leeward"));
             }
             if (practises != Practises.NOTHING) {
+                drawFaces();
                 reader.warmUp();
             }
             if (demo) {
@@ -116,6 +130,17 @@ class WarmUp {
         } catch (RuntimeException e) {
             LOG.error("Warming up failed; the first line and the first large file will take longer", e);
         }
+    }
+
+    /** What the first page shows is there before somebody opens it. */
+    private void drawFaces() {
+        documents.all(DocumentKind.CHARACTER, PageRequest.of(0, MOST_FACES)).forEach(d -> {
+            try {
+                faces.face(characters.snapshot(d.getId()));
+            } catch (RuntimeException e) {
+                LOG.warn("The face of {} could not be drawn", d.getId(), e);
+            }
+        });
     }
 
     private void act(UUID line, UUID maren) {

@@ -11,6 +11,8 @@ import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.Playhead;
 import app.leeward.core.shot.Shot;
 import app.leeward.render.FramePainter;
+import app.leeward.server.store.FacePictures;
+import app.leeward.server.store.FaceRow;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -25,6 +27,8 @@ import org.springframework.stereotype.Service;
 /** Pictures by which somebody finds a character or a shot again: the head, alone or some moments of it beside each other. */
 @Service
 public class Faces {
+    /** By which rules a kept picture was drawn: raised when one would look otherwise now. */
+    private static final int FORM = 1;
     /** Pixels of a picture; one of a face is on a clear ground. */
     private static final int WIDE = 420;
 
@@ -39,15 +43,27 @@ public class Faces {
     private final Characters characters;
     private final Lines lines;
     private final StoredImages images;
+    private final FacePictures kept;
 
-    Faces(Characters characters, Lines lines, StoredImages images) {
+    Faces(Characters characters, Lines lines, StoredImages images, FacePictures kept) {
+        this.kept = kept;
         this.characters = characters;
         this.lines = lines;
         this.images = images;
     }
 
-    /** The head at rest, as a PNG file. */
+    /** The head at rest, as a PNG file; drawn once for a revision. */
     public byte[] face(Snapshot<Character> c) {
+        return kept.findByCharacterAndRevisionAndForm(c.id(), c.revision(), FORM)
+                .map(FaceRow::png)
+                .orElseGet(() -> {
+                    byte[] png = drawn(c);
+                    kept.keep(c.id(), c.revision(), FORM, png);
+                    return png;
+                });
+    }
+
+    private byte[] drawn(Snapshot<Character> c) {
         Evaluator evaluator = characters.evaluator(c);
         return png(strip(c.state(), evaluator, List.of(evaluator.frame(Pose.REST)), WIDE, TALL));
     }
