@@ -45,7 +45,9 @@ export function Rail() {
     });
   return (
     <nav aria-label="Benches" className="flex h-full min-h-0 flex-col px-2.5 py-3 @max-[110px]/rail:px-1">
-      <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight @max-[110px]/rail:text-[16px]">Leeward</div>
+      <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight @max-[110px]/rail:text-[16px]">
+        Leeward
+      </div>
       <ol className="mt-4 min-h-0 flex-1 space-y-1 overflow-y-auto [scrollbar-width:thin]">
         {BENCHES.map((b) => (
           <li key={b}>

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { fromHash, toHash, useDesk } from './desk';
+import { fromHash, toHash, useDesk, wentOn } from './desk';
 
 describe('the desk in the address', () => {
   beforeEach(() =>
@@ -47,5 +47,35 @@ describe('the desk in the address', () => {
     useDesk.getState().pin('cap', 'nothing');
     useDesk.getState().pin('cap', null);
     expect(useDesk.getState().pins).toEqual({});
+  });
+
+  it('names the page of all characters, which an address that names nothing is too', () => {
+    useDesk.getState().open('maren');
+    useDesk.getState().goHome();
+    expect(fromHash(toHash(useDesk.getState()))).toMatchObject({ home: true, character: 'maren' });
+    expect(fromHash('')).toMatchObject({ home: true, character: null });
+    expect(fromHash('#b=eyes')).toMatchObject({ home: false, bench: 'eyes' });
+    useDesk.getState().open('wick');
+    expect(useDesk.getState().home).toBe(false);
+  });
+
+  it('knows what the browser goes back from', () => {
+    const at = (home: boolean, character: string | null, bench: 'lines' | 'eyes', line: string | null) => ({
+      home,
+      character,
+      bench,
+      line,
+    });
+    const here = at(false, 'a', 'lines', 'one');
+    expect(wentOn(here, at(false, 'a', 'eyes', 'one'))).toBe(true);
+    expect(wentOn(here, at(false, 'b', 'lines', null))).toBe(true);
+    expect(wentOn(here, at(false, 'a', 'lines', 'two'))).toBe(true);
+    expect(wentOn(here, at(true, 'a', 'lines', 'one'))).toBe(true);
+    // what comes by itself
+    expect(wentOn(at(false, 'a', 'lines', null), here)).toBe(false);
+    expect(wentOn(at(false, null, 'lines', null), at(false, 'a', 'lines', null))).toBe(false);
+    expect(wentOn(at(true, 'a', 'lines', null), at(true, null, 'lines', null))).toBe(false);
+    // a character without lines has benches to go back through as well
+    expect(wentOn(at(false, 'a', 'lines', null), at(false, 'a', 'eyes', null))).toBe(true);
   });
 });

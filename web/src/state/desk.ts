@@ -252,8 +252,20 @@ export const useDesk = create<Desk & Actions>((set) => ({
   ask: (whyMode) => set({ whyMode }),
 }));
 
-/** What the address tells that the browser's own Back goes through: where one is, and not how everything is posed there. */
-const place = (d: Desk) => (d.home ? 'home' : `${d.character}/${d.bench}/${d.line}`);
+type Place = Pick<Desk, 'home' | 'character' | 'bench' | 'line'>;
+
+/**
+ * Whether somebody went somewhere that the browser's own Back leads away from again: to another character, bench or line, or to all
+ * characters. A first line that comes by itself, or a character when none was named, is not gone to.
+ */
+export function wentOn(from: Place, to: Place): boolean {
+  if (from.home !== to.home) return true;
+  if (to.home) return false;
+  const character = from.character !== to.character && from.character !== null;
+  return (
+    character || from.bench !== to.bench || (from.line !== to.line && from.line !== null && to.line !== null)
+  );
+}
 
 /**
  * Keeps the address in step with the desk: a step in the browser's history for every bench, character and line gone to, none for
@@ -261,14 +273,13 @@ const place = (d: Desk) => (d.home ? 'home' : `${d.character}/${d.bench}/${d.lin
  */
 export function keepAddress(): () => void {
   let timer = 0;
-  let stood = place(useDesk.getState());
+  let stood: Place = useDesk.getState();
   const write = () => {
     const now = useDesk.getState();
     if (now.playing) return;
     const hash = toHash(now);
-    // what comes by itself when a character is opened, its first line, is no place gone to
-    const gone = place(now) !== stood && !/\/null$/.test(stood) && stood !== 'null/lines/null';
-    stood = place(now);
+    const gone = wentOn(stood, now);
+    stood = now;
     if (hash === location.hash) return;
     if (gone) history.pushState(null, '', hash);
     else history.replaceState(null, '', hash);
@@ -276,12 +287,12 @@ export function keepAddress(): () => void {
   const stop = useDesk.subscribe((s, before) => {
     window.clearTimeout(timer);
     // a drag on its way is written where it was, before the place changes
-    if (place(s) !== place(before)) write();
+    if (wentOn(before, s)) write();
     else timer = window.setTimeout(write, 150);
   });
   const back = () => {
     const to = fromHash(location.hash);
-    stood = place({ ...useDesk.getState(), ...to });
+    stood = { ...useDesk.getState(), ...to };
     useDesk.setState({ ...to, shaping: null, recording: false, playing: false });
   };
   window.addEventListener('hashchange', back);

@@ -1,0 +1,193 @@
+package app.leeward.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Room for the work: panels that are dragged and folded, a stage that is moved, everything found by its name. */
+class WorkspaceStoryTest extends Story {
+    @Override
+    void arrive() {
+        hand.open(server.url() + "/#b=turn");
+    }
+
+    private Locator divider(String label) {
+        return page.getByRole(
+                AriaRole.SEPARATOR, new Page.GetByRoleOptions().setName(label).setExact(true));
+    }
+
+    private double width(String panel) {
+        BoundingBox b = page.locator("[data-panel=" + panel + "]").boundingBox();
+        return b == null ? 0 : b.width;
+    }
+
+    private void drag(Locator grip, double dx, double dy) {
+        BoundingBox b = grip.boundingBox();
+        page.mouse().move(b.x + b.width / 2, b.y + b.height / 2);
+        page.mouse().down();
+        page.mouse().move(b.x + b.width / 2 + dx / 2, b.y + b.height / 2 + dy / 2);
+        page.mouse().move(b.x + b.width / 2 + dx, b.y + b.height / 2 + dy);
+        page.mouse().up();
+    }
+
+    /** The part of the canvas that is shown: left, top, width, height. */
+    private List<Double> seen() {
+        @SuppressWarnings("unchecked") // four numbers, as the line asks for
+        List<Number> n = (List<Number>) page.evaluate(
+                "() => document.querySelector('[data-testid=stage]').getAttribute('viewBox').split(' ').map(Number)");
+        return n.stream().map(Number::doubleValue).toList();
+    }
+
+    @Test
+    void panelsAreDraggedFoldedAndRemembered() throws Exception {
+        double bench = width("bench");
+        drag(divider("Width of the bench"), 120, 0);
+        assertThat(width("bench")).isCloseTo(bench - 120, within(2.0));
+        divider("Width of the bench").press("ArrowLeft");
+        assertThat(width("bench")).isCloseTo(bench - 112, within(2.0));
+        double shelf = page.locator("[data-panel=shelf]").boundingBox().height;
+        drag(divider("Height of the dials"), 0, -70);
+        assertThat(page.locator("[data-panel=shelf]").boundingBox().height).isCloseTo(shelf + 70, within(2.0));
+        divider("Width of the list of benches").dblclick();
+        assertThat(width("rail")).isLessThan(20);
+        page.reload();
+        page.getByTestId("stage").waitFor();
+        assertThat(width("bench")).isCloseTo(bench - 112, within(2.0));
+        assertThat(width("rail")).isLessThan(20);
+        // on a window of another width nothing of that holds
+        page.setViewportSize(1500, 800);
+        page.waitForFunction("() => document.querySelector('[data-panel=rail]').getBoundingClientRect().width > 100");
+        page.setViewportSize(1280, 800);
+        page.waitForFunction("() => document.querySelector('[data-panel=rail]').getBoundingClientRect().width < 20");
+        // a drag that is thought better of
+        BoundingBox b = divider("Width of the bench").boundingBox();
+        page.mouse().move(b.x + 5, b.y + 200);
+        page.mouse().down();
+        page.mouse().move(b.x - 200, b.y + 200);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(width("bench")).isCloseTo(bench - 112, within(2.0));
+        divider("Width of the list of benches").press("Enter");
+        assertThat(width("rail")).isGreaterThan(100);
+        divider("Width of the bench").press("Delete");
+        assertThat(width("bench")).isCloseTo(bench, within(2.0));
+        assertThat(seriousFaults()).isEmpty();
+    }
+
+    @Test
+    void theStageStandsAloneByOneKey() throws Exception {
+        page.keyboard().press("Alt+Enter");
+        assertThat(page.getByLabel("Bench", new Page.GetByLabelOptions().setExact(true)))
+                .hasCount(0);
+        assertThat(page.getByTestId("stage").boundingBox().width).isGreaterThan(1270);
+        assertThat(seriousFaults()).isEmpty();
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.NAVIGATION).waitFor();
+        button("The stage alone").click();
+        assertThat(page.getByRole(AriaRole.NAVIGATION)).hasCount(0);
+        button("Everything round the stage again").click();
+        page.getByRole(AriaRole.NAVIGATION).waitFor();
+    }
+
+    @Test
+    void theStageIsMovedAndZoomedFromWhatIsSeen() {
+        hand.bench("Hands").click();
+        List<Double> figure = seen();
+        BoundingBox stage = page.getByTestId("stage").boundingBox();
+        page.mouse().move(stage.x + stage.width / 2, stage.y + stage.height / 2);
+        page.mouse().wheel(0, 20);
+        List<Double> wider = seen();
+        // the wheel goes on from the figure that is seen, and does not jump to the head
+        assertThat(wider.get(2) / figure.get(2)).isCloseTo(Math.exp(20 * 0.004), within(0.01));
+        page.keyboard().press("f");
+        assertThat(seen().get(2)).isLessThan(figure.get(2));
+        List<Double> head = seen();
+        page.keyboard().press("+");
+        assertThat(seen().get(2)).isCloseTo(head.get(2) / 1.25, within(0.5));
+        page.keyboard().press("=");
+        assertThat(seen().get(2)).isCloseTo(stage.width, within(2.0));
+        page.keyboard().press("Shift+F");
+        assertThat(seen()).isEqualTo(figure);
+
+        hand.bench("Lines").click();
+        List<Double> before = seen();
+        page.mouse().move(stage.x + 200, stage.y + 200);
+        page.keyboard().down(" ");
+        page.mouse().down();
+        page.mouse().move(stage.x + 240, stage.y + 230);
+        page.mouse().move(stage.x + 260, stage.y + 240);
+        page.mouse().up();
+        page.keyboard().up(" ");
+        List<Double> moved = seen();
+        double unit = Math.max(before.get(2) / stage.width, before.get(3) / stage.height);
+        assertThat(moved.get(2)).isEqualTo(before.get(2));
+        assertThat(before.get(0) - moved.get(0)).isGreaterThan(40 * Math.min(unit, 0.2));
+        assertThat(page.evaluate("() => document.querySelector('audio')?.paused !== false"))
+                .as("Space moved the picture and played nothing")
+                .isEqualTo(true);
+        assertThat(page.evaluate("() => new URLSearchParams(location.hash.slice(1)).get('part')"))
+                .as("and what it ended on was not chosen")
+                .isNull();
+    }
+
+    @Test
+    void everythingIsFoundByItsName() throws Exception {
+        page.keyboard().press("Control+k");
+        Locator box = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find anything"));
+        box.fill("mout");
+        assertThat(seriousFaults()).isEmpty();
+        assertThat(page.getByRole(AriaRole.OPTION).first()).hasText("Mouths");
+        page.keyboard().press("Enter");
+        assertThat(page).hasTitle(Pattern.compile(", Mouths – Leeward$"));
+        page.keyboard().press("Control+k");
+        box.fill("nose");
+        page.getByRole(AriaRole.OPTION)
+                .filter(new Locator.FilterOptions().setHasText("nose"))
+                .first()
+                .click();
+        assertThat(page).hasTitle(Pattern.compile(", Parts – Leeward$"));
+        page.waitForFunction("() => new URLSearchParams(location.hash.slice(1)).get('part') === 'nose'");
+        page.keyboard().press("ArrowRight");
+        page.getByTitle(Pattern.compile("^Undo: ")).waitFor();
+        page.keyboard().press("Control+k");
+        box.fill("undo");
+        assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Undo");
+        page.keyboard().press("Enter");
+        page.getByTitle("Nothing to undo").waitFor();
+        page.keyboard().press("Control+k");
+        box.fill("qqq");
+        assertThat(page.getByText("Nothing is called that.")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(box).hasCount(0);
+    }
+
+    @Test
+    void manyDialsAreGroupedFoundAndPinned() throws Exception {
+        hand.bench("Brows").click();
+        button("Make the dials of the brows").click();
+        Locator rulers = page.getByTestId("rulers");
+        page.getByLabel("Find a dial").waitFor();
+        assertThat(rulers.getByText("Pinned")).isVisible();
+        page.getByLabel("Find a dial").fill("tilt");
+        assertThat(rulers.getByRole(AriaRole.SLIDER)).hasCount(1);
+        page.getByLabel("Find a dial").press("Escape");
+        Locator pin = rulers.getByLabel("Brows tilt: always first");
+        pin.scrollIntoViewIfNeeded();
+        pin.focus();
+        pin.press("Enter");
+        assertThat(pin).hasAttribute("aria-pressed", "true");
+        page.reload();
+        assertThat(rulers.getByLabel("Brows tilt: always first")).hasAttribute("aria-pressed", "true");
+        page.getByLabel("Which dials").getByText("Brows").click();
+        assertThat(rulers.getByText("Head")).hasCount(0);
+        assertThat(seriousFaults()).isEmpty();
+    }
+}
