@@ -8,6 +8,7 @@ import { loadRules } from './rules/rules';
 import { keepRoom } from './room/room';
 import { keepAddress } from './state/desk';
 import { watchSpace } from './state/space';
+import { watchShortened } from './ui/wholeText';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -22,6 +23,7 @@ const queries = new QueryClient({
 keepAddress();
 keepRoom();
 watchSpace();
+watchShortened();
 loadRules();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

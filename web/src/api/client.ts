@@ -165,8 +165,14 @@ async function post<T>(path: string, body: unknown, signal?: AbortSignal, more?:
 const KEPT_ALIVE = 30_000;
 
 /** A step is seen before it is answered, so it goes on its way even when the page is reloaded in that moment. */
-function step<T>(path: string, body: object): Promise<T> {
-  return post<T>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
+async function step<T>(path: string, body: object): Promise<T> {
+  const count = (by: number) => useConnection.setState((s) => ({ sending: s.sending + by }));
+  count(1);
+  try {
+    return await post<T>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
+  } finally {
+    count(-1);
+  }
 }
 
 async function send<T>(path: string, parts: Record<string, string | File>): Promise<T> {

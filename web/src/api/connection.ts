@@ -13,6 +13,8 @@ export const isAway = (e: Refusal) =>
 interface Connection {
   /** Why nothing can be done at the moment; null while all is well. */
   away: string | null;
+  /** How many changes are on their way. */
+  sending: number;
   /** How many changes wait for the server to be back. */
   waiting: number;
   answered: () => void;
@@ -35,6 +37,7 @@ export const useConnection = create<Connection>((set, get) => {
   return {
     away: null,
     waiting: 0,
+    sending: 0,
     answered: () => {
       if (get().away === null) return;
       set({ away: null });

@@ -85,13 +85,9 @@ export function App() {
           <Palette groups={[cast(items, null)]} />
         </Guarded>
       ) : !there ? (
-        <p className="p-8 text-faint">Fetching the character …</p>
+        <p className="p-8 text-faint">Loading …</p>
       ) : (
-        <StudioProvider
-          key={id}
-          id={there.id}
-          waiting={<p className="p-8 text-faint">Fetching the character …</p>}
-        >
+        <StudioProvider key={id} id={there.id} waiting={<p className="p-8 text-faint">Loading …</p>}>
           <PlayerProvider>
             <ExportsProvider>
               <Keys help={help} setHelp={setHelp} />

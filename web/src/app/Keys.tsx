@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { usePlayer } from '../line/player';
 import { posesParts, useDesk } from '../state/desk';
 import { heldKeys } from '../state/held';
+import { copyPlacement, usePlacement } from '../state/placements';
 import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
 import { useRuns } from '../state/useRuns';
@@ -22,6 +23,8 @@ const LIST: [string, string][] = [
   ['Space and a drag, middle button', 'move what the stage shows'],
   ['Alt+Enter', 'the stage alone, and everything round it again'],
   ['Arrows', 'on Parts, Eyes, Brows, Hands, Kits and Turn: nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
+  ['Ctrl+C, Ctrl+V', 'on those benches: copy the chosen part’s placement, put it on another part'],
+  ['Right click', 'on the stage: what can be done with a part'],
   ['Escape', 'let go of the drag, the artwork, the part; end Why?'],
   ['Shift+click', 'choose several parts'],
   ['Delete, S, C', 'on a point of the artwork: take it out, smooth, corner'],
@@ -61,6 +64,17 @@ export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean
       if (command && (e.key.toLowerCase() === 'z' || e.key.toLowerCase() === 'y')) {
         e.preventDefault();
         void step(e.key.toLowerCase() === 'z' && !e.shiftKey);
+        return;
+      }
+      const letter = e.key.toLowerCase();
+      if (command && (letter === 'c' || letter === 'v') && desk.part && posesParts(desk.bench)) {
+        const part = parts.find((p) => p.id === desk.part);
+        const { rest } = usePlacement.getState();
+        // text that is marked is what is meant then
+        if (!part || !window.getSelection()?.isCollapsed) return;
+        e.preventDefault();
+        if (letter === 'c') copyPlacement(part);
+        else if (rest) void edit(recorded({ kind: 'place', part: part.id, rest }, dials));
         return;
       }
       if (typing(e) || e.ctrlKey || e.metaKey) return;
@@ -143,7 +157,7 @@ export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', away);
     };
-  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials, held, setHelp]);
+  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials, held, setHelp, parts]);
   return (
     <Dialog.Root open={help} onOpenChange={setHelp}>
       <Dialog.Portal>

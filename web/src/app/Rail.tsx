@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { LayoutGrid, Redo2, Search, Undo2 } from 'lucide-react';
+import { Check, LayoutGrid, Redo2, Search, Undo2 } from 'lucide-react';
 import { api, type CharacterView, type LineView } from '../api/client';
+import { useConnection } from '../api/connection';
 import { EditableName } from '../ui/EditableName';
 import { BENCH_NAMES, BENCHES, type Bench, useDesk } from '../state/desk';
 import { exportFact, isUnfinished, useExports } from '../state/exports';
@@ -22,7 +23,7 @@ export function Rail() {
   const open = report ? openCount(report) : 0;
   const own = view.mouths.filter((m) => m.own).length;
   const facts: Record<Bench, string> = {
-    intake: open === 0 ? 'nothing to settle' : `${open} to settle`,
+    intake: open === 0 ? 'no issues' : `${open} to fix`,
     parts: `${view.character.rig.parts.length} parts`,
     eyes: eyesFact(view.character),
     mouths: mouthsFact(view),
@@ -45,7 +46,7 @@ export function Rail() {
     });
   return (
     <nav aria-label="Benches" className="flex h-full min-h-0 flex-col px-2.5 py-3 @max-[110px]/rail:px-1">
-      <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight @max-[110px]/rail:text-[16px]">
+      <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight @max-[110px]/rail:text-[16px] @max-[80px]/rail:text-[13px] @max-[80px]/rail:px-0.5">
         Leeward
       </div>
       <ol className="mt-4 min-h-0 flex-1 space-y-1 overflow-y-auto [scrollbar-width:thin]">
@@ -85,7 +86,7 @@ export function Rail() {
           onClick={() => useDesk.getState().goHome()}
           title="All characters, by their faces"
         >
-          <LayoutGrid size={14} aria-hidden />{' '}
+          <LayoutGrid size={14} className="@max-[80px]/rail:hidden" aria-hidden />{' '}
           <span>
             <span className={SECOND}>All </span>characters
           </span>
@@ -95,14 +96,15 @@ export function Rail() {
           onClick={() => usePalette.setState({ open: true })}
           title="Find anything by its name (Ctrl+K)"
         >
-          <Search size={14} aria-hidden /> Find{' '}
+          <Search size={14} className="@max-[80px]/rail:hidden" aria-hidden /> Find{' '}
           <kbd className={`ml-1 rounded border border-line px-1 font-sans text-[11px] text-faint ${SECOND}`}>
             Ctrl K
           </kbd>
         </button>
+        <Saved revision={view.revision} />
         <div className="flex gap-1.5">
           <button
-            className="btn flex-1 justify-center"
+            className="btn flex-1 justify-center px-1"
             disabled={!undo}
             onClick={() => void step(true)}
             aria-label="Undo"
@@ -111,7 +113,7 @@ export function Rail() {
             <Undo2 size={15} aria-hidden />
           </button>
           <button
-            className="btn flex-1 justify-center"
+            className="btn flex-1 justify-center px-1"
             disabled={!redo}
             onClick={() => void step(false)}
             aria-label="Redo"
@@ -122,6 +124,28 @@ export function Rail() {
         </div>
       </div>
     </nav>
+  );
+}
+
+/** Whether everything that was done is stored. */
+function Saved({ revision }: { revision: number }) {
+  const { sending, waiting, away } = useConnection();
+  const [words, look] =
+    away !== null || waiting > 0
+      ? [waiting > 0 ? `${waiting} waiting` : 'no server', 'text-wrong']
+      : sending > 0
+        ? ['saving …', 'text-faint']
+        : ['saved', 'text-good'];
+  return (
+    <p
+      role="status"
+      className={`flex items-center gap-1 px-1 text-[12px] ${look}`}
+      title={`Every step is stored at once. This is revision ${revision}.`}
+    >
+      {words === 'saved' && <Check size={13} strokeWidth={3} aria-hidden />}
+      {words}
+      <span className={`text-faint ${SECOND}`}>· {revision}</span>
+    </p>
   );
 }
 

@@ -213,7 +213,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
                 ? `Cut into ${chosen.length} ${chosen.length === 1 ? 'line' : 'lines'}`
                 : text.trim() === ''
                   ? 'Guess the sounds'
-                  : 'Put the mouths to it'}
+                  : 'Create the lip sync'}
             </button>
           </div>
         </Dialog.Content>

@@ -38,6 +38,8 @@ export function Bench() {
   return (
     <section
       aria-label="Bench"
+      // every page has one main thing; where there is no stage it is the bench
+      role={bench === 'hand-over' ? 'main' : undefined}
       className="@container/bench min-h-0 min-w-0 overflow-y-auto bg-chart px-5 py-4"
     >
       {whyMode && <WhyCard />}

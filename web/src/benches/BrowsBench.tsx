@@ -52,7 +52,7 @@ export function BrowsBench() {
                 onClick={() => void edit({ kind: 'split-dial', dials: [...whole] })}
                 title="A dial for the left brow and one for the right"
               >
-                <Link2Off size={14} aria-hidden /> Left and right apart
+                <Link2Off size={14} aria-hidden /> Unlink left and right
               </button>
             )}
             {halves.length > 0 && (
@@ -61,7 +61,7 @@ export function BrowsBench() {
                 onClick={() => void edit({ kind: 'join-dials', dials: halves.map((b) => `${b}-left`) })}
                 title="One dial for both brows again"
               >
-                <Link2 size={14} aria-hidden /> Left and right together
+                <Link2 size={14} aria-hidden /> Link left and right
               </button>
             )}
           </div>

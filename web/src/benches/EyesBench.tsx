@@ -39,7 +39,7 @@ function useEyes(): EyesView | null {
   return eyes.data ?? null;
 }
 
-const counted = (n: number) => (n === 0 ? 'no finding' : `${n} ${n === 1 ? 'finding' : 'findings'}`);
+const counted = (n: number) => (n === 0 ? 'no issues' : `${n} ${n === 1 ? 'issue' : 'issues'}`);
 
 /** Whether a part is an eye or follows it. */
 function within(character: Character, part: string, eye: string): boolean {
@@ -112,7 +112,7 @@ export function EyesBench() {
               title="Lets full throw go as far as the pupils keep enough of themselves in the eyes as they are now"
               onClick={() => void edit({ kind: 'fit-gaze' })}
             >
-              fit the throw anew
+              refit the gaze range
             </button>
           </div>
         )}
@@ -127,7 +127,7 @@ export function EyesBench() {
                 {d.purpose !== 'BLINK' && (
                   <button
                     className="shrink-0 p-1 text-faint hover:text-wrong"
-                    aria-label={`Take away the dial ${d.name}`}
+                    aria-label={`Delete the dial ${d.name}`}
                     title="Take this dial away"
                     onClick={() => void edit({ kind: 'drop-dial', dial: d.id })}
                   >

@@ -76,7 +76,7 @@ export function HandOverBench() {
           })}
         </div>
         <section className="mt-3 pb-2">
-          <h2 className="text-[15px] font-semibold">What was done</h2>
+          <h2 className="text-[15px] font-semibold">History</h2>
           <ol className="mt-1 space-y-0.5 text-[13px]">
             {[
               ...(lineHistory.data?.steps.map((s) => ({ ...s, on: 'line' })) ?? []),

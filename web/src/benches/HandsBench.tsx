@@ -231,8 +231,8 @@ export function HandsBench() {
                 />
               </button>
               <figcaption className="px-1.5 pt-1 pb-1.5 text-[12px] leading-4">
-                <span className="flex items-baseline gap-1">
-                  <b className="min-w-0 flex-1 truncate">{d.name}</b>
+                <span className="flex flex-wrap items-baseline gap-x-1">
+                  <b className="min-w-10 flex-1 truncate">{d.name}</b>
                   <span
                     className="text-faint tabular-nums"
                     title="The widest place that opens at the wrist when the arm swings by 60°, and the largest angle between the outlines of hand and arm where they meet"
@@ -244,23 +244,23 @@ export function HandsBench() {
                   {d.message || (isDefault ? 'the default: all others go by it' : 'on the wrist')}
                 </span>
                 <LiesOver part={part} drawing={d} over={stackOf(d.drawing)} frontFirst={frontFirst} />
-                <span className="flex gap-1">
+                <span className="flex flex-wrap gap-1">
                   <button
                     className="btn px-1.5 py-0 text-[11.5px]"
                     aria-pressed={putting === d.drawing}
                     title="Drag the two points of its wrist, or move them with the arrow keys; the drawing stays"
                     onClick={() => setPutting(putting === d.drawing ? null : d.drawing)}
                   >
-                    Wrist
+                    Set wrist
                   </button>
                   <button
                     className="btn px-1.5 py-0 text-[11.5px]"
                     aria-pressed={near === d.drawing}
-                    aria-label={`Closer: ${d.name}`}
+                    aria-label={`Enlarge: ${d.name}`}
                     title="Large: which points stay with the arm, and where it holds things"
                     onClick={() => setNear(near === d.drawing ? null : d.drawing)}
                   >
-                    Closer
+                    Enlarge
                   </button>
                   {!isDefault && (d.message !== '' || d.off > 0.01) && (
                     <button
@@ -270,7 +270,7 @@ export function HandsBench() {
                         void edit({ kind: 'register-hand', part: part.id, drawing: d.drawing, keepSize })
                       }
                     >
-                      Mend
+                      Align
                     </button>
                   )}
                 </span>

@@ -71,7 +71,7 @@ export function IntakeBench() {
           download
           title="An SVG with a named layer for every slot and every mouth, to be drawn over and read back"
         >
-          blank to draw over
+          blank template
         </a>
         .
       </p>

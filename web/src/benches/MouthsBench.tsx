@@ -158,9 +158,9 @@ export function MouthsBench() {
           placed={placed}
         />
       )}
-      <header className="flex items-baseline gap-3">
+      <header className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
         <h1 className="text-2xl font-bold">Mouths</h1>
-        <span className="min-w-0 flex-1 truncate text-[13px] text-faint">
+        <span className="min-w-40 flex-1 truncate text-[13px] text-faint">
           {!findings ? '' : findings.length === 0 ? 'on model · ' : `${findings.length} off model · `}
           {own} of {w.sounds.length} mouths
         </span>

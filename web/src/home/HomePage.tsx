@@ -177,7 +177,7 @@ export function HomePage({ characters }: { characters: Item[] }) {
                 <span className="text-faint">SVG, OpenRaster, a ZIP of PNG layers, a Leeward bundle</span>
               </p>
               <a className="btn" href="/api/v1/blank-face.svg" download>
-                A blank to draw over
+                Blank template
               </a>
               <button className="btn" onClick={chooseArt}>
                 Choose files …

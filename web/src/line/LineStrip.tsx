@@ -9,6 +9,7 @@ import { isTall, useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { DrawingThumb } from '../ui/DrawingThumb';
 import { soundOf, usePlayer } from './player';
+import { type Band, banded } from './bands';
 import { BlinkLane, Blinks } from './BlinkLane';
 import { DeliveryLanes } from './DeliveryLanes';
 import { GestureLane, Gestures } from './GestureLane';
@@ -20,6 +21,10 @@ import { StripWindow } from './StripWindow';
 import { useZoom } from './useZoom';
 
 const LABELS = 84;
+/** Narrowest mouth that is drawn, pixels; narrower neighbours are one band. */
+const LEAST_MOUTH = 18;
+/** Pixels a strip is wide at the least, for how near a click on a band goes. */
+const CLOSE = 420;
 /** Pixels the strip is high, and each lane more that only some lines have. */
 const HEIGHT = 218;
 const LANE = 18;
@@ -70,7 +75,17 @@ function Strip() {
   const mouths = 46 + Math.round(spare * 0.7);
   const runs = useMemo(() => spans(l.drawings), [l.drawings]);
   const wave = useMemo(() => wavePath(peaks.data ?? []), [peaks.data]);
-  const { scroller, sight, shown, show, zoomTo } = useZoom(lane, seconds);
+  const { scroller, sight, pixels, shown, show, zoomTo } = useZoom(lane, seconds);
+  // all of one zoom: which mouths can be seen, and which are too narrow
+  const perFrame = pixels / l.frames;
+  const bands = useMemo(
+    () =>
+      banded(
+        runs.map((r) => ({ ...r, run: r, from: r.from * perFrame, to: (r.to + 1) * perFrame })),
+        LEAST_MOUTH,
+      ),
+    [runs, perFrame],
+  );
   // beside a tall bench there is no room for words
   const roomy = useDesk((s) => !isTall(s.bench));
   const scrub = (e: React.PointerEvent) => {
@@ -89,7 +104,7 @@ function Strip() {
       className="flex h-full min-w-0 flex-col border-t border-line bg-paper px-4 py-2"
       style={{ minHeight: HEIGHT + LANE * more }}
     >
-      <div className="flex items-center gap-2">
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
         <button
           className="btn-do px-3"
           onClick={toggle}
@@ -102,7 +117,7 @@ function Strip() {
           <SkipBack size={14} aria-hidden />
         </button>
         <Clock rate={rules.frameRate} frames={l.frames} />
-        <h2 className="ml-2 truncate text-[15px] font-semibold">{l.shot.name}</h2>
+        <h2 className="ml-2 min-w-12 flex-[1_1_3rem] truncate text-[15px] font-semibold">{l.shot.name}</h2>
         <div className="ml-auto flex items-center gap-1" role="group" aria-label="Zoom">
           <button
             className="btn px-1.5"
@@ -218,12 +233,32 @@ function Strip() {
             >
               <path d={wave} fill="var(--faint)" />
             </svg>
-            <WordLane line={l} seconds={seconds} sight={sight} />
-            <SoundLane line={l} seconds={seconds} sight={sight} />
+            <WordLane line={l} seconds={seconds} sight={sight} pixels={pixels} />
+            <SoundLane line={l} seconds={seconds} sight={sight} pixels={pixels} />
             <div className="relative" style={{ height: mouths }}>
-              {runs.map((r) => (
-                <MouthRun key={r.from} run={r} frames={l.frames} shapes={shapes} lane={lane} />
-              ))}
+              {bands
+                .filter(
+                  (b) => b.to >= (sight.from / seconds) * pixels && b.from <= (sight.to / seconds) * pixels,
+                )
+                .map((b) =>
+                  b.items.length === 1 ? (
+                    <MouthRun
+                      key={b.items[0]!.run.from}
+                      run={b.items[0]!.run}
+                      frames={l.frames}
+                      shapes={shapes}
+                      lane={lane}
+                    />
+                  ) : (
+                    <MouthCrowd
+                      key={b.items[0]!.run.from}
+                      band={b}
+                      pixels={pixels}
+                      frames={l.frames}
+                      show={show}
+                    />
+                  ),
+                )}
             </div>
             <DeliveryLanes frames={l.frames} />
             <BlinkLane frames={l.frames} />
@@ -261,6 +296,47 @@ function PlayHead({ frames }: { frames: number }) {
         <div className="absolute -top-0.5 -left-[4px] h-2 w-[9px] rounded-sm bg-doing" />
       </div>
     </div>
+  );
+}
+
+/** Several mouths that are too narrow to be seen, as one with their number: a click goes near enough to see them. */
+function MouthCrowd({
+  band,
+  pixels,
+  frames,
+  show,
+}: {
+  band: Band<{ run: Span; from: number; to: number }>;
+  pixels: number;
+  frames: number;
+  show: (from: number, to: number) => void;
+}) {
+  const { stepTo } = usePlayer();
+  const first = band.items[0]!.run.from;
+  const last = band.items.at(-1)!.run.to;
+  const wide = band.to - band.from;
+  return (
+    <button
+      className="absolute top-0.5 bottom-0.5 overflow-hidden rounded-[5px] bg-tide/70 text-[11.5px] hover:bg-tide"
+      style={{
+        left: `calc(${(band.from / pixels) * 100}% + 0.5px)`,
+        width: `calc(${(wide / pixels) * 100}% - 1px)`,
+      }}
+      aria-label={`${band.items.length} mouths, frames ${first + 1} to ${last + 1}: closer`}
+      title={`${band.items.length} mouths – click to see them closer`}
+      onClick={(e) => {
+        // the frame under the pointer stays the one that is meant
+        const r = e.currentTarget.getBoundingClientRect();
+        const share = e.clientX === 0 ? 0 : (e.clientX - r.left) / r.width;
+        const frame = first + Math.min(last - first, Math.floor(share * (last - first + 1)));
+        stepTo(frame);
+        const shown = Math.max(6, CLOSE / LEAST_MOUTH);
+        const from = Math.max(0, Math.min(frames - shown, frame - shown / 2));
+        show(from / frames, (from + shown) / frames);
+      }}
+    >
+      {wide > 15 ? band.items.length : ''}
+    </button>
   );
 }
 

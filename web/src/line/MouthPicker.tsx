@@ -106,7 +106,7 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
           <div className="mt-2 flex flex-wrap gap-1.5">
             {pinned && (
               <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
-                Let the sound decide again
+                Unpin: the sound decides
               </button>
             )}
             {elsewhere && (

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { LineView, PlacedLine } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
+import { type Band, banded } from './bands';
 import { type Edge, edgeNear, holds, onFrame, SAME, soundAt, wordOf } from './sounds';
 import { useSoundDesk } from './soundDesk';
 import { useSoundEdits } from './useSoundEdits';
@@ -23,7 +24,13 @@ interface Lanes {
   line: LineView;
   seconds: number;
   sight: Sight;
+  /** The whole line, pixels. */
+  pixels: number;
 }
+
+/** Narrowest word and sound that are read, pixels. */
+const LEAST_WORD = 20;
+const LEAST_SOUND = 15;
 
 const place = (seconds: number, start: number, end: number) => ({
   left: `${(start / seconds) * 100}%`,
@@ -31,25 +38,37 @@ const place = (seconds: number, start: number, end: number) => ({
 });
 
 /** The words where they are said, and what is said that nobody wrote; on the Lines bench they are retyped in place. */
-export function WordLane({ line, seconds, sight }: Lanes) {
+export function WordLane({ line, seconds, sight, pixels }: Lanes) {
   const editable = useDesk((s) => s.bench === 'lines');
   const rate = line.shot.rules.frameRate;
+  const scale = pixels / seconds;
   return (
     <div className="relative h-[20px] overflow-hidden" data-testid="words">
       {line.shot.lines.flatMap((p, n) => {
         const by = p.at / rate;
-        return p.line.words.map((w, i) =>
-          by + w.end < sight.from || by + w.start > sight.to ? null : (
-            <Word
-              key={`${p.at} ${i}`}
-              placed={p}
-              index={i}
-              editable={editable}
-              style={place(seconds, by + w.start, by + w.end)}
-              doubtful={line.doubtful[n]?.includes(i) ?? false}
-            />
-          ),
-        );
+        const words = p.line.words.map((w, i) => ({
+          i,
+          from: (by + w.start) * scale,
+          to: (by + w.end) * scale,
+        }));
+        return banded(words, LEAST_WORD)
+          .filter((b) => b.to / scale >= sight.from && b.from / scale <= sight.to)
+          .flatMap((b) =>
+            b.items.length > 1 && !editable ? (
+              <Crowd key={`${p.at} ${b.items[0]!.i}`} band={b} pixels={pixels} what="words" />
+            ) : (
+              b.items.map(({ i }) => (
+                <Word
+                  key={`${p.at} ${i}`}
+                  placed={p}
+                  index={i}
+                  editable={editable}
+                  style={place(seconds, by + p.line.words[i]!.start, by + p.line.words[i]!.end)}
+                  doubtful={line.doubtful[n]?.includes(i) ?? false}
+                />
+              ))
+            ),
+          );
       })}
       {line.shot.lines.flatMap((p) =>
         p.line.unwritten.map((u) => (
@@ -64,6 +83,32 @@ export function WordLane({ line, seconds, sight }: Lanes) {
         )),
       )}
     </div>
+  );
+}
+
+/** Several that are too narrow to be read, as one with their number. */
+function Crowd({
+  band,
+  pixels,
+  what,
+}: {
+  band: Band<{ from: number; to: number }>;
+  pixels: number;
+  what: string;
+}) {
+  const wide = band.to - band.from;
+  return (
+    <span
+      aria-hidden
+      className="pointer-events-none absolute top-[3px] bottom-[3px] overflow-hidden rounded-sm bg-tide/70 text-center text-[11px] leading-[14px] text-ink"
+      style={{
+        left: `calc(${(band.from / pixels) * 100}% + 1px)`,
+        width: `calc(${(wide / pixels) * 100}% - 2px)`,
+      }}
+      title={`${band.items.length} ${what}`}
+    >
+      {wide > 16 ? band.items.length : ''}
+    </span>
   );
 }
 
@@ -142,7 +187,7 @@ function Word({
 }
 
 /** The sounds where they are spoken; on the Lines bench they are chosen, and their edges dragged or moved by keys. */
-export function SoundLane({ line, seconds, sight }: Lanes) {
+export function SoundLane({ line, seconds, sight, pixels }: Lanes) {
   const editable = useDesk((s) => s.bench === 'lines');
   const chosen = useSoundDesk((s) => s.chosen);
   const lane = useRef<HTMLDivElement>(null);
@@ -287,7 +332,17 @@ export function SoundLane({ line, seconds, sight }: Lanes) {
     >
       {line.shot.lines.flatMap((placed) => {
         const by = placed.at / rate;
-        return moved(placed, dragged).map((p, i) => {
+        const phones = moved(placed, dragged);
+        const scale = pixels / seconds;
+        const bands = banded(
+          phones.map((p, i) => ({ i, from: (by + p.start) * scale, to: (by + p.end) * scale })),
+          LEAST_SOUND,
+        ).filter((b) => b.items.length > 1 && b.to / scale >= sight.from && b.from / scale <= sight.to);
+        const crowded = new Set(bands.flatMap((b) => b.items.map((x) => x.i)));
+        const crowds = bands.map((b) => (
+          <Crowd key={`${placed.at} crowd ${b.items[0]!.i}`} band={b} pixels={pixels} what="sounds" />
+        ));
+        const sounds = phones.map((p, i) => {
           const is = chosen?.at === placed.at && chosen.sound === i;
           if (!is && (by + p.end < sight.from || by + p.start > sight.to)) return null;
           const left = holds(placed.line.held, p.start);
@@ -306,16 +361,19 @@ export function SoundLane({ line, seconds, sight }: Lanes) {
                   ? 'z-10 border-chosen bg-chosen-soft text-ink outline-2 -outline-offset-2 outline-chosen'
                   : left
                     ? 'border-doing text-faint'
-                    : 'border-line text-faint'
+                    : crowded.has(i)
+                      ? 'border-transparent text-transparent'
+                      : 'border-line text-faint'
               }`}
               style={place(seconds, by + p.start, by + p.end)}
             >
-              {p.phone}
+              {crowded.has(i) && !is ? '' : p.phone}
               {left && <Held at="left" />}
               {right && <Held at="right" />}
             </span>
           );
         });
+        return [...crowds, ...sounds];
       })}
     </div>
   );

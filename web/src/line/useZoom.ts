@@ -13,6 +13,8 @@ export function useZoom(lane: RefObject<HTMLDivElement | null>, seconds: number)
   const scroller = useRef<HTMLDivElement>(null);
   const zoom = useSoundDesk((s) => s.zoom);
   const [sight, setSight] = useState<Sight>({ from: 0, to: seconds });
+  /** The whole line, pixels. */
+  const [pixels, setPixels] = useState(1000);
   /** What is shown, as shares of the line. */
   const [shown, setShown] = useState({ from: 0, to: 1 });
   /** The place on the lane, 0 to 1, that stays where it is in the window, in pixels. */
@@ -21,6 +23,7 @@ export function useZoom(lane: RefObject<HTMLDivElement | null>, seconds: number)
   const look = useCallback(() => {
     const box = scroller.current;
     if (!box || box.scrollWidth === 0) return;
+    setPixels(box.scrollWidth);
     const perPixel = seconds / box.scrollWidth;
     const width = box.clientWidth * perPixel;
     const from = box.scrollLeft * perPixel;
@@ -99,5 +102,5 @@ export function useZoom(lane: RefObject<HTMLDivElement | null>, seconds: number)
     [lane],
   );
 
-  return { scroller, sight, shown, show, zoomTo };
+  return { scroller, sight, pixels, shown, show, zoomTo };
 }

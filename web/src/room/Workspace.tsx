@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from 'react';
 import { Bench } from '../benches/Bench';
 import { LineStrip } from '../line/LineStrip';
 import { useLive } from '../live/liveState';
@@ -28,13 +29,28 @@ export function tracks(
     : size[wide]
       ? // whatever was dragged on a wider window, some of the face stays in sight
         `min(${size[wide]}px, calc(100% - ${rail} - 180px))`
-      : `minmax(0,${shares[1]})`;
+      : // a bench narrower than this has rows that are cut
+        `minmax(min(390px,62vw),${shares[1]})`;
   const row = (panel: Panel) =>
     folded.includes(panel) ? `${EDGE}px` : size[panel] ? `minmax(0,${size[panel]}px)` : `minmax(0,auto)`;
   return {
     columns: `${rail} minmax(0,${shares[0]}) ${side}`,
     rows: `minmax(min(150px,30vh),1fr) ${row('shelf')} ${row('strip')}`,
   };
+}
+
+const NARROW = '(max-width: 819px)';
+
+/** Whether the window is as narrow as half a screen, or as a whole one at twice its size. */
+function useNarrow(): boolean {
+  return useSyncExternalStore(
+    (tell) => {
+      const media = window.matchMedia(NARROW);
+      media.addEventListener('change', tell);
+      return () => media.removeEventListener('change', tell);
+    },
+    () => window.matchMedia(NARROW).matches,
+  );
 }
 
 /** The stage with the panels round it: each can be dragged larger, folded away and brought back. */
@@ -49,7 +65,10 @@ export function Workspace() {
   const shelved = staged && !(performed && bench === 'shot');
   const side: Panel = bench === 'shot' ? 'sheet' : 'bench';
   const { columns, rows } = tracks(room, bench, live);
-  const strip = isTall(bench) ? 'col-start-2' : 'col-start-2 col-span-2';
+  const narrow = useNarrow();
+  // beside a tall bench on a small window there would be no room for a line at all
+  const beside = isTall(bench) && !narrow;
+  const strip = beside ? 'col-start-2' : 'col-start-2 col-span-2';
   return (
     <div
       className="workspace grid h-full"
@@ -92,13 +111,13 @@ export function Workspace() {
       <div
         data-panel={side}
         className={`row-start-1 grid min-h-0 min-w-0 overflow-hidden ${staged ? 'col-start-3' : 'col-start-2 col-span-2'} ${
-          isTall(bench) ? 'row-span-3' : 'row-span-2'
+          beside || !staged ? 'row-span-3' : 'row-span-2'
         }`}
       >
         {!(staged && gone(side)) && <Bench />}
       </div>
       {!room.alone && (
-        <>
+        <section aria-label="Edges of the panels" className="contents">
           <Divider
             panel="rail"
             label="Width of the list of benches"
@@ -110,7 +129,7 @@ export function Workspace() {
               panel={side}
               label="Width of the bench"
               grows="left"
-              className={`col-start-3 row-start-1 -ml-1.5 self-stretch justify-self-start ${isTall(bench) ? 'row-span-3' : 'row-span-2'}`}
+              className={`col-start-3 row-start-1 -ml-1.5 self-stretch justify-self-start ${beside ? 'row-span-3' : 'row-span-2'}`}
             />
           )}
           {shelved && (
@@ -129,7 +148,7 @@ export function Workspace() {
               className={`${strip} row-start-3 -mt-1.5 self-start justify-self-stretch`}
             />
           )}
-        </>
+        </section>
       )}
     </div>
   );

@@ -99,7 +99,7 @@ export function FirstPass({ shot }: { shot: Shot }) {
     if (done && after && Object.values(laidOf(after)).every((n) => n === 0))
       tell({
         message:
-          'Nothing was laid: these words ask for little, and what you keyed by hand stays. Try Otherwise, or another temperament.',
+          'Nothing was laid: these words ask for little, and what you keyed by hand stays. Try Reshuffle, or another temperament.',
         bad: false,
       });
   };
@@ -209,7 +209,7 @@ export function FirstPass({ shot }: { shot: Shot }) {
               onClick={() => void lay({ seed: seed + 1 })}
               title="The same, on other words"
             >
-              Otherwise
+              Reshuffle
             </button>
             {there && (
               <button className="btn ml-auto" onClick={() => takeBack(KINDS.map(([k]) => k))}>

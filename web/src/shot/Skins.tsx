@@ -125,7 +125,7 @@ export function SkinButtons() {
   const running = useLive((s) => s.phase.is !== 'idle');
   if (running) return null;
   return (
-    <div className="absolute bottom-2.5 left-3 flex gap-1.5">
+    <div className="absolute right-3 bottom-2.5 left-3 flex flex-wrap content-end @max-[300px]/stage:flex-nowrap @max-[300px]/stage:overflow-x-auto @max-[300px]/stage:[scrollbar-width:none] gap-1.5 @max-[640px]/stage:bottom-12 pointer-events-none [&>*]:pointer-events-auto">
       <button className="btn" aria-pressed={onion} onClick={() => useSheet.setState({ onion: !onion })}>
         Onion skin
       </button>

@@ -11,19 +11,20 @@ export function SightButtons({ percent, moved }: { percent: number; moved: boole
     <div
       role="group"
       aria-label="What the stage shows"
-      className="absolute right-3 bottom-2.5 flex items-center rounded-lg border border-line bg-card/90 text-[12px] shadow-sm"
+      className="absolute right-3 bottom-2.5 flex @max-[200px]/stage:right-1 items-center rounded-lg border border-line bg-card/90 text-[12px] shadow-sm"
     >
-      <Small label="Further away" hint="Further away (-)" press={() => commands.zoom(ZOOM_STEP)}>
+      <Small spared label="Further away" hint="Further away (-)" press={() => commands.zoom(ZOOM_STEP)}>
         <ZoomOut size={14} aria-hidden />
       </Small>
       <Small
+        spared
         label={`As drawn, now ${percent} %`}
         hint="As large as it was drawn: 1 to 1 (=)"
         press={commands.actual}
       >
         <span className="w-9 text-center">{percent} %</span>
       </Small>
-      <Small label="Closer" hint="Closer (+)" press={() => commands.zoom(1 / ZOOM_STEP)}>
+      <Small spared label="Closer" hint="Closer (+)" press={() => commands.zoom(1 / ZOOM_STEP)}>
         <ZoomIn size={14} aria-hidden />
       </Small>
       <Small label="Fit head" hint="The head (F)" press={commands.fitHead} faint={!moved}>
@@ -48,12 +49,15 @@ function Small({
   hint,
   press,
   faint = false,
+  spared = false,
   children,
 }: {
   label: string;
   hint: string;
   press: () => void;
   faint?: boolean;
+  /** Whether it is left to the keys where the stage is small. */
+  spared?: boolean;
   children: React.ReactNode;
 }) {
   return (
@@ -61,7 +65,7 @@ function Small({
       aria-label={label}
       title={hint}
       onClick={press}
-      className={`grid min-h-7 min-w-7 place-items-center rounded-lg px-1.5 whitespace-nowrap hover:bg-tide/60 ${faint ? 'text-faint' : ''}`}
+      className={`grid min-h-7 min-w-7 place-items-center rounded-lg px-1.5 whitespace-nowrap hover:bg-tide/60 ${faint ? 'text-faint' : ''} ${spared ? '@max-[300px]/stage:hidden' : ''}`}
     >
       {children}
     </button>

@@ -10,6 +10,7 @@ import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { useCompared } from '../shot/compared';
 import { Painter } from './painter';
+import { PartMenu } from './PartMenu';
 import { middle, oneToOne, useSight, zoomedAt } from './sight';
 import { SightButtons } from './SightButtons';
 import { Then } from './Then';
@@ -123,12 +124,7 @@ export function Stage() {
   const groupOf = useCallback((id: string) => painter.current?.groupOf(id), []);
   const choose = (event: React.MouseEvent) => {
     if (shaped) return;
-    // handles lie over the picture: a click through them means what is under them
-    const hit =
-      document
-        .elementsFromPoint(event.clientX, event.clientY)
-        .map((e) => e.closest('[data-part]')?.getAttribute('data-part'))
-        .find((id) => id) ?? null;
+    const hit = partAt(event.clientX, event.clientY);
     if (hit && locked.includes(hit)) return;
     if (hit && event.shiftKey) useDesk.getState().addTo(hit);
     else useDesk.getState().select(hit);
@@ -139,51 +135,53 @@ export function Stage() {
       aria-label="Stage"
       className="@container/stage relative col-start-2 row-start-1 min-h-0 min-w-0 overflow-hidden border-r border-line graticule"
     >
-      <svg
-        ref={svg}
-        // a layer of its own: what is posed sixty times a second is painted without what lies around it
-        className={`absolute inset-y-0 right-0 h-full will-change-transform ${besideThen ? 'w-1/2' : 'w-full'} ${whyMode ? 'cursor-help' : ''}`}
-        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
-        preserveAspectRatio="xMidYMid meet"
-        onClick={choose}
-        role="img"
-        aria-label={`${view.character.name}, as posed`}
-        data-testid="stage"
-      >
-        <line
-          x1={axis}
-          x2={axis}
-          y1={box.y - box.h * 2}
-          y2={box.y + box.h * 3}
-          stroke="var(--color-stage-ink)"
-          strokeOpacity="0.45"
-          strokeWidth={1}
-          strokeDasharray="7 6"
-          vectorEffect="non-scaling-stroke"
-        />
-        <g ref={root} />
-        {bench === 'shot' && <Skins character={view.character} artwork={artwork} groupOf={groupOf} />}
-        <g ref={outline} pointerEvents="none" style={shaped ? { display: 'none' } : undefined} />
-        {shaped && (
-          <ShapePoints
-            key={`${shaped.part.id}/${shaped.drawing.id}`}
-            svg={getSvg}
-            painter={getPainter}
-            unit={unit}
-            part={shaped.part}
-            drawing={shaped.drawing.id}
-            shapes={artwork[shaped.drawing.art as unknown as string] ?? []}
-            shape={shapeAt}
-            choose={(i) => useDesk.setState({ shapeAt: i })}
-            recording={recording}
+      <PartMenu partAt={partAt}>
+        <svg
+          ref={svg}
+          // a layer of its own: what is posed sixty times a second is painted without what lies around it
+          className={`absolute inset-y-0 right-0 h-full will-change-transform ${besideThen ? 'w-1/2' : 'w-full'} ${whyMode ? 'cursor-help' : ''}`}
+          viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+          preserveAspectRatio="xMidYMid meet"
+          onClick={choose}
+          role="img"
+          aria-label={`${view.character.name}, as posed`}
+          data-testid="stage"
+        >
+          <line
+            x1={axis}
+            x2={axis}
+            y1={box.y - box.h * 2}
+            y2={box.y + box.h * 3}
+            stroke="var(--color-stage-ink)"
+            strokeOpacity="0.45"
+            strokeWidth={1}
+            strokeDasharray="7 6"
+            vectorEffect="non-scaling-stroke"
           />
-        )}
-        {(bench === 'parts' || recording) && !whyMode && !shaped && (
-          <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} posingOnly={recording} />
-        )}
-        {solids && !whyMode && <SolidHandles svg={getSvg} painter={getPainter} unit={unit} />}
-        {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
-      </svg>
+          <g ref={root} />
+          {bench === 'shot' && <Skins character={view.character} artwork={artwork} groupOf={groupOf} />}
+          <g ref={outline} pointerEvents="none" style={shaped ? { display: 'none' } : undefined} />
+          {shaped && (
+            <ShapePoints
+              key={`${shaped.part.id}/${shaped.drawing.id}`}
+              svg={getSvg}
+              painter={getPainter}
+              unit={unit}
+              part={shaped.part}
+              drawing={shaped.drawing.id}
+              shapes={artwork[shaped.drawing.art as unknown as string] ?? []}
+              shape={shapeAt}
+              choose={(i) => useDesk.setState({ shapeAt: i })}
+              recording={recording}
+            />
+          )}
+          {(bench === 'parts' || recording) && !whyMode && !shaped && (
+            <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} posingOnly={recording} />
+          )}
+          {solids && !whyMode && <SolidHandles svg={getSvg} painter={getPainter} unit={unit} />}
+          {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
+        </svg>
+      </PartMenu>
       {bench === 'shot' && <Then box={box} />}
       {line && <LiveFrame rate={line.shot.rules.frameRate} />}
       <div className="absolute top-2.5 left-3 flex gap-1.5">
@@ -212,6 +210,16 @@ export function Stage() {
         the character’s right
       </span>
     </main>
+  );
+}
+
+/** The part at a place of the screen. Handles lie over the picture: a click through them means what is under them. */
+function partAt(x: number, y: number): string | null {
+  return (
+    document
+      .elementsFromPoint(x, y)
+      .map((e) => e.closest('[data-part]')?.getAttribute('data-part'))
+      .find((id) => id) ?? null
   );
 }
 

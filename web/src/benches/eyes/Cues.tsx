@@ -17,9 +17,9 @@ export function Cues() {
     1 + Math.max(0, ...Object.values(c.tracks).flatMap((keys) => keys.map((k) => k.frame)));
   return (
     <section className="mt-3 pb-3" aria-label="Cues">
-      <div className="flex items-baseline gap-2">
+      <div className="flex flex-wrap items-baseline gap-x-2 gap-y-1">
         <h2 className="text-[15px] font-semibold">Cues</h2>
-        <p className="min-w-0 flex-1 truncate text-[12.5px] text-faint">
+        <p className="min-w-32 flex-1 truncate text-[12.5px] text-faint">
           small animations; drop them in on Lines
         </p>
         <button className="btn" onClick={() => void edit({ kind: 'make-cues' })}>
@@ -27,7 +27,7 @@ export function Cues() {
         </button>
       </div>
       {character.library.cues.length > 0 && (
-        <ul className="mt-1.5 grid grid-cols-2 gap-1.5">
+        <ul className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(min(210px,100%),1fr))] gap-1.5">
           {character.library.cues.map((c) => (
             <li
               key={c.id}

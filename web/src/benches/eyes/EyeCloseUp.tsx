@@ -65,7 +65,7 @@ export function EyeCloseUp({ eye, marked }: { eye: Eye; marked: Finding | null }
         </g>
         {shut ? <LidLine eye={eye} px={px} /> : <PupilGrip eye={eye} px={px} />}
       </svg>
-      <figcaption className="flex justify-between gap-2 bg-paper px-2.5 py-1 text-[12px] whitespace-nowrap">
+      <figcaption className="flex flex-wrap justify-between gap-x-2 bg-paper px-2.5 py-1 text-[12px]">
         <b className="truncate" title={eye.name}>
           {eye.name}
         </b>

@@ -42,9 +42,9 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
   ] as const;
   return (
     <section className="mt-3" aria-label="Worst cases">
-      <div className="flex items-baseline gap-2">
+      <div className="flex flex-wrap items-baseline gap-2">
         <h2 className="text-[15px] font-semibold">Worst cases</h2>
-        <p className="min-w-0 flex-1 truncate text-[12.5px] text-faint">
+        <p className="min-w-32 flex-1 truncate text-[12.5px] text-faint">
           the ends of every two dials together, measured
         </p>
         <button className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>

@@ -98,8 +98,8 @@ export function Holds({ part }: { part: Part }) {
             </div>
             <button
               className="rounded p-1 text-faint hover:text-wrong"
-              aria-label={`Take ${p.name} out of the hand`}
-              title="Take it out of the hand; its drawings stay"
+              aria-label={`Let go of ${p.name}`}
+              title="Let go; its drawings stay"
               onClick={() => void edit({ kind: 'hold', part: p.id })}
             >
               <X size={14} aria-hidden />

@@ -34,7 +34,7 @@ export function LiesOver({
         })
       }
     >
-      <option value="">lies where the hand lies</option>
+      <option value="">Layer: same as the hand</option>
       {offered.map((id) => (
         <option key={id} value={id}>
           over {view.character.rig.parts.find((p) => p.id === id)?.name}

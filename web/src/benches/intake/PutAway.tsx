@@ -30,14 +30,14 @@ export function PutAway() {
     void move(api.putAway(view.id), there.data?.items.find((c) => c.id !== view.id)?.id);
   };
   return (
-    <section aria-label="Put away" className="mt-4 pb-3 text-[13px]">
+    <section aria-label="Archive" className="mt-4 pb-3 text-[13px]">
       <button className="btn" onClick={putAway}>
-        <Archive size={14} aria-hidden /> Put {view.character.name} away
+        <Archive size={14} aria-hidden /> Archive {view.character.name}
       </button>
       {(away.data?.items.length ?? 0) > 0 && (
         <details className="mt-2" open={away.data?.items.some((c) => c.id === lately)}>
           <summary className="cursor-pointer font-display text-[15px] font-semibold">
-            Put away ({away.data?.items.length})
+            Archived ({away.data?.items.length})
           </summary>
           <ul className="mt-1 space-y-1">
             {away.data?.items.map((c) => (

@@ -22,14 +22,13 @@ export function Settling({ report }: { report: IntakeReport }) {
       <p className="mt-3 flex items-center gap-2 rounded-lg border border-line bg-paper px-3 py-2">
         <CircleCheck size={17} className="shrink-0 text-doing" aria-hidden />
         <span>
-          Nothing to settle. {axis && <Found axis={axis} />} The model lines and the axis can be dragged on
-          the stage.
+          No issues. {axis && <Found axis={axis} />} The model lines and the axis can be dragged on the stage.
         </span>
       </p>
     );
 
   return (
-    <section className="mt-3 space-y-1.5" aria-label="To settle">
+    <section className="mt-3 space-y-1.5" aria-label="To fix">
       {standing?.needed && (
         <Item
           icon={<Crosshair size={17} aria-hidden />}

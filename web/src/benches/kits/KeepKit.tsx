@@ -43,7 +43,7 @@ export function KeepKit({ parts, done }: { parts: Part[]; done: () => void }) {
       />
       <input
         className="field w-28"
-        placeholder="among …"
+        placeholder="Group"
         aria-label="Set it is offered among"
         list="kit-sets"
         value={set}

@@ -118,7 +118,7 @@ export function LineList() {
               title="Out of the list; it can be brought back"
               onClick={() => void put(open)}
             >
-              <Archive size={13} aria-hidden /> Put away
+              <Archive size={13} aria-hidden /> Archive
             </button>
           </>
         )}
@@ -127,11 +127,11 @@ export function LineList() {
           aria-expanded={away}
           onClick={() => showAway(!away)}
         >
-          Lines put away
+          Archived lines
         </button>
       </div>
       {away && (
-        <ul className="mt-1 flex flex-wrap gap-1.5" aria-label="Lines that were put away">
+        <ul className="mt-1 flex flex-wrap gap-1.5" aria-label="Lines that were archived">
           {gone.data?.items.map((l) => (
             <li key={l.id}>
               <button className="btn border-dashed py-0" title="Bring it back" onClick={() => void bring(l)}>

@@ -41,12 +41,12 @@ export function MoodHead({ row }: { row: WallView['rows'][number] }) {
     </label>
   );
   return (
-    <div className="mt-2 flex items-center gap-3">
+    <div className="mt-2 flex flex-wrap items-center gap-x-3">
       <EditableName
         label="Name of the mood"
         name={row.name}
         rename={keep}
-        className="min-w-0 flex-1 truncate text-[14px]"
+        className="min-w-16 flex-1 truncate text-[14px]"
       />
       {ruler('corners', corners, -1, (v) => setTurned({ corners: v, tension }))}
       {ruler('tension', tension, 0, (v) => setTurned({ corners, tension: v }))}

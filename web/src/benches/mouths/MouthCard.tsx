@@ -170,7 +170,7 @@ export function MouthCard({
         </div>
         {mouth && (
           <label className="mt-1 flex items-center gap-1.5 text-[12px] text-faint">
-            served by
+            uses the mouth of
             <select
               className="field min-w-0 flex-1 py-0"
               value={cell.drawing}

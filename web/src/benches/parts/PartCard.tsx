@@ -84,7 +84,7 @@ export function PartCard({ part }: { part: Part }) {
       </div>
       <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-1.5">
         <Choice
-          label="is"
+          label="Role"
           value={part.role}
           options={ROLES}
           choose={(role) =>
@@ -92,13 +92,13 @@ export function PartCard({ part }: { part: Part }) {
           }
         />
         <Choice
-          label="side"
+          label="Side"
           value={part.side}
           options={SIDES}
           choose={(side) => void edit({ kind: 'set-sides', sides: { [part.id]: side as Side } })}
         />
         <Choice
-          label="follows"
+          label="Parent"
           value={part.parent ?? ''}
           options={[
             ['', 'nothing'],
@@ -109,7 +109,7 @@ export function PartCard({ part }: { part: Part }) {
           choose={(to) => void edit({ kind: 'hang', parts: [part.id], ...(to ? { parent: to } : {}) })}
         />
         <Choice
-          label="seen in"
+          label="Masked by"
           value={masks[0] ?? ''}
           options={[
             ['', 'no window'],
@@ -126,7 +126,7 @@ export function PartCard({ part }: { part: Part }) {
           }}
         />
         <Choice
-          label="past"
+          label="Shows past the edge of"
           value={past}
           options={[
             ['', 'no edge'],
@@ -138,15 +138,15 @@ export function PartCard({ part }: { part: Part }) {
         />
       </div>
       <div className="mt-2.5 grid grid-cols-3 gap-x-2 gap-y-1.5">
-        {number('across', part.rest.x, '', (x) => place({ x }))}
-        {number('down', part.rest.y, '', (y) => place({ y }))}
-        {number('turned', part.rest.rotation, '°', (rotation) => place({ rotation }))}
-        {number('width', part.rest.scaleX * 100, ' %', (v) => place({ scaleX: v / 100 }))}
-        {number('height', part.rest.scaleY * 100, ' %', (v) => place({ scaleY: v / 100 }))}
-        {number('slant', part.rest.skewX, '°', (skewX) => place({ skewX }))}
-        {number('pivot x', part.pivot[0]!, '', (x) => pivot(x, part.pivot[1]!))}
-        {number('pivot y', part.pivot[1]!, '', (y) => pivot(part.pivot[0]!, y))}
-        {number('opaque', part.rest.opacity * 100, ' %', (v) => place({ opacity: v / 100 }))}
+        {number('X', part.rest.x, '', (x) => place({ x }))}
+        {number('Y', part.rest.y, '', (y) => place({ y }))}
+        {number('Rotation', part.rest.rotation, '°', (rotation) => place({ rotation }))}
+        {number('Scale X', part.rest.scaleX * 100, ' %', (v) => place({ scaleX: v / 100 }))}
+        {number('Scale Y', part.rest.scaleY * 100, ' %', (v) => place({ scaleY: v / 100 }))}
+        {number('Skew', part.rest.skewX, '°', (skewX) => place({ skewX }))}
+        {number('Pivot X', part.pivot[0]!, '', (x) => pivot(x, part.pivot[1]!))}
+        {number('Pivot Y', part.pivot[1]!, '', (y) => pivot(part.pivot[0]!, y))}
+        {number('Opacity', part.rest.opacity * 100, ' %', (v) => place({ opacity: v / 100 }))}
       </div>
       {part.side !== 'NONE' && (
         <div className="mt-2.5 flex flex-wrap items-center gap-1.5 text-[12.5px]">

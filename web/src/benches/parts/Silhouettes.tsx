@@ -28,14 +28,14 @@ export function Silhouettes() {
   return (
     <>
       <h2 className="mt-4 text-[15px] font-semibold">
-        Stacking{' '}
+        Layer order{' '}
         <span className="font-sans text-[12.5px] font-normal text-faint">
           front to back; drag, or Alt + arrows
         </span>
       </h2>
       <ol
         className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5 pb-2"
-        aria-label="Stacking order"
+        aria-label="Layer order"
       >
         {frontFirst.map((id, index) => {
           const p = character.rig.parts.find((x) => x.id === id)!;
@@ -87,7 +87,7 @@ export function Silhouettes() {
                   />
                 ) : (
                   <span className="grid h-9 place-items-center rounded border border-dashed border-line text-[11px] text-faint">
-                    holds others
+                    group
                   </span>
                 )}
                 <span className="block truncate text-[11px] leading-4">{p.name}</span>

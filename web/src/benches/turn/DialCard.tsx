@@ -66,7 +66,7 @@ export function DialCard({ dial }: { dial: Dial }) {
         <button
           className="btn px-1.5"
           aria-label={`Take the dial ${dial.name} away`}
-          title="Take the dial away"
+          title="Delete dial"
           onClick={() => {
             useDesk.getState().openDial(null);
             void edit({ kind: 'drop-dial', dial: dial.id });
@@ -94,7 +94,7 @@ export function DialCard({ dial }: { dial: Dial }) {
             })
           }
         >
-          <option value="">no part in particular</option>
+          <option value="">Any part</option>
           {view.character.rig.parts.map((p) => (
             <option key={p.id} value={p.id}>
               {p.name}

@@ -120,9 +120,9 @@ export function HeadTurn() {
   const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   return (
     <>
-      <section className="mt-3" aria-label="From end to end">
+      <section className="mt-3" aria-label="Whole range">
         <div className="flex items-center gap-1.5">
-          <h2 className="flex-1 text-[15px] font-semibold">From end to end</h2>
+          <h2 className="flex-1 text-[15px] font-semibold">Whole range</h2>
           <button
             className="btn px-2 py-0.5 text-[12px]"
             aria-pressed={onion}
@@ -213,8 +213,8 @@ export function HeadTurn() {
         </section>
       )}
       {offered.length > 0 && (
-        <section className="mt-3 pb-3" aria-label="Around the head">
-          <h2 className="text-[15px] font-semibold">Around the head</h2>
+        <section className="mt-3 pb-3" aria-label="Head extras">
+          <h2 className="text-[15px] font-semibold">Head extras</h2>
           <div className="mt-1 flex flex-wrap gap-1.5">
             {offered.map((o) => (
               <button

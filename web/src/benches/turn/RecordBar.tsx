@@ -148,7 +148,7 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
             )
           }
         >
-          <option value={NOWHERE}>lies where it lies</option>
+          <option value={NOWHERE}>Layer: as drawn</option>
           {[...character.rig.order]
             .reverse()
             .filter((p) => p !== part.id)

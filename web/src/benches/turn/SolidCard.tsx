@@ -34,7 +34,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
           onClick={() => void edit({ kind: 'make-turn', shape })}
           title="From the pieces as they are now"
         >
-          <RefreshCw size={14} aria-hidden /> Make anew
+          <RefreshCw size={14} aria-hidden /> Rebuild
         </button>
       </div>
       <p className="mt-0.5 text-[12.5px] text-faint">

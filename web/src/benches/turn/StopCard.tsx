@@ -122,7 +122,7 @@ export function StopCard({ dial, stop, changes }: { dial: Dial; stop: Stop; chan
               </button>
             </li>
           ))}
-          {changes.length === 0 && <li className="text-[12px] text-faint">does nothing yet</li>}
+          {changes.length === 0 && <li className="text-[12px] text-faint">Empty</li>}
         </ul>
         {ease.kind === 'curve' && (
           <CurveEditor

@@ -81,7 +81,7 @@ export function TwoHalves({
             </div>
           </>
         ) : (
-          <p className="text-faint">Both halves are alike to a twentieth of a unit.</p>
+          <p className="text-faint">Symmetrical, to a twentieth of a unit.</p>
         )}
       </div>
     </section>

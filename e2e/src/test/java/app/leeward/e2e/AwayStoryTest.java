@@ -62,16 +62,16 @@ class AwayStoryTest extends Story {
         hand.drop("again.wav", "audio/wav", line.wav());
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         dialog.getByLabel("Words of the line").fill(line.words());
-        dialog.getByText("Put the mouths to it").click();
+        dialog.getByText("Create the lip sync").click();
         assertThat(dialog.getByRole(AriaRole.PROGRESSBAR)).isVisible();
         page.keyboard().press("Escape");
         // the dialog is still there, with the words in it
-        assertThat(dialog.getByText("Put the mouths to it")).isEnabled();
+        assertThat(dialog.getByText("Create the lip sync")).isEnabled();
         assertThat(dialog.getByLabel("Words of the line")).hasValue(line.words());
         assertThat(server.body("/api/v1/characters/" + maren() + "/readings")).isEqualTo("[]");
         assertThat(server.body("/api/v1/characters/" + maren() + "/lines").split("\"id\"").length)
                 .isEqualTo(lines);
-        dialog.getByText("Put the mouths to it").click();
+        dialog.getByText("Create the lip sync").click();
         assertThat(dialog).isHidden();
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Good morning")))
                         .first())
@@ -86,7 +86,7 @@ class AwayStoryTest extends Story {
         hand.drop("again.wav", "audio/wav", line.wav());
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         dialog.getByLabel("Words of the line").fill(line.words());
-        dialog.getByText("Put the mouths to it").click();
+        dialog.getByText("Create the lip sync").click();
         page.waitForFunction(
                 "() => Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow')) > 0");
         server.kill();

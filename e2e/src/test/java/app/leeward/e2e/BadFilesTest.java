@@ -76,7 +76,7 @@ class BadFilesTest extends Story {
     private void refused(String name, byte[] file, String words, String message) {
         page.getByTestId("sound-file").setInputFiles(new FilePayload(name, "audio/wav", file));
         page.getByLabel("Words of the line").fill(words);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put the mouths to it"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Create the lip sync"))
                 .click();
         assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT)).containsText(message);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Cancel"))

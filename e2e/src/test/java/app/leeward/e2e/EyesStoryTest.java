@@ -65,7 +65,7 @@ class EyesStoryTest extends Story {
     }
 
     private void finished(String name) throws Exception {
-        assertThat(page.getByText("no finding")).isVisible();
+        assertThat(page.getByText("no issues")).isVisible();
         JsonNode eyes = eyes(name);
         assertThat(eyes.get("eyes")).hasSize(2);
         assertThat(server.body("/api/v1/characters/" + idOf(name) + "/findings?check=eyes"))
@@ -197,7 +197,7 @@ class EyesStoryTest extends Story {
         squint.press("End");
         page.waitForFunction(
                 "() => { const m = document.querySelector('[data-testid=stage] [data-part=eye-white-left]').getAttribute('transform'); return m !== null && Math.abs(Number(m.replace(/matrix\\(|\\)/g, '').split(' ')[3]) - 0.5) < 0.01; }");
-        button("Take away the dial Squint").click();
+        button("Delete the dial Squint").click();
         assertThat(page.getByTestId("ruler-squint")).hasCount(0);
         button("Undo").click();
         assertThat(page.getByTestId("ruler-squint").first()).isVisible();

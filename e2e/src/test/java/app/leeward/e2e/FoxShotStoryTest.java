@@ -19,7 +19,7 @@ class FoxShotStoryTest extends ShotStory {
         DemoFiles.Line said = DemoFiles.lines().get(line);
         hand.drop("line.wav", "audio/wav", said.wav());
         page.getByLabel("Words of the line").fill(said.words());
-        button("Put the mouths to it").click();
+        button("Create the lip sync").click();
         page.waitForFunction(
                 "words => document.querySelector('textarea[aria-label=Words]')?.value === words",
                 said.words(),
@@ -102,7 +102,7 @@ class FoxShotStoryTest extends ShotStory {
         hand.settle();
         assertThat(page.getByTitle(Pattern.compile("\\d+ laid")).first()).isVisible();
         page.keyboard().press("Escape");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         // the exposure sheet shows all of it, a reload and a killed server lose nothing
         String sheet = sheet();

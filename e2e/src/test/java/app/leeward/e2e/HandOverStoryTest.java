@@ -47,7 +47,7 @@ class HandOverStoryTest extends Story {
                     .uncheck();
         }
         assertThat(page.getByText(Pattern.compile("Everything, 5 files"))).isVisible();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         page.reload();
         Download all = page.waitForDownload(
                 () -> page.getByText(Pattern.compile("Everything, 5 files")).click());
@@ -124,7 +124,7 @@ class HandOverStoryTest extends Story {
         assertThat(check()).containsText("to fix");
         int before = toFix();
         assertThat(entry("The eyes are not alike")).containsText("each other's reflection");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         // by keyboard: down to it, accepted without a reason it is not
         Locator alike = entry("The eyes are not alike").locator("[data-entry]");

@@ -48,7 +48,7 @@ class HandsStoryTest extends Story {
                         .first())
                 .isVisible();
         assertThat(page.getByText("Every drawing meets the arm at one wrist.")).isVisible();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         // kept over a reload, and taken back in one step
         page.reload();
@@ -58,9 +58,10 @@ class HandsStoryTest extends Story {
 
         // one by one: mended, then its wrist put by the keyboard and by hand
         Locator fist = page.getByTestId("hand-fist");
-        fist.getByText("Mend", new Locator.GetByTextOptions().setExact(true)).click();
+        fist.getByText("Align", new Locator.GetByTextOptions().setExact(true)).click();
         assertThat(page.getByText("5 off the wrist")).isVisible();
-        fist.getByText("Wrist", new Locator.GetByTextOptions().setExact(true)).click();
+        fist.getByText("Set wrist", new Locator.GetByTextOptions().setExact(true))
+                .click();
         Locator left = fist.getByLabel("Left point of the wrist");
         left.focus();
         for (int i = 0; i < 3; i++) {
@@ -143,7 +144,7 @@ class HandsStoryTest extends Story {
         key.focus();
         page.keyboard().press("v");
         assertThat(key).hasValue("key v");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         page.reload();
         assertThat(button("Play Wave")).isVisible();
@@ -181,7 +182,7 @@ class HandsStoryTest extends Story {
         waitForHeld(false);
 
         // another drawing is given a grip: put in the palm, nudged by the keyboard, turned by a number
-        button("Closer: open").click();
+        button("Enlarge: open").click();
         Locator near = page.getByTestId("hand-close-up");
         button("Put a grip").click();
         waitForHeld(true);
@@ -205,7 +206,7 @@ class HandsStoryTest extends Story {
         hand.settle();
         palm.click();
         assertThat(palm).hasAttribute("aria-pressed", "true");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         page.reload();
         waitForHeld(true);
 
@@ -213,10 +214,10 @@ class HandsStoryTest extends Story {
         page.getByTestId("hand-flat").getByRole(AriaRole.BUTTON).first().click();
         waitForHeld(false);
         undoAll();
-        button("Take in her hand out of the hand").click();
+        button("Let go of in her hand").click();
         assertThat(page.getByLabel("Put into the hand")).isVisible();
         button("Undo").click();
-        assertThat(button("Take in her hand out of the hand")).isVisible();
+        assertThat(button("Let go of in her hand")).isVisible();
     }
 
     /** Back to the beginning; the answer to the last step may disable the button while the next is on its way. */
@@ -236,7 +237,7 @@ class HandsStoryTest extends Story {
     @Test
     void theWristBendsSoThatNothingOpens() throws Exception {
         hand.bench("Hands").click();
-        button("Closer: relaxed").click();
+        button("Enlarge: relaxed").click();
         Locator near = page.getByTestId("hand-close-up");
         Locator points = near.getByRole(AriaRole.SLIDER);
         assertThat(points.first()).isVisible();
@@ -259,7 +260,7 @@ class HandsStoryTest extends Story {
         page.keyboard().press("Enter");
         assertThat(near.getByLabel(name, new Locator.GetByLabelOptions().setExact(true)))
                 .hasAttribute("aria-valuenow", "40");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         assertThat(drawn).isNotNull();
 
         // as one piece again: the joint opens, and closes when it is taken back

@@ -33,7 +33,7 @@ class HomeStoryTest extends Story {
     @Test
     void everybodyIsThereByTheirFaceAndIsFoundByTyping() throws Exception {
         waitForFaces();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         assertThat(page).hasTitle("Characters – Leeward");
         int all = page.getByTestId("character").count();
         // whoever just types looks for somebody
@@ -88,7 +88,7 @@ class HomeStoryTest extends Story {
         page.reload();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Archived")))
                 .click();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         tile("Barnaby Wick 2").hover();
         button("Bring Barnaby Wick 2 back").click();
         assertThat(tile("Barnaby Wick 2")).hasCount(0);
@@ -115,7 +115,7 @@ class HomeStoryTest extends Story {
         page.getByTestId("ruler-turn").first().waitFor();
         hand.dragRuler("turn", 0.5, 0.9);
         assertThat(bar).containsText("Make her blink");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         hand.dragRuler("blink", 0, 1);
         assertThat(bar).containsText("Fix a mouth");
         bar.getByText("To Lines").click();

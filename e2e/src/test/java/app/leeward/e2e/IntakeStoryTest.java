@@ -123,7 +123,7 @@ class IntakeStoryTest extends Story {
         button("pucker oo").dragTo(page.locator("[data-slot=MOUTH]"));
         clicks++;
         assertThat(page.getByText("Nothing: every layer has its place.")).isVisible();
-        assertThat(page.getByText("Nothing to settle.")).isVisible();
+        assertThat(page.getByText("No issues.")).isVisible();
         assertThat((System.nanoTime() - from) / 1e9).as("seconds").isLessThan(120);
         actsLikeMaren("Maren muddled");
         // every one of these steps can be taken back
@@ -142,7 +142,7 @@ class IntakeStoryTest extends Story {
         click("Fit, stand and centre");
         click("Sides as it faces us");
         click("Take all");
-        assertThat(page.getByText("Nothing to settle.")).isVisible();
+        assertThat(page.getByText("No issues.")).isVisible();
         actsLikeMaren("muddled");
         assertThat(page.locator("[data-testid=stage] [data-part=nose] image").first())
                 .hasAttribute("href", Pattern.compile("/api/v1/images/[0-9a-f]{64}\\.png"));
@@ -162,7 +162,7 @@ class IntakeStoryTest extends Story {
         assertThat(svg).contains("<image").contains("data:image/png;base64,").contains("clipPath");
         // and mirrored like drawn ones: the other ear is the same pixels, turned over
         hand.bench("Parts").click();
-        page.getByLabel("Stacking order")
+        page.getByLabel("Layer order")
                 .getByTitle("left ear", new Locator.GetByTitleOptions().setExact(true))
                 .click();
         button("Make the right one from it").or(button("Mirror again")).click();
@@ -271,7 +271,7 @@ class IntakeStoryTest extends Story {
         assertThat(mouths).containsText("% of their size");
         page.waitForFunction(
                 "() => [...document.querySelectorAll('section[aria-label=\"From another character\"] img')].every(i => i.complete && i.naturalWidth > 0)");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         // by keyboard: the row opens as it is reached, Space takes it
         mouths.getByRole(AriaRole.CHECKBOX).focus();
         page.keyboard().press("Space");
@@ -300,12 +300,12 @@ class IntakeStoryTest extends Story {
         page.navigate(page.url().replaceAll("#.*$", "") + "#c=" + wick + "&b=intake");
         page.reload();
         JsonNode before = fetch("/api/v1/characters/" + wick);
-        button("Put Barnaby Wick away").click();
+        button("Archive Barnaby Wick").click();
         assertThat(page.getByLabel("Name of the character: Barnaby Wick. Rename"))
                 .isHidden();
         assertThat(button("Bring Barnaby Wick back")).isVisible();
         page.reload();
-        page.getByText(Pattern.compile("^Put away \\(1\\)")).click();
+        page.getByText(Pattern.compile("^Archived \\(1\\)")).click();
         button("Bring Barnaby Wick back").click();
         assertThat(page.getByLabel("Name of the character: Barnaby Wick. Rename"))
                 .isVisible();
@@ -324,7 +324,7 @@ class IntakeStoryTest extends Story {
     void theBlankToDrawOverReadsBackAsAWholeRig() throws Exception {
         hand.bench("Intake").click();
         com.microsoft.playwright.Download blank =
-                page.waitForDownload(() -> page.getByText("blank to draw over").click());
+                page.waitForDownload(() -> page.getByText("blank template").click());
         assertThat(blank.suggestedFilename()).isEqualTo("blank-face.svg");
         hand.drop("blank-face.svg", "image/svg+xml", Files.readAllBytes(blank.path()));
         assertThat(page.getByLabel("Name of the character: Blank face. Rename")).isVisible();

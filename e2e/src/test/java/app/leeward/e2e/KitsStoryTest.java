@@ -82,7 +82,7 @@ class KitsStoryTest extends Story {
         radio("jumper, torso").click();
         radio("nothing, collar").click();
         page.getByPlaceholder("name of the kit").fill("Half dressed");
-        page.getByPlaceholder("among …").fill("Clothes");
+        page.getByPlaceholder("Group").fill("Clothes");
         button("Keep as a kit").click();
         assertThat(clothes.locator("figure")).hasCount(4);
         Locator key = page.getByLabel("Key for the kit Half dressed");
@@ -96,7 +96,7 @@ class KitsStoryTest extends Story {
         stageShows("collar", false);
         page.keyboard().press("h");
         assertThat(radio("raincoat, torso")).isChecked();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         page.reload();
         assertThat(clothes.locator("figure")).hasCount(4);

@@ -29,7 +29,7 @@ class LinesStoryTest extends Story {
     private void record(String words) {
         hand.drop("line.wav", "audio/wav", LINE.wav());
         page.getByLabel("Words of the line").fill(words);
-        button("Put the mouths to it").click();
+        button("Create the lip sync").click();
         page.waitForFunction(
                 "words => document.querySelector('textarea[aria-label=Words]')?.value === words",
                 words,
@@ -97,7 +97,7 @@ class LinesStoryTest extends Story {
         page.keyboard().press("Delete");
         assertThat(sounds().getByRole(AriaRole.OPTION, new Locator.GetByRoleOptions().setName(Pattern.compile("^OY"))))
                 .hasCount(1);
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         // all of it is undone, and is there again after a reload
         for (int i = 0; i < 4; i++) {
             page.keyboard().press("Control+z");
@@ -184,7 +184,7 @@ class LinesStoryTest extends Story {
         page.getByPlaceholder("any word").fill("");
         Locator taught = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Words of this crew"));
         assertThat(taught.getByLabel("Sounds of zilchwick")).hasValue("Z IH L CH IH K");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         button("Forget zilchwick").click();
         assertThat(taught).hasCount(0);
         button("Undo").click();
@@ -247,10 +247,10 @@ class LinesStoryTest extends Story {
         button("Copy").click();
         Locator copy = list().getByText(name + " 2", new Locator.GetByTextOptions().setExact(true));
         assertThat(copy).hasAttribute("aria-pressed", "true");
-        button("Put away").click();
+        button("Archive").click();
         assertThat(copy).isHidden();
-        button("Lines put away").click();
-        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Lines that were put away"))
+        button("Archived lines").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Lines that were archived"))
                 .getByText(name + " 2")
                 .click();
         assertThat(copy).isVisible();

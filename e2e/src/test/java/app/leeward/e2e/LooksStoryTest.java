@@ -95,7 +95,7 @@ class LooksStoryTest extends Story {
                 "d => document.querySelector(\"" + stage("brow-left") + " [data-shape]\").getAttribute('d') === d",
                 left);
 
-        button("Left and right apart").click();
+        button("Unlink left and right").click();
         page.getByTestId("ruler-brow-outer-left").first().waitFor();
         page.getByTestId("grip-brow-left-outer").focus();
         page.keyboard().press("Shift+ArrowUp");
@@ -103,7 +103,7 @@ class LooksStoryTest extends Story {
                 "d => document.querySelector(\"" + stage("brow-left") + " [data-shape]\").getAttribute('d') !== d",
                 left);
         assertThat(outline("brow-right")).as("apart").isEqualTo(right);
-        button("Left and right together").click();
+        button("Link left and right").click();
         page.getByTestId("ruler-brow-outer").first().waitFor();
         button("Undo").click();
         page.getByTestId("ruler-brow-outer-left").first().waitFor();
@@ -124,7 +124,7 @@ class LooksStoryTest extends Story {
         page.getByTestId("look-look-anger").getByLabel("Strength of Anger").fill("50");
         button("Keep this pose as a look").click();
         page.getByLabel("Name of the new look").waitFor();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         page.getByLabel("Name of the new look").fill("Outraged");
         page.getByLabel("Collection").fill("Ferry");
         button("Keep").click();
@@ -165,7 +165,7 @@ class LooksStoryTest extends Story {
         page.waitForFunction("() => { const y = p => Number((document.querySelector(`[data-testid=stage]"
                 + " [data-part='${p}']`).getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').split(' ')[5].replace(')', ''));"
                 + " return y('upper-lid-left') > 20 && y('upper-lid-right') === 0; }");
-        assertThat(page.getByText("no finding")).isVisible();
+        assertThat(page.getByText("no issues")).isVisible();
         button("Both eyes together").click();
         button("Everything back to rest").click();
 
@@ -174,7 +174,7 @@ class LooksStoryTest extends Story {
         rest.press("Enter");
         page.waitForFunction("() => Number(document.querySelector(\"" + stage("upper-lid-left")
                 + "\").getAttribute('transform').split(' ')[5].replace(')', '')) > 5");
-        assertThat(page.getByText("no finding")).isVisible();
+        assertThat(page.getByText("no issues")).isVisible();
         rest.fill("95");
         rest.press("Enter");
         assertThat(page.getByText("Lids rest between −50 and 90 % of their way."))
@@ -206,7 +206,7 @@ class LooksStoryTest extends Story {
         page.waitForFunction(
                 "d => document.querySelector(\"" + stage("upper-lid-left") + " [data-shape]\").getAttribute('d') !== d",
                 before);
-        assertThat(page.getByText("no finding")).isVisible();
+        assertThat(page.getByText("no issues")).isVisible();
         // the edit itself, rounded to tenths, has taken the place of what was seen while dragging
         assertThat(button("Undo")).isEnabled();
         hand.settle();
@@ -241,7 +241,7 @@ class LooksStoryTest extends Story {
 
         button("Go through them").click();
         page.getByLabel("Worst cases").locator("button[title*=Gaze]").first().waitFor();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         Locator worst =
                 page.getByLabel("Worst cases").locator("button[title*=Gaze]").first();
         worst.click();

@@ -81,7 +81,7 @@ class MouthsStoryTest extends Story {
                 assertThat(drawn(mood, v)).isNotEqualTo(drawn("neutral", v));
             }
         }
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         page.reload();
         cell("sad", "SURPRISE").waitFor();
@@ -247,7 +247,7 @@ class MouthsStoryTest extends Story {
         var pdf = page.request()
                 .get(server.url() + page.getByLabel("Chart page as PDF").getAttribute("href"));
         org.assertj.core.api.Assertions.assertThat(new String(pdf.body(), 0, 5)).isEqualTo("%PDF-");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
     }
 
     private String stageMouth() {

@@ -21,7 +21,7 @@ class PartsStoryTest extends Story {
     }
 
     private void choose(String part) {
-        page.getByLabel("Stacking order")
+        page.getByLabel("Layer order")
                 .getByTitle(part, new Locator.GetByTitleOptions().setExact(true))
                 .click();
         page.getByTestId("handle-pivot").waitFor();
@@ -77,28 +77,28 @@ class PartsStoryTest extends Story {
         pull("handle-turn", 20, 10);
         page.keyboard().press("Escape");
         page.mouse().up();
-        waitForValue("turned", Pattern.compile("0°"));
+        waitForValue("Rotation", Pattern.compile("0°"));
         pull("handle-turn", 20, 10);
         page.mouse().up();
-        waitForValue("turned", Pattern.compile("[1-9].*°"));
+        waitForValue("Rotation", Pattern.compile("[1-9].*°"));
         pull("handle-move", 12, -8);
         page.mouse().up();
-        waitForValue("across", Pattern.compile("[1-9].*"));
-        assertThat(number("down")).isNegative();
+        waitForValue("X", Pattern.compile("[1-9].*"));
+        assertThat(number("Y")).isNegative();
         pull("handle-se", 14, 14);
         page.mouse().up();
-        waitForValue("height", Pattern.compile("1[0-9]{2}.* %"));
-        Locator slant = page.getByLabel("slant", new Page.GetByLabelOptions().setExact(true));
+        waitForValue("Scale Y", Pattern.compile("1[0-9]{2}.* %"));
+        Locator slant = page.getByLabel("Skew", new Page.GetByLabelOptions().setExact(true));
         slant.fill("5*2");
         slant.press("Enter");
-        waitForValue("slant", Pattern.compile("10°"));
+        waitForValue("Skew", Pattern.compile("10°"));
         slant.fill("leaning");
         slant.press("Enter");
         assertThat(slant).hasAttribute("aria-invalid", "true");
         slant.press("Escape");
-        waitForValue("slant", Pattern.compile("10°"));
+        waitForValue("Skew", Pattern.compile("10°"));
         undoUntilClean();
-        waitForValue("turned", Pattern.compile("0°"));
+        waitForValue("Rotation", Pattern.compile("0°"));
     }
 
     @Test
@@ -108,7 +108,7 @@ class PartsStoryTest extends Story {
         choose("left ear");
         hand.settle();
         String before = hand.transform("ear-left");
-        double pivot = number("pivot x");
+        double pivot = number("Pivot X");
         pull("handle-pivot", -40, 20);
         page.mouse().up();
         page.waitForFunction(
@@ -127,14 +127,14 @@ class PartsStoryTest extends Story {
         page.mouse().move(cap.x + 20, cap.y + 20);
         page.mouse().move(cap.x + cap.width / 2, cap.y + cap.height / 2);
         page.mouse().up();
-        assertThat(page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(page.getByLabel("Parent", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("cap");
         assertThat(hand.transform("ear-left")).isEqualTo(rest);
         // in a circle it is refused, in words, and nothing changes
         choose("cap");
-        page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)).selectOption("head");
+        page.getByLabel("Parent", new Page.GetByLabelOptions().setExact(true)).selectOption("head");
         undoUntilClean();
-        assertThat(page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(page.getByLabel("Parent", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("head");
     }
 
@@ -143,33 +143,33 @@ class PartsStoryTest extends Story {
         choose("left brow");
         button("Make the right one from it").click();
         assertThat(page.getByText("linked to right brow")).isVisible();
-        Locator turned = page.getByLabel("turned", new Page.GetByLabelOptions().setExact(true));
+        Locator turned = page.getByLabel("Rotation", new Page.GetByLabelOptions().setExact(true));
         turned.fill("12");
         turned.press("Enter");
         choose("right brow");
-        waitForValue("turned", Pattern.compile("-12°"));
+        waitForValue("Rotation", Pattern.compile("-12°"));
         button("Break the link").click();
         assertThat(page.getByText("not linked to its other side")).isVisible();
         turned.fill("3");
         turned.press("Enter");
         choose("left brow");
-        waitForValue("turned", Pattern.compile("12°"));
+        waitForValue("Rotation", Pattern.compile("12°"));
         undoUntilClean();
     }
 
     @Test
     void partsAreGroupedStackedHiddenAndLocked() {
         choose("nose");
-        page.getByLabel("Stacking order")
+        page.getByLabel("Layer order")
                 .getByTitle("mouth", new Locator.GetByTitleOptions().setExact(true))
                 .click(new Locator.ClickOptions()
                         .setModifiers(java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
         assertThat(page.getByLabel("The chosen parts")).containsText("2 parts");
         page.getByLabel("Name of the group").fill("muzzle");
         button("Group them").click();
-        assertThat(page.getByLabel("Stacking order").getByTitle("muzzle")).isVisible();
+        assertThat(page.getByLabel("Layer order").getByTitle("muzzle")).isVisible();
         choose("nose");
-        assertThat(page.getByLabel("follows", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(page.getByLabel("Parent", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("muzzle");
         button("Hide it while working").click();
         page.waitForFunction(
@@ -184,7 +184,7 @@ class PartsStoryTest extends Story {
         assertThat(page.getByTestId("handle-turn")).hasCount(0);
         button("Unlock it").click();
         Locator nose =
-                page.getByLabel("Stacking order").getByTitle("nose", new Locator.GetByTitleOptions().setExact(true));
+                page.getByLabel("Layer order").getByTitle("nose", new Locator.GetByTitleOptions().setExact(true));
         nose.focus();
         page.keyboard().press("Alt+ArrowLeft");
         assertThat(page.getByLabel("History")).containsText("nose in front of");
@@ -194,13 +194,13 @@ class PartsStoryTest extends Story {
     @Test
     void theHistoryIsLookedAtNamedAndReturnedTo() {
         choose("nose");
-        Locator across = page.getByLabel("across", new Page.GetByLabelOptions().setExact(true));
+        Locator across = page.getByLabel("X", new Page.GetByLabelOptions().setExact(true));
         across.fill("9");
         across.press("Enter");
-        waitForValue("across", Pattern.compile("9"));
+        waitForValue("X", Pattern.compile("9"));
         across.fill("21");
         across.press("Enter");
-        waitForValue("across", Pattern.compile("21"));
+        waitForValue("X", Pattern.compile("21"));
         Locator history = page.getByLabel("History");
         history.getByRole(
                         AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("nose stands at 9, 0")))
@@ -214,13 +214,13 @@ class PartsStoryTest extends Story {
                 .click();
         assertThat(history).containsText("nose agreed");
         history.getByText("Return to this").click();
-        waitForValue("across", Pattern.compile("9"));
+        waitForValue("X", Pattern.compile("9"));
         assertThat(history).containsText("Returned to “nose agreed”");
         button("Undo").click();
-        waitForValue("across", Pattern.compile("21"));
+        waitForValue("X", Pattern.compile("21"));
         page.getByLabel("only milestones").check();
         assertThat(history.getByRole(AriaRole.LISTITEM)).hasCount(1);
-        assertThat(number("across")).isCloseTo(21, within(0.001));
+        assertThat(number("X")).isCloseTo(21, within(0.001));
     }
 
     @Test
@@ -268,7 +268,7 @@ class PartsStoryTest extends Story {
     @Test
     void aWindowIsChosenAndAPartTakenAwayAndBothAreTakenBack() {
         choose("nose");
-        Locator window = page.getByLabel("seen in", new Page.GetByLabelOptions().setExact(true));
+        Locator window = page.getByLabel("Masked by", new Page.GetByLabelOptions().setExact(true));
         assertThat(window).hasValue("");
         window.selectOption("face-skin");
         page.waitForFunction(

@@ -65,7 +65,7 @@ class PerformerStoryTest extends Story {
         assertThat(status()).containsText("a second");
         assertThat(status()).containsText("Delight");
         link();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         // one signal by less, undone as every edit is
         page.getByLabel("Head yaw by").fill("50");
         page.keyboard().press("Enter");

@@ -147,10 +147,10 @@ class ShotStoryTest extends ShotStory {
         assertThat(items("key turn").count()).isGreaterThanOrEqualTo(keys);
         assertThat(page.getByTitle(Pattern.compile("\\d+ laid")).first()).isVisible();
         page.keyboard().press("Escape");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         button("Across").click();
         assertThat(items("key turn").first()).isVisible();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         hand.settle();
 
         int laid = items("key").count();
@@ -244,7 +244,7 @@ class ShotStoryTest extends ShotStory {
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("The shot plays at 24");
         button("12").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("frame 25 becomes 13");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         page.getByText("keeps its time").click();
         hand.settle();
         assertThat(items("key gaze-down").last()).hasAttribute("data-item", "key gaze-down 12");
@@ -256,7 +256,7 @@ class ShotStoryTest extends ShotStory {
         Locator then = page.getByTestId("then");
         assertThat(then).containsText("Keyed gaze");
         assertThat(then.locator("[data-part=nose] path").first()).isVisible();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         button("now").click();
         assertThat(then).hasCount(0);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Revision \\d+$")))
@@ -327,7 +327,7 @@ class ShotStoryTest extends ShotStory {
         at(3);
         pop.getByRole(AriaRole.BUTTON).first().click();
         assertThat(page.getByTestId("clock")).hasText("frame 20 of");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         pop.getByText("Come there over 4 exposures").click();
         hand.settle();
         assertThat(page.getByText("Nothing was found")).isVisible();

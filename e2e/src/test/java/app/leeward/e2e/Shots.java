@@ -91,7 +91,7 @@ class Shots {
                 .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hold handbell"))
                 .click();
         hand.page
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Closer: hold"))
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enlarge: hold"))
                 .click();
         hand.page.getByLabel("Swing").fill("18");
         hand.page

@@ -93,14 +93,14 @@ class SpokenStoryTest extends Story {
         button("Play live").click();
         Locator takes = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Takes"));
         assertThat(takes.getByText("voice")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         JsonNode seen = JSON.readTree(shown("window.seen"));
         JsonNode drawn = drawn();
 
         // the voice is a line of its own now, found by its words
         takes.getByText("A line of its own …").click();
         page.getByLabel("Words of the line").fill(LINE.words());
-        button("Put the mouths to it").click();
+        button("Create the lip sync").click();
         page.waitForFunction(
                 "words => document.querySelector('textarea[aria-label=Words]')?.value === words",
                 LINE.words(),

@@ -58,12 +58,18 @@ abstract class Story {
         page.locator("[data-testid=stage] [data-part] path").first().waitFor();
     }
 
-    /** What axe finds serious or worse on the page as it is now. */
-    List<?> seriousFaults() throws Exception {
+    /** What axe finds on the page as it is now, of any weight. */
+    List<?> faults() throws Exception {
         page.evaluate(Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js")));
         return (List<?>)
                 page.evaluate(
-                        "async () => (await axe.run()).violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.target + ' ' + n.failureSummary).join(' | '))");
+                        "async () => (await axe.run()).violations.map(v => v.impact + ' ' + v.id + ': ' + v.nodes.slice(0, 3).map(n => n.target + ' ' + n.failureSummary).join(' | '))");
+    }
+
+    /** What cannot be read on the page as it is now: text that is cut, laid over other text, or out of reach. */
+    List<?> unreadable() throws Exception {
+        String rule = Files.readString(Path.of("src", "test", "resources", "readable.js"));
+        return (List<?>) page.evaluate(rule.strip().replaceAll(";$", ""));
     }
 
     Locator button(String name) {

@@ -173,7 +173,7 @@ class StoryTest extends Story {
         assertThat(page.getByLabel("Name of the character: Maren of Sorrel. Rename"))
                 .isVisible();
         hand.bench("Parts").click();
-        page.getByLabel("Stacking order")
+        page.getByLabel("Layer order")
                 .getByText("cap", new Locator.GetByTextOptions().setExact(true))
                 .click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Parts"))
@@ -243,7 +243,7 @@ class StoryTest extends Story {
         run("sox", wav.toString(), "-r", "44100", "-c", "2", "-b", "24", stereo.toString());
         hand.drop("own.wav", "audio/wav", Files.readAllBytes(stereo));
         page.getByLabel("Words of the line").fill(words);
-        button("Put the mouths to it").click();
+        button("Create the lip sync").click();
         assertThat(page.getByText("is not in the dictionary", new Page.GetByTextOptions().setExact(false)))
                 .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
                         .setTimeout(90_000));
@@ -287,7 +287,7 @@ class StoryTest extends Story {
         for (String bench : List.of("Intake", "Parts", "Eyes", "Brows", "Lines", "Hand over")) {
             hand.bench(bench).click();
             hand.settle();
-            assertThat(seriousFaults()).as(bench).isEmpty();
+            assertThat(faults()).as(bench).isEmpty();
         }
     }
 }

@@ -48,7 +48,7 @@ class TakesStoryTest extends Story {
     void aTakeOutlastsTheReloadInItsMiddleAndTheBetterOneGoesInWithWhatIsPinned() throws Exception {
         hand.drop("line.wav", "audio/wav", LINE.wav());
         page.getByLabel("Words of the line").fill(LINE.words());
-        button("Put the mouths to it").click();
+        button("Create the lip sync").click();
         page.waitForFunction(
                 "words => document.querySelector('textarea[aria-label=Words]')?.value === words",
                 LINE.words(),
@@ -80,7 +80,7 @@ class TakesStoryTest extends Story {
         Locator takes = dialog().getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Takes"));
         assertThat(takes.getByRole(AriaRole.LISTITEM)).hasCount(1);
         assertThat(takes).containsText("nothing seems to be said");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         dialog().getByLabel("Throw Take 1 away").click();
         assertThat(takes).isHidden();
         page.keyboard().press("Escape");

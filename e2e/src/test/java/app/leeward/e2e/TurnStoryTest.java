@@ -72,7 +72,7 @@ class TurnStoryTest extends Story {
         button("Onion skin").click();
         button("25").click();
         assertThat(strip).hasCount(25);
-        assertThat(page.getByText("Both halves are alike")).isVisible();
+        assertThat(page.getByText("Symmetrical, to")).isVisible();
 
         // how deep the face is, pulled on the head seen from its side: Escape lets go, letting go keeps
         String nose = hand.transform("nose");
@@ -218,7 +218,7 @@ class TurnStoryTest extends Story {
                 .isVisible();
         tab("Hair drag").click();
         assertThat(page.getByText("follows Turn")).hasCount(2);
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         while (button("Undo").isEnabled()) {
             button("Undo").click();
             hand.settle();

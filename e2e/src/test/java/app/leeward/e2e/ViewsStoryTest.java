@@ -55,7 +55,7 @@ class ViewsStoryTest extends Story {
         assertThat(page.getByLabel("Views").getByText("Mend")).hasCount(4);
         page.getByText("Register all to front view").click();
         assertThat(page.getByText("Nothing jumps")).isVisible();
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
 
         String[] shows = {
             "side-view-face-skin",

@@ -79,7 +79,7 @@ class WorkspaceStoryTest extends Story {
         assertThat(width("rail")).isGreaterThan(100);
         divider("Width of the bench").press("Delete");
         assertThat(width("bench")).isCloseTo(bench, within(2.0));
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
     }
 
     @Test
@@ -88,7 +88,7 @@ class WorkspaceStoryTest extends Story {
         assertThat(page.getByLabel("Bench", new Page.GetByLabelOptions().setExact(true)))
                 .hasCount(0);
         assertThat(page.getByTestId("stage").boundingBox().width).isGreaterThan(1270);
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.NAVIGATION).waitFor();
         button("The stage alone").click();
@@ -143,7 +143,7 @@ class WorkspaceStoryTest extends Story {
         page.keyboard().press("Control+k");
         Locator box = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find anything"));
         box.fill("mout");
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
         assertThat(page.getByRole(AriaRole.OPTION).first()).hasText("Mouths");
         page.keyboard().press("Enter");
         assertThat(page).hasTitle(Pattern.compile(", Mouths – Leeward$"));
@@ -188,6 +188,6 @@ class WorkspaceStoryTest extends Story {
         assertThat(rulers.getByLabel("Brows tilt: always first")).hasAttribute("aria-pressed", "true");
         page.getByLabel("Which dials").getByText("Brows").click();
         assertThat(rulers.getByText("Head")).hasCount(0);
-        assertThat(seriousFaults()).isEmpty();
+        assertThat(faults()).isEmpty();
     }
 }

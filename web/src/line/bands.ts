@@ -1,0 +1,33 @@
+/** Something that lies along a strip. */
+interface Lies {
+  /** Where it begins and ends, pixels. */
+  from: number;
+  to: number;
+}
+
+/** Things beside each other that are shown as one, because each is too narrow to be read; or one alone. */
+export interface Band<T> extends Lies {
+  items: T[];
+}
+
+/**
+ * What lies along a strip, with those put together that are narrower than can be read: neighbours that are all too narrow become one
+ * band, so that no row of slivers is left. What is wide enough stands alone.
+ *
+ * @param items in rising order
+ * @param least narrowest that is read, pixels
+ */
+export function banded<T extends Lies>(items: T[], least: number): Band<T>[] {
+  const out: Band<T>[] = [];
+  for (const item of items) {
+    const last = out.at(-1);
+    const narrow = item.to - item.from < least;
+    const beside =
+      last && narrow && item.from - last.to < least && last.items.every((i) => i.to - i.from < least);
+    if (beside) {
+      last.items.push(item);
+      last.to = item.to;
+    } else out.push({ items: [item], from: item.from, to: item.to });
+  }
+  return out;
+}
