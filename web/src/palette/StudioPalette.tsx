@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api } from '../api/client';
 import { useDrop } from '../app/drop';
+import { keyFor, useKeymap } from '../app/keymap';
 import { usePlayer } from '../line/player';
 import { useRoom } from '../room/room';
 import { useSight, ZOOM_STEP } from '../stage/sight';
@@ -29,6 +30,7 @@ function Filled({ help }: { help: () => void }) {
   const all = useQuery({ queryKey: ['characters'], queryFn: api.characters });
   const lines = useQuery({ queryKey: ['lines', view.id], queryFn: () => api.lines(view.id) });
   const desk = useDesk.getState;
+  const own = useKeymap((s) => s.own);
   const undo = stepsLine(true, view, line) ? line?.undo : view.undo;
   const redo = stepsLine(false, view, line) ? line?.redo : view.redo;
   const actions: Entry[] = [
@@ -38,10 +40,22 @@ function Filled({ help }: { help: () => void }) {
     ...(redo
       ? [{ id: 'redo', name: 'Redo', of: redo.message, key: 'Ctrl+Y', run: () => void step(false) }]
       : []),
-    { id: 'play', name: 'Play or stop', key: 'Space', run: toggle },
-    { id: 'first', name: 'To the first frame', key: 'Home', run: () => stepTo(0) },
-    { id: 'rest', name: 'Everything back to rest', also: 'reset dials', key: '0', run: () => desk().rest() },
-    { id: 'why', name: 'Why?', also: 'explain part', key: 'W', run: () => desk().ask(!desk().whyMode) },
+    { id: 'play', name: 'Play or stop', key: keyFor('play', own), run: toggle },
+    { id: 'first', name: 'To the first frame', key: keyFor('first', own), run: () => stepTo(0) },
+    {
+      id: 'rest',
+      name: 'Everything back to rest',
+      also: 'reset dials',
+      key: keyFor('rest', own),
+      run: () => desk().rest(),
+    },
+    {
+      id: 'why',
+      name: 'Why?',
+      also: 'explain part',
+      key: keyFor('why', own),
+      run: () => desk().ask(!desk().whyMode),
+    },
     { id: 'home', name: 'All characters', also: 'home', run: () => desk().goHome() },
     { id: 'new', name: 'New character …', also: 'import art', run: chooseArt },
     { id: 'version', name: 'A new version of this art …', also: 'import update', run: chooseVersion },
@@ -50,7 +64,7 @@ function Filled({ help }: { help: () => void }) {
       id: 'alone',
       name: 'The stage alone',
       also: 'full screen',
-      key: 'Alt+Enter',
+      key: keyFor('alone', own),
       run: () => useRoom.getState().standAlone(!useRoom.getState().alone),
     },
     {
@@ -61,33 +75,45 @@ function Filled({ help }: { help: () => void }) {
     },
     ...(sight
       ? [
-          { id: 'head', name: 'Fit head', also: 'zoom stage', key: 'F', run: sight.fitHead },
+          { id: 'head', name: 'Fit head', also: 'zoom stage', key: keyFor('head', own), run: sight.fitHead },
           {
             id: 'figure',
             name: 'Fit figure',
             also: 'zoom stage whole',
-            key: 'Shift+F',
+            key: keyFor('figure', own),
             run: sight.fitFigure,
           },
-          { id: 'actual', name: 'As large as it was drawn', also: 'zoom 1:1', key: '=', run: sight.actual },
-          { id: 'closer', name: 'Closer', also: 'zoom in', key: '+', run: () => sight.zoom(1 / ZOOM_STEP) },
+          {
+            id: 'actual',
+            name: 'As large as it was drawn',
+            also: 'zoom 1:1',
+            key: keyFor('actual', own),
+            run: sight.actual,
+          },
+          {
+            id: 'closer',
+            name: 'Closer',
+            also: 'zoom in',
+            key: keyFor('closer', own),
+            run: () => sight.zoom(1 / ZOOM_STEP),
+          },
           {
             id: 'further',
             name: 'Further away',
             also: 'zoom out',
-            key: '-',
+            key: keyFor('further', own),
             run: () => sight.zoom(ZOOM_STEP),
           },
         ]
       : []),
-    { id: 'keys', name: 'All keys', also: 'help shortcuts', key: '?', run: help },
+    { id: 'keys', name: 'All keys', also: 'help shortcuts', key: keyFor('list', own), run: help },
   ];
-  const own = useMemo(() => ofCharacter(view.character, playCue), [view.character]); // eslint-disable-line react-hooks/exhaustive-deps
+  const things = useMemo(() => ofCharacter(view.character, playCue), [view.character]); // eslint-disable-line react-hooks/exhaustive-deps
   const groups = [
     benches(),
     { name: 'Do', entries: actions },
     shots(lines.data?.items ?? []),
-    ...own,
+    ...things,
     characters(all.data?.items ?? [], view.id),
   ];
   return <Palette groups={groups} />;

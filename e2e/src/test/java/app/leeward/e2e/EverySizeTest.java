@@ -15,8 +15,7 @@ import org.junit.jupiter.api.Test;
 class EverySizeTest extends Story {
     private static final List<String> BENCHES = List.of(
             "Intake", "Parts", "Eyes", "Mouths", "Brows", "Hands", "Kits", "Turn", "Lines", "Shot", "Hand over");
-    private static final int[][] SIZES = {{640, 400}, {1024, 600}, {1280, 800}, {1440, 900}, {1920, 1080}, {2560, 1440}
-    };
+    private static final int[][] SIZES = {{640, 400}, {1024, 600}, {1280, 800}, {2560, 1440}};
 
     private void go(String bench) {
         page.evaluate(

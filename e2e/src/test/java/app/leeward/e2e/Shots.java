@@ -1,13 +1,11 @@
 package app.leeward.e2e;
 
 import app.leeward.bench.faces.MovingTurn;
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -31,12 +29,11 @@ class Shots {
             others(day, server);
             handOver(day, server);
             taking(day, server);
-            live(day, server);
+            home(day, server);
             hands(day, server);
             kits(day, server);
             turn(day, server);
             mouths(day, server);
-            strip(day, server);
             acting(day, server);
         }
     }
@@ -279,69 +276,7 @@ class Shots {
         hand.page.getByTestId("sheet").waitFor();
     }
 
-    /** A line at three zooms with a mood and another timing along it; a doubtful word, and the lexicon. */
-    private static void strip(Browser hand, LeewardServer server) throws Exception {
-        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-        String line =
-                server.body("/api/v1/characters/" + id + "/lines").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-        String copy = (String) hand.page.evaluate(
-                """
-                async ([character, line]) => {
-                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
-                  const post = async (path, body) => (await fetch('/api/v1/lines/' + path, {
-                    method: 'POST',
-                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
-                    body: JSON.stringify(body),
-                  })).json();
-                  const { moods } = (await (await fetch('/api/v1/characters/' + character)).json()).character.voice.mouths;
-                  const copy = await post(line + '/duplicate', {});
-                  let base = copy.revision;
-                  for (const edit of [
-                    { kind: 'feel-along', span: { from: 8, to: 22, mood: moods[0].id } },
-                    { kind: 'feel-along', span: { from: 52, to: 65, mood: moods[1].id } },
-                    { kind: 'time-along', span: { from: 34, to: 48, lead: 2, minimumHold: 3 } },
-                  ]) base = (await post(copy.id + '/edits', { base, edit })).revision;
-                  const text = copy.shot.lines[0].line.text.replace('Sorrel', 'Portugal');
-                  await post(copy.id + '/words', { base, words: text, at: 0 });
-                  while ((await (await fetch('/api/v1/lines/' + copy.id)).json()).revision === base)
-                    await new Promise(done => setTimeout(done, 200));
-                  return copy.id;
-                }
-                """,
-                List.of(id, line));
-        hand.page.navigate("about:blank");
-        hand.open(server.url() + "/#c=" + id + "&b=lines&f=56&l=" + copy);
-        hand.page.getByText("Something else seems to be said").waitFor();
-        List<byte[]> rows = new ArrayList<>();
-        Locator strip = hand.page.getByRole(
-                AriaRole.REGION, new Page.GetByRoleOptions().setName("Line").setExact(true));
-        for (int zoom = 0; zoom < 3; zoom++) {
-            for (int i = 0; zoom > 0 && i < 2; i++) {
-                hand.page.getByLabel("Show it closer").click();
-            }
-            hand.settle();
-            rows.add(strip.screenshot());
-        }
-        hand.page.getByText("this crew").first().click();
-        hand.page.getByPlaceholder("any word").fill("Sorrel");
-        hand.settle();
-        rows.add(hand.page
-                .locator("section", new Page.LocatorOptions().setHasText("Something else seems to be said"))
-                .last()
-                .screenshot());
-        rows.add(hand.page
-                .locator("details", new Page.LocatorOptions().setHasText("Lexicon"))
-                .screenshot());
-        Files.write(TO.resolve("lines-strip.png"), Stacked.of(rows, 3));
-        hand.page.evaluate(
-                """
-                async line => await fetch('/api/v1/lines/' + line + '/put-away', {
-                  method: 'POST', headers: { 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1] } })
-                """,
-                copy);
-    }
-
-    /** Brows pulled by a hand, then every look as a face. */
+    /** Every look as a face. */
     private static void brows(Browser hand, LeewardServer server) {
         String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         hand.page.navigate("about:blank");
@@ -350,7 +285,6 @@ class Shots {
         hand.page.getByText("Make the six looks").click();
         hand.page.getByTestId("look-look-disgust").waitFor();
         hand.settle();
-        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("brows.png")));
         hand.page.navigate("about:blank");
         hand.open(server.url() + "/#c=" + id + "&b=brows&d.turn=18&x.look-happiness=0.8&x.look-surprise=0.35");
         hand.page.getByTestId("look-look-disgust").waitFor();
@@ -402,33 +336,6 @@ class Shots {
         hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("taking.png")));
     }
 
-    /** The face in a page of its own, from a plain file server, saying its line. */
-    private static void live(Browser hand, LeewardServer server) throws Exception {
-        String id = server.body("/api/v1/characters").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-        hand.page.navigate("about:blank");
-        hand.open(server.url() + "/#c=" + id + "&b=parts");
-        hand.bench("Hand over").click();
-        Download face = hand.page.waitForDownload(() -> hand.page
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Export Live face"))
-                .click());
-        try (FileServer files = new FileServer()) {
-            files.unpack("face", Files.readAllBytes(face.path()));
-            hand.page.navigate(files.url("face/index.html"));
-            hand.page.getByText("Say “").first().waitFor();
-            hand.page.evaluate(
-                    """
-                    async () => {
-                      const face = document.querySelector('leeward-face');
-                      face.setAttribute('turn', '24');
-                      face.setAttribute('mood', 'Happiness:.7');
-                      face.perform({ 'gaze-x': 0.5 });
-                      await new Promise(requestAnimationFrame);
-                    }
-                    """);
-            hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("live-face.png")));
-        }
-    }
-
     /** Two faces the demo has not: a fox who turns its head, and a skater seen from five sides. */
     private static void others(Browser hand, LeewardServer server) throws Exception {
         String fox = dropped(hand, server, "fox-courier.svg");
@@ -456,6 +363,16 @@ class Shots {
         hand.page.waitForFunction("() => location.hash.includes('c=')");
         hand.settle();
         return hand.page.url().replaceAll(".*[#&]c=([^&]+).*", "$1");
+    }
+
+    /** All characters by their faces. */
+    private static void home(Browser hand, LeewardServer server) {
+        hand.page.navigate("about:blank");
+        hand.page.navigate(server.url());
+        hand.page.waitForFunction(
+                "() => { const all = [...document.querySelectorAll('[data-testid=home] img')]; return all.length > 3 && all.every(i => i.complete && i.naturalWidth > 0); }");
+        hand.settle();
+        hand.page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve("home.png")));
     }
 
     /** Art as it arrives, before anything is settled. */

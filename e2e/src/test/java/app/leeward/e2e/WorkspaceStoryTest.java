@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -189,5 +191,65 @@ class WorkspaceStoryTest extends Story {
         page.getByLabel("Which dials").getByText("Brows").click();
         assertThat(rulers.getByText("Head")).hasCount(0);
         assertThat(faults()).isEmpty();
+    }
+
+    @Test
+    void whatCanBeDoneWithAPartIsUnderTheRightButton() throws Exception {
+        Locator nose = page.locator("[data-testid=stage] [data-part=nose] path").first();
+        nose.click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        Locator menu = page.getByRole(AriaRole.MENU);
+        assertThat(menu.getByText("Hide it while working")).isVisible();
+        assertThat(faults()).isEmpty();
+        menu.getByText("Hide it while working").click();
+        assertThat(nose).isHidden();
+        page.mouse().click(160, 300, new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+        menu.getByText("Show what is hidden").click();
+        assertThat(nose).isVisible();
+
+        // a placement from one part to another, by the keys that are written there
+        hand.bench("Parts").click();
+        page.getByLabel("Layer order").getByTitle("nose").click();
+        page.getByLabel("Y", new Page.GetByLabelOptions().setExact(true)).fill("12");
+        page.keyboard().press("Enter");
+        page.getByTitle(Pattern.compile("^Undo: ")).waitFor();
+        page.getByTestId("stage").click(new Locator.ClickOptions().setPosition(3, 3));
+        page.getByLabel("Layer order").getByTitle("nose").click();
+        page.keyboard().press("Control+c");
+        page.getByLabel("Layer order").getByTitle("fringe").click();
+        page.keyboard().press("Control+v");
+        assertThat(page.getByLabel("Y", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("12");
+    }
+
+    @Test
+    void keysAreGivenAnewAndSingleLettersSwitchedOff() throws Exception {
+        page.keyboard().press("?");
+        Locator why = page.getByLabel("Key: Why? – then click a part");
+        assertThat(why).hasValue("w");
+        assertThat(faults()).isEmpty();
+        why.focus();
+        page.keyboard().press("q");
+        assertThat(why).hasValue("q");
+        page.keyboard().press("Escape");
+        page.keyboard().press("w");
+        assertThat(button("Why?")).hasAttribute("aria-pressed", "false");
+        page.keyboard().press("q");
+        assertThat(button("Why?")).hasAttribute("aria-pressed", "true");
+        page.keyboard().press("q");
+        page.keyboard().press("?");
+        page.getByText("Single letters, digits and signs are keys.").click();
+        page.keyboard().press("Escape");
+        page.reload();
+        page.getByTestId("stage").waitFor();
+        page.keyboard().press("q");
+        page.keyboard().press("?");
+        assertThat(button("Why?")).hasAttribute("aria-pressed", "false");
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        // by its name everything is there all the same
+        page.keyboard().press("Control+k");
+        page.getByRole(AriaRole.COMBOBOX).fill("all keys");
+        page.keyboard().press("Enter");
+        button("The usual keys").click();
+        assertThat(why).hasValue("w");
     }
 }
