@@ -49,20 +49,25 @@ export function App() {
   const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: 10_000 });
   useEffect(() => {
     const items = characters.data?.items;
-    const { character } = useDesk.getState();
-    if (!items || items.some((c) => c.id === character)) return;
-    const first = items[0];
-    if (character !== null) {
-      // an address of somebody who is not here any more is told, and not answered with somebody else
-      useDesk.setState({ character: null, home: true, lost: true });
-    } else if (!useDesk.getState().home)
-      useDesk.setState(first ? { character: first.id } : { character: null, home: true });
-  }, [characters.data, characters.dataUpdatedAt]);
+    const { character, home: shown } = useDesk.getState();
+    if (!items || character !== null || shown) return;
+    useDesk.setState(items[0] ? { character: items[0].id } : { home: true });
+  }, [characters.data, id, home]);
   const known = !characters.data || id === null || characters.data.items.some((c) => c.id === id);
   const { refetch } = characters;
   useEffect(() => {
-    // it may have begun a moment ago
-    if (!known) void refetch();
+    if (known) return;
+    let over = false;
+    // it may have begun a moment ago: only a list that was asked for since then says that nobody is called that
+    void refetch({ cancelRefetch: true }).then(({ data }) => {
+      const { character } = useDesk.getState();
+      if (over || !data || character === null || data.items.some((c) => c.id === character)) return;
+      // an address of somebody who is not here any more is told, and not answered with somebody else
+      useDesk.setState({ character: null, home: true, lost: true });
+    });
+    return () => {
+      over = true;
+    };
   }, [known, refetch]);
   useFirstLine(home ? null : id);
   const there = characters.data?.items.find((c) => c.id === id);

@@ -9,6 +9,35 @@ import { openCount, useReport } from '../state/report';
 import { stepsLine, useStudio } from '../state/studio';
 import { usePalette } from '../palette/paletteState';
 
+/** For whoever goes by Tab: past the benches and the dials to what is meant. */
+function SkipLinks() {
+  const to = (id: string) => (e: React.MouseEvent) => {
+    // the address holds the desk, not a place on the page
+    e.preventDefault();
+    document.getElementById(id)?.focus();
+  };
+  return (
+    <>
+      {(
+        [
+          ['bench', 'the bench'],
+          ['dials', 'the dials'],
+          ['line', 'the line'],
+        ] as const
+      ).map(([id, words]) => (
+        <a
+          key={id}
+          href={`#${id}`}
+          onClick={to(id)}
+          className="btn fixed top-2 left-2 z-50 opacity-0 not-focus:pointer-events-none focus:opacity-100"
+        >
+          To {words}
+        </a>
+      ))}
+    </>
+  );
+}
+
 /** Second lines give way first, where the rail or the window is small. */
 const SECOND = '@max-[110px]/rail:hidden [@media(max-height:719px)]:hidden';
 
@@ -23,7 +52,7 @@ export function Rail() {
   const open = report ? openCount(report) : 0;
   const own = view.mouths.filter((m) => m.own).length;
   const facts: Record<Bench, string> = {
-    intake: open === 0 ? 'no issues' : `${open} to fix`,
+    intake: open === 0 ? 'nothing to fix' : `${open} to fix`,
     parts: `${view.character.rig.parts.length} parts`,
     eyes: eyesFact(view.character),
     mouths: mouthsFact(view),
@@ -46,6 +75,7 @@ export function Rail() {
     });
   return (
     <nav aria-label="Benches" className="flex h-full min-h-0 flex-col px-2.5 py-3 @max-[110px]/rail:px-1">
+      <SkipLinks />
       <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight @max-[110px]/rail:text-[16px] @max-[80px]/rail:text-[13px] @max-[80px]/rail:px-0.5">
         Leeward
       </div>

@@ -1,4 +1,4 @@
-import { type ComponentType, lazy, Suspense } from 'react';
+import { type ComponentType, lazy, Suspense, useEffect, useRef } from 'react';
 import { WhyCard } from '../stage/WhyCard';
 import { Guarded } from '../room/Guarded';
 import { useDesk } from '../state/desk';
@@ -31,12 +31,40 @@ const PartsBench = bench(() => import('./PartsBench').then((m) => m.PartsBench))
 const ShotBench = bench(() => import('./ShotBench').then((m) => m.ShotBench));
 const TurnBench = bench(() => import('./TurnBench').then((m) => m.TurnBench));
 
+/** How far down each bench was left, pixels. */
+const left = new Map<string, number>();
+
 /** The surface made for the stage of work that is open. */
 export function Bench() {
   const bench = useDesk((s) => s.bench);
   const whyMode = useDesk((s) => s.whyMode);
+  const surface = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const e = surface.current!;
+    const to = left.get(bench) ?? 0;
+    e.scrollTop = to;
+    if (to === 0) return;
+    // what it shows comes bit by bit, so it is gone on with until it is long enough, or a hand scrolls
+    const grown = new ResizeObserver(() => {
+      if (e.scrollTop < to) e.scrollTop = to;
+      if (e.scrollTop >= to) grown.disconnect();
+    });
+    for (const child of e.children) grown.observe(child);
+    const hand = () => grown.disconnect();
+    e.addEventListener('wheel', hand, { passive: true, once: true });
+    e.addEventListener('pointerdown', hand, { once: true });
+    return () => {
+      grown.disconnect();
+      e.removeEventListener('wheel', hand);
+      e.removeEventListener('pointerdown', hand);
+    };
+  }, [bench]);
   return (
     <section
+      ref={surface}
+      id="bench"
+      tabIndex={-1}
+      onScroll={(e) => left.set(bench, e.currentTarget.scrollTop)}
       aria-label="Bench"
       // every page has one main thing; where there is no stage it is the bench
       role={bench === 'hand-over' ? 'main' : undefined}

@@ -255,7 +255,7 @@ function Lines({ shot }: { shot: Shot }) {
             </div>
           ))}
           {shot.lines.length === 0 && <p className="mb-2 text-faint">Nothing is said in this shot.</p>}
-          {others.length > 0 && <h3 className="mt-1 mb-1 font-semibold">Place at this frame</h3>}
+          {others.length > 0 && <h2 className="mt-1 mb-1 font-semibold">Place at this frame</h2>}
           {others.map((s) => (
             <button
               key={s.id}

@@ -3,7 +3,7 @@ import { Archive, ArchiveRestore, Check, Copy, PencilLine } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { api, type Item } from '../api/client';
 import { BENCH_NAMES, BENCHES, type Bench, useDesk } from '../state/desk';
-import { told } from './sorted';
+import { told } from '../ui/told';
 
 /** A bench as the server names the stage of the work it is for. */
 const benchOf = (step: string) => step.toLowerCase().replaceAll('_', '-') as Bench;

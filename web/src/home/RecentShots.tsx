@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { useDesk } from '../state/desk';
-import { told } from './sorted';
+import { told } from '../ui/told';
 
 /** What was acted last, of anybody: three moments of each, and a click goes on with it. */
 export function RecentShots() {

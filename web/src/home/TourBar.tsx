@@ -42,9 +42,8 @@ export function TourBar() {
   const next = nextJob(done);
   const words = next && JOB_WORDS[next];
   return (
-    <aside
+    <section
       aria-label="Tour"
-      role="status"
       className="fixed top-2 left-1/2 z-30 flex max-w-[min(620px,92vw)] -translate-x-1/2 items-center gap-3 rounded-full border border-doing bg-card py-1 pr-1.5 pl-3 text-[13px] shadow-lg"
     >
       {words ? (
@@ -73,6 +72,6 @@ export function TourBar() {
       >
         <X size={15} aria-hidden />
       </button>
-    </aside>
+    </section>
   );
 }

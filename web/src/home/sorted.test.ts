@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { shared, sorted, told } from './sorted';
+import { told } from '../ui/told';
+import { shared, sorted } from './sorted';
 
 const item = (id: string, name: string, changedAt: string) => ({ id, name, revision: 1, changedAt });
 const cast = [

@@ -35,7 +35,7 @@ export function Blinks() {
       <Popover.Trigger className="underline decoration-dotted hover:text-ink">blinks, cues</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content side="top" align="start" sideOffset={6} collisionPadding={12} className={PANEL}>
-          <h3 className="text-[14px] font-semibold">Blinks over the whole line</h3>
+          <h2 className="text-[14px] font-semibold">Blinks over the whole line</h2>
           <p className="mt-0.5 text-[12.5px] text-faint">
             As often as adults blink, a minute; near where a cue begins. Those that are there are laid anew.
           </p>
@@ -70,7 +70,7 @@ export function Blinks() {
           >
             One blink from this frame
           </button>
-          <h3 className="mt-3 text-[14px] font-semibold">Drop a cue in from this frame</h3>
+          <h2 className="mt-3 text-[14px] font-semibold">Drop a cue in from this frame</h2>
           {cues.length === 0 ? (
             <p className="text-[12.5px] text-faint">No cues yet: the Eyes bench makes them.</p>
           ) : (

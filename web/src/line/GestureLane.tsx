@@ -37,7 +37,7 @@ export function Gestures() {
           collisionPadding={12}
           className="z-40 w-[300px] rounded-xl border border-line bg-paper p-3 shadow-xl"
         >
-          <h3 className="text-[14px] font-semibold">Play from this frame</h3>
+          <h2 className="text-[14px] font-semibold">Play from this frame</h2>
           {runs.length === 0 ? (
             <p className="mt-0.5 text-[12.5px] text-faint">
               No drawings play yet: the Hands bench keeps runs of them.

@@ -78,13 +78,19 @@ function Strip() {
   const { scroller, sight, pixels, shown, show, zoomTo } = useZoom(lane, seconds);
   // all of one zoom: which mouths can be seen, and which are too narrow
   const perFrame = pixels / l.frames;
+  const pins = useMemo(() => Object.keys(l.shot.tracks.pins).map(Number), [l.shot.tracks.pins]);
   const bands = useMemo(
     () =>
       banded(
-        runs.map((r) => ({ ...r, run: r, from: r.from * perFrame, to: (r.to + 1) * perFrame })),
+        runs.map((r) => ({
+          run: r,
+          from: r.from * perFrame,
+          to: (r.to + 1) * perFrame,
+          alone: pins.some((f) => f >= r.from && f <= r.to),
+        })),
         LEAST_MOUTH,
       ),
-    [runs, perFrame],
+    [runs, perFrame, pins],
   );
   // beside a tall bench there is no room for words
   const roomy = useDesk((s) => !isTall(s.bench));

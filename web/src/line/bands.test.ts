@@ -23,6 +23,10 @@ describe('what lies too close to be read', () => {
     expect(told(14, 14, 15, 16)).toEqual(['1:0-14', '1:14-29', '1:29-45']);
     expect(told(14)).toEqual([]);
   });
+  it('leaves what a hand has set alone', () => {
+    const items = row(5, 5, 5, 5).map((x, i) => ({ ...x, alone: i === 1 }));
+    expect(banded(items, 14).map((b) => b.items.length)).toEqual([1, 1, 2]);
+  });
   it('ends at a pause that can be seen', () => {
     expect(told(14, 5, -3, 5, -20, 5)).toEqual(['2:0-13', '1:33-38']);
   });

@@ -3,10 +3,14 @@ interface Lies {
   /** Where it begins and ends, pixels. */
   from: number;
   to: number;
+  /** Whether it stands alone however narrow it is: what a hand has set is never one of many. */
+  alone?: boolean;
 }
 
 /** Things beside each other that are shown as one, because each is too narrow to be read; or one alone. */
-export interface Band<T> extends Lies {
+export interface Band<T> {
+  from: number;
+  to: number;
   items: T[];
 }
 
@@ -21,9 +25,8 @@ export function banded<T extends Lies>(items: T[], least: number): Band<T>[] {
   const out: Band<T>[] = [];
   for (const item of items) {
     const last = out.at(-1);
-    const narrow = item.to - item.from < least;
-    const beside =
-      last && narrow && item.from - last.to < least && last.items.every((i) => i.to - i.from < least);
+    const narrow = (i: T) => i.to - i.from < least && !i.alone;
+    const beside = last && narrow(item) && item.from - last.to < least && last.items.every(narrow);
     if (beside) {
       last.items.push(item);
       last.to = item.to;

@@ -34,7 +34,8 @@ export function Divider({
   const [held, setHeld] = useState(false);
   const upright = grows !== 'up';
   const room = useRoom.getState;
-  const element = () => grip.current?.parentElement?.querySelector<HTMLElement>(`[data-panel=${panel}]`);
+  const element = () =>
+    grip.current?.closest('.workspace')?.querySelector<HTMLElement>(`[data-panel=${panel}]`);
   const measured = () => {
     const r = element()?.getBoundingClientRect();
     return r ? (upright ? r.width : r.height) : (size ?? LEAST[panel]);

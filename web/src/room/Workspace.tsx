@@ -89,6 +89,8 @@ export function Workspace() {
           {shelved && (
             <div
               data-panel="shelf"
+              id="dials"
+              tabIndex={-1}
               className="@container/shelf col-start-2 row-start-2 min-h-0 min-w-0 overflow-hidden border-r border-line bg-paper"
             >
               {!gone('shelf') && (
@@ -100,6 +102,8 @@ export function Workspace() {
           )}
           <div
             data-panel="strip"
+            id="line"
+            tabIndex={-1}
             className={`${strip} row-start-3 min-h-0 min-w-0 overflow-x-hidden overflow-y-auto border-r border-line bg-paper`}
           >
             {!gone('strip') && (
@@ -116,6 +120,7 @@ export function Workspace() {
       >
         {!(staged && gone(side)) && <Bench />}
       </div>
+      <section id="menus" aria-label="Menus" className="contents" />
       {!room.alone && (
         <section aria-label="Edges of the panels" className="contents">
           <Divider

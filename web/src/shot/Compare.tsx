@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { api, type Step } from '../api/client';
 import { asMessage, useStudio } from '../state/studio';
 import { type Shows, useCompared } from './compared';
+import { told } from '../ui/told';
 
 const SHOWS: [Shows, string][] = [
   ['then', 'then'],
@@ -67,7 +68,7 @@ export function Compare() {
             aria-label="Earlier states of this shot"
             className="z-50 flex max-h-[56vh] w-[380px] flex-col rounded-xl border border-line bg-paper p-3 text-[13px] shadow-xl"
           >
-            <h3 className="mb-1.5 text-[14px] font-semibold">Compare with</h3>
+            <h2 className="mb-1.5 text-[14px] font-semibold">Compare with</h2>
             {steps.length === 0 && (
               <p className="text-faint">
                 {history.isFetching
@@ -89,9 +90,7 @@ export function Compare() {
                     <span className="min-w-0 flex-1 truncate" title={s.message}>
                       {s.message}
                     </span>
-                    <span className="shrink-0 text-[11.5px] text-faint">
-                      {new Date(s.madeAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
-                    </span>
+                    <span className="shrink-0 text-[11.5px] text-faint">{told(s.madeAt, new Date())}</span>
                   </button>
                   <button
                     className="grid h-6 w-6 shrink-0 place-items-center rounded hover:bg-tide"

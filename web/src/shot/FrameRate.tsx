@@ -43,7 +43,7 @@ export function FrameRate({ shot, frame }: { shot: Shot; frame: number }) {
           aria-label="Frames a second"
           className="z-50 w-[318px] rounded-xl border border-line bg-paper p-3 text-[13px] shadow-xl"
         >
-          <h3 className="mb-1.5 text-[14px] font-semibold">Frames a second</h3>
+          <h2 className="mb-1.5 text-[14px] font-semibold">Frames a second</h2>
           <div className="flex items-center gap-1">
             {USUAL.map((r) => (
               <button key={r} className="btn px-2" aria-pressed={wanted === r} onClick={() => setWanted(r)}>

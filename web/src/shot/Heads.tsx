@@ -161,7 +161,7 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
           aria-label={words[sort]}
           className="z-40 max-h-[70vh] w-[300px] overflow-y-auto rounded-xl border border-line bg-paper p-3 shadow-xl"
         >
-          <h3 className="mb-1.5 text-[14px] font-semibold">{words[sort]}</h3>
+          <h2 className="mb-1.5 text-[14px] font-semibold">{words[sort]}</h2>
           {sort === 'DRAWINGS' && (
             <div className="grid grid-cols-4 gap-1">
               {part?.drawings.map((d) => (

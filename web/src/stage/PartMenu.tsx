@@ -23,7 +23,7 @@ export function PartMenu({
   const [at, setAt] = useState<string | null>(null);
   const part = view.character.rig.parts.find((p) => p.id === at);
   return (
-    <ContextMenu.Root>
+    <ContextMenu.Root modal={false}>
       <ContextMenu.Trigger
         asChild
         onContextMenu={(e) => {
@@ -35,7 +35,7 @@ export function PartMenu({
       >
         {children}
       </ContextMenu.Trigger>
-      <ContextMenu.Portal>
+      <ContextMenu.Portal container={document.getElementById('menus')}>
         <ContextMenu.Content className={BOX} aria-label={part ? part.name : 'The stage'}>
           {part ? <OfPart part={part} edit={edit} /> : <OfStage />}
         </ContextMenu.Content>
@@ -99,7 +99,7 @@ function OfPart({
           <ContextMenu.SubTrigger className={ITEM}>
             Drawing <span className="ml-auto text-faint">{part.drawings.length} ▸</span>
           </ContextMenu.SubTrigger>
-          <ContextMenu.Portal>
+          <ContextMenu.Portal container={document.getElementById('menus')}>
             <ContextMenu.SubContent className={`${BOX} max-h-72 overflow-y-auto`}>
               <Item does={() => desk().pick(part.id, null)}>
                 {picked ? 'As it would be' : '✓ As it would be'}

@@ -30,7 +30,7 @@ export function SightButtons({ percent, moved }: { percent: number; moved: boole
       <Small label="Fit head" hint="The head (F)" press={commands.fitHead} faint={!moved}>
         Fit head
       </Small>
-      <Small label="Fit figure" hint="The whole figure (Shift+F)" press={commands.fitFigure}>
+      <Small spared label="Fit figure" hint="The whole figure (Shift+F)" press={commands.fitFigure}>
         figure
       </Small>
       <Small

@@ -39,6 +39,8 @@
       if (s.display === 'inline' || s.display === 'contents') continue;
       const r = a.getBoundingClientRect();
       const ellipsis = s.textOverflow === 'ellipsis' && s.overflowX !== 'visible';
+      // so many lines and then dots
+      const clamped = s.webkitLineClamp !== 'none' && s.webkitLineClamp !== '';
       for (const [axis, from, to] of [['X', 'left', 'right'], ['Y', 'top', 'bottom']]) {
         const over = s['overflow' + axis];
         if (over === 'visible') continue;
@@ -52,8 +54,10 @@
         if (ellipsis && axis === 'X') {
           // the page tells the whole of it when one comes to it; but something must be left to come to
           const left = Math.max(...rects.map((x) => Math.min(x.right, r.right) - Math.max(x.left, r.left)));
-          if (left < LEFT && !away) told.push(`“${short(t.text)}” is shortened to nothing`);
-        } else if (!away) cut = a;
+          // of several texts behind each other the dots stand for the last ones
+          const first = a.textContent.trim().startsWith(t.text);
+          if (left < LEFT && !away && first) told.push(`“${short(t.text)}” is shortened to nothing`);
+        } else if (!away && !clamped) cut = a;
       }
       rects = rects.map((x) => ({
         left: s.overflowX === 'visible' ? x.left : Math.max(x.left, r.left),
@@ -84,12 +88,21 @@
           if (w > 3 && h > 4) {
             // what lies under another thing, like a sheet under a bar, is not read there at all
             const at = document.elementFromPoint((Math.max(x.left, y.left) + Math.min(x.right, y.right)) / 2, (Math.max(x.top, y.top) + Math.min(x.bottom, y.bottom)) / 2);
-            if (at && !(a.e.contains(at) || at.contains(a.e)) !== !(b.e.contains(at) || at.contains(b.e))) continue;
+            if (at && covers(at, a.e, b.e)) continue;
             told.push(`“${short(a.text)}” lies over “${short(b.text)}”`);
           }
         }
     }
   return [...new Set(told)];
+
+  // Whether what is on top has a ground of its own, which hides the other one
+  function covers(top, a, b) {
+    for (let e = top; e && !(e.contains(a) && e.contains(b)); e = e.parentElement) {
+      const ground = getComputedStyle(e).backgroundColor.match(/[\d.]+/g) ?? [];
+      if (ground.length === 3 || Number(ground[3]) > 0.5) return true;
+    }
+    return false;
+  }
 
   function* ancestors(e) {
     for (let a = e.parentElement; a; a = a.parentElement) yield a;

@@ -5,6 +5,7 @@ import { api, type Step } from '../../api/client';
 import { FaceCrop } from '../../ui/FaceCrop';
 import { useStudio } from '../../state/studio';
 import { headView } from '../../stage/view';
+import { told } from '../../ui/told';
 
 /** Every revision in words, with a look at any of them, a way back to any, and names for the ones that matter. */
 export function HistoryPanel() {
@@ -52,8 +53,7 @@ export function HistoryPanel() {
                 )}
               </span>
               <span className="shrink-0 text-[11.5px] text-faint">
-                {s.author},{' '}
-                {new Date(s.madeAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
+                {s.author}, {told(s.madeAt, new Date())}
               </span>
             </button>
             {open === s.number && (

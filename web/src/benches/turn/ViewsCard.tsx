@@ -141,7 +141,7 @@ export function ViewsCard({
                 {m.toLowerCase()}
               </th>
             ))}
-            <th className="w-20" />
+            <td className="w-20" />
           </tr>
         </thead>
         <tbody>

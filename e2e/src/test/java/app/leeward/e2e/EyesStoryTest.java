@@ -65,7 +65,8 @@ class EyesStoryTest extends Story {
     }
 
     private void finished(String name) throws Exception {
-        assertThat(page.getByText("no issues")).isVisible();
+        assertThat(page.getByText("no issues", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         JsonNode eyes = eyes(name);
         assertThat(eyes.get("eyes")).hasSize(2);
         assertThat(server.body("/api/v1/characters/" + idOf(name) + "/findings?check=eyes"))

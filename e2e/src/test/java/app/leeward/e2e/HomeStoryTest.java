@@ -110,7 +110,8 @@ class HomeStoryTest extends Story {
     @Test
     void theTourTicksItselfOffByDoing() throws Exception {
         button("Begin the tour").click();
-        Locator bar = page.getByRole(AriaRole.STATUS, new Page.GetByRoleOptions().setName("Tour"));
+        Locator bar = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Tour").setExact(true));
         assertThat(bar).containsText("Turn her head");
         page.getByTestId("ruler-turn").first().waitFor();
         hand.dragRuler("turn", 0.5, 0.9);

@@ -165,7 +165,8 @@ class LooksStoryTest extends Story {
         page.waitForFunction("() => { const y = p => Number((document.querySelector(`[data-testid=stage]"
                 + " [data-part='${p}']`).getAttribute('transform') ?? 'matrix(1 0 0 1 0 0)').split(' ')[5].replace(')', ''));"
                 + " return y('upper-lid-left') > 20 && y('upper-lid-right') === 0; }");
-        assertThat(page.getByText("no issues")).isVisible();
+        assertThat(page.getByText("no issues", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         button("Both eyes together").click();
         button("Everything back to rest").click();
 
@@ -174,7 +175,8 @@ class LooksStoryTest extends Story {
         rest.press("Enter");
         page.waitForFunction("() => Number(document.querySelector(\"" + stage("upper-lid-left")
                 + "\").getAttribute('transform').split(' ')[5].replace(')', '')) > 5");
-        assertThat(page.getByText("no issues")).isVisible();
+        assertThat(page.getByText("no issues", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         rest.fill("95");
         rest.press("Enter");
         assertThat(page.getByText("Lids rest between −50 and 90 % of their way."))
@@ -206,7 +208,8 @@ class LooksStoryTest extends Story {
         page.waitForFunction(
                 "d => document.querySelector(\"" + stage("upper-lid-left") + " [data-shape]\").getAttribute('d') !== d",
                 before);
-        assertThat(page.getByText("no issues")).isVisible();
+        assertThat(page.getByText("no issues", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         // the edit itself, rounded to tenths, has taken the place of what was seen while dragging
         assertThat(button("Undo")).isEnabled();
         hand.settle();

@@ -112,7 +112,7 @@ class PartsStoryTest extends Story {
         pull("handle-pivot", -40, 20);
         page.mouse().up();
         page.waitForFunction(
-                "x => Math.abs(Number(document.querySelector('[aria-label=\"pivot x\"]').value) - x) > 5", pivot);
+                "x => Math.abs(Number(document.querySelector('[aria-label=\"Pivot X\"]').value) - x) > 5", pivot);
         assertThat(hand.transform("ear-left"))
                 .as("turned, with its pivot elsewhere")
                 .isEqualTo(before);

@@ -56,6 +56,11 @@ public final class Client {
         }
     }
 
+    /** Unless it is still what has this tag. */
+    Answer getUnless(String path, String tag) {
+        return send(HttpRequest.newBuilder(URI.create(base + path)).header("If-None-Match", tag));
+    }
+
     Answer get(String path) {
         return send(HttpRequest.newBuilder(URI.create(base + path)));
     }

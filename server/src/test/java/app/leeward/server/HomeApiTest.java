@@ -140,4 +140,29 @@ class HomeApiTest {
         assertThat(texts(client.get("/api/v1/shots/latest?size=50").json(), "id"))
                 .doesNotContain(shot);
     }
+
+    @Test
+    void whoeverAsksAgainIsToldOnlyWhatChanged() {
+        String id = wick();
+        for (String path : List.of("/api/v1/characters/" + id, "/api/v1/characters?size=1000")) {
+            Client.Answer first = client.get(path);
+            String tag = first.header("ETag");
+            assertThat(tag).as(path).isNotEmpty();
+            Client.Answer again = client.getUnless(path, tag);
+            assertThat(again.status()).as(path).isEqualTo(304);
+            assertThat(again.body()).isEmpty();
+            client.post(
+                    "/api/v1/characters/" + id + "/edits",
+                    "{\"base\":%d,\"edit\":{\"kind\":\"rename\",\"name\":\"%s\"}}"
+                            .formatted(
+                                    client.get("/api/v1/characters/" + id)
+                                            .json()
+                                            .get("revision")
+                                            .asInt(),
+                                    "Wick as of " + path.length()));
+            Client.Answer changed = client.getUnless(path, tag);
+            assertThat(changed.status()).as(path).isEqualTo(200);
+            assertThat(changed.header("ETag")).isNotEqualTo(tag);
+        }
+    }
 }

@@ -9,15 +9,18 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.context.request.ServletWebRequest;
 
 /**
- * How long an answer with artwork may be kept, and by which tag it is known again (RFC 9110, section 8.8.3).
+ * How long an answer may be kept, and by which tag it is known again (RFC 9110, section 8.8.3).
  *
  * @param tag strong for a browser on this machine, because the web server compresses no answer with a strong tag, and
  *     compressing a large file takes longer than loopback does; weak for what another server hands on over a wire
  */
 record ArtworkCaching(String tag) {
+    /** Part of the tag of what a newer server may tell otherwise, or another one. */
+    static final String THIS_SERVER = UUID.randomUUID().toString();
+
     private static final Duration FOR_GOOD = Duration.ofDays(365);
 
-    /** @param hashes of all that is in the answer, in order */
+    /** @param hashes of all that is in the answer, in order, or whatever else tells one answer from another */
     static ArtworkCaching of(Collection<String> hashes, ServletWebRequest request) {
         String name = UUID.nameUUIDFromBytes(String.join(" ", hashes).getBytes(StandardCharsets.US_ASCII))
                 .toString();

@@ -209,9 +209,18 @@ class CharacterApi {
         return file.getOriginalFilename() == null ? "character.svg" : file.getOriginalFilename();
     }
 
+    /** Asked for every few seconds by every page that is open: whoever has it already is told so and nothing else. */
     @GetMapping("/{id}")
-    CharacterView stand(@PathVariable UUID id, @RequestParam(required = false) Integer revision) {
-        return CharacterView.of(revision == null ? characters.snapshot(id) : characters.snapshot(id, revision));
+    ResponseEntity<CharacterView> stand(
+            @PathVariable UUID id,
+            @RequestParam(required = false) Integer revision,
+            @Parameter(hidden = true) ServletWebRequest request) {
+        Snapshot<Character> s = revision == null ? characters.snapshot(id) : characters.snapshot(id, revision);
+        ArtworkCaching caching = ArtworkCaching.of(
+                List.of(ArtworkCaching.THIS_SERVER, s.id().toString(), String.valueOf(s.revision())), request);
+        return caching.known(request)
+                ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).build()
+                : caching.answer(false, CharacterView.of(s));
     }
 
     /** Takes a character out of the list; it can be brought back as it was. */

@@ -7,6 +7,7 @@ import app.leeward.server.store.MilestoneRow;
 import app.leeward.server.store.Milestones;
 import app.leeward.server.store.Revisions;
 import app.leeward.server.studio.Problem;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Instant;
 import java.util.List;
@@ -15,11 +16,14 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.ServletWebRequest;
 
 /** Lists: characters, their lines, what was done to either. */
 @RestController
@@ -73,14 +77,19 @@ class Listing {
 
     /** @param away those that were put away, the last one first, instead of those that are there */
     @GetMapping("/characters")
-    Items characters(
+    ResponseEntity<Items> characters(
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "50") int size,
-            @RequestParam(defaultValue = "false") boolean away) {
-        return Items.of(
+            @RequestParam(defaultValue = "false") boolean away,
+            @Parameter(hidden = true) ServletWebRequest request) {
+        Items all = Items.of(
                 away
                         ? documents.away(DocumentKind.CHARACTER, page(page, size))
                         : documents.all(DocumentKind.CHARACTER, page(page, size)));
+        ArtworkCaching caching = ArtworkCaching.of(List.of(ArtworkCaching.THIS_SERVER, all.toString()), request);
+        return caching.known(request)
+                ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).build()
+                : caching.answer(false, all);
     }
 
     /** @param away those that were put away, the last one first, instead of those that are there */
