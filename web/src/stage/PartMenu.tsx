@@ -28,7 +28,8 @@ export function PartMenu({
         asChild
         onContextMenu={(e) => {
           // the menu key opens it in the middle of nothing: then it is about what is chosen
-          const hit = partAt(e.clientX, e.clientY) ?? useDesk.getState().part;
+          const under = partAt(e.clientX, e.clientY);
+          const hit = e.button === 2 ? under : (under ?? useDesk.getState().part);
           setAt(hit);
           if (hit) useDesk.getState().select(hit);
         }}

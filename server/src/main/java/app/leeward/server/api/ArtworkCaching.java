@@ -3,6 +3,7 @@ package app.leeward.server.api;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Collection;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
@@ -20,11 +21,18 @@ record ArtworkCaching(String tag) {
 
     private static final Duration FOR_GOOD = Duration.ofDays(365);
 
-    /** @param hashes of all that is in the answer, in order, or whatever else tells one answer from another */
+    /** @param hashes of all that is in the answer, in order */
     static ArtworkCaching of(Collection<String> hashes, ServletWebRequest request) {
-        String name = UUID.nameUUIDFromBytes(String.join(" ", hashes).getBytes(StandardCharsets.US_ASCII))
-                .toString();
-        return new ArtworkCaching((overLoopback(request) ? "" : "W/") + '"' + name + '"');
+        return new ArtworkCaching((overLoopback(request) ? "" : "W/") + named(hashes));
+    }
+
+    /** For an answer without artwork, which is small enough to be compressed on any way. */
+    static ArtworkCaching weak(String... facts) {
+        return new ArtworkCaching("W/" + named(List.of(facts)));
+    }
+
+    private static String named(Collection<String> facts) {
+        return '"' + UUID.nameUUIDFromBytes(String.join(" ", facts).getBytes(StandardCharsets.UTF_8)) + '"';
     }
 
     private static boolean overLoopback(ServletWebRequest request) {

@@ -216,8 +216,8 @@ class CharacterApi {
             @RequestParam(required = false) Integer revision,
             @Parameter(hidden = true) ServletWebRequest request) {
         Snapshot<Character> s = revision == null ? characters.snapshot(id) : characters.snapshot(id, revision);
-        ArtworkCaching caching = ArtworkCaching.of(
-                List.of(ArtworkCaching.THIS_SERVER, s.id().toString(), String.valueOf(s.revision())), request);
+        ArtworkCaching caching =
+                ArtworkCaching.weak(ArtworkCaching.THIS_SERVER, s.id().toString(), String.valueOf(s.revision()));
         return caching.known(request)
                 ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).build()
                 : caching.answer(false, CharacterView.of(s));

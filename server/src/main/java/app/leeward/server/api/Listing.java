@@ -86,7 +86,7 @@ class Listing {
                 away
                         ? documents.away(DocumentKind.CHARACTER, page(page, size))
                         : documents.all(DocumentKind.CHARACTER, page(page, size)));
-        ArtworkCaching caching = ArtworkCaching.of(List.of(ArtworkCaching.THIS_SERVER, all.toString()), request);
+        ArtworkCaching caching = ArtworkCaching.weak(ArtworkCaching.THIS_SERVER, all.toString());
         return caching.known(request)
                 ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).build()
                 : caching.answer(false, all);
