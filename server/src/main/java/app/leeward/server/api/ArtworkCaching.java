@@ -32,7 +32,7 @@ record ArtworkCaching(String tag) {
     }
 
     private static String named(Collection<String> facts) {
-        return '"' + UUID.nameUUIDFromBytes(String.join(" ", facts).getBytes(StandardCharsets.UTF_8)) + '"';
+        return "\"" + UUID.nameUUIDFromBytes(String.join(" ", facts).getBytes(StandardCharsets.UTF_8)) + "\"";
     }
 
     private static boolean overLoopback(ServletWebRequest request) {
