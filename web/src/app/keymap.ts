@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { keep, kept } from '../state/kept';
 
 /** What a key does on every bench, in the order of the list of keys. */
 export const COMMANDS = {
@@ -59,30 +60,22 @@ const KEPT = 'keys';
 /** What was kept of it, without what is no command and no key. */
 export function restoredKeys(text: string | null): Pick<Keymap, 'own' | 'singles'> {
   try {
-    const kept = JSON.parse(text ?? 'null') as { own?: unknown; singles?: unknown } | null;
-    if (typeof kept !== 'object' || kept === null) return { own: {}, singles: true };
-    const given = typeof kept.own === 'object' && kept.own !== null ? Object.entries(kept.own) : [];
+    const read = JSON.parse(text ?? 'null') as { own?: unknown; singles?: unknown } | null;
+    if (typeof read !== 'object' || read === null) return { own: {}, singles: true };
+    const given = typeof read.own === 'object' && read.own !== null ? Object.entries(read.own) : [];
     return {
       own: Object.fromEntries(
         given.filter(([c, k]) => c in COMMANDS && typeof k === 'string' && k.length < 20),
       ),
-      singles: kept.singles !== false,
+      singles: read.singles !== false,
     };
   } catch {
     return { own: {}, singles: true };
   }
 }
 
-function load() {
-  try {
-    return restoredKeys(localStorage.getItem(KEPT));
-  } catch {
-    return restoredKeys(null);
-  }
-}
-
 export const useKeymap = create<Keymap>((set) => ({
-  ...load(),
+  ...restoredKeys(kept(KEPT)),
   give: (command, key) =>
     set((s) => {
       const own = { ...s.own };
@@ -96,10 +89,4 @@ export const useKeymap = create<Keymap>((set) => ({
   switchSingles: (singles) => set({ singles }),
 }));
 
-useKeymap.subscribe(({ own, singles }) => {
-  try {
-    localStorage.setItem(KEPT, JSON.stringify({ own, singles }));
-  } catch {
-    // they last as long as the page where nothing is kept
-  }
-});
+useKeymap.subscribe(({ own, singles }) => keep(KEPT, { own, singles }));

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { keep, kept } from '../state/kept';
 import type { Bench } from '../state/desk';
 
 /** The jobs of the tour, in their order: each is ticked off by doing it, wherever and however that is done. */
@@ -35,12 +36,12 @@ const KEPT = 'tour';
 export function restoredTour(text: string | null): Pick<Tour, 'done' | 'open' | 'running'> {
   const begun = { done: [] as Job[], open: true, running: false };
   try {
-    const kept = JSON.parse(text ?? 'null') as Partial<Record<'done' | 'open' | 'running', unknown>> | null;
-    if (typeof kept !== 'object' || kept === null) return begun;
+    const read = JSON.parse(text ?? 'null') as Partial<Record<'done' | 'open' | 'running', unknown>> | null;
+    if (typeof read !== 'object' || read === null) return begun;
     return {
-      done: JOBS.filter((j) => Array.isArray(kept.done) && kept.done.includes(j)),
-      open: kept.open !== false,
-      running: kept.running === true,
+      done: JOBS.filter((j) => Array.isArray(read.done) && read.done.includes(j)),
+      open: read.open !== false,
+      running: read.running === true,
     };
   } catch {
     return begun;
@@ -50,16 +51,8 @@ export function restoredTour(text: string | null): Pick<Tour, 'done' | 'open' | 
 /** The first job that is not done; null when all are. */
 export const nextJob = (done: Job[]): Job | null => JOBS.find((j) => !done.includes(j)) ?? null;
 
-function load() {
-  try {
-    return restoredTour(localStorage.getItem(KEPT));
-  } catch {
-    return restoredTour(null);
-  }
-}
-
 export const useTour = create<Tour>((set) => ({
-  ...load(),
+  ...restoredTour(kept(KEPT)),
   show: (open) => set(open ? { open } : { open, running: false }),
   run: (running) => set({ running, open: true }),
   tick: (job) =>
@@ -67,10 +60,4 @@ export const useTour = create<Tour>((set) => ({
   again: () => set({ done: [], open: true }),
 }));
 
-useTour.subscribe(({ done, open, running }) => {
-  try {
-    localStorage.setItem(KEPT, JSON.stringify({ done, open, running }));
-  } catch {
-    // where nothing is kept it begins anew with the page
-  }
-});
+useTour.subscribe(({ done, open, running }) => keep(KEPT, { done, open, running }));

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { keep, kept } from '../state/kept';
 
 /** What can be made larger or smaller, folded away and brought back. */
 export type Panel = 'rail' | 'bench' | 'sheet' | 'shelf' | 'strip';
@@ -30,14 +31,14 @@ export const keyFor = (width: number) => `room.${WIDTHS.find((w) => width >= w) 
 
 /** What was kept, without what is no panel or no size: it may be from an older page or from a hand. */
 export function restored(text: string | null): Room {
-  let kept: unknown;
+  let read: unknown;
   try {
-    kept = JSON.parse(text ?? 'null');
+    read = JSON.parse(text ?? 'null');
   } catch {
     return NOTHING;
   }
-  if (typeof kept !== 'object' || kept === null) return NOTHING;
-  const { size, folded } = kept as { size?: unknown; folded?: unknown };
+  if (typeof read !== 'object' || read === null) return NOTHING;
+  const { size, folded } = read as { size?: unknown; folded?: unknown };
   const panels = Object.keys(LEAST) as Panel[];
   const sizes: Room['size'] = {};
   for (const p of panels) {
@@ -53,13 +54,7 @@ export function restored(text: string | null): Room {
 
 const here = () => (typeof window === 'undefined' ? 1280 : window.innerWidth);
 
-function load(width: number): Room {
-  try {
-    return restored(localStorage.getItem(keyFor(width)));
-  } catch {
-    return NOTHING;
-  }
-}
+const load = (width: number): Room => restored(kept(keyFor(width)));
 
 export const useRoom = create<Room & Actions>((set) => ({
   ...load(here()),
@@ -82,11 +77,7 @@ export const useRoom = create<Room & Actions>((set) => ({
 export function keepRoom(): () => void {
   let at = keyFor(here());
   const stop = useRoom.subscribe(({ size, folded }) => {
-    try {
-      localStorage.setItem(keyFor(here()), JSON.stringify({ size, folded }));
-    } catch {
-      // a browser that keeps nothing still lets one drag
-    }
+    keep(keyFor(here()), { size, folded });
   });
   const resized = () => {
     const now = keyFor(here());

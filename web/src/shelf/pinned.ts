@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { keep, kept } from '../state/kept';
 
 interface Pinned {
   /** By character: the dials that always come first. */
@@ -16,11 +17,11 @@ const MOST = 200;
 
 function load(): Pick<Pinned, 'dials' | 'folded'> {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Pinned>;
+    const read = JSON.parse(kept(KEPT) ?? '{}') as Partial<Pinned>;
     return {
-      dials: typeof kept.dials === 'object' && kept.dials !== null ? kept.dials : {},
+      dials: typeof read.dials === 'object' && read.dials !== null ? read.dials : {},
       // action units are many, and looks are where they are mixed
-      folded: Array.isArray(kept.folded) ? kept.folded : ['face'],
+      folded: Array.isArray(read.folded) ? read.folded : ['face'],
     };
   } catch {
     return { dials: {}, folded: ['face'] };
@@ -41,10 +42,4 @@ export const usePinned = create<Pinned>((set) => ({
     })),
 }));
 
-usePinned.subscribe(({ dials, folded }) => {
-  try {
-    localStorage.setItem(KEPT, JSON.stringify({ dials, folded }));
-  } catch {
-    // pins last as long as the page where nothing is kept
-  }
-});
+usePinned.subscribe(({ dials, folded }) => keep(KEPT, { dials, folded }));

@@ -3,6 +3,7 @@ import { type ReactElement, useState } from 'react';
 import { useRoom } from '../room/room';
 import { useDesk } from '../state/desk';
 import { copyPlacement, usePlacement } from '../state/placements';
+import { recorded } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { useSight } from './sight';
 
@@ -77,6 +78,7 @@ function OfPart({
   const locked = useDesk((s) => s.locked.includes(part.id));
   const solo = useDesk((s) => s.solo.includes(part.id));
   const picked = useDesk((s) => s.picks[part.id]);
+  const { dials } = useStudio().view.character.controls;
   const copied = usePlacement();
   const desk = useDesk.getState;
   return (
@@ -131,7 +133,9 @@ function OfPart({
       </Item>
       <Item
         disabled={!copied.rest}
-        does={() => copied.rest && void edit({ kind: 'place', part: part.id, rest: copied.rest })}
+        does={() =>
+          copied.rest && void edit(recorded({ kind: 'place', part: part.id, rest: copied.rest }, dials))
+        }
         keys="Ctrl+V"
       >
         {copied.rest ? `Put on the placement of ${copied.of}` : 'Put on a placement'}
