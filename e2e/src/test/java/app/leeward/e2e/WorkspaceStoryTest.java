@@ -212,7 +212,7 @@ class WorkspaceStoryTest extends Story {
         page.getByLabel("Y", new Page.GetByLabelOptions().setExact(true)).fill("12");
         page.keyboard().press("Enter");
         page.getByTitle(Pattern.compile("^Undo: ")).waitFor();
-        page.getByTestId("stage").click(new Locator.ClickOptions().setPosition(3, 3));
+        page.mouse().click(160, 300);
         page.getByLabel("Layer order").getByTitle("nose").click();
         page.keyboard().press("Control+c");
         page.getByLabel("Layer order").getByTitle("fringe").click();
