@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { listenToChanges } from './api/changes';
 import { Refusal } from './api/client';
 import './index.css';
 import { loadRules } from './rules/rules';
@@ -25,6 +26,7 @@ keepRoom();
 watchSpace();
 watchShortened();
 loadRules();
+listenToChanges(queries);
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { useAskEvery } from '../api/changes';
 import { api } from '../api/client';
 import { PlayerProvider } from '../line/player';
 import { HomePage } from '../home/HomePage';
@@ -20,11 +21,12 @@ import { MessageBar } from './MessageBar';
 /** Waits for the first line to be ready and puts it on the stage, so that Space plays something at once. */
 function useFirstLine(character: string | null) {
   const line = useDesk((s) => s.line);
+  const asked = useAskEvery(3000);
   const lines = useQuery({
     queryKey: ['lines', character],
     queryFn: () => api.lines(character!),
     enabled: character !== null,
-    refetchInterval: (q) => (q.state.data?.items.length ? false : 3000),
+    refetchInterval: (q) => (q.state.data?.items.length ? false : asked),
   });
   useEffect(() => {
     const first = lines.data?.items[0];
@@ -46,7 +48,8 @@ export function App() {
   const id = useDesk((s) => s.character);
   const home = useDesk((s) => s.home);
   const [help, setHelp] = useState(false);
-  const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: 10_000 });
+  const asked = useAskEvery(10_000);
+  const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: asked });
   useEffect(() => {
     const items = characters.data?.items;
     const { character, home: shown } = useDesk.getState();

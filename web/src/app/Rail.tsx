@@ -39,7 +39,7 @@ function SkipLinks() {
 }
 
 /** Second lines give way first, where the rail or the window is small. */
-const SECOND = '@max-[110px]/rail:hidden [@media(max-height:719px)]:hidden';
+const SECOND = '@max-[110px]/rail:hidden [@media(max-height:769px)]:hidden';
 
 /** The benches in working order, each with how far it is; who is on the stage; undo and redo. */
 export function Rail() {
@@ -79,7 +79,7 @@ export function Rail() {
       <div className="px-1.5 font-display text-[19px] font-extrabold tracking-tight @max-[110px]/rail:text-[16px] @max-[80px]/rail:text-[13px] @max-[80px]/rail:px-0.5">
         Leeward
       </div>
-      <ol className="mt-4 min-h-0 flex-1 space-y-1 overflow-y-auto [scrollbar-width:thin]">
+      <ol className="mt-3 min-h-0 flex-1 space-y-0.5 overflow-y-auto [scrollbar-width:thin]">
         {BENCHES.map((b) => (
           <li key={b}>
             <button
@@ -88,7 +88,7 @@ export function Rail() {
               onPointerEnter={() => near(b)}
               onFocus={() => near(b)}
               title={facts[b]}
-              className={`w-full rounded-lg px-2 py-1.5 text-left transition-colors @max-[110px]/rail:px-1.5 [@media(max-height:719px)]:py-1 ${
+              className={`w-full rounded-lg px-2 py-[5px] text-left transition-colors @max-[110px]/rail:px-1.5 [@media(max-height:769px)]:py-1 ${
                 bench === b ? 'bg-ink text-paper' : 'hover:bg-tide/60'
               }`}
             >

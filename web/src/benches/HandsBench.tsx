@@ -47,7 +47,13 @@ export function HandsBench() {
         <p className="mt-2 text-wrong">{asMessage(hands.error).message}</p>
       </>
     );
-  if (!hands.data) return head;
+  if (!hands.data)
+    return (
+      <>
+        {head}
+        <p className="mt-2 text-faint">Every drawing is put on its wrist and measured …</p>
+      </>
+    );
   const hand = shownHand;
   const part = character.rig.parts.find((p) => p.id === hand?.part);
   if (!hand || !part)

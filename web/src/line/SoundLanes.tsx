@@ -29,7 +29,9 @@ interface Lanes {
 }
 
 /** Narrowest word and sound that are read, pixels. */
-const LEAST_WORD = 20;
+/** How wide a letter of a word is, and what stands beside a word, pixels. */
+const LETTER = 6.4;
+const BESIDE_WORD = 5;
 const LEAST_SOUND = 15;
 
 const place = (seconds: number, start: number, end: number) => ({
@@ -50,11 +52,14 @@ export function WordLane({ line, seconds, sight, pixels }: Lanes) {
           i,
           from: (by + w.start) * scale,
           to: (by + w.end) * scale,
+          least: w.text.length * LETTER + BESIDE_WORD,
         }));
-        return banded(words, LEAST_WORD)
+        const tooNarrow = (b: Band<(typeof words)[number]>) =>
+          b.items.length > 1 || b.to - b.from < b.items[0]!.least;
+        return banded(words, LEAST_SOUND)
           .filter((b) => b.to / scale >= sight.from && b.from / scale <= sight.to)
           .flatMap((b) =>
-            b.items.length > 1 && !editable ? (
+            tooNarrow(b) && !editable ? (
               <Crowd key={`${p.at} ${b.items[0]!.i}`} band={b} pixels={pixels} what="words" />
             ) : (
               b.items.map(({ i }) => (
@@ -107,7 +112,7 @@ function Crowd({
       }}
       title={`${band.items.length} ${what}`}
     >
-      {wide > 16 ? band.items.length : ''}
+      {wide > 16 && band.items.length > 1 ? band.items.length : ''}
     </span>
   );
 }

@@ -27,6 +27,10 @@ describe('what lies too close to be read', () => {
     const items = row(5, 5, 5, 5).map((x, i) => ({ ...x, alone: i === 1 }));
     expect(banded(items, 14).map((b) => b.items.length)).toEqual([1, 1, 2]);
   });
+  it('goes by how much room each needs, where each says so', () => {
+    const items = row(20, 20, 20).map((x, i) => ({ ...x, least: i === 2 ? 10 : 30 }));
+    expect(banded(items, 5).map((b) => b.items.length)).toEqual([2, 1]);
+  });
   it('ends at a pause that can be seen', () => {
     expect(told(14, 5, -3, 5, -20, 5)).toEqual(['2:0-13', '1:33-38']);
   });

@@ -3,6 +3,8 @@ interface Lies {
   /** Where it begins and ends, pixels. */
   from: number;
   to: number;
+  /** Narrowest at which it can be read, pixels, where that is not the same for all. */
+  least?: number;
   /** Whether it stands alone however narrow it is: what a hand has set is never one of many. */
   alone?: boolean;
 }
@@ -25,7 +27,7 @@ export function banded<T extends Lies>(items: T[], least: number): Band<T>[] {
   const out: Band<T>[] = [];
   for (const item of items) {
     const last = out.at(-1);
-    const narrow = (i: T) => i.to - i.from < least && !i.alone;
+    const narrow = (i: T) => i.to - i.from < (i.least ?? least) && !i.alone;
     const beside = last && narrow(item) && item.from - last.to < least && last.items.every(narrow);
     if (beside) {
       last.items.push(item);

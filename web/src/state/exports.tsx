@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react';
+import { useAskEvery } from '../api/changes';
 import { api, type ExportView } from '../api/client';
 import { asMessage, useStudio } from './studio';
 
@@ -60,10 +61,11 @@ export function ExportsProvider({ children }: { children: ReactNode }) {
   const { view, line, director, tell } = useStudio();
   const queries = useQueryClient();
   const key = useMemo(() => ['exports', view.id], [view.id]);
+  const asked = useAskEvery(10_000);
   const { data } = useQuery({
     queryKey: key,
     queryFn: () => api.exports(view.id),
-    refetchInterval: (q) => (q.state.data?.some(isUnfinished) ? LOOK_EVERY_MS : 10_000),
+    refetchInterval: (q) => (q.state.data?.some(isUnfinished) ? LOOK_EVERY_MS : asked),
   });
   const all = useMemo(() => data ?? [], [data]);
 

@@ -9,6 +9,7 @@ import {
   Refusal,
   type ShotEdit,
 } from '../api/client';
+import { useAskEvery } from '../api/changes';
 import { isAway, useConnection, whenThere } from '../api/connection';
 import { opened, useRules } from '../rules/rules';
 import { ActedShot } from './acted';
@@ -97,11 +98,12 @@ export function StudioProvider({
   const queries = useQueryClient();
   const lineId = useDesk((s) => s.line);
   const [message, tell] = useState<Message | null>(null);
-  // other windows may edit too; asking now and then keeps this one honest
+  // other windows may edit too; where nobody tells of it, asking now and then keeps this one honest
+  const asked = useAskEvery(4000);
   const character = useQuery({
     queryKey: ['character', id],
     queryFn: () => api.character(id),
-    refetchInterval: 4000,
+    refetchInterval: asked,
     structuralSharing: (old, fresh) =>
       (old as CharacterView | undefined)?.revision === (fresh as CharacterView).revision
         ? old

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
+import { useAskEvery } from '../../api/changes';
 import { api, type ReadingView } from '../../api/client';
 import { ReadingProgress } from '../../line/ReadingProgress';
 
@@ -8,10 +9,11 @@ const underWay = (r: ReadingView) => r.state === 'WAITING' || r.state === 'READI
 /** Recordings that are being read, also those that were asked for before the page was loaded or in another window. */
 export function UnfinishedReadings({ character }: { character: string }) {
   const queries = useQueryClient();
+  const asked = useAskEvery(4000);
   const readings = useQuery({
     queryKey: ['readings', character],
     queryFn: () => api.readings(character),
-    refetchInterval: (q) => (q.state.data?.some(underWay) ? 700 : 4000),
+    refetchInterval: (q) => (q.state.data?.some(underWay) ? 700 : asked),
   });
   const all = readings.data ?? [];
   const left = all.filter(underWay).length;

@@ -1,15 +1,13 @@
 import type { Told } from 'page-live';
+import { keepOpen, socketAddress } from '../../api/socket';
 import type { Listener, Source } from './source';
 
 const PING = 2000;
-/** Milliseconds before a way that broke is tried again. */
-const AGAIN = 1000;
 
-const address = (path: string) =>
-  `${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}`;
+const path = (line: string) => `/api/v1/performers/${line}`;
 
 /** Where a tracker connects to. */
-export const doorOf = (line: string) => address(`/api/v1/performers/${line}`);
+export const doorOf = (line: string) => socketAddress(path(line));
 
 type Message =
   | { kind: 'performer'; name: string; latency: number }
@@ -21,8 +19,6 @@ type Message =
 
 /** Listens to whoever performs a shot, and goes on trying when the way breaks. */
 export function listenAtDoor(line: string, to: Listener): Source {
-  let closed = false;
-  let socket: WebSocket | null = null;
   let timer = 0;
   const heard = (m: Message) => {
     if (m.kind === 'performer') to.comes(m.name, m.latency);
@@ -32,29 +28,22 @@ export function listenAtDoor(line: string, to: Listener): Source {
     else if (m.kind === 'problem') to.troubles(m.message);
     else to.roundTrip?.(performance.now() - m.at);
   };
-  const open = () => {
-    if (closed) return;
-    socket = new WebSocket(`${doorOf(line)}/page`);
-    const ping = () => socket?.send(JSON.stringify({ kind: 'ping', at: performance.now() }));
-    socket.onopen = () => {
+  const letGo = keepOpen(`${path(line)}/page`, {
+    opened: (socket) => {
+      const ping = () => socket.send(JSON.stringify({ kind: 'ping', at: performance.now() }));
       ping();
       timer = window.setInterval(ping, PING);
-    };
-    socket.onmessage = (e: MessageEvent<string>) => heard(JSON.parse(e.data) as Message);
-    socket.onclose = () => {
+    },
+    heard: (message) => heard(JSON.parse(message) as Message),
+    broke: () => {
       window.clearInterval(timer);
-      if (closed) return;
       to.leaves('the server does not answer');
-      timer = window.setTimeout(open, AGAIN);
-    };
-  };
-  open();
+    },
+  });
   return {
     close: () => {
-      closed = true;
       window.clearInterval(timer);
-      window.clearTimeout(timer);
-      socket?.close();
+      letGo();
     },
   };
 }

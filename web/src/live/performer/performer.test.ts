@@ -1,32 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Wire } from '../../api/wire';
 import { listenAtDoor } from './door';
 import { told } from './gamepad';
 import { loudness } from './voice';
 import { keepNeutral, neutralOf } from './neutral';
 import type { Listener } from './source';
-
-/** A socket whose other end is the test. */
-class Wire {
-  static open: Wire[] = [];
-  onopen: (() => void) | null = null;
-  onmessage: ((e: { data: string }) => void) | null = null;
-  onclose: (() => void) | null = null;
-  sent: string[] = [];
-  closed = false;
-  constructor(readonly url: string) {
-    Wire.open.push(this);
-  }
-  send(text: string) {
-    this.sent.push(text);
-  }
-  close() {
-    this.closed = true;
-    this.onclose?.();
-  }
-  says(message: object) {
-    this.onmessage?.({ data: JSON.stringify(message) });
-  }
-}
 
 const listener = () => ({
   comes: vi.fn(),

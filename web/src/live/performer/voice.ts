@@ -1,3 +1,4 @@
+import { socketAddress } from '../../api/socket';
 import { type Microphone, openMicrophone, whyNot } from '../../record/microphone';
 import { packed } from '../../record/wav';
 import type { Listener, Source } from './source';
@@ -25,7 +26,6 @@ type Told =
   | { kind: 'problem'; message: string };
 
 /** Where a voice is listened to. */
-const earOf = () => `${location.origin.replace(/^http/, 'ws')}/api/v1/voices`;
 
 /**
  * The microphone: how loud it is, and the sounds that are heard in it while somebody speaks.
@@ -40,7 +40,7 @@ export function listenToVoice(to: Listener, heard: (samples: Float32Array, rate:
   let ready = false;
   let again: ReturnType<typeof setTimeout> | undefined;
   const listen = (rate: number) => {
-    const socket = new WebSocket(earOf());
+    const socket = new WebSocket(socketAddress('/api/v1/voices'));
     ear = socket;
     socket.onopen = () => socket.send(JSON.stringify({ kind: 'begins', rate }));
     socket.onmessage = (e: MessageEvent<string>) => {

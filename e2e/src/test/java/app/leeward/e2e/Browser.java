@@ -71,8 +71,11 @@ final class Browser implements AutoCloseable {
         page = context.newPage();
         page.onPageError(errors::add);
         page.onConsoleMessage(m -> {
-            // refusals are answers, not faults; the browser reports every 4xx as an error
-            if (m.type().equals("error") && !m.text().contains("Failed to load resource")) {
+            // refusals are answers, not faults; the browser reports every 4xx as an error, and every try to reach a
+            // server that is away
+            if (m.type().equals("error")
+                    && !m.text().contains("Failed to load resource")
+                    && !m.text().startsWith("WebSocket connection to")) {
                 errors.add(m.text());
             }
         });

@@ -89,6 +89,7 @@ class PageFigures {
                 drag(page, "gaze pad dragged", "[data-testid=pad-gaze]");
                 strip(page);
                 play(page);
+                idle(page);
                 CDPSession network = page.context().newCDPSession(page);
                 JsonObject slow = new JsonObject();
                 slow.addProperty("offline", false);
@@ -101,6 +102,27 @@ class PageFigures {
                 drag(page, "turn ruler dragged, network 300 ms away", "[data-testid=ruler-turn]");
             }
         }
+    }
+
+    /** What a page costs on which nobody does anything: each answer's head and body, and what it is told. */
+    private static void idle(Page page) {
+        page.waitForTimeout(3000);
+        CDPSession network = page.context().newCDPSession(page);
+        long[] seen = new long[3];
+        network.on("Network.loadingFinished", e -> {
+            seen[0]++;
+            seen[1] += e.get("encodedDataLength").getAsLong();
+        });
+        network.on(
+                "Network.webSocketFrameReceived",
+                e -> seen[2] += e.getAsJsonObject("response")
+                        .get("payloadData")
+                        .getAsString()
+                        .length());
+        network.send("Network.enable");
+        page.waitForTimeout(60_000);
+        network.detach();
+        say("idle for a minute: %.0f calls with %.0f bytes of answers, told %.0f bytes", seen[0], seen[1], seen[2]);
     }
 
     private static void firstLoad(LeewardServer server, Page page) {

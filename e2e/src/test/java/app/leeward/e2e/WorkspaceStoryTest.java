@@ -194,6 +194,28 @@ class WorkspaceStoryTest extends Story {
     }
 
     @Test
+    void whatAnotherWindowChangesIsSeenWithoutAsking() {
+        hand.bench("Shot").click();
+        page.getByTestId("sheet").waitFor();
+        Page other = page.context().newPage();
+        other.navigate(page.url());
+        other.getByTestId("sheet").waitFor();
+        other.getByLabel("A note to this frame: Notes").click();
+        other.getByLabel("Note", new Page.GetByLabelOptions().setExact(true)).fill("breathe in here");
+        other.getByText("Write it").click();
+        Locator note = page.locator("[data-testid=sheet] [data-item^='note ']");
+        assertThat(note).hasCount(1);
+        // undone there, it is gone here, and this window goes on from there
+        other.getByLabel("Undo", new Page.GetByLabelOptions().setExact(true)).click();
+        assertThat(note).hasCount(0);
+        other.close();
+        button("Redo").click();
+        assertThat(note).hasCount(1);
+        button("Undo").click();
+        assertThat(note).hasCount(0);
+    }
+
+    @Test
     void whatCanBeDoneWithAPartIsUnderTheRightButton() throws Exception {
         Locator nose = page.locator("[data-testid=stage] [data-part=nose] path").first();
         nose.click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));

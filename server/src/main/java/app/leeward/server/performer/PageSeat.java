@@ -1,6 +1,7 @@
 package app.leeward.server.performer;
 
 import app.leeward.formats.performer.DoorWriter;
+import app.leeward.server.socket.OpenSocket;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -28,7 +29,7 @@ class PageSeat extends TextWebSocketHandler {
 
     @Override
     public void afterConnectionEstablished(WebSocketSession socket) {
-        OpenSocket end = new OpenSocket(socket);
+        OpenSocket end = OpenSocket.dropping(socket);
         String shot = (String) socket.getAttributes().get(ShotAsked.SHOT);
         seats.put(socket.getId(), new Seat(shot, scenes.of(shot, s -> s.listens(end)), end));
     }

@@ -4,6 +4,7 @@ import app.leeward.formats.performer.DoorMessage;
 import app.leeward.formats.performer.DoorProblem;
 import app.leeward.formats.performer.DoorReader;
 import app.leeward.formats.performer.DoorWriter;
+import app.leeward.server.socket.OpenSocket;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
@@ -34,7 +35,7 @@ class PerformerDoor extends AbstractWebSocketHandler {
 
     @Override
     public void afterConnectionEstablished(WebSocketSession socket) {
-        OpenSocket end = new OpenSocket(socket);
+        OpenSocket end = OpenSocket.dropping(socket);
         String shot = (String) socket.getAttributes().get(ShotAsked.SHOT);
         boolean[] in = {false};
         Scene scene = scenes.of(shot, s -> in[0] = s.enters(end));

@@ -2,17 +2,12 @@ package app.leeward.server.performer;
 
 import app.leeward.formats.performer.DoorMessage;
 import app.leeward.formats.performer.DoorWriter;
+import app.leeward.server.socket.Listener;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArraySet;
 
 /** One shot that is being played: one performer at most, and the pages that listen. */
 final class Scene {
-    /** One that can be told something. */
-    interface Listener {
-        /** Must not wait: whoever is slow misses what is new by then. */
-        void tell(String message);
-    }
-
     private final Set<Listener> pages = new CopyOnWriteArraySet<>();
     private Listener performer;
     private DoorMessage.Hello who = new DoorMessage.Hello("A performer", 0);

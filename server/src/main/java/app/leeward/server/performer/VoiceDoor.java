@@ -3,6 +3,7 @@ package app.leeward.server.performer;
 import app.leeward.formats.performer.DoorProblem;
 import app.leeward.formats.performer.DoorWriter;
 import app.leeward.formats.performer.VoiceMessages;
+import app.leeward.server.socket.OpenSocket;
 import app.leeward.speech.LineReader;
 import app.leeward.speech.StreamedSound;
 import app.leeward.speech.acoustic.LiveSounds;
@@ -55,7 +56,7 @@ class VoiceDoor extends AbstractWebSocketHandler {
 
     @Override
     public void afterConnectionEstablished(WebSocketSession socket) {
-        OpenSocket end = new OpenSocket(socket);
+        OpenSocket end = OpenSocket.dropping(socket);
         Voice voice = new Voice(end);
         voices.put(socket.getId(), voice);
         if (voices.size() > MOST) {
