@@ -7,7 +7,9 @@ import { Refusal } from './api/client';
 import './index.css';
 import { loadRules } from './rules/rules';
 import { keepRoom } from './room/room';
-import { keepAddress } from './state/desk';
+import { loadBench } from './benches/Bench';
+import { keepAddress, useDesk } from './state/desk';
+import { askAhead } from './state/openings';
 import { watchSpace } from './state/space';
 import { watchShortened } from './ui/wholeText';
 
@@ -27,6 +29,11 @@ watchSpace();
 watchShortened();
 loadRules();
 listenToChanges(queries);
+{
+  const { home, character, bench } = useDesk.getState();
+  askAhead(queries, home ? null : character);
+  if (!home && character !== null) loadBench(bench);
+}
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>

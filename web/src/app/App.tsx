@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { useAskEvery } from '../api/changes';
 import { api } from '../api/client';
 import { PlayerProvider } from '../line/player';
@@ -12,6 +12,7 @@ import { Guarded } from '../room/Guarded';
 import { Workspace } from '../room/Workspace';
 import { BENCH_NAMES, useDesk } from '../state/desk';
 import { ExportsProvider } from '../state/exports';
+import { charactersQuery } from '../state/openings';
 import { StudioProvider } from '../state/studio';
 import { ConnectionBar } from './ConnectionBar';
 import { DropProvider } from './drop';
@@ -47,9 +48,8 @@ function useTitle(name: string | undefined) {
 export function App() {
   const id = useDesk((s) => s.character);
   const home = useDesk((s) => s.home);
-  const [help, setHelp] = useState(false);
   const asked = useAskEvery(10_000);
-  const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters, refetchInterval: asked });
+  const characters = useQuery({ ...charactersQuery, refetchInterval: asked });
   useEffect(() => {
     const items = characters.data?.items;
     const { character, home: shown } = useDesk.getState();
@@ -98,10 +98,10 @@ export function App() {
         <StudioProvider key={id} id={there.id} waiting={<p className="p-8 text-faint">Loading …</p>}>
           <PlayerProvider>
             <ExportsProvider>
-              <Keys help={help} setHelp={setHelp} />
+              <Keys />
               <Workspace />
               <TourBar />
-              <StudioPalette help={() => setHelp(true)} />
+              <StudioPalette />
               <MessageBar />
             </ExportsProvider>
           </PlayerProvider>

@@ -2,7 +2,9 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useStudio } from '../state/studio';
 import { partRuns } from '../state/partRuns';
-import { type Command, COMMANDS, keyFor, keyOf, useKeymap } from './keymap';
+import { KEY_COMMANDS, type KeyCommand, wordsOf } from './commands';
+import { keyFor, keyOf, useKeymap } from './keymap';
+import { useKeyList } from './useCommands';
 
 /** Keys that belong to a bench or to a thing in the hand, and are as they are. */
 const FIXED: [string, string][] = [
@@ -24,13 +26,20 @@ const FIXED: [string, string][] = [
   ['Arrows, Enter, Delete', 'on the edge of a panel: move it, fold it away, as usual again'],
 ];
 
+/** What a command does, in a line of the list. */
+function told(command: KeyCommand): string {
+  const { name, then } = wordsOf(command);
+  return then ? `${name} – ${then}` : name;
+}
+
 /** All keys: those that can be given anew, those of benches, and those of this character's drawings. */
-export function KeyList({ open, setOpen }: { open: boolean; setOpen: (open: boolean) => void }) {
+export function KeyList() {
+  const open = useKeyList((s) => s.open);
   const { library, rig } = useStudio().view.character;
   const { own, singles, usual, switchSingles } = useKeymap();
   const { keys, kits } = library;
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
+    <Dialog.Root open={open} onOpenChange={(now) => useKeyList.setState({ open: now })}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
@@ -42,12 +51,12 @@ export function KeyList({ open, setOpen }: { open: boolean; setOpen: (open: bool
             Press a key in its field to give it anew; Backspace takes it away.
           </p>
           <dl className="mt-3 grid grid-cols-[auto_1fr] items-center gap-x-5 gap-y-1.5">
-            {(Object.keys(COMMANDS) as Command[]).map((c) => (
+            {KEY_COMMANDS.map((c) => (
               <div key={c} className="contents">
                 <dt>
                   <Shortcut command={c} value={keyFor(c, own)} />
                 </dt>
-                <dd>{COMMANDS[c].words}</dd>
+                <dd>{told(c)}</dd>
               </div>
             ))}
             {FIXED.map(([key, does]) => (
@@ -123,12 +132,12 @@ function Row({ name, children }: { name: string; children: React.ReactNode }) {
 }
 
 /** A command's key, given by pressing it here. */
-function Shortcut({ command, value }: { command: Command; value: string }) {
+function Shortcut({ command, value }: { command: KeyCommand; value: string }) {
   const [asking, setAsking] = useState(false);
   return (
     <input
       className="field w-28 px-2 py-0.5 text-center font-bold"
-      aria-label={`Key: ${COMMANDS[command].words}`}
+      aria-label={`Key: ${told(command)}`}
       readOnly
       value={asking ? 'press …' : value === '' ? 'no key' : value}
       onFocus={() => setAsking(true)}

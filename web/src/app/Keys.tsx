@@ -1,5 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
-import { usePlayer } from '../line/player';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { posesParts, useDesk } from '../state/desk';
 import { heldKeys } from '../state/held';
 import { copyPlacement, usePlacement } from '../state/placements';
@@ -8,10 +7,10 @@ import { recorded } from '../state/recording';
 import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
 import { useRoom } from '../room/room';
-import { useSight, ZOOM_STEP } from '../stage/sight';
 import { typing } from '../ui/typing';
-import { type Command, commandOf, isSingle, keyOf, useKeymap } from './keymap';
+import { commandOf, isSingle, keyOf, useKeymap } from './keymap';
 import { KeyList } from './KeyList';
+import { useCommands } from './useCommands';
 
 /** A control that was come to by keyboard, for whose hand Space means that control. */
 const reached = (e: KeyboardEvent) =>
@@ -21,23 +20,27 @@ const onControl = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement && e.target.closest('button, [role="slider"], a, [role="option"]') !== null;
 
 /** The keys that work on every bench. */
-export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean) => void }) {
-  const { step, edit, view } = useStudio();
+export function Keys() {
+  const { edit, view } = useStudio();
   const { library, rig, controls } = view.character;
   const { keys, kits } = library;
   const { parts } = rig;
   const { dials } = controls;
   const runs = useMemo(() => partRuns(rig), [rig]);
-  const { toggle, stepTo } = usePlayer();
   const { toggle: toggleRun } = useRuns();
   const [held] = useState(heldKeys);
+  const commands = useCommands();
+  const deeds = useRef(commands);
+  useEffect(() => {
+    deeds.current = commands;
+  });
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       const desk = useDesk.getState();
       const ctrl = (e.ctrlKey || e.metaKey) && !e.altKey && !typing(e);
       if (ctrl && (e.key.toLowerCase() === 'z' || e.key.toLowerCase() === 'y')) {
         e.preventDefault();
-        void step(e.key.toLowerCase() === 'z' && !e.shiftKey);
+        deeds.current[e.key.toLowerCase() === 'z' && !e.shiftKey ? 'undo' : 'redo'].run();
         return;
       }
       const letter = e.key.toLowerCase();
@@ -73,12 +76,12 @@ export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean
       if (command === 'play') {
         if (reached(e)) return;
         e.preventDefault();
-        if (!e.repeat) toggle();
+        if (!e.repeat) deeds.current.play.run();
       } else if (command === 'first') {
-        if (!onControl(e)) stepTo(0);
+        if (!onControl(e)) deeds.current.first.run();
       } else if (command && !given) {
         if (command === 'alone') e.preventDefault();
-        does(command);
+        deeds.current[command].run();
       } else if (!map.singles && isSingle(e.key)) {
         return;
       } else if (!desk.shaping && !e.altKey && keys.some((k) => k.key === e.key)) {
@@ -110,21 +113,6 @@ export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean
         void edit(recorded({ kind: 'nudge', part: desk.part, dx, dy }, dials));
       }
     };
-    const does = (command: Command) => {
-      const desk = useDesk.getState();
-      const sight = useSight.getState().commands;
-      const { alone, standAlone } = useRoom.getState();
-      if (command === 'back' || command === 'on') stepTo(desk.frame + (command === 'back' ? -1 : 1));
-      else if (command === 'why') desk.ask(!desk.whyMode);
-      else if (command === 'rest') desk.rest();
-      else if (command === 'closer') sight?.zoom(1 / ZOOM_STEP);
-      else if (command === 'further') sight?.zoom(ZOOM_STEP);
-      else if (command === 'actual') sight?.actual();
-      else if (command === 'head') sight?.fitHead();
-      else if (command === 'figure') sight?.fitFigure();
-      else if (command === 'alone') standAlone(!alone);
-      else if (command === 'list') setHelp(true);
-    };
     const release = (e: KeyboardEvent) => held.release(e.key, e.timeStamp);
     const away = () => held.releaseAll();
     window.addEventListener('keydown', press);
@@ -135,6 +123,6 @@ export function Keys({ help, setHelp }: { help: boolean; setHelp: (help: boolean
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', away);
     };
-  }, [step, toggle, stepTo, edit, keys, kits, runs, toggleRun, dials, held, setHelp, parts]);
-  return <KeyList open={help} setOpen={setHelp} />;
+  }, [edit, keys, kits, runs, toggleRun, dials, held, parts]);
+  return <KeyList />;
 }

@@ -1,23 +1,6 @@
 import { create } from 'zustand';
 import { keep, kept } from '../state/kept';
-
-/** What a key does on every bench, in the order of the list of keys. */
-export const COMMANDS = {
-  play: { words: 'play or stop the line', key: 'Space' },
-  back: { words: 'one frame back', key: ',' },
-  on: { words: 'one frame on', key: '.' },
-  first: { words: 'to the first frame', key: 'Home' },
-  why: { words: 'Why? – then click a part', key: 'w' },
-  rest: { words: 'every dial back to rest', key: '0' },
-  closer: { words: 'the stage closer', key: '+' },
-  further: { words: 'the stage further away', key: '-' },
-  actual: { words: 'the stage as large as it was drawn', key: '=' },
-  head: { words: 'the stage shows the head', key: 'f' },
-  figure: { words: 'the stage shows the whole figure', key: 'Shift+F' },
-  alone: { words: 'the stage alone, and everything round it again', key: 'Alt+Enter' },
-  list: { words: 'this list', key: '?' },
-} as const;
-export type Command = keyof typeof COMMANDS;
+import { type CommandId, KEY_COMMANDS, type KeyCommand, wordsOf } from './commands';
 
 type Pressed = Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>;
 
@@ -38,21 +21,32 @@ export const isSingle = (key: string) => key.length === 1;
 
 interface Keymap {
   /** Keys that were given in the place of the usual ones; empty for none. */
-  own: Partial<Record<Command, string>>;
+  own: Partial<Record<KeyCommand, string>>;
   /** Whether single letters, digits and signs do anything. */
   singles: boolean;
-  give: (command: Command, key: string) => void;
+  give: (command: KeyCommand, key: string) => void;
   usual: () => void;
   switchSingles: (on: boolean) => void;
 }
 
 /** The key of a command as it is now; empty for none. */
-export const keyFor = (command: Command, own: Keymap['own']): string => own[command] ?? COMMANDS[command].key;
+export function keyFor(command: CommandId, own: Keymap['own']): string {
+  const { key, fixed } = wordsOf(command);
+  return fixed ?? own[command as KeyCommand] ?? key ?? '';
+}
+
+/** The key of a command as it is written beside its name in a menu; empty where none is. */
+export function useKeyOf(command: CommandId): string {
+  return shown(useKeymap((s) => keyFor(command, s.own)));
+}
+
+/** As it stands on the keyboard. */
+export const shown = (key: string) => (key.length === 1 ? key.toUpperCase() : key);
 
 /** What a key does; null for nothing. */
-export function commandOf(key: string, { own, singles }: Pick<Keymap, 'own' | 'singles'>): Command | null {
+export function commandOf(key: string, { own, singles }: Pick<Keymap, 'own' | 'singles'>): KeyCommand | null {
   if (!singles && isSingle(key)) return null;
-  return (Object.keys(COMMANDS) as Command[]).find((c) => keyFor(c, own) === key) ?? null;
+  return KEY_COMMANDS.find((c) => keyFor(c, own) === key) ?? null;
 }
 
 const KEPT = 'keys';
@@ -65,7 +59,9 @@ export function restoredKeys(text: string | null): Pick<Keymap, 'own' | 'singles
     const given = typeof read.own === 'object' && read.own !== null ? Object.entries(read.own) : [];
     return {
       own: Object.fromEntries(
-        given.filter(([c, k]) => c in COMMANDS && typeof k === 'string' && k.length < 20),
+        given.filter(
+          ([c, k]) => KEY_COMMANDS.some((known) => known === c) && typeof k === 'string' && k.length < 20,
+        ),
       ),
       singles: read.singles !== false,
     };
@@ -80,8 +76,7 @@ export const useKeymap = create<Keymap>((set) => ({
     set((s) => {
       const own = { ...s.own };
       // a key does one thing: whatever had it has none now
-      for (const c of Object.keys(COMMANDS) as Command[])
-        if (c !== command && key !== '' && keyFor(c, own) === key) own[c] = '';
+      for (const c of KEY_COMMANDS) if (c !== command && key !== '' && keyFor(c, own) === key) own[c] = '';
       own[command] = key;
       return { own };
     }),

@@ -1,12 +1,7 @@
-import { type ComponentType, lazy, Suspense, useEffect, useRef } from 'react';
+import { type ComponentType, createElement, lazy, Suspense, useEffect, useRef } from 'react';
 import { WhyCard } from '../stage/WhyCard';
 import { Guarded } from '../room/Guarded';
-import { useDesk } from '../state/desk';
-
-/** Loaded when it is gone to; one that cannot be says so instead. */
-function bench(load: () => Promise<ComponentType>): ComponentType {
-  return lazy(async () => ({ default: await load().catch(() => NotLoaded) }));
-}
+import { type Bench as BenchName, BENCHES, useDesk } from '../state/desk';
 
 function NotLoaded() {
   return (
@@ -19,17 +14,29 @@ function NotLoaded() {
   );
 }
 
-const BrowsBench = bench(() => import('./BrowsBench').then((m) => m.BrowsBench));
-const EyesBench = bench(() => import('./EyesBench').then((m) => m.EyesBench));
-const HandOverBench = bench(() => import('./HandOverBench').then((m) => m.HandOverBench));
-const HandsBench = bench(() => import('./HandsBench').then((m) => m.HandsBench));
-const IntakeBench = bench(() => import('./IntakeBench').then((m) => m.IntakeBench));
-const KitsBench = bench(() => import('./KitsBench').then((m) => m.KitsBench));
-const LinesBench = bench(() => import('./LinesBench').then((m) => m.LinesBench));
-const MouthsBench = bench(() => import('./MouthsBench').then((m) => m.MouthsBench));
-const PartsBench = bench(() => import('./PartsBench').then((m) => m.PartsBench));
-const ShotBench = bench(() => import('./ShotBench').then((m) => m.ShotBench));
-const TurnBench = bench(() => import('./TurnBench').then((m) => m.TurnBench));
+const LOADS: Record<BenchName, () => Promise<ComponentType>> = {
+  intake: () => import('./IntakeBench').then((m) => m.IntakeBench),
+  parts: () => import('./PartsBench').then((m) => m.PartsBench),
+  eyes: () => import('./EyesBench').then((m) => m.EyesBench),
+  mouths: () => import('./MouthsBench').then((m) => m.MouthsBench),
+  brows: () => import('./BrowsBench').then((m) => m.BrowsBench),
+  hands: () => import('./HandsBench').then((m) => m.HandsBench),
+  kits: () => import('./KitsBench').then((m) => m.KitsBench),
+  turn: () => import('./TurnBench').then((m) => m.TurnBench),
+  lines: () => import('./LinesBench').then((m) => m.LinesBench),
+  shot: () => import('./ShotBench').then((m) => m.ShotBench),
+  'hand-over': () => import('./HandOverBench').then((m) => m.HandOverBench),
+};
+
+/** Loaded when it is gone to; one that cannot be says so instead. */
+const SURFACES = new Map(
+  BENCHES.map((b) => [b, lazy(async () => ({ default: await LOADS[b]().catch(() => NotLoaded) }))]),
+);
+
+/** Loads a bench that will be wanted in a moment. */
+export function loadBench(bench: BenchName): void {
+  LOADS[bench]().catch(() => {});
+}
 
 /** How far down each bench was left, pixels. */
 const left = new Map<string, number>();
@@ -72,19 +79,7 @@ export function Bench() {
     >
       {whyMode && <WhyCard />}
       <Guarded what="The bench">
-        <Suspense>
-          {bench === 'intake' && <IntakeBench />}
-          {bench === 'parts' && <PartsBench />}
-          {bench === 'eyes' && <EyesBench />}
-          {bench === 'mouths' && <MouthsBench />}
-          {bench === 'brows' && <BrowsBench />}
-          {bench === 'hands' && <HandsBench />}
-          {bench === 'kits' && <KitsBench />}
-          {bench === 'turn' && <TurnBench />}
-          {bench === 'lines' && <LinesBench />}
-          {bench === 'shot' && <ShotBench />}
-          {bench === 'hand-over' && <HandOverBench />}
-        </Suspense>
+        <Suspense>{createElement(SURFACES.get(bench)!)}</Suspense>
       </Guarded>
     </section>
   );

@@ -7,11 +7,11 @@ export interface Entry {
   id: string;
   name: string;
   /** What it is called besides, in nobody's sight: what somebody may type instead. */
-  also?: string;
+  also?: string | undefined;
   /** The key that does the same. */
-  key?: string;
+  key?: string | undefined;
   /** What it belongs to or shows. */
-  of?: string;
+  of?: string | undefined;
   run: () => void;
 }
 

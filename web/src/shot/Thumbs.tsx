@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Artwork, Drawing } from '../api/client';
 import { paintDrawing } from '../stage/painter';
+import { measured, viewBoxOf } from '../ui/measured';
 
 /** The id of the symbol of a drawing's art, so that it is painted once however often it shows. */
 export const symbolOf = (art: string) => `card-${art.slice(0, 16)}`;
@@ -25,13 +26,11 @@ function Thumb({ art, artwork }: { art: string; artwork: Artwork }) {
     const painted = document.createElementNS('http://www.w3.org/2000/svg', 'g');
     g.current!.replaceChildren(painted);
     paintDrawing(painted, artwork[art] ?? []);
-    const b = painted.getBBox();
-    const pad = Math.max(b.width, b.height, 1) * 0.06;
-    symbol.current!.setAttribute(
-      'viewBox',
-      `${b.x - pad} ${b.y - pad} ${Math.max(1, b.width) + 2 * pad} ${Math.max(1, b.height) + 2 * pad}`,
-    );
-    symbol.current!.replaceChildren(painted);
+    const shown = symbol.current!;
+    measured(painted, (b) => {
+      shown.setAttribute('viewBox', viewBoxOf(b, 0.06));
+      shown.replaceChildren(painted);
+    });
   }, [art, artwork]);
   return (
     <>

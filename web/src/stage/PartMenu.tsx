@@ -1,11 +1,13 @@
 import { ContextMenu } from 'radix-ui';
 import { type ReactElement, useState } from 'react';
+import { type CommandId, wordsOf } from '../app/commands';
+import { useKeyOf } from '../app/keymap';
+import { useCommands } from '../app/useCommands';
 import { useRoom } from '../room/room';
 import { useDesk } from '../state/desk';
 import { copyPlacement, usePlacement } from '../state/placements';
 import { recorded } from '../state/recording';
 import { useStudio } from '../state/studio';
-import { useSight } from './sight';
 
 const BOX = 'z-50 min-w-48 rounded-lg border border-line bg-card p-1 text-[13px] shadow-xl';
 const ITEM =
@@ -80,13 +82,14 @@ function OfPart({
   const picked = useDesk((s) => s.picks[part.id]);
   const { dials } = useStudio().view.character.controls;
   const copied = usePlacement();
+  const why = useKeyOf('why');
   const desk = useDesk.getState;
   return (
     <>
       <ContextMenu.Label className="px-2.5 py-1 font-display text-[14px] font-semibold">
         {part.name}
       </ContextMenu.Label>
-      <Item does={() => desk().ask(true)} keys="W">
+      <Item does={() => desk().ask(true)} keys={why}>
         Why does it look so?
       </Item>
       <Item
@@ -144,31 +147,28 @@ function OfPart({
   );
 }
 
+/** A command of the whole page, with its key as it is now. */
+function Does({ command, children }: { command: CommandId; children?: React.ReactNode }) {
+  const { run, off } = useCommands()[command];
+  const key = useKeyOf(command);
+  return (
+    <Item does={run} disabled={off ?? false} keys={key}>
+      {children ?? wordsOf(command).name}
+    </Item>
+  );
+}
+
 function OfStage() {
-  const sight = useSight((s) => s.commands);
-  const hidden = useDesk((s) => s.hidden.length + s.solo.length > 0);
   const alone = useRoom((s) => s.alone);
   return (
     <>
-      <Item does={() => sight?.fitHead()} keys="F">
-        Fit head
-      </Item>
-      <Item does={() => sight?.fitFigure()} keys="Shift+F">
-        Fit figure
-      </Item>
-      <Item does={() => sight?.actual()} keys="=">
-        As large as it was drawn
-      </Item>
-      <Item does={() => useRoom.getState().standAlone(!alone)} keys="Alt+Enter">
-        {alone ? 'Everything round the stage again' : 'The stage alone'}
-      </Item>
+      <Does command="head" />
+      <Does command="figure" />
+      <Does command="actual" />
+      <Does command="alone">{alone ? 'Everything round the stage again' : undefined}</Does>
       <Line />
-      <Item does={() => useDesk.getState().rest()} keys="0">
-        Everything back to rest
-      </Item>
-      <Item disabled={!hidden} does={() => useDesk.setState({ hidden: [], solo: [] })}>
-        Show what is hidden
-      </Item>
+      <Does command="rest" />
+      <Does command="reveal" />
     </>
   );
 }

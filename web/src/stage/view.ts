@@ -22,7 +22,7 @@ export function boundsOf(
   const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
   svg.setAttribute('style', 'position:absolute;left:-9999px;width:10px;height:10px;overflow:hidden');
   document.body.append(svg);
-  let box: ViewBox | null = null;
+  const painted: SVGGElement[] = [];
   for (const part of character.rig.parts.filter((p) => parts.includes(p.id))) {
     const shown = part.drawings.find((d) => d.id === part.shown) ?? part.drawings[0];
     for (const drawing of all ? part.drawings : [shown]) {
@@ -31,9 +31,14 @@ export function boundsOf(
       const g = document.createElementNS('http://www.w3.org/2000/svg', 'g');
       svg.append(g);
       paintDrawing(g, shapes);
-      const b = g.getBBox();
-      if (b.width > 0 || b.height > 0) box = union(box, { x: b.x, y: b.y, w: b.width, h: b.height });
+      painted.push(g);
     }
+  }
+  // measured when all is painted, so that it is laid out once
+  let box: ViewBox | null = null;
+  for (const g of painted) {
+    const b = g.getBBox();
+    if (b.width > 0 || b.height > 0) box = union(box, { x: b.x, y: b.y, w: b.width, h: b.height });
   }
   svg.remove();
   return box;

@@ -18,6 +18,7 @@ import { useDesk } from './desk';
 import { Director } from './director';
 import { InTurn } from './inTurn';
 import { newest } from './newest';
+import { artworkQuery, characterQuery } from './openings';
 
 /** Something to tell the rigger, at the foot of the page, until it is read. */
 export interface Message {
@@ -74,17 +75,6 @@ export function asMessage(e: unknown): Message {
   return { message: e instanceof Error ? e.message : String(e), bad: true };
 }
 
-/** Changes whenever some drawing's artwork does. */
-function signature(view: CharacterView | undefined): string {
-  const hashes = new Set(
-    view?.character.rig.parts.flatMap((p) => p.drawings.map((d) => d.art as unknown as string)),
-  );
-  return [...hashes]
-    .map((h) => h.slice(0, 8))
-    .sort()
-    .join('');
-}
-
 /** Holds the open character and line, and everything that can be done to them. */
 export function StudioProvider({
   id,
@@ -100,20 +90,10 @@ export function StudioProvider({
   const [message, tell] = useState<Message | null>(null);
   // other windows may edit too; where nobody tells of it, asking now and then keeps this one honest
   const asked = useAskEvery(4000);
-  const character = useQuery({
-    queryKey: ['character', id],
-    queryFn: () => api.character(id),
-    refetchInterval: asked,
-    structuralSharing: (old, fresh) =>
-      (old as CharacterView | undefined)?.revision === (fresh as CharacterView).revision
-        ? old
-        : newest(old, fresh),
-  });
+  const character = useQuery({ ...characterQuery(id), refetchInterval: asked });
   const artwork = useQuery({
-    queryKey: ['artwork', id, signature(character.data)],
-    queryFn: () => api.artwork(id, character.data!.revision),
+    ...artworkQuery(id, character.data),
     enabled: character.data !== undefined,
-    staleTime: Infinity,
     placeholderData: keepPreviousData,
   });
   const line = useQuery({

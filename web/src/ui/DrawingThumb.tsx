@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Shape } from '../api/client';
 import { paintDrawing } from '../stage/painter';
+import { measured, viewBoxOf } from './measured';
 
 const NONE: Shape[] = [];
 
@@ -23,12 +24,8 @@ export function DrawingThumb({
   useLayoutEffect(() => {
     paintDrawing(g.current!, shapes);
     paintDrawing(room.current!, around);
-    const b = all.current!.getBBox();
-    const pad = Math.max(b.width, b.height, 1) * 0.09;
-    svg.current!.setAttribute(
-      'viewBox',
-      `${b.x - pad} ${b.y - pad} ${Math.max(1, b.width) + 2 * pad} ${Math.max(1, b.height) + 2 * pad}`,
-    );
+    const shown = svg.current!;
+    measured(all.current!, (b) => shown.setAttribute('viewBox', viewBoxOf(b, 0.09)));
   }, [shapes, around]);
   return (
     <svg
