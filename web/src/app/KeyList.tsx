@@ -16,6 +16,7 @@ const FIXED: [string, string][] = [
   ['Right click', 'on the stage: what can be done with a part'],
   ['Escape', 'let go of the drag, the artwork, the part; end Why?'],
   ['Shift+click', 'choose several parts'],
+  ['Drag from the ground', 'on Parts: choose what lies in the frame; Shift: besides what is chosen'],
   ['Delete, S, C', 'on a point of the artwork: take it out, smooth, corner'],
   ['K', 'on Shot: key what the sentence at its foot says'],
   ['1, 2, 3, 4', 'on Shot, with keys chosen: hold, even, smooth, curve'],

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Hand, Plus, Sparkles, TriangleAlert } from 'lucide-react';
+import { Plus, Sparkles, TriangleAlert } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api, type MouthRulers, type Shape, type WallView } from '../api/client';
 import { useDesk } from '../state/desk';
@@ -8,13 +8,14 @@ import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
 import { sayOnStage } from './mouths/aloud';
 import { follow, mouthBox } from './mouths/box';
-import { MouthPicture } from './mouths/Cell';
 import { MoodHead } from './mouths/MoodHead';
 import { MouthCard } from './mouths/MouthCard';
 import { cellKey, usePreview } from './mouths/preview';
 import { AS_ASKED, MANNERS, Rulers } from './mouths/Rulers';
+import { OtherMouths, otherMouths } from './mouths/OtherMouths';
 import { SayIt } from './mouths/SayIt';
 import { WallCanvas } from './mouths/WallCanvas';
+import { WallCell } from './mouths/WallCell';
 import { type Placing, WallFace } from './mouths/WallFace';
 import { ShapeList } from './parts/ShapeList';
 
@@ -293,82 +294,43 @@ export function MouthsBench() {
             {r.mood ? <MoodHead key={r.mood + r.name} row={r} /> : <h2 className="sr-only">Neutral</h2>}
             <div className="mt-1.5 grid grid-cols-6 gap-1">
               {r.cells.map((c) => {
-                const sound = w.sounds.find((s) => s.viseme === c.viseme)!;
                 const faults = c.own ? (findings ?? []).filter((f) => f.subject.drawing === c.drawing) : [];
-                const chosen = at?.mood === r.mood && at.viseme === c.viseme;
                 return (
-                  <button
+                  <WallCell
                     key={c.viseme}
-                    data-testid={`mouth-${r.mood || 'neutral'}-${c.viseme}`}
-                    draggable
-                    onDragStart={(e) => {
-                      e.dataTransfer.setData('text/plain', c.drawing);
-                      e.dataTransfer.effectAllowed = 'copy';
-                      setDragged(c.drawing);
+                    row={r}
+                    cell={c}
+                    sounds={w.sounds}
+                    shapes={art(c.drawing)}
+                    faults={faults}
+                    chosen={at?.mood === r.mood && at.viseme === c.viseme}
+                    held={dragged !== null}
+                    placing={placing}
+                    preview={preview}
+                    previewed={previewed(r.mood, c)}
+                    hands={{
+                      choose: () => choose(r.mood, c.viseme, c.drawing),
+                      step: (by) => stepFrom(r.mood, c.viseme, by),
+                      drag: setDragged,
+                      drop: () => serve(c.viseme, r.mood),
+                      linger: (word) => linger(word ? r.mood : '', word),
                     }}
-                    onPointerEnter={() => linger(r.mood, sound.examples[0])}
-                    onPointerLeave={() => linger('', undefined)}
-                    onPointerDown={() => linger('', undefined)}
-                    onDragEnd={() => setDragged(null)}
-                    onDragOver={(e) => dragged && e.preventDefault()}
-                    onDrop={(e) => {
-                      e.preventDefault();
-                      e.stopPropagation();
-                      serve(c.viseme, r.mood);
-                    }}
-                    aria-pressed={chosen}
-                    aria-label={`${sound.sounds}${r.mood ? `, ${r.name}` : ''}: ${c.why}${faults.map((f) => `. ${f.message}`).join('')}`}
-                    title={`${c.why}${sound.examples.length ? ` – ${sound.examples.join(', ')}` : ''}`}
-                    className={`relative overflow-hidden rounded-lg border bg-card text-left ${
-                      chosen
-                        ? 'border-doing ring-2 ring-doing'
-                        : c.own
-                          ? 'border-line hover:border-faint'
-                          : 'border-dashed border-faint'
-                    }`}
-                    onClick={() => choose(r.mood, c.viseme, c.drawing)}
-                    onKeyDown={(e) => {
-                      const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 6, ArrowUp: -6 }[e.key];
-                      if (!by) return;
-                      e.preventDefault();
-                      e.stopPropagation();
-                      stepFrom(r.mood, c.viseme, by);
-                    }}
-                  >
-                    {placing ? (
-                      <MouthPicture
-                        shapes={art(c.drawing)}
-                        preview={preview}
-                        previewed={previewed(r.mood, c)}
-                        placing={placing}
-                        className={`block h-[60px] w-full bg-drawn ${c.own ? '' : 'opacity-60'}`}
-                      />
-                    ) : (
-                      <span className="block h-[60px]" />
-                    )}
-                    <span className="flex items-center gap-1 px-1.5 text-[11px] leading-[17px]">
-                      <b className="truncate">{sound.sounds}</b>
-                      {!c.own && (
-                        <span className="truncate text-faint">
-                          {w.sounds.find((s) => s.viseme === c.from)?.sounds}
-                        </span>
-                      )}
-                      {c.own && c.origin === 'SHAPED' && (
-                        <Hand size={10} className="ml-auto shrink-0 text-faint" aria-label="shaped by hand" />
-                      )}
-                    </span>
-                    {faults.length > 0 && (
-                      <span className="absolute top-1 right-1 z-20 rounded-full bg-wrong-soft p-0.5 text-wrong">
-                        <TriangleAlert size={11} aria-hidden />
-                      </span>
-                    )}
-                  </button>
+                  />
                 );
               })}
             </div>
           </section>
         ))}
       </div>
+      {placing && (
+        <OtherMouths
+          part={mouth}
+          all={otherMouths(w, mouth.drawings)}
+          art={art}
+          placing={placing}
+          drag={setDragged}
+        />
+      )}
       {!w.problem && (
         <div className="mt-2.5 flex flex-wrap items-center gap-1.5 pb-3 text-[12.5px]">
           <span className="text-faint">Another row of mouths:</span>

@@ -16,6 +16,7 @@ import { SightButtons } from './SightButtons';
 import { Then } from './Then';
 import { useSightHands } from './useSightHands';
 import { SolidHandles } from './overlay/SolidHandles';
+import { Marquee } from './overlay/Marquee';
 import { ModelSheet } from './overlay/ModelSheet';
 import { Rigging } from './overlay/Rigging';
 import { ShapePoints } from './overlay/ShapePoints';
@@ -119,6 +120,10 @@ export function Stage() {
     return () => useSight.setState({ commands: null });
   }, [home, whole, usual]);
 
+  const choosable = useMemo(
+    () => view.character.rig.parts.map((p) => p.id).filter((id) => !locked.includes(id)),
+    [view.character, locked],
+  );
   const getSvg = useCallback(() => svg.current, []);
   const getPainter = useCallback(() => painter.current, []);
   const groupOf = useCallback((id: string) => painter.current?.groupOf(id), []);
@@ -157,6 +162,7 @@ export function Stage() {
             strokeWidth={1}
             strokeDasharray="7 6"
             vectorEffect="non-scaling-stroke"
+            pointerEvents="none"
           />
           <g ref={root} />
           {bench === 'shot' && <Skins character={view.character} artwork={artwork} groupOf={groupOf} />}
@@ -177,6 +183,9 @@ export function Stage() {
           )}
           {(bench === 'parts' || recording) && !whyMode && !shaped && (
             <Rigging svg={getSvg} painter={getPainter} unit={unit} box={box} posingOnly={recording} />
+          )}
+          {(bench === 'parts' || recording) && !whyMode && !shaped && (
+            <Marquee svg={getSvg} painter={getPainter} parts={choosable} ground={isGround} />
           )}
           {solids && !whyMode && <SolidHandles svg={getSvg} painter={getPainter} unit={unit} />}
           {bench === 'intake' && <ModelSheet svg={getSvg} box={box} unit={unit} />}
@@ -212,6 +221,8 @@ export function Stage() {
     </main>
   );
 }
+
+const isGround = (x: number, y: number) => partAt(x, y) === null;
 
 /** The part at a place of the screen. Handles lie over the picture: a click through them means what is under them. */
 function partAt(x: number, y: number): string | null {

@@ -102,6 +102,8 @@ interface Actions {
   play: (playing: boolean) => void;
   select: (part: string | null) => void;
   addTo: (part: string) => void;
+  /** Chooses several, the last one first among them; besides those that are chosen, or instead of them. */
+  chooseAll: (parts: string[], besides: boolean) => void;
   toggle: (what: 'hidden' | 'locked' | 'solo', parts: string[]) => void;
   ask: (whyMode: boolean) => void;
   shape: (drawing: string | null) => void;
@@ -242,6 +244,13 @@ export const useDesk = create<Desk & Actions>((set) => ({
       return s.also.includes(part)
         ? { also: s.also.filter((p) => p !== part) }
         : { also: [s.part, ...s.also], part };
+    }),
+  chooseAll: (parts, besides) =>
+    set((s) => {
+      const all = [
+        ...new Set([...(besides && s.part !== null ? [s.part, ...s.also] : []), ...parts.toReversed()]),
+      ];
+      return { part: all[0] ?? null, also: all.slice(1), shaping: null };
     }),
   toggle: (what, parts) =>
     set((s) => ({

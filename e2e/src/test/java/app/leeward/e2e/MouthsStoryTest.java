@@ -199,6 +199,9 @@ class MouthsStoryTest extends Story {
         page.getByLabel("Mouths said").waitFor();
         page.getByLabel("Words to say").fill("a far car");
         button("Say it").click();
+        // what serves no sound stands beside the wall, and tells what it is for
+        Locator beside = page.getByLabel("Mouths that serve no sound");
+        assertThat(beside.getByText("into ah")).isVisible();
         assertThat(page.getByLabel("Mouths said")
                         .getByTitle(java.util.regex.Pattern.compile("into-made-ah"))
                         .first())

@@ -192,6 +192,38 @@ class PartsStoryTest extends Story {
     }
 
     @Test
+    void aFrameFromTheGroundChoosesWhatLiesInIt() {
+        BoundingBox stage = page.getByTestId("stage").boundingBox();
+        BoundingBox left =
+                page.locator("[data-testid=stage] [data-part=brow-left]").boundingBox();
+        BoundingBox right =
+                page.locator("[data-testid=stage] [data-part=brow-right]").boundingBox();
+        double top = Math.min(left.y, right.y) - 3;
+        double foot = Math.max(left.y + left.height, right.y + right.height) + 3;
+        page.mouse().move(stage.x + 14, top);
+        page.mouse().down();
+        page.mouse().move(stage.x + 200, top + 10);
+        page.mouse().move(stage.x + stage.width - 14, foot);
+        assertThat(page.getByTestId("marquee")).isVisible();
+        page.mouse().up();
+        assertThat(page.getByTestId("marquee")).hasCount(0);
+        assertThat(page.getByLabel("The chosen parts")).containsText(Pattern.compile("[23] parts"));
+        // thought better of: what was chosen stays so
+        page.mouse().move(stage.x + 14, top);
+        page.mouse().down();
+        page.mouse().move(stage.x + 200, foot);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(page.getByLabel("The chosen parts")).containsText(Pattern.compile("[23] parts"));
+        // round nothing: nothing is chosen
+        page.mouse().move(stage.x + 14, top);
+        page.mouse().down();
+        page.mouse().move(stage.x + 60, top + 40);
+        page.mouse().up();
+        assertThat(page.getByLabel("The chosen parts")).hasCount(0);
+    }
+
+    @Test
     void theHistoryIsLookedAtNamedAndReturnedTo() {
         choose("nose");
         Locator across = page.getByLabel("X", new Page.GetByLabelOptions().setExact(true));
