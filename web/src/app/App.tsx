@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useAskEvery } from '../api/changes';
 import { api } from '../api/client';
@@ -57,21 +57,26 @@ export function App() {
     useDesk.setState(items[0] ? { character: items[0].id } : { home: true });
   }, [characters.data, id, home]);
   const known = !characters.data || id === null || characters.data.items.some((c) => c.id === id);
-  const { refetch } = characters;
+  const queries = useQueryClient();
   useEffect(() => {
     if (known) return;
     let over = false;
-    // it may have begun a moment ago: only a list that was asked for since then says that nobody is called that
-    void refetch({ cancelRefetch: true }).then(({ data }) => {
-      const { character } = useDesk.getState();
-      if (over || !data || character === null || data.items.some((c) => c.id === character)) return;
-      // an address of somebody who is not here any more is told, and not answered with somebody else
-      useDesk.setState({ character: null, home: true, lost: true });
-    });
+    // it may have begun a moment ago: only a list that was asked for since then, by nobody else, says that nobody is called that
+    api.characters().then(
+      (fresh) => {
+        const { character } = useDesk.getState();
+        if (over || character === null) return;
+        if (fresh.items.some((c) => c.id === character))
+          queries.setQueryData(charactersQuery.queryKey, fresh);
+        // an address of somebody who is not here any more is told, and not answered with somebody else
+        else useDesk.setState({ character: null, home: true, lost: true });
+      },
+      () => {},
+    );
     return () => {
       over = true;
     };
-  }, [known, refetch]);
+  }, [known, queries]);
   useFirstLine(home ? null : id);
   const there = characters.data?.items.find((c) => c.id === id);
   useTitle(there?.name);

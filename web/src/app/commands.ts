@@ -27,6 +27,7 @@ export const COMMANDS = {
   actual: { name: 'As large as it was drawn', also: 'zoom 1:1 stage', key: '=' },
   head: { name: 'Fit head', also: 'zoom stage', key: 'f' },
   figure: { name: 'Fit figure', also: 'zoom stage whole', key: 'Shift+F' },
+  corner: { name: 'The whole figure in a corner', also: 'overview second stage', key: 'g' },
   alone: { name: 'The stage alone', also: 'full screen panels', key: 'Alt+Enter' },
   usual: { name: 'All panels as usual', also: 'reset layout size' },
   reveal: { name: 'Show what is hidden', also: 'unhide parts' },

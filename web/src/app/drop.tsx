@@ -21,6 +21,15 @@ const LARGEST_FILE = 64 * 2 ** 20;
 /** The same of a recording of many lines. */
 const LARGEST_RECORDING = 1100 * 2 ** 20;
 
+/** A recording that waits for its words. */
+interface Heard {
+  /** When it came: the same file may come again. */
+  at: number;
+  file: File;
+  words: string;
+  timed: boolean;
+}
+
 /** What became of the last file that could not be used. */
 export interface FileProblem {
   file: string;
@@ -66,20 +75,22 @@ export function DropProvider({ children }: { children: ReactNode }) {
   const newer = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState<string | null>(null);
   const [problem, setProblem] = useState<FileProblem | null>(null);
-  const [sound, setSound] = useState<{ file: File; words: string; timed: boolean } | null>(null);
+  const [sound, setSound] = useState<Heard | null>(null);
   const [naming, setNaming] = useState<Naming | null>(null);
   const art = useRef<HTMLInputElement>(null);
   const wav = useRef<HTMLInputElement>(null);
 
-  /** Reads one file; a bundle whose name is taken is asked about. False when it was left. */
-  const readOne = useCallback(async (file: File): Promise<boolean> => {
+  /** Reads one file; a bundle whose name is taken is asked about, and may be left. */
+  const readOne = useCallback(async (file: File): Promise<void> => {
     let name: string | undefined;
     for (;;) {
       setBusy(`Reading ${file.name} …`);
       try {
         const view = await api.readCharacter(file, name);
         useDesk.getState().open(view.id);
-        return true;
+        // at once: whoever goes on to another bench meanwhile is not brought back
+        useDesk.getState().go('intake');
+        return;
       } catch (e) {
         if (!(e instanceof Refusal && e.code === 'name-taken')) throw e;
         setBusy(null);
@@ -87,7 +98,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
           setNaming({ file: file.name, taken: e.place, answer }),
         );
         setNaming(null);
-        if (other === null) return false;
+        if (other === null) return;
         name = other;
       }
     }
@@ -97,11 +108,10 @@ export function DropProvider({ children }: { children: ReactNode }) {
   const readArt = useCallback(
     async (files: File[]) => {
       const problems: FileProblem[] = [];
-      let read = 0;
       setProblem(null);
       for (const file of files) {
         try {
-          read += (await readOne(file)) ? 1 : 0;
+          await readOne(file);
           await queries.invalidateQueries({ queryKey: ['characters'] });
         } catch (e) {
           problems.push(asProblem(file.name, e));
@@ -110,10 +120,10 @@ export function DropProvider({ children }: { children: ReactNode }) {
       setBusy(null);
       const [first, ...more] = problems;
       if (first) {
+        useDesk.getState().go('intake');
         const others = more.map((p) => `${p.file}: ${p.message}`).join(' ');
         setProblem({ ...first, message: others ? `${first.message} ${others}` : first.message });
       }
-      if (first || read > 0) useDesk.getState().go('intake');
     },
     [queries, readOne],
   );
@@ -157,7 +167,12 @@ export function DropProvider({ children }: { children: ReactNode }) {
       if (drawing) await (asVersion ? holdAgainst(drawing) : readArt(drawings));
       if (recording) {
         const words = text ? await textOf(text) : '';
-        setSound({ file: recording, words, timed: !!text && (await isTimed(text.name, words)) });
+        setSound({
+          at: Date.now(),
+          file: recording,
+          words,
+          timed: !!text && (await isTimed(text.name, words)),
+        });
       }
     },
     [readArt, holdAgainst],
@@ -203,7 +218,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
     () => ({
       chooseArt: () => art.current?.click(),
       chooseSound: () => wav.current?.click(),
-      takeSound: (file) => setSound({ file, words: '', timed: false }),
+      takeSound: (file) => setSound({ at: Date.now(), file, words: '', timed: false }),
       chooseVersion: () => newer.current?.click(),
       version: version?.character === open ? version : null,
       leaveVersion: () => setVersion(null),
@@ -252,18 +267,18 @@ export function DropProvider({ children }: { children: ReactNode }) {
       />
       {sound?.timed && (
         <TimedDialog
-          key={sound.file.name}
+          key={sound.at}
           file={sound.file}
           grid={sound.words}
-          close={() => setSound(null)}
+          close={() => setSound((now) => (now === sound ? null : now))}
         />
       )}
       {sound && !sound.timed && (
         <WordsDialog
-          key={sound.file.name}
+          key={sound.at}
           file={sound.file}
           words={sound.words}
-          close={() => setSound(null)}
+          close={() => setSound((now) => (now === sound ? null : now))}
         />
       )}
       {naming && <NameDialog key={naming.file + naming.taken} {...naming} />}

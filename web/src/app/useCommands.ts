@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { usePlayer } from '../line/player';
 import { usePalette } from '../palette/paletteState';
 import { useRoom } from '../room/room';
-import { useSight, ZOOM_STEP } from '../stage/sight';
+import { showCorner, useSight, ZOOM_STEP } from '../stage/sight';
 import { useDesk } from '../state/desk';
 import { stepsLine, useStudio } from '../state/studio';
 import type { CommandId } from './commands';
@@ -46,6 +46,7 @@ export function useCommands(): Record<CommandId, Deed> {
     actual: { run: () => sight?.actual(), off: !sight },
     head: { run: () => sight?.fitHead(), off: !sight },
     figure: { run: () => sight?.fitFigure(), off: !sight },
+    corner: { run: () => showCorner(!useSight.getState().corner) },
     alone: { run: () => room().standAlone(!room().alone) },
     usual: { run: () => useRoom.setState({ size: {}, folded: [], alone: false }) },
     reveal: { run: () => useDesk.setState({ hidden: [], solo: [] }), off: nothingHidden },

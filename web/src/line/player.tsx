@@ -10,9 +10,14 @@ export const soundOf = (line: LineView) =>
 interface Player {
   toggle: () => void;
   stepTo: (frame: number) => void;
+  /** To a frame that is passed by hand: it is heard for a moment. */
+  scrub: (frame: number) => void;
   /** Seconds into the shot that are being heard. */
   clock: () => number;
 }
+
+/** Shortest piece of a sound that is told from a click, milliseconds. */
+const SCRUBBED = 80;
 
 const Context = createContext<Player | null>(null);
 
@@ -39,6 +44,25 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
       if (audio.current) audio.current.currentTime = f / rate;
     },
     [frames, rate],
+  );
+
+  const quiet = useRef(0);
+  const scrub = useCallback(
+    (frame: number) => {
+      const before = useDesk.getState().frame;
+      stepTo(frame);
+      const sound = audio.current;
+      if (!sound || useDesk.getState().frame === before) return;
+      // what is heard of a frame that is passed: as long as it lasts, and never too short to be told
+      sound.playbackRate = 1;
+      void sound.play().catch(() => {});
+      window.clearTimeout(quiet.current);
+      quiet.current = window.setTimeout(
+        () => useDesk.getState().playing || sound.pause(),
+        Math.max(SCRUBBED, 1000 / rate),
+      );
+    },
+    [stepTo, rate],
   );
 
   const toggle = useCallback(() => {
@@ -102,7 +126,7 @@ export function PlayerProvider({ children }: { children: ReactNode }) {
     };
   }, [playing, lineId, rate, frames, speed, director, tell]);
 
-  const value = useMemo(() => ({ toggle, stepTo, clock }), [toggle, stepTo, clock]);
+  const value = useMemo(() => ({ toggle, stepTo, scrub, clock }), [toggle, stepTo, scrub, clock]);
   return (
     <Context.Provider value={value}>
       {children}

@@ -157,7 +157,7 @@ function ShotLength({ frames, keep }: { frames: number; keep: (n: number) => voi
 /** The whole shot in one strip: its sound, its words and where something begins; a press goes there. */
 function Whole({ shot, marks }: { shot: Shot; marks: number[] }) {
   const { line } = useStudio();
-  const { stepTo } = usePlayer();
+  const player = usePlayer();
   const box = useRef<HTMLDivElement>(null);
   const [scrubbing, setScrubbing] = useState(false);
   const frame = useDesk((s) => s.frame);
@@ -165,7 +165,7 @@ function Whole({ shot, marks }: { shot: Shot; marks: number[] }) {
   const { frames } = shot;
   const scrub = (e: React.PointerEvent) => {
     const r = box.current!.getBoundingClientRect();
-    stepTo(Math.floor(((e.clientX - r.left) / r.width) * frames));
+    player.scrub(Math.floor(((e.clientX - r.left) / r.width) * frames));
   };
   const share = (f: number) => `${(f / frames) * 100}%`;
   const words = useMemo(() => roomyWords(shot), [shot]);

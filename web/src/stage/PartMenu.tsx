@@ -8,6 +8,7 @@ import { useDesk } from '../state/desk';
 import { copyPlacement, usePlacement } from '../state/placements';
 import { recorded } from '../state/recording';
 import { useStudio } from '../state/studio';
+import { useSight } from './sight';
 
 const BOX = 'z-50 min-w-48 rounded-lg border border-line bg-card p-1 text-[13px] shadow-xl';
 const ITEM =
@@ -160,11 +161,13 @@ function Does({ command, children }: { command: CommandId; children?: React.Reac
 
 function OfStage() {
   const alone = useRoom((s) => s.alone);
+  const corner = useSight((s) => s.corner);
   return (
     <>
       <Does command="head" />
       <Does command="figure" />
       <Does command="actual" />
+      <Does command="corner">{corner ? 'No figure in the corner' : undefined}</Does>
       <Does command="alone">{alone ? 'Everything round the stage again' : undefined}</Does>
       <Line />
       <Does command="rest" />

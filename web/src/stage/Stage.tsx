@@ -9,6 +9,7 @@ import { useDesk } from '../state/desk';
 import { recordingAt } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { useCompared } from '../shot/compared';
+import { CornerFigure } from './CornerFigure';
 import { Painter } from './painter';
 import { PartMenu } from './PartMenu';
 import { middle, oneToOne, useSight, zoomedAt } from './sight';
@@ -57,6 +58,7 @@ export function Stage() {
     const d = p?.drawings.find((x) => x.id === shaping);
     return p && d ? { part: p, drawing: d } : null;
   }, [bench, recording, view.character, part, shaping]);
+  const corner = useSight((s) => s.corner);
   const [zoomed, setZoomed] = useState<ViewBox | null>(null);
   // the points of a mouth are too close together to be taken hold of on a whole head
   const near = useMemo(
@@ -211,6 +213,9 @@ export function Stage() {
           </span>
         )}
       </div>
+      {corner && whole && !besideThen && (
+        <CornerFigure whole={whole} seen={box} last={last} show={setZoomed} />
+      )}
       {bench === 'shot' && <SkinButtons />}
       <SightButtons percent={Math.round(100 / unit)} moved={roomy !== home} />
       <span className="pointer-events-none absolute top-3 right-3 text-right text-[11px] leading-tight text-stage-ink @max-[420px]/stage:hidden">

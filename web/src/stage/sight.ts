@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { keep, kept } from '../state/kept';
 import type { ViewBox } from './view';
 
 /** What the stage shows: how often the head's usual size at the least and at the most, and how far a key or a notch of the wheel goes. */
@@ -29,4 +30,18 @@ export interface StageCommands {
   actual: () => void;
 }
 
-export const useSight = create<{ commands: StageCommands | null }>(() => ({ commands: null }));
+interface Sight {
+  commands: StageCommands | null;
+  /** Whether the whole figure stands in a corner of the stage. */
+  corner: boolean;
+}
+
+const KEPT = 'corner';
+
+export const useSight = create<Sight>(() => ({ commands: null, corner: kept(KEPT) === 'true' }));
+
+/** Puts the whole figure into a corner of the stage, or takes it away; it stays so on the next day. */
+export function showCorner(corner: boolean): void {
+  useSight.setState({ corner });
+  keep(KEPT, corner);
+}

@@ -161,7 +161,7 @@ export function PerformerCard({
 }
 
 function Presence({ source }: { source: LiveSource }) {
-  const { presence, name, trouble, rate, lostFor, behind, roundTrip } = usePerformerState();
+  const { presence, name, lostWhy, trouble, rate, lostFor, behind, roundTrip } = usePerformerState();
   const waits: Partial<Record<LiveSource, string>> = {
     gamepad: 'no gamepad yet: press one of its buttons',
     camera: 'asking for the camera …',
@@ -189,7 +189,7 @@ function Presence({ source }: { source: LiveSource }) {
       {presence === 'lost' && (
         <b className="text-wrong tabular-nums">
           lost {lostFor.toFixed(1)} s, {useLive.getState().holds || lostFor < 0.5 ? 'holding' : 'at rest'}
-          {trouble && `: ${trouble}`}
+          {[lostWhy, trouble].filter((why) => why).map((why) => `: ${why}`)}
         </b>
       )}
       {presence === 'away' && (

@@ -7,7 +7,9 @@ export type Presence = 'nobody' | 'there' | 'lost' | 'away';
 interface Performer {
   presence: Presence;
   name: string;
-  /** Why it is lost or away, or what else is wrong; empty when nothing is. */
+  /** Why it is lost; empty when it is not, or nobody says. */
+  lostWhy: string;
+  /** Why it is away, or what else is wrong; empty when nothing is. */
   trouble: string;
   /** Milliseconds by which the performer says it is behind the face. */
   behind: number;
@@ -31,6 +33,7 @@ interface Performer {
 export const NOBODY: Performer = {
   presence: 'nobody',
   name: '',
+  lostWhy: '',
   trouble: '',
   behind: 0,
   roundTrip: 0,

@@ -185,8 +185,7 @@ export function usePerformer(line: LineView, character: Character) {
             : state.presence;
       usePerformerState.setState({
         presence,
-        trouble:
-          presence === 'lost' ? lost : state.presence === 'lost' && presence === 'there' ? '' : state.trouble,
+        lostWhy: presence === 'lost' ? lost : '',
         rate: heard.length,
         lostFor: now.lostFor,
         signals: now.signals,

@@ -57,6 +57,43 @@ class LinesStoryTest extends Story {
     }
 
     @Test
+    void aStretchThatIsHeldIsPlayedOverAndOver() throws Exception {
+        hand.bench("Lines").click();
+        BoundingBox lane = page.getByTestId("lane").boundingBox();
+        page.keyboard().down("Shift");
+        page.mouse().move(lane.x + lane.width * 0.3, lane.y + 12);
+        page.mouse().down();
+        page.mouse().move(lane.x + lane.width * 0.35, lane.y + 12);
+        page.mouse().move(lane.x + lane.width * 0.4, lane.y + 12);
+        page.mouse().up();
+        page.keyboard().up("Shift");
+        assertThat(page.getByTestId("looped")).isVisible();
+        Locator loop = page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Loop, frames [0-9]+ to [0-9]+$")));
+        assertThat(loop).hasAttribute("aria-pressed", "true");
+        int end = Integer.parseInt(loop.getAttribute("aria-label").replaceAll(".* to ", ""));
+        button("Play").click();
+        // it goes back without stopping, and never beyond the end
+        page.waitForFunction(
+                "() => { const f = Number(document.querySelector('[data-testid=clock] b').textContent);"
+                        + "const back = window.turns ??= { last: f, times: 0, most: 0 };"
+                        + "if (f < back.last) back.times++; back.last = f; back.most = Math.max(back.most, f); return back.times >= 2; }");
+        assertThat(((Number) page.evaluate("() => window.turns.most")).intValue())
+                .isLessThanOrEqualTo(end);
+        button("Stop").click();
+        // shown as wide as the strip
+        page.getByText(Pattern.compile("^[0-9]+–[0-9]+$")).click();
+        page.waitForFunction(
+                "was => document.querySelector('[data-testid=lane]').getBoundingClientRect().width > 8 * was",
+                lane.width);
+        assertThat(unreadable()).isEmpty();
+        loop.click();
+        assertThat(page.getByTestId("looped")).hasCount(0);
+        button("whole line").click();
+    }
+
+    @Test
     void byKeyboardAloneFromBadToGood() throws Exception {
         record(LINE.words().replace("Sorrel", "Portugal"));
         assertThat(page.getByText("Something else seems to be said in place of"))

@@ -194,6 +194,30 @@ class WorkspaceStoryTest extends Story {
     }
 
     @Test
+    void theWholeFigureStandsInACornerAndMovesTheStage() throws Exception {
+        Locator corner = page.getByTestId("corner");
+        page.keyboard().press("g");
+        assertThat(corner.locator("[data-part=nose] path").first()).isVisible();
+        assertThat(faults()).isEmpty();
+        List<Double> before = seen();
+        BoundingBox b = corner.boundingBox();
+        page.mouse().click(b.x + b.width / 2, b.y + b.height * 0.85);
+        assertThat(seen().get(1)).as("lower down").isGreaterThan(before.get(1) + 50);
+        assertThat(seen().get(2)).as("as wide as before").isCloseTo(before.get(2), within(0.01));
+        // it is posed along, and is there again after a reload
+        String nose = corner.locator("[data-part=nose]").getAttribute("transform");
+        page.getByLabel("Turn, value").first().fill("20");
+        page.keyboard().press("Enter");
+        page.waitForFunction(
+                "was => document.querySelector('[data-testid=corner] [data-part=nose]').getAttribute('transform') !== was",
+                nose);
+        page.reload();
+        assertThat(corner.locator("[data-part=nose] path").first()).isVisible();
+        button("Close the whole figure").click();
+        assertThat(corner).hasCount(0);
+    }
+
+    @Test
     void whatAnotherWindowChangesIsSeenWithoutAsking() {
         hand.bench("Shot").click();
         page.getByTestId("sheet").waitFor();
