@@ -22,6 +22,7 @@ import { MessageBar } from './MessageBar';
 /** Waits for the first line to be ready and puts it on the stage, so that Space plays something at once. */
 function useFirstLine(character: string | null) {
   const line = useDesk((s) => s.line);
+  const queries = useQueryClient();
   const asked = useAskEvery(3000);
   const lines = useQuery({
     queryKey: ['lines', character],
@@ -32,8 +33,18 @@ function useFirstLine(character: string | null) {
   useEffect(() => {
     const first = lines.data?.items[0];
     const there = lines.data?.items.some((l) => l.id === line);
-    if (first && !there) useDesk.getState().say(first.id);
-  }, [lines.data, line]);
+    if (!first || there) return;
+    const instead = () => useDesk.getState().line === line && useDesk.getState().say(first.id);
+    if (line === null || character === null) {
+      instead();
+      return;
+    }
+    // it may have begun a moment ago, in another window: a list that was asked for since then knows
+    api.lines(character).then((fresh) => {
+      if (fresh.items.some((l) => l.id === line)) queries.setQueryData(['lines', character], fresh);
+      else instead();
+    }, instead);
+  }, [lines.data, line, character, queries]);
 }
 
 /** Says in the window's title and to the browser's list of places where one is. */

@@ -4,6 +4,7 @@ import { heldKeys } from '../state/held';
 import { copyPlacement, usePlacement } from '../state/placements';
 import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
+import { useNudges } from '../state/useNudges';
 import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
 import { useRoom } from '../room/room';
@@ -29,6 +30,7 @@ export function Keys() {
   const runs = useMemo(() => partRuns(rig), [rig]);
   const { toggle: toggleRun } = useRuns();
   const [held] = useState(heldKeys);
+  const { nudge, keep } = useNudges();
   const commands = useCommands();
   const deeds = useRef(commands);
   useEffect(() => {
@@ -40,6 +42,7 @@ export function Keys() {
       const ctrl = (e.ctrlKey || e.metaKey) && !e.altKey && !typing(e);
       if (ctrl && (e.key.toLowerCase() === 'z' || e.key.toLowerCase() === 'y')) {
         e.preventDefault();
+        keep();
         deeds.current[e.key.toLowerCase() === 'z' && !e.shiftKey ? 'undo' : 'redo'].run();
         return;
       }
@@ -110,7 +113,7 @@ export function Keys() {
         const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
         const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
         const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
-        void edit(recorded({ kind: 'nudge', part: desk.part, dx, dy }, dials));
+        nudge(desk.part, dx, dy);
       }
     };
     const release = (e: KeyboardEvent) => held.release(e.key, e.timeStamp);
@@ -123,6 +126,6 @@ export function Keys() {
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', away);
     };
-  }, [edit, keys, kits, runs, toggleRun, dials, held, parts]);
+  }, [edit, keys, kits, runs, toggleRun, dials, held, parts, nudge, keep]);
   return <KeyList />;
 }

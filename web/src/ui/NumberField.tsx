@@ -1,5 +1,8 @@
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { typed } from '../shelf/values';
+
+/** Milliseconds without a further press after which what arrows made of a number is kept. */
+const PAUSE = 450;
 
 /** A number that is typed, with arithmetic; arrow keys step it. Enter or leaving keeps it, Escape does not. */
 export function NumberField({
@@ -34,6 +37,14 @@ export function NumberField({
     setWrong(false);
     if (v !== Math.round(value * 100) / 100) keep(v);
   };
+  // a row of presses is one edit, made after a pause; leaving the field and Enter do not wait for it
+  const [stepped, setStepped] = useState(0);
+  const finish = useEffectEvent(() => done());
+  useEffect(() => {
+    if (stepped === 0) return;
+    const timer = window.setTimeout(finish, PAUSE);
+    return () => window.clearTimeout(timer);
+  }, [stepped]);
   return (
     <label className="flex items-center gap-1.5">
       {!bare && <span className="w-14 shrink-0 text-right text-[12px] text-faint">{label}</span>}
@@ -69,7 +80,9 @@ export function NumberField({
           if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
             e.preventDefault();
             const by = step * (e.shiftKey ? 10 : e.altKey ? 0.1 : 1) * (e.key === 'ArrowUp' ? 1 : -1);
-            keep(Math.round((value + by) * 1000) / 1000);
+            const from = draft === null ? value : (typed(draft.replace(unit, '')) ?? value);
+            setDraft(String(Math.round((from + by) * 1000) / 1000) + unit);
+            setStepped((n) => n + 1);
           }
         }}
       />

@@ -25,8 +25,6 @@ type Told =
   | { kind: 'hears'; at: number; phone: string }
   | { kind: 'problem'; message: string };
 
-/** Where a voice is listened to. */
-
 /**
  * The microphone: how loud it is, and the sounds that are heard in it while somebody speaks.
  *

@@ -192,6 +192,32 @@ class PartsStoryTest extends Story {
     }
 
     @Test
+    void aRowOfArrowsIsSeenAtOnceAndIsOneEdit() {
+        choose("nose");
+        page.evaluate("() => document.activeElement.blur()");
+        double before = hand.shift("nose");
+        for (int i = 0; i < 5; i++) {
+            page.keyboard().press("Shift+ArrowRight");
+        }
+        page.waitForFunction(
+                "x => Number(document.querySelector('[data-testid=stage] [data-part=nose]').getAttribute('transform')"
+                        + ".match(/[-\\d.e]+/g)[4]) > x + 49",
+                before);
+        waitForValue("X", Pattern.compile("^50$"));
+        hand.settle();
+        button("Undo").click();
+        waitForValue("X", Pattern.compile("^0$"));
+        Locator across = page.getByLabel("X", new Page.GetByLabelOptions().setExact(true));
+        for (int i = 0; i < 3; i++) {
+            across.press("ArrowUp");
+        }
+        assertThat(across).hasValue("3");
+        hand.settle();
+        button("Undo").click();
+        waitForValue("X", Pattern.compile("^0$"));
+    }
+
+    @Test
     void aFrameFromTheGroundChoosesWhatLiesInIt() {
         BoundingBox stage = page.getByTestId("stage").boundingBox();
         BoundingBox left =
