@@ -40,8 +40,7 @@ export function TimedDialog({ file, grid, close }: { file: File; grid: string; c
       const line = await api.timedLine(character, file, grid, { sounds, words, meant: asked });
       queries.setQueryData(['line', line.id], line);
       await queries.invalidateQueries({ queryKey: ['lines', character] });
-      useDesk.getState().say(line.id);
-      useDesk.getState().go('lines');
+      useDesk.getState().say(line.id, 'lines');
       close();
     } catch (e) {
       setRefused(e instanceof Refusal ? e : new Refusal(0, 'unknown', '', String(e)));

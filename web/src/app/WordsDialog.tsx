@@ -115,8 +115,7 @@ export function WordsDialog({ file, words, close }: { file: File; words: string;
       if (!line) return;
       queries.setQueryData(['line', line.id], line);
       await queries.invalidateQueries({ queryKey: ['lines', character] });
-      useDesk.getState().say(line.id);
-      useDesk.getState().go('lines');
+      useDesk.getState().say(line.id, 'lines');
       close();
     } catch (e) {
       setProblem(e instanceof Refusal ? e : new Refusal(0, 'unknown', '', String(e)));

@@ -87,9 +87,8 @@ export function DropProvider({ children }: { children: ReactNode }) {
       setBusy(`Reading ${file.name} …`);
       try {
         const view = await api.readCharacter(file, name);
-        useDesk.getState().open(view.id);
         // at once: whoever goes on to another bench meanwhile is not brought back
-        useDesk.getState().go('intake');
+        useDesk.getState().open(view.id, 'intake');
         return;
       } catch (e) {
         if (!(e instanceof Refusal && e.code === 'name-taken')) throw e;

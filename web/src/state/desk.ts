@@ -84,7 +84,8 @@ export interface Desk {
 }
 
 interface Actions {
-  open: (character: string) => void;
+  /** In one step with the bench that is gone to, so that one step back leaves both. */
+  open: (character: string, bench?: Bench) => void;
   goHome: () => void;
   go: (bench: Bench) => void;
   turn: (dial: string, value: number) => void;
@@ -97,7 +98,7 @@ interface Actions {
   /** How strong a look is in the pose; 0 takes it out. */
   look: (look: string, strength: number) => void;
   rest: () => void;
-  say: (line: string | null) => void;
+  say: (line: string | null, bench?: Bench) => void;
   seek: (frame: number) => void;
   play: (playing: boolean) => void;
   select: (part: string | null) => void;
@@ -111,6 +112,9 @@ interface Actions {
   openDial: (dial: string | null) => void;
   record: (recording: boolean, together?: string | null) => void;
 }
+
+/** Nothing that belongs to the bench that is left. */
+const NO_HAND = { shaping: null, recording: false, together: null, solids: false };
 
 const START: Desk = {
   character: null,
@@ -209,9 +213,9 @@ export function fromHash(hash: string): Partial<Desk> {
 export const useDesk = create<Desk & Actions>((set) => ({
   ...START,
   ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
-  open: (character) => set((s) => ({ ...START, bench: s.bench, character })),
+  open: (character, bench) => set((s) => ({ ...START, bench: bench ?? s.bench, character })),
   goHome: () => set({ home: true, playing: false, shaping: null, recording: false }),
-  go: (bench) => set({ bench, shaping: null, recording: false, together: null, solids: false }),
+  go: (bench) => set({ bench, ...NO_HAND }),
   turn: (dial, value) => set((s) => ({ dials: { ...s.dials, [dial]: value } })),
   turnAll: (values) => set((s) => ({ dials: { ...s.dials, ...values } })),
   pick: (part, drawing) => set((s) => ({ picks: put(s.picks, part, drawing) })),
@@ -230,7 +234,8 @@ export const useDesk = create<Desk & Actions>((set) => ({
       return { looks };
     }),
   rest: () => set({ dials: {}, picks: {}, pins: {}, looks: {} }),
-  say: (line) => set({ line, frame: 0, playing: false, loop: null }),
+  say: (line, bench) =>
+    set({ line, frame: 0, playing: false, loop: null, ...(bench && { bench, ...NO_HAND }) }),
   seek: (frame) => set({ frame }),
   play: (playing) => set({ playing }),
   select: (part) => set({ part, also: [], shaping: null }),
