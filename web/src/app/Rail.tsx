@@ -4,10 +4,10 @@ import { api, type CharacterView, type LineView } from '../api/client';
 import { useConnection } from '../api/connection';
 import { EditableName } from '../ui/EditableName';
 import { BENCH_NAMES, BENCHES, type Bench, useDesk } from '../state/desk';
+import { useCommands } from './useCommands';
 import { exportFact, isUnfinished, useExports } from '../state/exports';
 import { openCount, useReport } from '../state/report';
-import { stepsLine, useStudio } from '../state/studio';
-import { usePalette } from '../palette/paletteState';
+import { useStudio } from '../state/studio';
 
 /** For whoever goes by Tab: past the benches and the dials to what is meant. */
 function SkipLinks() {
@@ -43,7 +43,7 @@ const SECOND = '@max-[110px]/rail:hidden [@media(max-height:769px)]:hidden';
 
 /** The benches in working order, each with how far it is; who is on the stage; undo and redo. */
 export function Rail() {
-  const { view, line, step, edit } = useStudio();
+  const { view, line, edit } = useStudio();
   const bench = useDesk((s) => s.bench);
   const queries = useQueryClient();
   const report = useReport();
@@ -64,8 +64,7 @@ export function Rail() {
     shot: shotFact(line),
     'hand-over': making ? `${making.label.split(',')[0]} ${exportFact(making)}` : 'film, PNG, CSV …',
   };
-  const undo = stepsLine(true, view, line) ? line?.undo : view.undo;
-  const redo = stepsLine(false, view, line) ? line?.redo : view.redo;
+  const { undo, redo, home, find } = useCommands();
   // a sheet of measured hands takes a moment: it is asked for while the pointer is on its way
   const near = (b: Bench) =>
     b === 'hands' &&
@@ -113,7 +112,7 @@ export function Rail() {
         </div>
         <button
           className="btn w-full justify-center px-1 text-[12px] whitespace-nowrap"
-          onClick={() => useDesk.getState().goHome()}
+          onClick={home.run}
           title="All characters, by their faces"
         >
           <LayoutGrid size={14} className="@max-[80px]/rail:hidden" aria-hidden />{' '}
@@ -123,7 +122,7 @@ export function Rail() {
         </button>
         <button
           className="btn w-full justify-center px-1 text-[12px] whitespace-nowrap"
-          onClick={() => usePalette.setState({ open: true })}
+          onClick={find.run}
           title="Find anything by its name (Ctrl+K)"
         >
           <Search size={14} className="@max-[80px]/rail:hidden" aria-hidden /> Find{' '}
@@ -135,19 +134,19 @@ export function Rail() {
         <div className="flex gap-1.5">
           <button
             className="btn flex-1 justify-center px-1"
-            disabled={!undo}
-            onClick={() => void step(true)}
+            disabled={undo.off}
+            onClick={undo.run}
             aria-label="Undo"
-            title={undo ? `Undo: ${undo.message} (Ctrl+Z)` : 'Nothing to undo'}
+            title={undo.of ? `Undo: ${undo.of} (Ctrl+Z)` : 'Nothing to undo'}
           >
             <Undo2 size={15} aria-hidden />
           </button>
           <button
             className="btn flex-1 justify-center px-1"
-            disabled={!redo}
-            onClick={() => void step(false)}
+            disabled={redo.off}
+            onClick={redo.run}
             aria-label="Redo"
-            title={redo ? `Redo: ${redo.message} (Ctrl+Shift+Z, Ctrl+Y)` : 'Nothing to redo'}
+            title={redo.of ? `Redo: ${redo.of} (Ctrl+Shift+Z, Ctrl+Y)` : 'Nothing to redo'}
           >
             <Redo2 size={15} aria-hidden />
           </button>

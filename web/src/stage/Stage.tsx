@@ -1,6 +1,7 @@
 import { CircleHelp } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Frame } from '../api/client';
+import { useKeyOf } from '../app/keymap';
 import { mouthBox } from '../benches/mouths/box';
 import { shown } from '../shelf/values';
 import { SkinButtons, Skins } from '../shot/Skins';
@@ -59,6 +60,7 @@ export function Stage() {
     return p && d ? { part: p, drawing: d } : null;
   }, [bench, recording, view.character, part, shaping]);
   const corner = useSight((s) => s.corner);
+  const whyKey = useKeyOf('why');
   const [zoomed, setZoomed] = useState<ViewBox | null>(null);
   // the points of a mouth are too close together to be taken hold of on a whole head
   const near = useMemo(
@@ -200,7 +202,7 @@ export function Stage() {
           className="btn"
           aria-pressed={whyMode}
           onClick={() => useDesk.getState().ask(!whyMode)}
-          title="Why does a part look as it does? (W)"
+          title={`Why does a part look as it does?${whyKey && ` (${whyKey})`}`}
         >
           <CircleHelp size={15} aria-hidden /> Why?
         </button>

@@ -106,7 +106,7 @@ class PageFigures {
 
     /** What a page costs on which nobody does anything: each answer's head and body, and what it is told. */
     private static void idle(Page page) {
-        page.waitForTimeout(3000);
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         CDPSession network = page.context().newCDPSession(page);
         long[] seen = new long[3];
         network.on("Network.loadingFinished", e -> {
@@ -120,7 +120,11 @@ class PageFigures {
                         .getAsString()
                         .length());
         network.send("Network.enable");
-        page.waitForTimeout(60_000);
+        // the minute is what is measured
+        page.waitForFunction(
+                "until => performance.now() > until",
+                number(page.evaluate("() => performance.now()")) + 60_000,
+                new Page.WaitForFunctionOptions().setTimeout(90_000));
         network.detach();
         say("idle for a minute: %.0f calls with %.0f bytes of answers, told %.0f bytes", seen[0], seen[1], seen[2]);
     }

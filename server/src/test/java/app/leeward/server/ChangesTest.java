@@ -42,19 +42,12 @@ class ChangesTest {
                 && m.path("revision").asInt() >= revision);
     }
 
-    private String wick(Client client) {
-        return client.upload("/api/v1/characters", "file", "wick.svg", DemoFiles.wick(), Map.of())
-                .json()
-                .get("id")
-                .asText();
-    }
-
     @Test
     void everyPageHearsWhatIsMadeChangedAndPutAway() {
         Client client = new Client(port);
         SocketEnd one = page("Origin", "http://127.0.0.1:" + port);
         SocketEnd other = page();
-        String id = wick(client);
+        String id = client.wick();
         told(one, "character", id, 1);
         client.post(
                 "/api/v1/characters/" + id + "/edits",
@@ -73,7 +66,7 @@ class ChangesTest {
     @Test
     void whatAnotherProgramChangesIsToldAsWell() {
         SocketEnd page = page();
-        String id = wick(new Client(port));
+        String id = new Client(port).wick();
         told(page, "character", id, 1);
         sql.update("update document set name = 'Elsewhere' where id = ?", UUID.fromString(id));
         told(page, "character", id, 1);
@@ -82,7 +75,7 @@ class ChangesTest {
     @Test
     void readingsAreToldWhenTheyBeginAndWhenTheyEnd() {
         Client client = new Client(port);
-        String id = wick(client);
+        String id = client.wick();
         SocketEnd page = page();
         client.read(client.upload(
                 "/api/v1/characters/" + id + "/lines",
@@ -103,7 +96,7 @@ class ChangesTest {
         sql.queryForList(
                 "select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'leeward changes' and datname = current_database()");
         page.next("missed");
-        told(page, "character", wick(new Client(port)), 1);
+        told(page, "character", new Client(port).wick(), 1);
     }
 
     @Test

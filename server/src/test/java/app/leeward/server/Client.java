@@ -114,6 +114,14 @@ public final class Client {
         return send(writing(path).DELETE());
     }
 
+    /** The second of the demo's characters, freshly read; his id. */
+    String wick() {
+        return upload("/api/v1/characters", "file", "wick.svg", DemoFiles.wick(), Map.of())
+                .json()
+                .get("id")
+                .asText();
+    }
+
     /** Reads Maren anew; the address of the character. */
     String maren() {
         return "/api/v1/characters/"

@@ -2,12 +2,10 @@ package app.leeward.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.leeward.demo.DemoFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.StreamSupport;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
@@ -25,13 +23,6 @@ class HomeApiTest {
     @BeforeEach
     void client() {
         client = new Client(port);
-    }
-
-    private String wick() {
-        return client.upload("/api/v1/characters", "file", "wick.svg", DemoFiles.wick(), Map.of())
-                .json()
-                .get("id")
-                .asText();
     }
 
     private String shotOf(String character, String name) {
@@ -63,7 +54,7 @@ class HomeApiTest {
 
     @Test
     void aFaceFillsItsPictureAndARevisionsIsKeptForGood() throws Exception {
-        String id = wick();
+        String id = client.wick();
         Client.Answer face = client.get("/api/v1/characters/" + id + "/face.png?revision=1");
         assertThat(face.status()).isEqualTo(200);
         assertThat(face.header("Cache-Control")).contains("immutable");
@@ -80,7 +71,7 @@ class HomeApiTest {
 
     @Test
     void aCardTellsHowFarACharacterIs() {
-        String id = wick();
+        String id = client.wick();
         JsonNode before = client.get("/api/v1/characters/" + id + "/card").json();
         assertThat(before.get("lines").asInt()).isZero();
         assertThat(before.get("done").toString()).contains("INTAKE", "PARTS").doesNotContain("SHOT");
@@ -92,7 +83,7 @@ class HomeApiTest {
 
     @Test
     void aCopyHasAllItsShotsAndGoesItsOwnWay() {
-        String id = wick();
+        String id = client.wick();
         shotOf(id, "A pause");
         Client.Answer made = client.post("/api/v1/characters/" + id + "/duplicate", "{}");
         assertThat(made.status()).isEqualTo(201);
@@ -124,7 +115,7 @@ class HomeApiTest {
 
     @Test
     void theLatestShotsAreThoseOfWhoIsThere() throws Exception {
-        String id = wick();
+        String id = client.wick();
         String shot = shotOf(id, "The very latest");
         JsonNode first = client.get("/api/v1/shots/latest?size=1").json().get(0);
         assertThat(first.get("id").asText()).isEqualTo(shot);
@@ -143,7 +134,7 @@ class HomeApiTest {
 
     @Test
     void whoeverAsksAgainIsToldOnlyWhatChanged() {
-        String id = wick();
+        String id = client.wick();
         for (String path : List.of("/api/v1/characters/" + id, "/api/v1/characters?size=1000")) {
             Client.Answer first = client.get(path);
             String tag = first.header("ETag");

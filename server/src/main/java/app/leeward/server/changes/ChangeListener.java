@@ -1,11 +1,12 @@
 package app.leeward.server.changes;
 
+import app.leeward.server.store.OwnConnection;
 import jakarta.annotation.PreDestroy;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Properties;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.springframework.boot.autoconfigure.jdbc.JdbcConnectionDetails;
@@ -27,20 +28,15 @@ class ChangeListener {
 
     private static final long AGAIN_MILLIS = 500;
 
-    private final String url;
-    private final Properties how = new Properties();
+    private final JdbcConnectionDetails details;
     private final ChangeSockets sockets;
     private final Thread thread = new Thread(this::listen, "change-listener");
     private volatile Connection connection;
-    private volatile boolean ended;
+    private final CountDownLatch ended = new CountDownLatch(1);
 
     ChangeListener(JdbcConnectionDetails details, ChangeSockets sockets) {
         this.sockets = sockets;
-        url = details.getJdbcUrl();
-        how.setProperty("user", details.getUsername());
-        how.setProperty("password", details.getPassword());
-        how.setProperty("loginTimeout", "3");
-        how.setProperty("ApplicationName", "leeward changes");
+        this.details = details;
         thread.setDaemon(true);
     }
 
@@ -50,8 +46,8 @@ class ChangeListener {
     }
 
     private void listen() {
-        while (!ended) {
-            try (Connection c = DriverManager.getConnection(url, how);
+        while (isGoingOn(0)) {
+            try (Connection c = OwnConnection.to(details, "leeward changes", 0);
                     Statement statement = c.createStatement()) {
                 connection = c;
                 statement.execute("listen leeward_changes");
@@ -59,14 +55,14 @@ class ChangeListener {
                 passOn(c, statement);
             } catch (SQLException away) {
                 // the watch over the database says so in the log
-                pause();
+                isGoingOn(AGAIN_MILLIS);
             }
         }
     }
 
     private void passOn(Connection c, Statement statement) throws SQLException {
         PGConnection here = c.unwrap(PGConnection.class);
-        while (!ended) {
+        while (isGoingOn(0)) {
             PGNotification[] told = here.getNotifications(QUIET_MILLIS);
             if (told == null || told.length == 0) {
                 // throws when nobody is there any more
@@ -80,18 +76,18 @@ class ChangeListener {
         }
     }
 
-    private void pause() {
+    /** Whether this server still is there after so long; known at once when it ends meanwhile. */
+    private boolean isGoingOn(long millis) {
         try {
-            Thread.sleep(AGAIN_MILLIS);
+            return !ended.await(millis, TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
-            ended = true;
+            return false;
         }
     }
 
     @PreDestroy
     void end() throws SQLException {
-        ended = true;
-        thread.interrupt();
+        ended.countDown();
         Connection c = connection;
         if (c != null) {
             // a read that waits is not interrupted by anything else

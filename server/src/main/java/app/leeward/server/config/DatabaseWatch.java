@@ -1,10 +1,9 @@
 package app.leeward.server.config;
 
+import app.leeward.server.store.OwnConnection;
 import jakarta.annotation.PreDestroy;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.jdbc.JdbcConnectionDetails;
@@ -18,22 +17,16 @@ import org.springframework.stereotype.Component;
 class DatabaseWatch {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseWatch.class);
     private static final long EVERY_MILLIS = 400;
-    /** A database that is gone refuses at once; one that takes longer than this hangs. On a busy machine a second is nothing. */
-    private static final String PATIENCE_SECONDS = "3";
+    /** One that takes longer hangs. */
+    private static final int PATIENCE_SECONDS = 3;
 
-    private final String url;
-    private final Properties how = new Properties();
+    private final JdbcConnectionDetails details;
     private final Thread thread = new Thread(this::watch, "database-watch");
     private volatile boolean away;
     private volatile boolean ended;
 
     DatabaseWatch(JdbcConnectionDetails details) {
-        url = details.getJdbcUrl();
-        how.setProperty("user", details.getUsername());
-        how.setProperty("password", details.getPassword());
-        how.setProperty("loginTimeout", PATIENCE_SECONDS);
-        how.setProperty("socketTimeout", PATIENCE_SECONDS);
-        how.setProperty("ApplicationName", "leeward watch");
+        this.details = details;
         thread.setDaemon(true);
         thread.start();
     }
@@ -48,7 +41,7 @@ class DatabaseWatch {
         while (!ended) {
             try {
                 if (connection == null) {
-                    connection = DriverManager.getConnection(url, how);
+                    connection = OwnConnection.to(details, "leeward watch", PATIENCE_SECONDS);
                 }
                 connection.createStatement().execute("select 1");
                 note(false, "");
