@@ -257,14 +257,16 @@ class WorkspaceStoryTest extends Story {
         page.getByLabel("Layer order").getByTitle("nose").click();
         page.getByLabel("Y", new Page.GetByLabelOptions().setExact(true)).fill("12");
         page.keyboard().press("Enter");
-        page.getByTitle(Pattern.compile("^Undo: ")).waitFor();
+        hand.settle();
         page.mouse().click(160, 300);
         page.getByLabel("Layer order").getByTitle("nose").click();
+        Locator y = page.getByLabel("Y", new Page.GetByLabelOptions().setExact(true));
+        assertThat(y).hasValue("12");
         page.keyboard().press("Control+c");
         page.getByLabel("Layer order").getByTitle("fringe").click();
+        assertThat(y).hasValue("0");
         page.keyboard().press("Control+v");
-        assertThat(page.getByLabel("Y", new Page.GetByLabelOptions().setExact(true)))
-                .hasValue("12");
+        assertThat(y).hasValue("12");
     }
 
     @Test
