@@ -49,7 +49,7 @@ export function KeyList() {
         >
           <Dialog.Title className="font-display text-xl font-bold">Keys</Dialog.Title>
           <p className="mt-1 text-[13px] text-faint">
-            Press a key in its field to give it anew; Backspace takes it away.
+            Press a key in its field to change it; Backspace clears it.
           </p>
           <dl className="mt-3 grid grid-cols-[auto_1fr] items-center gap-x-5 gap-y-1.5">
             {KEY_COMMANDS.map((c) => (

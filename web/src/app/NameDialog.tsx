@@ -46,10 +46,10 @@ export function NameDialog({ file, taken, answer }: Naming) {
             />
             <div className="mt-4 flex justify-end gap-2">
               <button type="button" className="btn" onClick={() => answer(null)}>
-                Leave it
+                Cancel
               </button>
               <button className="btn-do" disabled={!name.trim()}>
-                Take it in
+                Import it
               </button>
             </div>
           </form>

@@ -128,7 +128,7 @@ export function EyesBench() {
                   <button
                     className="shrink-0 p-1 text-faint hover:text-wrong"
                     aria-label={`Delete the dial ${d.name}`}
-                    title="Take this dial away"
+                    title="Delete this dial"
                     onClick={() => void edit({ kind: 'drop-dial', dial: d.id })}
                   >
                     <X size={13} />

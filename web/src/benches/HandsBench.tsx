@@ -2,6 +2,7 @@ import { useQuery, keepPreviousData } from '@tanstack/react-query';
 import { CircleCheck } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { api, type Shape } from '../api/client';
+import { TakeFrom } from './intake/TakeFrom';
 import { useDesk } from '../state/desk';
 import { asMessage, useStudio } from '../state/studio';
 import { CloseUp } from './hands/CloseUp';
@@ -64,6 +65,7 @@ export function HandsBench() {
           This character has no hands yet. Name layers “hand L fist”, “hand L open” …, or drag a drawing onto
           the hand’s slot on the Intake bench; all of them become one set.
         </p>
+        <TakeFrom what="hands" kinds={['HAND', 'PART']} />
       </>
     );
   const shapesOf = (id: string | undefined, drawing: string | undefined): Shape[] => {

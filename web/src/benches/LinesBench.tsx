@@ -156,7 +156,7 @@ function Words({
             </button>
           )}
           <button className="btn" onClick={busy ? cancel : () => setText(said.text)}>
-            {busy ? 'Stop' : 'Leave them'}
+            {busy ? 'Stop' : 'Cancel'}
           </button>
         </div>
       )}

@@ -1,14 +1,18 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Plus, Sparkles, TriangleAlert } from 'lucide-react';
+import { TriangleAlert } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api, type MouthRulers, type Shape, type WallView } from '../api/client';
 import { useDesk } from '../state/desk';
 import { useFindings } from '../state/findings';
 import { useSettled } from '../state/settled';
 import { useStudio } from '../state/studio';
+import { TakeFrom } from './intake/TakeFrom';
 import { sayOnStage } from './mouths/aloud';
 import { follow, mouthBox } from './mouths/box';
+import { columnsOf } from './mouths/columns';
+import { MakeSet } from './mouths/MakeSet';
 import { MoodHead } from './mouths/MoodHead';
+import { MoreMoods } from './mouths/MoreMoods';
 import { MouthCard } from './mouths/MouthCard';
 import { cellKey, usePreview } from './mouths/preview';
 import { AS_ASKED, MANNERS, Rulers } from './mouths/Rulers';
@@ -17,13 +21,9 @@ import { SayIt } from './mouths/SayIt';
 import { WallCanvas } from './mouths/WallCanvas';
 import { WallCell } from './mouths/WallCell';
 import { type Placing, WallFace } from './mouths/WallFace';
+import { WallHead } from './mouths/WallHead';
 import { ShapeList } from './parts/ShapeList';
 
-const MOODS = [
-  { name: 'Happy', corners: 0.8, tension: 0.1 },
-  { name: 'Sad', corners: -0.8, tension: 0 },
-  { name: 'Angry', corners: -0.45, tension: 0.8 },
-];
 const NONE: Shape[] = [];
 /** How long the pointer rests on a mouth before it says a word, milliseconds. */
 const LINGER = 700;
@@ -70,6 +70,7 @@ export function MouthsBench() {
           This character has no mouth yet. Name a layer “mouth”, or drag one onto its slot on the Intake
           bench. One closed outline is enough: the set is made from it.
         </p>
+        <TakeFrom what="a mouth" kinds={['MOUTHS', 'PART']} />
       </>
     );
   if (shaping && mouth.drawings.some((d) => d.id === shaping))
@@ -146,7 +147,7 @@ export function MouthsBench() {
   const row = w.rows.find((r) => r.mood === at?.mood);
   const cell = row?.cells.find((c) => c.viseme === at?.viseme);
   const own = w.sounds.length - gaps;
-  const free = MOODS.filter((m) => w.rows.every((r) => r.name !== m.name));
+  const columns = columnsOf(w);
   return (
     <>
       {face.data && box && (
@@ -159,79 +160,13 @@ export function MouthsBench() {
           placed={placed}
         />
       )}
-      <header className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-        <h1 className="text-2xl font-bold">Mouths</h1>
-        <span className="min-w-40 flex-1 truncate text-[13px] text-faint">
-          {!findings ? '' : findings.length === 0 ? 'on model · ' : `${findings.length} off model · `}
-          {own} of {w.sounds.length} mouths
-        </span>
-        <a
-          className="text-[12.5px] whitespace-nowrap underline decoration-dotted"
-          href={api.chartUrl(view.id, at?.mood ?? '', 'svg')}
-          target="_blank"
-          rel="noreferrer"
-          title="A page to print: every mouth with its sounds and example words"
-        >
-          chart page
-        </a>
-        <a
-          className="-ml-2 text-[12.5px] whitespace-nowrap underline decoration-dotted"
-          href={api.chartUrl(view.id, at?.mood ?? '', 'pdf')}
-          target="_blank"
-          rel="noreferrer"
-          aria-label="Chart page as PDF"
-        >
-          PDF
-        </a>
-        {w.made && (
-          <select
-            className="field py-0.5 text-[12.5px]"
-            aria-label="How many mouths serve all sounds"
-            value=""
-            onChange={(e) =>
-              void (e.target.value === 'all'
-                ? make(true, false)
-                : edit({ kind: 'thin-mouths', count: Number(e.target.value) }))
-            }
-          >
-            <option value="">how many …</option>
-            <option value="all">all 17</option>
-            <option value="9">9 do</option>
-            <option value="5">5 do</option>
-          </select>
-        )}
-      </header>
+      <WallHead wall={w} own={own} off={findings?.length ?? null} mood={at?.mood ?? ''} make={make} />
       {w.problem ? (
         <p className="mt-2 flex gap-2 rounded-md bg-wrong-soft p-2.5 text-wrong">
           <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden /> {w.problem}
         </p>
       ) : !w.made ? (
-        <div className="mt-2 flex items-center gap-3 rounded-xl border border-dashed border-line bg-paper p-3">
-          <p className="min-w-0 flex-1 text-[13.5px]">
-            {own <= 1
-              ? 'One mouth is enough. The others are made from it: lips of the same length, upper teeth that never move, jaw and tongue for every sound.'
-              : gaps > 0
-                ? `${own} mouths are drawn. What is missing is made from the mouth at rest; drawn ones are kept.`
-                : 'All mouths are drawn. A set made from the mouth at rest follows rulers; the drawn ones stay and can serve again.'}
-          </p>
-          <div className="flex shrink-0 flex-col gap-1.5">
-            {gaps > 0 && (
-              <button className="btn-do" onClick={() => void make(true, false)}>
-                <Sparkles size={14} aria-hidden />
-                {own <= 1 ? 'Make the whole set' : `Make the other ${gaps}`}
-              </button>
-            )}
-            {own > 1 && (
-              <button
-                className={gaps > 0 ? 'btn' : 'btn-do'}
-                title="The drawn mouths stay in the set and can serve again"
-                onClick={() => void make(true, true)}
-              >
-                <Sparkles size={14} aria-hidden /> Make all from one
-              </button>
-            )}
-          </div>
-        </div>
+        <MakeSet own={own} gaps={gaps} make={make} />
       ) : (
         <section
           className="mt-2 rounded-xl border border-line bg-paper px-3 py-2"
@@ -292,7 +227,10 @@ export function MouthsBench() {
         {w.rows.map((r) => (
           <section key={r.mood} aria-label={r.mood ? `Mouths in the mood ${r.name}` : 'Neutral mouths'}>
             {r.mood ? <MoodHead key={r.mood + r.name} row={r} /> : <h2 className="sr-only">Neutral</h2>}
-            <div className="mt-1.5 grid grid-cols-6 gap-1">
+            <div
+              className="mt-1.5 grid gap-1"
+              style={{ gridTemplateColumns: `repeat(${columns}, minmax(0,1fr))` }}
+            >
               {r.cells.map((c) => {
                 const faults = c.own ? (findings ?? []).filter((f) => f.subject.drawing === c.drawing) : [];
                 return (
@@ -308,6 +246,7 @@ export function MouthsBench() {
                     placing={placing}
                     preview={preview}
                     previewed={previewed(r.mood, c)}
+                    columns={columns}
                     hands={{
                       choose: () => choose(r.mood, c.viseme, c.drawing),
                       step: (by) => stepFrom(r.mood, c.viseme, by),
@@ -326,39 +265,13 @@ export function MouthsBench() {
         <OtherMouths
           part={mouth}
           all={otherMouths(w, mouth.drawings)}
+          columns={columns}
           art={art}
           placing={placing}
           drag={setDragged}
         />
       )}
-      {!w.problem && (
-        <div className="mt-2.5 flex flex-wrap items-center gap-1.5 pb-3 text-[12.5px]">
-          <span className="text-faint">Another row of mouths:</span>
-          {free.map((m) => (
-            <button
-              key={m.name}
-              className="btn px-2 py-0.5"
-              onClick={() => void edit({ kind: 'set-mood', mood: '', ...m })}
-            >
-              <Plus size={13} aria-hidden /> {m.name}
-            </button>
-          ))}
-          <button
-            className="btn px-2 py-0.5"
-            onClick={() =>
-              void edit({
-                kind: 'set-mood',
-                mood: '',
-                name: `Mood ${w.rows.length}`,
-                corners: 0,
-                tension: 0,
-              })
-            }
-          >
-            <Plus size={13} aria-hidden /> another
-          </button>
-        </div>
-      )}
+      {!w.problem && <MoreMoods wall={w} />}
     </>
   );
 }

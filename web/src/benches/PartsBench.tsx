@@ -1,4 +1,4 @@
-import { FlipHorizontal2, FolderPlus, Layers3 } from 'lucide-react';
+import { FlipHorizontal2, Layers3 } from 'lucide-react';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { HistoryPanel } from './parts/HistoryPanel';
@@ -42,9 +42,9 @@ export function PartsBench() {
         <PartCard key={part.id} part={part} />
       ) : (
         <p className="mt-3 rounded-lg border border-dashed border-line p-3 text-faint">
-          Click a part, or one of the knots on the character. Threads show who follows whom: drag the ring at
-          a thread’s end onto another knot to hang a part there. Shift-click takes several{' '}
-          <FolderPlus size={13} className="inline" aria-hidden />.
+          Click a part, or its pivot on the character. A line leads from each pivot to its parent’s: drag the
+          ring at its end onto another pivot to set another parent. Shift-click takes several, and so does a
+          frame dragged from the ground.
         </p>
       )}
       <Silhouettes />

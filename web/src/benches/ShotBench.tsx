@@ -250,7 +250,7 @@ function Lines({ shot }: { shot: Shot }) {
                 className="btn px-1.5 py-0"
                 onClick={() => void editLine({ kind: 'lift-line', at: p.at })}
               >
-                Lift
+                Remove
               </button>
             </div>
           ))}

@@ -37,7 +37,7 @@ export function Blinks() {
         <Popover.Content side="top" align="start" sideOffset={6} collisionPadding={12} className={PANEL}>
           <h2 className="text-[14px] font-semibold">Blinks over the whole line</h2>
           <p className="mt-0.5 text-[12.5px] text-faint">
-            As often as adults blink, a minute; near where a cue begins. Those that are there are laid anew.
+            As often as adults blink, a minute; near where a cue begins. Those that are there are replaced.
           </p>
           <div className="mt-1.5 flex flex-wrap items-center gap-1">
             {RATES.map(([words, rate]) => (
@@ -151,7 +151,7 @@ function OneBlink({ blink, frames }: { blink: Blink; frames: number }) {
           className="absolute top-0 h-full min-w-[7px] cursor-ew-resize touch-none"
           style={{ left: `${((at + 0.5) / frames) * 100}%`, width: `${(length / frames) * 100}%` }}
           aria-label={`Blink from frame ${blink.frame + 1}`}
-          title="Drag to another frame, click to change, Delete to take it away"
+          title="Drag to another frame, click to change; the Delete key deletes it"
           onPointerDown={(e) => {
             e.currentTarget.setPointerCapture(e.pointerId);
             setDrag({ x: e.clientX, by: 0 });
@@ -208,7 +208,7 @@ function OneBlink({ blink, frames }: { blink: Blink; frames: number }) {
               void editLine({ kind: 'drop-blink', frame: blink.frame });
             }}
           >
-            Take it away
+            Delete it
           </button>
         </Popover.Content>
       </Popover.Portal>

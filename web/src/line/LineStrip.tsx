@@ -18,6 +18,7 @@ import { spans, wavePath } from './spans';
 import { StripHead } from './StripHead';
 import { LABELS, StripLabels } from './StripLabels';
 import { StripWindow } from './StripWindow';
+import { useSilent } from './useSilent';
 import { useStripHands } from './useStripHands';
 import { useZoom } from './useZoom';
 
@@ -29,14 +30,22 @@ const LANE = 18;
 export function LineStrip() {
   const { line } = useStudio();
   const { chooseSound } = useDrop();
+  const silent = useSilent();
+  if (!line && !silent)
+    return (
+      <section
+        aria-label="Line"
+        className="h-full border-t border-line bg-paper"
+        style={{ minHeight: HEIGHT }}
+      />
+    );
   if (!line)
     return (
       <section
         aria-label="Line"
-        className="grid h-full place-items-center border-t border-line bg-paper text-faint"
-        style={{ minHeight: HEIGHT }}
+        className="grid h-full place-items-center border-t border-line bg-paper px-4 py-3 text-faint"
       >
-        <p className="flex items-center gap-3">
+        <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
           <AudioLines aria-hidden /> Drop a recording of a spoken line here, or
           <button className="btn" onClick={chooseSound}>
             choose a recording …

@@ -111,7 +111,7 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
             )}
             {elsewhere && (
               <button className="btn" onClick={() => void release(0, last)}>
-                Lift every pin of the line
+                Unpin every frame of the line
               </button>
             )}
           </div>

@@ -37,7 +37,7 @@ export function MouthCrowd({
         width: `calc(${(wide / pixels) * 100}% - 1px)`,
       }}
       aria-label={`${band.items.length} mouths, frames ${first + 1} to ${last + 1}: closer`}
-      title={`${band.items.length} mouths – click to see them closer`}
+      title={`${band.items.length} mouths – click to zoom in`}
       onClick={(e) => {
         // the frame under the pointer stays the one that is meant
         const r = e.currentTarget.getBoundingClientRect();

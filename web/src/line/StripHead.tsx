@@ -41,8 +41,8 @@ export function StripHead({
       <div className="ml-auto flex items-center gap-1" role="group" aria-label="Zoom">
         <button
           className="btn px-1.5"
-          aria-label="Show more of it"
-          title="Show more of the line (Ctrl and the wheel)"
+          aria-label="Zoom out"
+          title="Zoom out (Ctrl and the wheel)"
           disabled={zoom <= 1}
           onClick={() => zoomTo(zoom / 2)}
         >
@@ -59,8 +59,8 @@ export function StripHead({
         )}
         <button
           className="btn px-1.5"
-          aria-label="Show it closer"
-          title="Show it closer (Ctrl and the wheel)"
+          aria-label="Zoom in"
+          title="Zoom in (Ctrl and the wheel)"
           disabled={zoom >= MOST_ZOOM}
           onClick={() => zoomTo(zoom * 2)}
         >

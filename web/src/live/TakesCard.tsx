@@ -195,11 +195,7 @@ function Takes() {
                 Put in
               </button>
             )}
-            <button
-              className="btn px-1.5 py-0"
-              aria-label={`Throw take ${i + 1} away`}
-              onClick={() => drop(t)}
-            >
+            <button className="btn px-1.5 py-0" aria-label={`Delete take ${i + 1}`} onClick={() => drop(t)}>
               <Trash2 size={13} aria-hidden />
             </button>
           </li>

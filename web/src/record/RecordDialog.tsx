@@ -249,7 +249,7 @@ function TakeRow({
           {(take.samples / take.rate).toFixed(1)} s · {said}
         </span>
       </button>
-      <button className="btn px-1.5" aria-label={`Throw ${name} away`} onClick={drop}>
+      <button className="btn px-1.5" aria-label={`Delete ${name}`} onClick={drop}>
         <Trash2 size={13} aria-hidden />
       </button>
     </li>

@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { Bench } from '../benches/Bench';
 import { LineStrip } from '../line/LineStrip';
+import { useSilent } from '../line/useSilent';
 import { useLive } from '../live/liveState';
 import { Shelf } from '../shelf/Shelf';
 import { ShotTransport } from '../shot/ShotTransport';
@@ -14,11 +15,16 @@ import { type Panel, type Room, useRoom } from './room';
 /** Pixels that are left of a panel that is folded away: its edge. */
 const EDGE = 6;
 
-/** The tracks of the grid, across and down. */
+/**
+ * The tracks of the grid, across and down.
+ *
+ * @param spoken whether there is a line; the face has the room of one that is not there
+ */
 export function tracks(
   { size, folded, alone }: Room,
   bench: string,
   played: boolean,
+  spoken = true,
 ): { columns: string; rows: string } {
   if (alone) return { columns: '0 minmax(0,1fr) 0', rows: 'minmax(0,1fr) 0 0' };
   const wide: Panel = bench === 'shot' ? 'sheet' : 'bench';
@@ -31,11 +37,15 @@ export function tracks(
         `min(${size[wide]}px, calc(100% - ${rail} - 180px))`
       : // a bench narrower than this has rows that are cut
         `minmax(min(390px,62vw),${shares[1]})`;
-  const row = (panel: Panel) =>
-    folded.includes(panel) ? `${EDGE}px` : size[panel] ? `minmax(0,${size[panel]}px)` : `minmax(0,auto)`;
+  const row = (panel: Panel, there = true) =>
+    folded.includes(panel)
+      ? `${EDGE}px`
+      : size[panel] && there
+        ? `minmax(0,${size[panel]}px)`
+        : `minmax(0,auto)`;
   return {
     columns: `${rail} minmax(0,${shares[0]}) ${side}`,
-    rows: `minmax(min(150px,30vh),1fr) ${row('shelf')} ${row('strip')}`,
+    rows: `minmax(min(150px,30vh),1fr) ${row('shelf')} ${row('strip', spoken)}`,
   };
 }
 
@@ -64,7 +74,7 @@ export function Workspace() {
   const staged = bench !== 'hand-over';
   const shelved = staged && !(performed && bench === 'shot');
   const side: Panel = bench === 'shot' ? 'sheet' : 'bench';
-  const { columns, rows } = tracks(room, bench, live);
+  const { columns, rows } = tracks(room, bench, live, !useSilent());
   const narrow = useNarrow();
   // beside a tall bench on a small window there would be no room for a line at all
   const beside = isTall(bench) && !narrow;

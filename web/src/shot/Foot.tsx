@@ -157,10 +157,10 @@ function ChosenRow({ shot }: { shot: Shot }) {
                 </>
               )}
               <Choice does={() => cutting.stretch((chosen.to - chosen.from) * 2)}>
-                Draw out to twice as long
+                Stretch to twice as long
               </Choice>
               <Choice does={() => cutting.stretch(Math.max(1, Math.round((chosen.to - chosen.from) / 2)))}>
-                Draw together to half as long
+                Shrink to half as long
               </Choice>
               <Choice does={() => cutting.insert(chosen.to - chosen.from, chosen.tracks)}>
                 Make room for as many frames on these tracks

@@ -272,7 +272,7 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
                 <button
                   key={how}
                   className="btn"
-                  title="Over the whole shot, near turns and gaze shifts; those that are there are laid anew"
+                  title="Over the whole shot, near turns and gaze shifts; those that are there are replaced"
                   onClick={() => put({ kind: 'lay-blinks', perMinute, seed: 1, shifts: [] })}
                 >
                   As often as {how}

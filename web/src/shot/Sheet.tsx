@@ -332,16 +332,16 @@ export function Sheet({ shot }: { shot: Shot }) {
             <button
               className="grid h-6 w-7 place-items-center rounded hover:bg-tide"
               onClick={() => zoomBy(1.33)}
-              aria-label="Nearer"
-              title="Nearer (Ctrl+wheel)"
+              aria-label="Zoom in"
+              title="Zoom in (Ctrl+wheel)"
             >
               <ZoomIn size={15} aria-hidden />
             </button>
             <button
               className="grid h-6 w-7 place-items-center rounded hover:bg-tide"
               onClick={() => zoomBy(0.75)}
-              aria-label="Further away"
-              title="Further away (Ctrl+wheel)"
+              aria-label="Zoom out"
+              title="Zoom out (Ctrl+wheel)"
             >
               <ZoomOut size={15} aria-hidden />
             </button>

@@ -51,13 +51,16 @@ function union(a: ViewBox | null, b: ViewBox): ViewBox {
   return { x, y, w: Math.max(a.x + a.w, b.x + b.w) - x, h: Math.max(a.y + a.h, b.y + b.h) - y };
 }
 
-/** What hangs on the head, or on one of its views. */
-function onHead(character: Character): string[] {
-  const head = character.rig.parts.find((p) => p.role === 'HEAD');
+/** What hangs on the head, or on one of its views, as far down as it goes: a hat is a group, and drawn in its pieces. */
+export function onHead(character: Character): string[] {
+  const { parts } = character.rig;
+  const head = parts.find((p) => p.role === 'HEAD');
   const roots = new Set([head?.id, ...(character.controls.views?.views.map((v) => v.root) ?? [])]);
-  return character.rig.parts
-    .filter((p) => roots.has(p.parent) && p.role !== 'OTHER' && p.role !== 'VIEW')
-    .map((p) => p.id);
+  // what nobody has named may lie anywhere
+  const taken = parts.filter((p) => roots.has(p.parent) && p.role !== 'OTHER' && p.role !== 'VIEW');
+  for (let i = 0; i < taken.length; i++)
+    taken.push(...parts.filter((p) => p.parent === taken[i]!.id && p.role !== 'OTHER' && !taken.includes(p)));
+  return taken.map((p) => p.id);
 }
 
 /** The head with some air and the shoulders under it: what the stage shows until somebody zooms. */

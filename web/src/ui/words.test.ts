@@ -16,6 +16,7 @@ const OLD = [
   'no finding',
   'ake anew',
   'the throw anew',
+  "name: 'Closer'",
   'Put the mouths to it',
   'Let the sound decide again',
   'Both halves are alike',
@@ -29,9 +30,34 @@ const OLD = [
   'no part in particular',
   'out of the hand',
   'ut away<',
+  'one of the knots',
+  'Threads show',
+  'hang it there',
+  'to slant',
+  'laid anew',
+  'the six anew',
+  'Keep it anew',
+  'give it anew',
+  'Leave it\n',
+  'Take it in\n',
+  'Give it out',
+  'ake it away',
+  'ake them away',
+  'Take away',
+  'Throw $',
+  'off the list',
+  'Draw out to',
+  'Further to the',
+  '"Nearer',
+  'Show it closer',
+  'Put them away',
 ];
 
-const pages = import.meta.glob<string>('../**/*.tsx', { query: '?raw', import: 'default', eager: true });
+const pages = import.meta.glob<string>(['../**/*.tsx', '../app/commands.ts'], {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+});
 
 describe('the words on the screen', () => {
   it('are those a stranger knows: none of the old ones is left', () => {

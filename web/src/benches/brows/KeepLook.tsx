@@ -81,7 +81,7 @@ export function KeepLook({ done }: { done: () => void }) {
               Keep
             </button>
             <button type="button" className="btn" onClick={done}>
-              Leave it
+              Cancel
             </button>
           </div>
           <fieldset className="mt-2 flex flex-wrap gap-x-3 gap-y-1 text-[12.5px]">

@@ -50,7 +50,7 @@ export function LookSheet() {
             title="From the pieces as they are now; looks of your own stay"
             onClick={() => void edit({ kind: 'make-looks' })}
           >
-            <Sparkles size={14} aria-hidden /> Make the six {made ? 'anew' : ''}
+            <Sparkles size={14} aria-hidden /> {made ? 'Rebuild' : 'Make'} the six
           </button>
         )}
       </div>
@@ -111,7 +111,7 @@ function LookCard({ entry, picture }: { entry: Entry; picture: React.ReactNode }
       <button
         className="relative block w-full"
         aria-pressed={strength > 0}
-        aria-label={`${look.name}: ${strength > 0 ? 'take it out of the pose' : 'mix it into the pose'}`}
+        aria-label={`${look.name}: ${strength > 0 ? 'remove it from the pose' : 'mix it into the pose'}`}
         onClick={() => set(strength > 0 ? 0 : 1)}
       >
         {picture}
@@ -134,7 +134,7 @@ function LookCard({ entry, picture }: { entry: Entry; picture: React.ReactNode }
           />
           <button
             className="p-0.5 text-faint opacity-0 group-hover:opacity-100 hover:text-wrong focus-visible:opacity-100"
-            aria-label={`Take away the look ${look.name}`}
+            aria-label={`Delete the look ${look.name}`}
             onClick={() => {
               set(0);
               void edit({ kind: 'drop-look', look: look.id });

@@ -53,7 +53,7 @@ export function Cues() {
               </button>
               <button
                 className="p-0.5 text-faint hover:text-wrong"
-                aria-label={`Take away the cue ${c.name}`}
+                aria-label={`Delete the cue ${c.name}`}
                 onClick={() => void edit({ kind: 'drop-cue', cue: c.id })}
               >
                 <X size={13} aria-hidden />

@@ -48,7 +48,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
           the ends of every two dials together, measured
         </p>
         <button className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? 'Put away' : 'Go through them'}
+          {open ? 'Hide them' : 'Go through them'}
         </button>
       </div>
       {open && !sheet.data && <p className="mt-1 text-[13px] text-faint">Measuring …</p>}

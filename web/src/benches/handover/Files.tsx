@@ -66,7 +66,7 @@ function File({ file, end }: { file: ExportView; end: () => void }) {
       )}
       <button
         className="btn min-h-6 shrink-0 px-1.5 py-0.5"
-        aria-label={going ? `Cancel ${file.label}` : `Take ${file.fileName} off the list`}
+        aria-label={going ? `Cancel ${file.label}` : `Remove ${file.fileName} from the list`}
         onClick={end}
       >
         <X size={13} aria-hidden />

@@ -49,7 +49,7 @@ export function SafeMends({ any }: { any: boolean }) {
             ))}
           </ul>
           <div className="mt-4 flex justify-end gap-2">
-            <Dialog.Close className="btn">Leave it</Dialog.Close>
+            <Dialog.Close className="btn">Cancel</Dialog.Close>
             <button className="btn-do" onClick={() => void mendAll()}>
               {mends.length === 1 ? 'Mend it' : `Mend all ${mends.length}`}
             </button>

@@ -67,8 +67,8 @@ export function Runs({ part }: { part: Part }) {
             />
             <button
               className="rounded p-1 text-faint hover:text-wrong"
-              aria-label={`Take the run ${r.name} away`}
-              title="Take the run away; its drawings stay"
+              aria-label={`Delete the run ${r.name}`}
+              title="Delete the run; its drawings stay"
               onClick={() => void edit({ kind: 'drop-run', run: r.id })}
             >
               <Trash2 size={14} aria-hidden />

@@ -66,7 +66,7 @@ export function NewVersion({ file, view }: { file: File; view: VersionView }) {
               : `Take ${chosen.size} ${chosen.size === 1 ? 'change' : 'changes'}`}
         </button>
         <button className="btn" onClick={leaveVersion}>
-          Leave it
+          Cancel
         </button>
       </div>
     </section>

@@ -163,7 +163,7 @@ export function Settling({ report }: { report: IntakeReport }) {
               </span>
             </>
           }
-          act="Take them away"
+          act="Delete them"
           onClick={() => edit({ kind: 'tidy' })}
         />
       )}

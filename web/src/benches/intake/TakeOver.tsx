@@ -6,8 +6,16 @@ import { FinishedHeads } from '../../app/FinishedHeads';
 import { useStudio } from '../../state/studio';
 import { FITTINGS, fits, inKinds } from './transfer';
 
+interface Offered {
+  /** The character that has it. */
+  other: string;
+  close: () => void;
+  /** Kinds of things that stand first in the list. */
+  first?: TransferItem['kind'][];
+}
+
 /** Another character beside this one: what it has that this could have, seen on both, to be taken or left. */
-export function TakeOver({ close }: { close: () => void }) {
+export function TakeOver({ close, first }: { close: () => void; first?: TransferItem['kind'][] }) {
   const { view } = useStudio();
   const characters = useQuery({ queryKey: ['characters'], queryFn: api.characters });
   const others = characters.data?.items.filter((c) => c.id !== view.id) ?? [];
@@ -27,7 +35,7 @@ export function TakeOver({ close }: { close: () => void }) {
         </button>
       </div>
       {other ? (
-        <Offer key={other.id} other={other.id} close={close} />
+        <Offer key={other.id} other={other.id} close={close} first={first} />
       ) : (
         <p className="mt-2 text-[13px] text-faint">There is no other character yet.</p>
       )}
@@ -64,7 +72,7 @@ function Others({
   );
 }
 
-function Offer({ other, close }: { other: string; close: () => void }) {
+function Offer({ other, close, first }: Offered) {
   const { view } = useStudio();
   const offer = useQuery({
     queryKey: ['transfer', view.id, view.revision, other],
@@ -76,14 +84,19 @@ function Offer({ other, close }: { other: string; close: () => void }) {
   return offer.data.items.length === 0 ? (
     <p className="mt-2 text-[13px] text-faint">{offer.data.name} has nothing that could be taken.</p>
   ) : (
-    <List other={other} offer={offer.data} close={close} />
+    <List other={other} offer={offer.data} close={close} first={first} />
   );
 }
 
-function List({ other, offer, close }: { other: string; offer: TransferView; close: () => void }) {
+function List({ other, offer, close, first }: Offered & { offer: TransferView }) {
   const { takeFrom, tell } = useStudio();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [open, setOpen] = useState(() => offer.items.find((i) => i.fitting !== 'NOTHING')?.key ?? '');
+  const [open, setOpen] = useState(
+    () =>
+      inKinds(offer.items, first)
+        .flatMap((k) => k.items)
+        .find((i) => i.fitting !== 'NOTHING')?.key ?? '',
+  );
   const toggle = (key: string) => {
     const now = new Set(chosen);
     if (!now.delete(key)) now.add(key);
@@ -116,7 +129,7 @@ function List({ other, offer, close }: { other: string; offer: TransferView; clo
           </button>
         )}
       </div>
-      {inKinds(offer.items).map(({ title, items }) => (
+      {inKinds(offer.items, first).map(({ title, items }) => (
         <section key={title} className="mt-2.5">
           <h3 className="text-[13px] font-semibold text-faint">{title}</h3>
           <ul className="mt-1 space-y-1">

@@ -17,13 +17,23 @@ const TITLES: [TransferItem['kind'], string][] = [
   ['PART', 'Whole parts'],
 ];
 
-/** Things by their kinds, what has a place before what has none. */
-export function inKinds(items: TransferItem[]): { title: string; items: TransferItem[] }[] {
-  return TITLES.map(([kind, title]) => {
-    const of = items.filter((i) => i.kind === kind);
-    const possible = (i: TransferItem) => i.fitting !== 'NOTHING';
-    return { title, items: [...of.filter(possible), ...of.filter((i) => !possible(i))] };
-  }).filter((g) => g.items.length > 0);
+/**
+ * Things by their kinds, what has a place before what has none.
+ *
+ * @param first kinds that stand before all others: what the bench it is asked for on is about
+ */
+export function inKinds(
+  items: TransferItem[],
+  first: TransferItem['kind'][] = [],
+): { title: string; items: TransferItem[] }[] {
+  const rank = (kind: TransferItem['kind']) => (first.includes(kind) ? first.indexOf(kind) : first.length);
+  return TITLES.toSorted(([a], [b]) => rank(a) - rank(b))
+    .map(([kind, title]) => {
+      const of = items.filter((i) => i.kind === kind);
+      const possible = (i: TransferItem) => i.fitting !== 'NOTHING';
+      return { title, items: [...of.filter(possible), ...of.filter((i) => !possible(i))] };
+    })
+    .filter((g) => g.items.length > 0);
 }
 
 /** Whether a thing can be taken and nothing of the character that takes it gives way. */

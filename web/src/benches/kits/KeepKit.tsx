@@ -55,7 +55,7 @@ export function KeepKit({ parts, done }: { parts: Part[]; done: () => void }) {
         ))}
       </datalist>
       <button className="btn-do" disabled={parts.length === 0 || name.trim() === ''}>
-        <Plus size={14} aria-hidden /> {again ? 'Keep it anew' : 'Keep as a kit'}
+        <Plus size={14} aria-hidden /> {again ? 'Update the kit' : 'Keep as a kit'}
       </button>
       <p className="w-full text-[12.5px] text-faint">
         {parts.length === 0

@@ -90,8 +90,8 @@ function KitCard({ kit, on }: { kit: Kit; on: boolean }) {
           </button>
           <button
             className="rounded p-1 text-faint hover:text-wrong"
-            aria-label={`Take the kit ${kit.name} away`}
-            title="Take the kit away; its drawings stay"
+            aria-label={`Delete the kit ${kit.name}`}
+            title="Delete the kit; its drawings stay"
             onClick={() => void edit({ kind: 'drop-kit', kit: kit.id })}
           >
             <Trash2 size={14} aria-hidden />

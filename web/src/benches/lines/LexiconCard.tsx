@@ -36,7 +36,7 @@ export function LexiconCard() {
   const [open, setOpen] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   const take = async (f: File) => {
-    if (await takeLexicon(f)) tell({ message: `Took in the words of ${f.name}.`, bad: false });
+    if (await takeLexicon(f)) tell({ message: `Imported the words of ${f.name}.`, bad: false });
   };
   return (
     <details
@@ -65,11 +65,11 @@ export function LexiconCard() {
           )}
           <div className="mt-2.5 flex flex-wrap items-center gap-2">
             <button className="btn" onClick={() => file.current?.click()}>
-              <Upload size={14} aria-hidden /> Take in a file …
+              <Upload size={14} aria-hidden /> Import a file …
             </button>
             {words.length > 0 && (
               <a className="btn" href={api.lexiconUrl(view.id)} download>
-                <Download size={14} aria-hidden /> Give it out
+                <Download size={14} aria-hidden /> Export
               </a>
             )}
             <span className="text-[12.5px] text-faint">

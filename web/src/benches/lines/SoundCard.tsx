@@ -100,7 +100,7 @@ export function SoundCard() {
           Add one behind it
         </button>
         <button className="btn" title="Delete" onClick={() => edits.drop(chosen)}>
-          Take it away
+          Delete it
         </button>
         <button
           className="btn"

@@ -52,8 +52,8 @@ export function MoodHead({ row }: { row: WallView['rows'][number] }) {
       {ruler('tension', tension, 0, (v) => setTurned({ corners, tension: v }))}
       <button
         className="p-0.5 text-faint hover:text-wrong"
-        aria-label={`Take away the mood ${row.name}`}
-        title="Take this row away; what was shaped by hand stays in the set"
+        aria-label={`Delete the mood ${row.name}`}
+        title="Delete this row; what was shaped by hand stays in the set"
         onClick={() => void edit({ kind: 'drop-mood', mood: row.mood })}
       >
         <X size={14} aria-hidden />

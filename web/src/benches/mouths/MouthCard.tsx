@@ -148,7 +148,7 @@ export function MouthCard({
                 })
               }
             >
-              <Sparkles size={12} aria-hidden /> Make it anew
+              <Sparkles size={12} aria-hidden /> Rebuild
             </button>
           )}
           <button

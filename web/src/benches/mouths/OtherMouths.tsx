@@ -32,12 +32,14 @@ export function OtherMouths({
   all,
   art,
   placing,
+  columns,
   drag,
 }: {
   part: Part;
   all: OtherMouth[];
   art: (drawing: string) => Shape[];
   placing: Placing;
+  columns: number;
   drag: (drawing: string | null) => void;
 }) {
   const pinned = useDesk((s) => s.pins[part.id]);
@@ -52,7 +54,7 @@ export function OtherMouths({
           {all.length} · drag one onto a sound, and it serves it
         </span>
       </h2>
-      <div className="mt-1.5 grid grid-cols-6 gap-1">
+      <div className="mt-1.5 grid gap-1" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0,1fr))` }}>
         {shown.map(({ drawing: d, into }) => (
           <button
             key={d.id}
@@ -70,7 +72,11 @@ export function OtherMouths({
             }`}
             onClick={() => useDesk.getState().pin(part.id, pinned === d.id ? null : d.id)}
           >
-            <MouthPicture shapes={art(d.id)} placing={placing} className="block h-[60px] w-full bg-drawn" />
+            <MouthPicture
+              shapes={art(d.id)}
+              placing={placing}
+              className="block aspect-[100/78] w-full bg-drawn"
+            />
             <span className="block truncate px-1.5 text-[11px] leading-[17px]">
               {into ? <span className="text-faint">into {into}</span> : d.name}
             </span>

@@ -31,6 +31,7 @@ export function WallCell({
   placing,
   preview,
   previewed,
+  columns,
   hands,
 }: {
   row: Row;
@@ -44,6 +45,8 @@ export function WallCell({
   placing: Placing | null;
   preview: Preview;
   previewed: string | null;
+  /** How many stand side by side. */
+  columns: number;
   hands: CellHands;
 }) {
   const sound = sounds.find((s) => s.viseme === cell.viseme)!;
@@ -78,7 +81,7 @@ export function WallCell({
       }`}
       onClick={hands.choose}
       onKeyDown={(e) => {
-        const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 6, ArrowUp: -6 }[e.key];
+        const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: columns, ArrowUp: -columns }[e.key];
         if (!by) return;
         e.preventDefault();
         e.stopPropagation();
@@ -91,10 +94,10 @@ export function WallCell({
           preview={preview}
           previewed={previewed}
           placing={placing}
-          className={`block h-[60px] w-full bg-drawn ${cell.own ? '' : 'opacity-60'}`}
+          className={`block aspect-[100/78] w-full bg-drawn ${cell.own ? '' : 'opacity-60'}`}
         />
       ) : (
-        <span className="block h-[60px]" />
+        <span className="block aspect-[100/78]" />
       )}
       <span className="flex items-center gap-1 px-1.5 text-[11px] leading-[17px]">
         <b className="truncate">{sound.sounds}</b>

@@ -79,7 +79,7 @@ export function WayIn({
               className="btn px-1.5 py-0.5 text-[12px]"
               onClick={() => void edit({ kind: 'drop-drawing', part: wall.part, drawing: cell.between })}
             >
-              <X size={12} aria-hidden /> Take away
+              <X size={12} aria-hidden /> Delete
             </button>
           </>
         )}

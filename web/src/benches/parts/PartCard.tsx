@@ -77,7 +77,7 @@ export function PartCard({ part }: { part: Part }) {
         {tool(solo, solo ? 'Show the others again' : 'Show it alone', <Spotlight size={15} />, () =>
           toggle('solo', [part.id]),
         )}
-        {tool(false, 'Take the part away', <Trash2 size={15} />, () => {
+        {tool(false, 'Delete the part', <Trash2 size={15} />, () => {
           useDesk.getState().select(null);
           void edit({ kind: 'discard', parts: [part.id] });
         })}

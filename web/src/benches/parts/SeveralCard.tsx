@@ -51,7 +51,7 @@ export function SeveralCard({ parts }: { parts: string[] }) {
             void edit({ kind: 'discard', parts });
           }}
         >
-          <Trash2 size={14} aria-hidden /> Take away
+          <Trash2 size={14} aria-hidden /> Delete
         </button>
       </div>
       <div className="mt-2 max-w-60">

@@ -115,7 +115,7 @@ export function ShapeList({ part }: { part: Part }) {
                 <>
                   <button
                     className="btn px-1"
-                    aria-label="Further to the front"
+                    aria-label="Bring forward"
                     disabled={i === shapes.length - 1}
                     onClick={() => order(i + 1)}
                   >
@@ -123,7 +123,7 @@ export function ShapeList({ part }: { part: Part }) {
                   </button>
                   <button
                     className="btn px-1"
-                    aria-label="Further to the back"
+                    aria-label="Send backward"
                     disabled={i === 0}
                     onClick={() => order(i - 1)}
                   >
@@ -175,7 +175,7 @@ export function ShapeList({ part }: { part: Part }) {
             void edit({ kind: 'drop-drawing', part: part.id, drawing: drawing.id });
           }}
         >
-          <Trash2 size={14} aria-hidden /> Take away
+          <Trash2 size={14} aria-hidden /> Delete
         </button>
       </form>
     </section>

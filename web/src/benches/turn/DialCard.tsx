@@ -65,7 +65,7 @@ export function DialCard({ dial }: { dial: Dial }) {
         </select>
         <button
           className="btn px-1.5"
-          aria-label={`Take the dial ${dial.name} away`}
+          aria-label={`Delete the dial ${dial.name}`}
           title="Delete dial"
           onClick={() => {
             useDesk.getState().openDial(null);

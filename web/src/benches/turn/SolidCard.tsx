@@ -27,7 +27,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
           onClick={() => useDesk.setState({ solids: !shown, recording: false })}
           title="Turn the head, then pull its pieces forward and back"
         >
-          <Move3d size={14} aria-hidden /> {shown ? 'Put them away' : 'On the face'}
+          <Move3d size={14} aria-hidden /> {shown ? 'Hide them' : 'On the face'}
         </button>
         <button
           className="btn"

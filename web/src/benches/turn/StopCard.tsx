@@ -86,8 +86,8 @@ export function StopCard({ dial, stop, changes }: { dial: Dial; stop: Stop; chan
         </button>
         <button
           className="btn px-1.5"
-          aria-label={`Take the stop at ${shown(dial, stop.at)} away`}
-          title="Take the stop away"
+          aria-label={`Delete the stop at ${shown(dial, stop.at)}`}
+          title="Delete the stop"
           onClick={() => void edit({ kind: 'drop-stop', ...stopOf })}
         >
           <Trash2 size={14} aria-hidden />

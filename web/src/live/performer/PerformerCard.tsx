@@ -139,7 +139,7 @@ export function PerformerCard({
         />
         <button
           className="btn px-2.5 py-0.5"
-          title="Links the signals anew, by what the dials are for"
+          title="Links the signals again, by what the dials are for"
           disabled={running}
           onClick={() => void edit({ kind: 'suggest-links', source: of })}
         >

@@ -259,7 +259,7 @@ export function Rigging({
                       )
                     }
                   >
-                    <title>Drag to grow it from its pivot (Shift: evenly)</title>
+                    <title>Drag to scale it from its pivot (Shift: evenly)</title>
                   </rect>
                 ))}
               {!held && knob && (
@@ -274,7 +274,7 @@ export function Rigging({
                     pull(e, (to, from, now) => place(part, turned(part.rest, joint, from, to, now.shiftKey)))
                   }
                 >
-                  <title>Drag to turn it about its pivot (Shift: steps of 15°)</title>
+                  <title>Drag to rotate it about its pivot (Shift: steps of 15°)</title>
                 </circle>
               )}
               {!held && (
@@ -293,7 +293,7 @@ export function Rigging({
                     pull(e, (to, from) => place(part, skewed(part.rest, joint, from, to)))
                   }
                 >
-                  <title>Drag sideways to slant it</title>
+                  <title>Drag sideways to skew it</title>
                 </path>
               )}
             </>
@@ -323,7 +323,7 @@ export function Rigging({
                 onPointerDown={(e) => pullHook(e, part)}
               >
                 <title>
-                  Drag onto another part to hang it there, or onto empty paper to let it follow nothing
+                  Drag onto another part to make that its parent, or onto empty paper for no parent
                 </title>
               </circle>
             </g>

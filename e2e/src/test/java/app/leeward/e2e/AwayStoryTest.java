@@ -112,7 +112,7 @@ class AwayStoryTest extends Story {
         pictures.getByLabel("Export PNG frames").click();
         cancel.click();
         assertThat(files).containsText("cancelled");
-        files.getByLabel(Pattern.compile("Take .* off the list")).click();
+        files.getByLabel(Pattern.compile("Remove .* from the list")).click();
         assertThat(files).isHidden();
 
         Download made = page.waitForDownload(new Page.WaitForDownloadOptions().setTimeout(240_000), () -> {

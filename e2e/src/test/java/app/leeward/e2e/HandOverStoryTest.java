@@ -89,7 +89,7 @@ class HandOverStoryTest extends Story {
         });
         assertThat(dialog).containsText("third.leeward.zip");
         dialog.getByLabel("Name of the character").fill("A third one");
-        dialog.getByText("Take it in").click();
+        dialog.getByText("Import it").click();
         assertThat(page.getByLabel("Name of the character: A third one. Rename"))
                 .isVisible();
         assertThat(page.getByText("cut.leeward.zip", new Page.GetByTextOptions().setExact(false)))

@@ -156,7 +156,7 @@ class HandsStoryTest extends Story {
         waitForPick("fist");
         hand.settle();
         waitForPick("fist");
-        button("Take the run Wave away").click();
+        button("Delete the run Wave").click();
         assertThat(button("Play Wave")).hasCount(0);
     }
 

@@ -119,7 +119,7 @@ class IntakeStoryTest extends Story {
         click("Sides as it faces us");
         click("Take all");
         click("Merge them");
-        click("Take them away");
+        click("Delete them");
         button("pucker oo").dragTo(page.locator("[data-slot=MOUTH]"));
         clicks++;
         assertThat(page.getByText("Nothing: every layer has its place.")).isVisible();

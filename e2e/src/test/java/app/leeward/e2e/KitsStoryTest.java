@@ -104,7 +104,7 @@ class KitsStoryTest extends Story {
         assertThat(radio("jumper, torso")).isChecked();
         button("Undo").click();
         assertThat(radio("raincoat, torso")).isChecked();
-        button("Take the kit Half dressed away").click();
+        button("Delete the kit Half dressed").click();
         assertThat(clothes.locator("figure")).hasCount(3);
     }
 

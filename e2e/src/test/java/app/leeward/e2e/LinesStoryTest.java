@@ -149,8 +149,8 @@ class LinesStoryTest extends Story {
 
     @Test
     void anEdgeIsDraggedFromNearAndEscapeLeavesItThere() {
-        page.getByLabel("Show it closer").click();
-        page.getByLabel("Show it closer").click();
+        page.getByLabel("Zoom in").click();
+        page.getByLabel("Zoom in").click();
         Locator b = page.locator("#sound-0-4");
         BoundingBox box = b.boundingBox();
         page.mouse().move(box.x + 1, box.y + 8);
@@ -201,7 +201,7 @@ class LinesStoryTest extends Story {
         Locator none = page.getByLabel("Mouth none, frames 20 to 31, pinned");
         assertThat(none).isVisible();
         page.getByLabel(Pattern.compile("^Mouth .*frames")).first().click();
-        button("Lift every pin of the line").click();
+        button("Unpin every frame of the line").click();
         assertThat(none).hasCount(0);
     }
 

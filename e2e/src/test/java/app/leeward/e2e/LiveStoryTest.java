@@ -123,7 +123,7 @@ class LiveStoryTest extends Story {
         Locator list = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Takes"));
         assertThat(list.getByRole(AriaRole.LISTITEM).first()).containsText("Turn");
         list.getByText("Put in").first().click();
-        list.getByLabel("Throw take 2 away").click();
+        list.getByLabel("Delete take 2").click();
         assertThat(list.getByRole(AriaRole.LISTITEM)).hasCount(1);
         button("Back to the sheet").click();
         page.waitForFunction(
@@ -140,7 +140,7 @@ class LiveStoryTest extends Story {
             dials.click();
         }
         looks.click();
-        button("Make the six anew").waitFor();
+        button("Rebuild the six").waitFor();
         hand.bench("Eyes").click();
         button("Make the usual four").click();
         page.getByLabel(Pattern.compile("^Play ")).first().waitFor();

@@ -86,7 +86,7 @@ class MouthsStoryTest extends Story {
         page.reload();
         cell("sad", "SURPRISE").waitFor();
         assertThat(page.getByText("on model · 17 of 17 mouths")).isVisible();
-        button("Take away the mood Sad").click();
+        button("Delete the mood Sad").click();
         assertThat(cell("sad", "SURPRISE")).hasCount(0);
         button("Undo").click();
         cell("sad", "SURPRISE").waitFor();
@@ -132,7 +132,7 @@ class MouthsStoryTest extends Story {
         page.mouse().move(400, 300);
         hand.settle();
         assertThat(drawn("neutral", "OH")).as("kept").isEqualTo(oh);
-        button("Make it anew").click();
+        button("Rebuild").click();
         untilOther("neutral", "OH", oh);
     }
 
@@ -194,7 +194,7 @@ class MouthsStoryTest extends Story {
         cell("neutral", "AH").click();
         button("In and out").click();
         button("Add an in-between").click();
-        button("Take away").waitFor();
+        button("Delete").waitFor();
         button("Say it").click();
         page.getByLabel("Mouths said").waitFor();
         page.getByLabel("Words to say").fill("a far car");
@@ -209,7 +209,7 @@ class MouthsStoryTest extends Story {
         page.reload();
         cell("neutral", "AH").click();
         button("In and out").click();
-        button("Take away").waitFor();
+        button("Delete").waitFor();
 
         page.getByLabel("Key for", new Page.GetByLabelOptions().setExact(false)).click();
         page.keyboard().press("w");

@@ -334,7 +334,7 @@ class PartsStoryTest extends Story {
         window.selectOption("");
         page.waitForFunction(
                 "() => !document.querySelector('[data-testid=stage] [data-part=nose]').parentElement.hasAttribute('clip-path')");
-        button("Take the part away").click();
+        button("Delete the part").click();
         assertThat(page.locator("[data-testid=stage] [data-part=nose]")).hasCount(0);
         for (int i = 0; i < 3; i++) {
             button("Undo").click();

@@ -81,7 +81,7 @@ class TakesStoryTest extends Story {
         assertThat(takes.getByRole(AriaRole.LISTITEM)).hasCount(1);
         assertThat(takes).containsText("nothing seems to be said");
         assertThat(faults()).isEmpty();
-        dialog().getByLabel("Throw Take 1 away").click();
+        dialog().getByLabel("Delete Take 1").click();
         assertThat(takes).isHidden();
         page.keyboard().press("Escape");
 

@@ -290,7 +290,7 @@ class TurnStoryTest extends Story {
         assertThat(tab("Sneer")).hasAttribute("aria-selected", "true");
         type("move to", "77");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("there is no 77 on it");
-        page.getByLabel("Take the dial Sneer away").click();
+        page.getByLabel("Delete the dial Sneer").click();
         assertThat(tab("Sneer")).hasCount(0);
         button("Undo").click();
         assertThat(tab("Sneer")).isVisible();

@@ -43,7 +43,7 @@ public enum Aspect {
                                 : o.scaleX() == 1
                                         ? percent(o.scaleY()) + " tall"
                                         : percent(o.scaleX()) + " wide, " + percent(o.scaleY()) + " tall";
-            case SLANT -> "slants " + plain(o.skewX()) + "°";
+            case SLANT -> "skews " + plain(o.skewX()) + "°";
             case OPACITY -> percent(o.opacity()) + " opaque";
             case BEND -> "is bent";
             case SHAPE, DRAWING, ORDER -> "";

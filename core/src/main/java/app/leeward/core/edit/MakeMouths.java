@@ -36,7 +36,7 @@ public record MakeMouths(
 
     @Override
     public String describe(Character before) {
-        return before.voice().mouths().recipe().isEmpty() ? "Made a set of mouths" : "Made the mouths anew";
+        return before.voice().mouths().recipe().isEmpty() ? "Made a set of mouths" : "Rebuilt the mouths";
     }
 
     @Override

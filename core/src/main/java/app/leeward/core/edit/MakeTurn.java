@@ -50,7 +50,7 @@ public record MakeTurn(Optional<HeadShape> shape, Optional<Double> reach) implem
             return "Made the head turn";
         }
         int kept = TurnMaker.keptByHand(before);
-        return "Made the head turn anew"
+        return "Rebuilt the head turn"
                 + (kept == 0 ? "" : ", keeping " + kept + (kept == 1 ? " thing" : " things") + " shaped by hand");
     }
 

@@ -41,7 +41,7 @@ public record Record(String dial, double at, Edit pose) implements DialEdit, Sha
         if (part.isEmpty()) {
             return new Outcome.Refused(
                     RefusalCode.NOT_POSED,
-                    "Only places, sizes, turns, drawings and the stacking order can be recorded at a stop.");
+                    "Only places, sizes, rotations, drawings and the layer order can be recorded at a stop.");
         }
         String id = part.get().id();
         Outcome posed = OnDial.change(before, dial, d -> {

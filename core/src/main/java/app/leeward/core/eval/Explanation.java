@@ -147,10 +147,10 @@ final class Explanation {
         int place = rig.character.rig().order().indexOf(part.id());
         String below = place == 0 ? Dial.BACK : rig.character.rig().order().get(place - 1);
         asked.add(new Contribution(
-                Contribution.Kind.REST, "", 0, "in the stacking order it " + StopChange.lying(rig.character, below)));
+                Contribution.Kind.REST, "", 0, "in the layer order it " + StopChange.lying(rig.character, below)));
         return new Reason(
                 Reason.ORDER,
-                "stacking order",
+                "layer order",
                 StopChange.lying(rig.character, winner.asked()),
                 0,
                 List.of(asked.get(0)),

@@ -51,7 +51,7 @@ final class Difference {
         }
         List<String> out = new ArrayList<>();
         if (!pairs(a, b)) {
-            out.add("drawn anew");
+            out.add("redrawn");
         } else {
             Point by = shift(a, b);
             double far = furthest(a, b, 0, 0);
@@ -63,7 +63,7 @@ final class Difference {
             }
         }
         if (!samePaints(a, b)) {
-            out.add(pictures(a).equals(pictures(b)) ? "recoloured" : "painted anew");
+            out.add(pictures(a).equals(pictures(b)) ? "recoloured" : "repainted");
         }
         return String.join(", ", out);
     }

@@ -34,7 +34,7 @@ public final class MouthMender {
             case OUTLINE_LENGTH ->
                 throw new MouthProblem(
                         RefusalCode.BY_HAND,
-                        "How long the lips are is a matter of the drawing; make this mouth anew or shape it.");
+                        "How long the lips are is a matter of the drawing; rebuild this mouth or shape it.");
         };
     }
 

@@ -22,6 +22,9 @@ import java.util.Set;
 
 /** A whole part with all that follows it, hung where it hangs there, as large as the face or the body is there. */
 final class PartTransfer {
+    /** So many that come along are called by their names. */
+    private static final int FEW = 3;
+
     private final Character from;
     private final Character to;
     private final Counterparts counterparts;
@@ -60,6 +63,24 @@ final class PartTransfer {
                 .toList();
     }
 
+    /** A part by its name, with the names of the few that come with it: an arm is looked for by its hand. */
+    static String name(Character from, Part top, Counterparts counterparts) {
+        List<String> others = coming(from, top, counterparts).stream()
+                .filter(p -> !p.id().equals(top.id()))
+                .map(Part::name)
+                .toList();
+        if (others.isEmpty()) {
+            return top.name();
+        }
+        int last = others.size() - 1;
+        return top.name() + " with "
+                + (others.size() > FEW
+                        ? others.size() + " parts"
+                        : last == 0
+                                ? others.get(0)
+                                : String.join(", ", others.subList(0, last)) + " and " + others.get(last));
+    }
+
     private static Optional<Box> box(List<Part> parts) {
         return parts.stream().flatMap(p -> p.bounds().stream()).reduce(Box::union);
     }
@@ -67,7 +88,7 @@ final class PartTransfer {
     Taken taken(Part top) {
         Optional<String> parent = top.parent().flatMap(counterparts::part);
         if (top.parent().isPresent() && parent.isEmpty()) {
-            return Taken.nothing(to, "What it hangs on is not there.");
+            return Taken.nothing(to, "Its parent is not there.");
         }
         List<Part> all = coming(from, top, counterparts);
         Optional<Box> box = box(all);
@@ -112,7 +133,7 @@ final class PartTransfer {
         List<String> facts = new ArrayList<>();
         facts.add((all.size() == 1 ? "One part" : all.size() + " parts") + ", at "
                 + Decimals.plain(scale.even() * 100, 0) + " % of the size"
-                + parent.flatMap(to::part).map(p -> ", hung on " + p.name()).orElse("") + ".");
+                + parent.flatMap(to::part).map(p -> ", its parent " + p.name()).orElse("") + ".");
         return new Taken(after, TransferItem.Fitting.WHOLE, facts);
     }
 

@@ -52,7 +52,7 @@ public final class Transfer {
             put(
                     "part/" + p.id(),
                     TransferItem.Kind.PART,
-                    p.name(),
+                    PartTransfer.name(from, p, counterparts),
                     t -> new PartTransfer(from, t.now, t.counterparts).taken(p),
                     s -> s.part(p));
         }

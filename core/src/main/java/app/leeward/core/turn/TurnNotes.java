@@ -52,9 +52,10 @@ public final class TurnNotes {
             } else if (ofHead(part.role()) && noOtherHead(c, part, head)) {
                 String on = part.parent()
                         .flatMap(c::part)
-                        .map(p -> "hangs on " + p.name() + ", not on the head")
-                        .orElse("hangs on nothing");
-                notes.add(new TurnNote(id, on + ", so it stays where it is. Hang it on " + head.name() + " on Parts."));
+                        .map(p -> "its parent is " + p.name() + ", not the head")
+                        .orElse("it has no parent");
+                notes.add(new TurnNote(
+                        id, on + ", so it stays where it is. Set its parent to " + head.name() + " on Parts."));
             }
         }
         if (solids.openOutline()) {

@@ -283,7 +283,7 @@ class VersionsTest {
         Artwork red = new Artwork(nose.shapes().stream()
                 .map(s -> s.recoloured(Map.of("#884422", "#cc0000")))
                 .collect(Collectors.toList()));
-        assertThat(Difference.message(nose, anew)).isEqualTo("drawn anew");
+        assertThat(Difference.message(nose, anew)).isEqualTo("redrawn");
         assertThat(Difference.message(nose, more)).isEqualTo("1 shape more");
         assertThat(Difference.message(nose, red)).isEqualTo("recoloured");
         assertThat(Difference.message(nose, red.transform(Matrix.translate(-2, 1.5))))

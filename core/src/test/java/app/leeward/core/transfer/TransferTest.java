@@ -355,6 +355,26 @@ class TransferTest {
     }
 
     @Test
+    void aPartIsCalledWithTheFewThatComeAlong() {
+        Part left = BARE.part(PartRole.BROW, Side.LEFT).orElseThrow();
+        Part right = BARE.part(PartRole.BROW, Side.RIGHT).orElseThrow();
+        Character joined = BARE.withPart(right.id(), p -> p.withParent(Optional.of(left.id())));
+        assertThat(names(joined, without(joined, left.id()))).containsExactly(left.name() + " with " + right.name());
+        Part eye = BARE.part(PartRole.EYE, Side.LEFT).orElseThrow();
+        assertThat(names(BARE, without(BARE, eye.id())))
+                .singleElement()
+                .asString()
+                .matches(eye.name() + " with \\d parts");
+    }
+
+    private static List<String> names(Character from, Character to) {
+        return Transfer.between(from, to).items().stream()
+                .filter(i -> i.kind() == TransferItem.Kind.PART)
+                .map(TransferItem::what)
+                .toList();
+    }
+
+    @Test
     void handsComeOntoTheWristThereIs() {
         Wrist wrist = new Wrist(new Point(40, 50), new Point(60, 50));
         Wrist there = new Wrist(new Point(20, 80), new Point(20, 50));

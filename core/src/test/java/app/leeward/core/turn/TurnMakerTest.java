@@ -138,7 +138,7 @@ class TurnMakerTest {
                         .controls()
                         .dials())
                 .isEqualTo(PLAIN.controls().dials());
-        assertThat(MakeTurn.of(java.util.Optional.empty()).describe(PLAIN)).isEqualTo("Made the head turn anew");
+        assertThat(MakeTurn.of(java.util.Optional.empty()).describe(PLAIN)).isEqualTo("Rebuilt the head turn");
     }
 
     @Test

@@ -69,7 +69,7 @@ class TurnNotesTest {
     @Test
     void whatHangsElsewhereIsToldWithItsMend() {
         Character c = Rigs.hung(Rigs.face()).withPart("brow-left", p -> p.with(q -> q.parent(Optional.empty())));
-        told(notes(c), "brow-left", "hangs on nothing");
+        told(notes(c), "brow-left", "it has no parent");
         told(notes(c), "brow-left", "on Parts");
     }
 
