@@ -4,6 +4,7 @@ import { heldKeys } from '../state/held';
 import { copyPlacement, usePlacement } from '../state/placements';
 import { partRuns } from '../state/partRuns';
 import { recorded } from '../state/recording';
+import { stepOf } from '../state/usePresses';
 import { useNudges } from '../state/useNudges';
 import { useRuns } from '../state/useRuns';
 import { useStudio } from '../state/studio';
@@ -110,10 +111,7 @@ export function Keys() {
         !onControl(e)
       ) {
         e.preventDefault();
-        const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
-        const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
-        const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
-        nudge(desk.part, dx, dy);
+        nudge(desk.part, ...stepOf(e)!);
       }
     };
     const release = (e: KeyboardEvent) => held.release(e.key, e.timeStamp);

@@ -10,6 +10,7 @@ import { HandPicture } from './hands/HandPicture';
 import { Holds } from './hands/Holds';
 import { LiesOver } from './hands/LiesOver';
 import { Runs } from './hands/Runs';
+import { Cells } from '../ui/Cells';
 
 const NONE: Shape[] = [];
 
@@ -195,7 +196,7 @@ export function HandsBench() {
           close={() => setNear(null)}
         />
       )}
-      <div className="mt-2 grid grid-cols-3 gap-1.5" data-testid="hand-sheet">
+      <Cells className="mt-2 grid grid-cols-3 gap-1.5" data-testid="hand-sheet">
         {hand.drawings.map((d) => {
           const isDefault = d.drawing === part.shown;
           return (
@@ -286,7 +287,7 @@ export function HandsBench() {
             </figure>
           );
         })}
-      </div>
+      </Cells>
       <div className="mt-2.5 flex flex-wrap items-center gap-2 pb-3 text-[13px]">
         {off.length === 0 ? (
           <span className="flex flex-1 items-center gap-2">

@@ -17,6 +17,7 @@ import { SoundCard } from './lines/SoundCard';
 import { UnfinishedReadings } from './lines/UnfinishedReadings';
 import { Unwritten } from './lines/Unwritten';
 import { follow, mouthBox } from './mouths/box';
+import { Cells } from '../ui/Cells';
 
 /** The lines of this character: their words, what was guessed about them, and which mouth serves which sound. */
 export function LinesBench() {
@@ -345,7 +346,7 @@ function MouthChart() {
           {view.mouths.filter((m) => m.own).length} of 15 classes have a mouth of their own
         </span>
       </h2>
-      <div className="mt-1.5 grid grid-cols-5 gap-1.5">
+      <Cells className="mt-1.5 grid grid-cols-5 gap-1.5">
         {view.mouths.map((m) => {
           const frame = frames[served.indexOf(m.drawing)]?.data?.frame;
           return (
@@ -380,7 +381,7 @@ function MouthChart() {
             </button>
           );
         })}
-      </div>
+      </Cells>
       {giving && (
         <div className="mt-2 rounded-lg border border-line bg-paper p-2.5 text-[13px]">
           <p className="mb-1.5">

@@ -22,6 +22,7 @@ import { WallCanvas } from './mouths/WallCanvas';
 import { WallCell } from './mouths/WallCell';
 import { type Placing, WallFace } from './mouths/WallFace';
 import { WallHead } from './mouths/WallHead';
+import { Cells } from '../ui/Cells';
 import { ShapeList } from './parts/ShapeList';
 
 const NONE: Shape[] = [];
@@ -227,7 +228,8 @@ export function MouthsBench() {
         {w.rows.map((r) => (
           <section key={r.mood} aria-label={r.mood ? `Mouths in the mood ${r.name}` : 'Neutral mouths'}>
             {r.mood ? <MoodHead key={r.mood + r.name} row={r} /> : <h2 className="sr-only">Neutral</h2>}
-            <div
+            <Cells
+              arrows={false}
               className="mt-1.5 grid gap-1"
               style={{ gridTemplateColumns: `repeat(${columns}, minmax(0,1fr))` }}
             >
@@ -257,7 +259,7 @@ export function MouthsBench() {
                   />
                 );
               })}
-            </div>
+            </Cells>
           </section>
         ))}
       </div>

@@ -11,6 +11,7 @@ import { RecentShots } from './RecentShots';
 import { type Order, shared, sorted } from './sorted';
 import { Tour } from './Tour';
 import { useTour } from './tourState';
+import { Cells } from '../ui/Cells';
 
 const ORDERS: [Order, string][] = [
   ['worked', 'last worked on'],
@@ -115,7 +116,10 @@ export function HomePage({ characters }: { characters: Item[] }) {
               {shown.length} of {archived ? (away.data?.total ?? 0) : characters.length}
             </span>
           </h2>
-          <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(240px,100%),1fr))] gap-3.5 min-[1900px]:grid-cols-[repeat(auto-fill,minmax(340px,1fr))]">
+          <Cells
+            as="ul"
+            className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(240px,100%),1fr))] gap-3.5 min-[1900px]:grid-cols-[repeat(auto-fill,minmax(340px,1fr))]"
+          >
             {shown.map((c) => (
               <CharacterTile
                 key={c.id}
@@ -136,7 +140,7 @@ export function HomePage({ characters }: { characters: Item[] }) {
                 }
               />
             ))}
-          </ul>
+          </Cells>
           {shown.length === 0 && (
             <p className="mt-2 text-faint">
               {typed !== ''

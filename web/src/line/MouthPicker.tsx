@@ -5,6 +5,7 @@ import { DrawingThumb } from '../ui/DrawingThumb';
 import { MoodPicker } from './MoodPicker';
 import type { Span } from './spans';
 import { TimingPicker } from './TimingPicker';
+import { Cells } from '../ui/Cells';
 
 /** Which mouths a range of frames shows: one that is pinned, another row of them, or otherwise timed. */
 export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
@@ -78,7 +79,7 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
           ))}
         </Tabs.List>
         <Tabs.Content value="mouth">
-          <div className="grid grid-cols-6 gap-1">
+          <Cells className="grid grid-cols-6 gap-1">
             {mouth?.drawings.map((d) => (
               <button
                 key={d.id}
@@ -102,7 +103,7 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
               <span className="grid h-8 place-items-center text-[12px] text-faint">–</span>
               <span className="block truncate text-[10px] leading-3">no mouth</span>
             </button>
-          </div>
+          </Cells>
           <div className="mt-2 flex flex-wrap gap-1.5">
             {pinned && (
               <button className="btn" disabled={!good} onClick={() => void release(from, to)}>

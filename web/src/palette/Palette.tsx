@@ -21,8 +21,9 @@ export function Palette({ groups }: { groups: Group[] }) {
         usePalette.setState((s) => ({ open: !s.open }));
       }
     };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+    // before any field, which keeps its letters to itself
+    window.addEventListener('keydown', press, true);
+    return () => window.removeEventListener('keydown', press, true);
   }, []);
   const bare = typed.trim() === '';
   return (

@@ -110,7 +110,8 @@ export function Ruler({
           value={draft ?? shown(dial, value)}
           onFocus={(e) => {
             setDraft(shown(dial, value));
-            requestAnimationFrame(() => e.target.select());
+            // selecting takes the focus too, which may have gone on by then
+            requestAnimationFrame(() => document.activeElement === e.target && e.target.select());
           }}
           onChange={(e) => setDraft(e.target.value)}
           onBlur={keep}

@@ -152,7 +152,7 @@ export function Stage() {
           viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
           preserveAspectRatio="xMidYMid meet"
           onClick={choose}
-          role="img"
+          role="group"
           aria-label={`${view.character.name}, as posed`}
           data-testid="stage"
         >

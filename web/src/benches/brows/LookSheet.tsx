@@ -10,6 +10,7 @@ import { useStudio } from '../../state/studio';
 import { EditableName } from '../../ui/EditableName';
 import { FaceCrop } from '../../ui/FaceCrop';
 import { KeepLook } from './KeepLook';
+import { Cells } from '../../ui/Cells';
 
 type Entry = LooksView['looks'][number];
 
@@ -69,7 +70,7 @@ export function LookSheet() {
       {groups.map(([name, entries]) => (
         <div key={name} className="mt-2.5">
           <h3 className="text-[12.5px] text-faint">{name || 'Without a collection'}</h3>
-          <div className="mt-1 grid grid-cols-3 gap-2">
+          <Cells className="mt-1 grid grid-cols-3 gap-2">
             {entries.map(({ entry, index }) => (
               <LookCard
                 key={entry.look.id}
@@ -88,7 +89,7 @@ export function LookSheet() {
                 }
               />
             ))}
-          </div>
+          </Cells>
         </div>
       ))}
     </section>

@@ -5,6 +5,7 @@ import { useDesk } from '../../state/desk';
 import { usePictures } from '../../state/pictures';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
+import { Cells } from '../../ui/Cells';
 
 /** The ends of every two dials together: the poses in which the eyes come off worst, as faces to click on. */
 export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
@@ -60,7 +61,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
               {words}
               {sheet.data.cases.every((c) => c.kind !== kind) && ': none at all'}
             </h3>
-            <div className="mt-1 grid grid-cols-3 gap-1.5">
+            <Cells className="mt-1 grid grid-cols-3 gap-1.5">
               {sheet.data.cases.map((c, i) =>
                 c.kind !== kind ? null : (
                   <button
@@ -86,7 +87,7 @@ export function WorstSheet({ eyes }: { eyes: EyesView['eyes'] }) {
                   </button>
                 ),
               )}
-            </div>
+            </Cells>
           </div>
         ))}
     </section>

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import type { IntakeReport, Swatch } from '../../api/client';
 import { useStudio } from '../../state/studio';
+import { Cells } from '../../ui/Cells';
 
 /** Every colour with where it is used; naming one or changing it changes every drawing. */
 export function Palette({ near }: { near: IntakeReport['nearColours'] }) {
@@ -25,7 +26,7 @@ export function Palette({ near }: { near: IntakeReport['nearColours'] }) {
           click a colour to name it or change it everywhere
         </span>
       </h2>
-      <ul className="mt-1.5 flex flex-wrap gap-1">
+      <Cells as="ul" className="mt-1.5 flex flex-wrap gap-1">
         {character.sheet.palette.map((s) => (
           <li key={s.colour}>
             <One
@@ -36,7 +37,7 @@ export function Palette({ near }: { near: IntakeReport['nearColours'] }) {
             />
           </li>
         ))}
-      </ul>
+      </Cells>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { DrawingThumb } from '../../ui/DrawingThumb';
 import type { Side } from '../roles';
+import { Cells } from '../../ui/Cells';
 
 const PART = 'application/x-leeward-part';
 
@@ -17,11 +18,11 @@ export function SlotBoard({ report }: { report: IntakeReport }) {
       {report.slots.map((group) => (
         <section key={group.name} className="mt-3">
           <h2 className="text-[15px] font-semibold">{group.name}</h2>
-          <div className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5">
+          <Cells className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5">
             {group.slots.map((s) => (
               <Place key={s.role} slot={s} />
             ))}
-          </div>
+          </Cells>
         </section>
       ))}
       <section className="mt-4">
@@ -34,7 +35,7 @@ export function SlotBoard({ report }: { report: IntakeReport }) {
         {others.length === 0 ? (
           <p className="text-[13px] text-faint">Nothing: every layer has its place.</p>
         ) : (
-          <ul className="mt-1.5 flex flex-wrap gap-1.5">
+          <Cells as="ul" className="mt-1.5 flex flex-wrap gap-1.5">
             {others.map((p) => (
               <li key={p.id}>
                 <button
@@ -51,7 +52,7 @@ export function SlotBoard({ report }: { report: IntakeReport }) {
                 </button>
               </li>
             ))}
-          </ul>
+          </Cells>
         )}
       </section>
     </>

@@ -26,8 +26,8 @@ describe('what could be taken from another character', () => {
     ]);
   });
 
-  it("puts what a bench is about first", () => {
-    expect(inKinds(items, ["DIAL", "CUE"]).map((g) => g.title)).toEqual(["Dials", "Mouths", "Looks"]);
+  it('puts what a bench is about first', () => {
+    expect(inKinds(items, ['DIAL', 'CUE']).map((g) => g.title)).toEqual(['Dials', 'Mouths', 'Looks']);
   });
 
   it('is taken all at once only where nothing gives way', () => {

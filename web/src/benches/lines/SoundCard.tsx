@@ -5,6 +5,7 @@ import { holds, wordOf } from '../../line/sounds';
 import { useSoundDesk } from '../../line/soundDesk';
 import { hear, type Phone, useSoundEdits } from '../../line/useSoundEdits';
 import { PHONES } from './phones';
+import { Cells } from '../../ui/Cells';
 
 /** The sound that is chosen in the strip: what it is, when, and what can be done about it. */
 export function SoundCard() {
@@ -184,7 +185,7 @@ function PhonePicker({ is, pick }: { is: Phone; pick: (phone: Phone) => void }) 
           </span>
         )}
       </div>
-      <div className="mt-1.5 grid grid-cols-8 gap-1" role="group" aria-label="Sounds to choose from">
+      <Cells className="mt-1.5 grid grid-cols-8 gap-1" role="group" aria-label="Sounds to choose from">
         {PHONES.map((p) => (
           <button
             key={p.phone}
@@ -203,7 +204,7 @@ function PhonePicker({ is, pick }: { is: Phone; pick: (phone: Phone) => void }) 
             <span className="block truncate text-[11px] text-faint">{p.word}</span>
           </button>
         ))}
-      </div>
+      </Cells>
     </div>
   );
 }

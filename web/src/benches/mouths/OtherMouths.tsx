@@ -3,6 +3,7 @@ import type { Drawing, Part, Shape, WallView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { MouthPicture } from './Cell';
 import type { Placing } from './WallFace';
+import { Cells } from '../../ui/Cells';
 
 /** A drawing of the mouth that serves no sound, and what it is there for, as far as the wall knows. */
 export interface OtherMouth {
@@ -54,7 +55,10 @@ export function OtherMouths({
           {all.length} · drag one onto a sound, and it serves it
         </span>
       </h2>
-      <div className="mt-1.5 grid gap-1" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0,1fr))` }}>
+      <Cells
+        className="mt-1.5 grid gap-1"
+        style={{ gridTemplateColumns: `repeat(${columns}, minmax(0,1fr))` }}
+      >
         {shown.map(({ drawing: d, into }) => (
           <button
             key={d.id}
@@ -82,7 +86,7 @@ export function OtherMouths({
             </span>
           </button>
         ))}
-      </div>
+      </Cells>
       {all.length > shown.length && (
         <button className="btn mt-1.5" onClick={() => setWhole(true)}>
           Show the other {all.length - shown.length}

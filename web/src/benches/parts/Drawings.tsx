@@ -8,6 +8,7 @@ import { Runs } from '../hands/Runs';
 import { DrawingThumb } from '../../ui/DrawingThumb';
 import { EditableName } from '../../ui/EditableName';
 import { useWheelSteps } from '../../ui/wheel';
+import { Cells } from '../../ui/Cells';
 
 /** From how many drawings on they are found by typing. */
 const MANY = 5;
@@ -80,7 +81,7 @@ export function Drawings({ part }: { part: Part }) {
           ? `${held.name} decides at the moment. Pin a drawing to win over it.`
           : 'Click to pick for this pose; pin to win over every dial; the star is the default.'}
       </p>
-      <div className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1.5">
+      <Cells className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1.5">
         {choices.map((id) => {
           const d = part.drawings.find((x) => x.id === id);
           const name = d?.name ?? 'nothing';
@@ -149,7 +150,7 @@ export function Drawings({ part }: { part: Part }) {
             </div>
           );
         })}
-      </div>
+      </Cells>
       {shownAt >= 0 && (
         <div className="mt-1.5 flex items-center gap-1.5 text-[12.5px]">
           <span className="text-faint">shown:</span>

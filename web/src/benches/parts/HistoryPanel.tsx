@@ -6,6 +6,7 @@ import { FaceCrop } from '../../ui/FaceCrop';
 import { useStudio } from '../../state/studio';
 import { headView } from '../../stage/view';
 import { told } from '../../ui/told';
+import { Cells } from '../../ui/Cells';
 
 /** Every revision in words, with a look at any of them, a way back to any, and names for the ones that matter. */
 export function HistoryPanel() {
@@ -33,7 +34,7 @@ export function HistoryPanel() {
         </label>
       </h2>
       {steps.length === 0 && <p className="text-[12.5px] text-faint">Nothing here yet.</p>}
-      <ol className="mt-1 space-y-0.5 text-[13px]">
+      <Cells as="ol" className="mt-1 space-y-0.5 text-[13px]">
         {steps.map((s) => (
           <li key={s.number}>
             <button
@@ -94,7 +95,7 @@ export function HistoryPanel() {
             )}
           </li>
         ))}
-      </ol>
+      </Cells>
     </section>
   );
 }

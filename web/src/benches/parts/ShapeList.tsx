@@ -61,8 +61,9 @@ export function ShapeList({ part }: { part: Part }) {
         </button>
       </div>
       <p className="text-[12.5px] text-faint">
-        Drag points and handles on the stage. Double-click an outline for one more point; Delete takes one
-        out; S smooth, C corner; arrows nudge. No dial and no key ever writes here.
+        Drag points and handles on the stage; Page Down and Page Up go from point to point, arrows move it.
+        Double-click an outline for one more point; Delete removes one; S smooth, C corner. No dial and no key
+        ever writes here.
       </p>
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-[12.5px]">
         <label className="flex items-center gap-1" title="What lies opposite goes along as in a mirror">

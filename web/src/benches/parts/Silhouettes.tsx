@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { DrawingThumb } from '../../ui/DrawingThumb';
+import { Cells } from '../../ui/Cells';
 
 /**
  * What lies before what: every part as a small picture, the front first. Dragged to another place, or moved with Alt and
@@ -33,7 +34,8 @@ export function Silhouettes() {
           front to back; drag, or Alt + arrows
         </span>
       </h2>
-      <ol
+      <Cells
+        as="ol"
         className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5 pb-2"
         aria-label="Layer order"
       >
@@ -99,7 +101,7 @@ export function Silhouettes() {
             </li>
           );
         })}
-      </ol>
+      </Cells>
     </>
   );
 }

@@ -1,7 +1,9 @@
 import { useRef, useState } from 'react';
-import type { HeadShape } from '../../api/client';
+import type { Edit, HeadShape } from '../../api/client';
+import { usePresses } from '../../state/usePresses';
 import { useStudio } from '../../state/studio';
 import { drag } from '../../stage/overlay/pointer';
+import { steppedBy } from '../../stage/overlay/steppedBy';
 
 const WIDE = 150;
 const TALL = 150;
@@ -21,6 +23,7 @@ const LIMITS = { front: [0.2, 1.6], back: [0.2, 1.6], chin: [-0.5, 1.5], nape: [
 /** The head seen from its side, facing left: how deep it is, pulled by four knobs. */
 export function SideView({ shape, side }: { shape: HeadShape; side: [number, number][] }) {
   const { director, edit } = useStudio();
+  const { press } = usePresses();
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<HeadShape | null>(null);
   const now = held ?? shape;
@@ -51,6 +54,11 @@ export function SideView({ shape, side }: { shape: HeadShape; side: [number, num
       },
     );
   };
+  const deeper = (knob: (typeof KNOBS)[number], by: number): Edit => {
+    const [least, most] = LIMITS[knob.key];
+    const value = Math.max(least, Math.min(most, shape[knob.key] + by));
+    return { kind: 'make-turn', shape: { ...shape, [knob.key]: Math.round(value * 100) / 100 } };
+  };
   const path = side
     .map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p[0]).toFixed(1)} ${y(p[1]).toFixed(1)}`)
     .join('');
@@ -59,7 +67,7 @@ export function SideView({ shape, side }: { shape: HeadShape; side: [number, num
       ref={svg}
       viewBox={`0 0 ${WIDE} ${TALL}`}
       className="h-[150px] w-[150px] shrink-0 rounded-lg border border-line bg-stage"
-      role="img"
+      role="group"
       aria-label="The head seen from its side, facing left"
       data-testid="side-view"
     >
@@ -88,6 +96,10 @@ export function SideView({ shape, side }: { shape: HeadShape; side: [number, num
           strokeWidth={2.2}
           className="cursor-ew-resize"
           onPointerDown={(e) => pull(e, k)}
+          {...steppedBy(k.words, (dx) => {
+            const by = (k.sign * dx) / 100;
+            press({ into: k.key, dx: by, dy: 0, make: (v) => deeper(k, v) });
+          })}
         >
           <title>{k.words}</title>
         </circle>

@@ -7,6 +7,7 @@ import { shown } from '../../shelf/values';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { FaceCrop } from '../../ui/FaceCrop';
+import { Cells } from '../../ui/Cells';
 
 type Measured = TurnView['measured'][number];
 
@@ -45,7 +46,7 @@ export function Strip({
   const before = (i: number) => i + Math.sign(resting - i);
   const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   return (
-    <div
+    <Cells
       className="mt-1.5 grid gap-1"
       style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
       data-testid="film-strip"
@@ -115,6 +116,6 @@ export function Strip({
           </button>
         );
       })}
-    </div>
+    </Cells>
   );
 }

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { usePresses } from '../../state/usePresses';
+import { steppedBy } from './steppedBy';
 import type { Edit } from '../../api/client';
 import { useStudio } from '../../state/studio';
 import type { ViewBox } from '../view';
@@ -16,8 +18,11 @@ export function ModelSheet({
   unit: number;
 }) {
   const { view, edit } = useStudio();
+  const { press } = usePresses();
   const { model } = view.character.sheet;
-  const [pulled, setPulled] = useState<{ name: string; at: number } | null>(null);
+  // stale as soon as the lines are others
+  const [held, setPulled] = useState<{ of: typeof model; name: string; at: number } | null>(null);
+  const pulled = held?.of === model ? held : null;
 
   const pull = (e: React.PointerEvent, name: string, from: number, make: (at: number) => Edit) => {
     const sheet = svg();
@@ -31,7 +36,7 @@ export function ModelSheet({
       e,
       (to, start) => {
         now = round(from + (across ? to[0] - start[0] : to[1] - start[1]), 1);
-        setPulled({ name, at: now });
+        setPulled({ of: model, name, at: now });
       },
       (kept, travelled) => {
         setPulled(null);
@@ -40,6 +45,20 @@ export function ModelSheet({
     );
   };
 
+  /** A line by arrow keys; it is seen where it goes before it is kept. */
+  const stepped = (label: string, name: string, from: number, make: (at: number) => Edit) =>
+    steppedBy(`${label}, at ${round(from, 1)}`, (dx, dy) =>
+      press({
+        into: `model ${name}`,
+        dx,
+        dy,
+        make: (x, y) => {
+          const at = round(from + (name === '' ? x : y), 1);
+          setPulled({ of: model, name, at });
+          return make(at);
+        },
+      }),
+    );
   const left = box.x - box.w;
   const right = box.x + box.w * 2;
   const axis = pulled?.name === '' ? pulled.at : model.axis;
@@ -55,6 +74,7 @@ export function ModelSheet({
         vectorEffect="non-scaling-stroke"
         className="cursor-ew-resize"
         data-testid="axis"
+        {...stepped('Axis of symmetry', '', model.axis, (x) => ({ kind: 'move-axis', x }))}
         onPointerDown={(e) => pull(e, '', model.axis, (x) => ({ kind: 'move-axis', x }))}
       >
         <title>Axis of symmetry: drag it</title>
@@ -106,6 +126,7 @@ export function ModelSheet({
               vectorEffect="non-scaling-stroke"
               className="cursor-ns-resize"
               data-testid={`model-${l.name}`}
+              {...stepped(l.name, l.name, l.y, (at) => ({ kind: 'move-model-line', name: l.name, y: at }))}
               onPointerDown={(e) =>
                 pull(e, l.name, l.y, (at) => ({ kind: 'move-model-line', name: l.name, y: at }))
               }

@@ -3,6 +3,7 @@ import type { Edit, Part, Shape } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { recordingAt } from '../../state/recording';
 import { useStudio } from '../../state/studio';
+import { stepOf, usePresses } from '../../state/usePresses';
 import { paintDrawing, type Painter } from '../painter';
 import { round, type XY } from './geometry';
 import { nearest, pointsOf, type Step, stepsOf } from './outline';
@@ -37,6 +38,7 @@ export function ShapePoints({
   recording?: boolean;
 }) {
   const { director, edit, artwork, view } = useStudio();
+  const { press, keep } = usePresses();
   // at a stop the points are where the pose has them
   const [posed, setPosed] = useState<string[]>([]);
   useEffect(
@@ -96,35 +98,50 @@ export function ShapePoints({
   };
 
   useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (point === null || (e.target as Element).closest?.('input, textarea, select')) return;
+    const pressed = (e: KeyboardEvent) => {
+      if ((e.target as Element).closest?.('input, textarea, select')) return;
+      // from point to point of the outline, round and round
+      if ((e.key === 'PageDown' || e.key === 'PageUp') && steps.length > 0) {
+        const now = steps.findIndex((s) => s.at === point);
+        const by = e.key === 'PageDown' ? 1 : -1;
+        const first = by > 0 ? 0 : steps.length - 1;
+        setPoint(steps[now < 0 ? first : (now + by + steps.length) % steps.length]!.at);
+        e.preventDefault();
+        e.stopImmediatePropagation();
+        return;
+      }
+      if (point === null) return;
       const at = { part: part.id, drawing, shape, at: point };
       if (recording && !e.key.startsWith('Arrow')) return;
+      if (!e.key.startsWith('Arrow')) keep();
       if (e.key === 'Delete' || e.key === 'Backspace') void edit({ kind: 'remove-point', ...at });
       else if (e.key === 's' || e.key === 'S') void edit({ kind: 'round-point', ...at, smooth: true });
       else if (e.key === 'c' || e.key === 'C') void edit({ kind: 'round-point', ...at, smooth: false });
       else if (e.key.startsWith('Arrow')) {
-        const by = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
+        const by = stepOf(e);
         const step = steps.find((s) => s.at === point);
-        if (!step) return;
-        const dx = e.key === 'ArrowLeft' ? -by : e.key === 'ArrowRight' ? by : 0;
-        const dy = e.key === 'ArrowUp' ? -by : e.key === 'ArrowDown' ? by : 0;
-        const make = recording
-          ? pulled(point, 'POINT', dx, dy)
-          : ({
-              kind: 'move-point',
-              mirrored: alike,
-              ...at,
-              hold: 'POINT',
-              to: [round(step.to[0] + dx, 3), round(step.to[1] + dy, 3)],
-            } satisfies Edit);
-        if (make) void edit(make);
+        if (!step || !by) return;
+        press({
+          into: JSON.stringify(at),
+          dx: by[0],
+          dy: by[1],
+          make: (dx, dy) =>
+            recording
+              ? pulled(point, 'POINT', dx, dy)
+              : {
+                  kind: 'move-point',
+                  mirrored: alike,
+                  ...at,
+                  hold: 'POINT',
+                  to: [round(step.to[0] + dx, 3), round(step.to[1] + dy, 3)],
+                },
+        });
       } else return;
       e.preventDefault();
       e.stopImmediatePropagation();
     };
-    window.addEventListener('keydown', press, true);
-    return () => window.removeEventListener('keydown', press, true);
+    window.addEventListener('keydown', pressed, true);
+    return () => window.removeEventListener('keydown', pressed, true);
   });
 
   const group = painter()?.groupOf(part.id);

@@ -3,15 +3,20 @@ import { useEffect, useState } from 'react';
 import type { Edit, SolidPiece, TurnView } from '../../api/client';
 import { saying } from '../../benches/turn/saying';
 import { useDesk } from '../../state/desk';
+import { usePresses } from '../../state/usePresses';
 import { useStudio } from '../../state/studio';
 import type { Painter } from '../painter';
 import { round, type XY } from './geometry';
 import { drag } from './pointer';
 import { RootHandle } from './RootHandle';
 import { shownBox } from './shownBox';
+import { steppedBy } from './steppedBy';
 
 /** Below this angle a pull would need no depth at all to go anywhere, or any. */
 const LEAST = 8;
+
+/** How far forward a piece stands once it is pulled by so much, in half widths of the head. */
+const forwardOf = (piece: SolidPiece, by: number) => round(Math.max(-1.5, Math.min(1.5, piece.forward + by)));
 
 /** The middle of what a piece shows now, on the canvas. */
 function middleOf(painter: Painter | null, part: string): XY | null {
@@ -33,6 +38,7 @@ export function SolidHandles({
   unit: number;
 }) {
   const { view, director, edit } = useStudio();
+  const { press } = usePresses();
   const dial = view.character.controls.dials.find((d) => d.purpose === 'TURN');
   const at = useDesk((s) => s.dials[dial?.id ?? ''] ?? dial?.rest ?? 0);
   const chosen = useDesk((s) => s.part);
@@ -70,8 +76,7 @@ export function SolidHandles({
       e,
       (to, from) => {
         const by = (to[0] - from[0]) / (gain * halfWidth);
-        const forward = round(Math.max(-1.5, Math.min(1.5, piece.forward + by)));
-        last = saying(piece, part?.solid, { forward });
+        last = saying(piece, part?.solid, { forward: forwardOf(piece, by) });
         director.drafting(last);
       },
       (kept) => {
@@ -120,6 +125,19 @@ export function SolidHandles({
                 vectorEffect="non-scaling-stroke"
                 className={pulls ? 'cursor-ew-resize' : undefined}
                 opacity={pulls ? 1 : 0.55}
+                {...(pulls &&
+                  steppedBy(`${name}, ${round(p.forward)} forward`, (dx) =>
+                    press({
+                      into: `solid ${p.part}`,
+                      dx: dx / 100,
+                      dy: 0,
+                      make: (v) => {
+                        const part = view.character.rig.parts.find((q) => q.id === p.part);
+                        return saying(p, part?.solid, { forward: forwardOf(p, v) });
+                      },
+                    }),
+                  ))}
+                onFocus={() => useDesk.setState({ part: p.part })}
                 onPointerDown={(e) => pull(e, p)}
                 onClick={(e) => {
                   e.stopPropagation();
