@@ -12,7 +12,10 @@ const FIXED: [string, string][] = [
   ['Ctrl+Z, Ctrl+Shift+Z or Ctrl+Y', 'undo, redo: the last edit of all, on the character or the line'],
   ['Space and a drag, middle button', 'move what the stage shows'],
   ['Arrows', 'on Parts, Eyes, Brows, Hands, Kits and Turn: nudge the chosen part by 1 (Shift 10, Alt 0.1)'],
-  ['Ctrl+C, Ctrl+V', 'on those benches: copy the chosen part’s placement, put it on another part'],
+  [
+    'Ctrl+C, Ctrl+V',
+    'copy the drawing or look that has the focus, the stop the open dial stands on, or the chosen part’s placement; put it on another part, value or character',
+  ],
   ['Right click', 'on the stage: what can be done with a part'],
   ['Escape', 'let go of the drag, the artwork, the part; end Why?'],
   ['Shift+click', 'choose several parts'],

@@ -1,9 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { posesParts, useDesk } from '../state/desk';
 import { heldKeys } from '../state/held';
-import { copyPlacement, usePlacement } from '../state/placements';
+import { useCopying } from './useCopying';
 import { partRuns } from '../state/partRuns';
-import { recorded } from '../state/recording';
 import { stepOf } from '../state/usePresses';
 import { useNudges } from '../state/useNudges';
 import { useRuns } from '../state/useRuns';
@@ -23,15 +22,14 @@ const onControl = (e: KeyboardEvent) =>
 
 /** The keys that work on every bench. */
 export function Keys() {
-  const { edit, view } = useStudio();
-  const { library, rig, controls } = view.character;
+  const { view } = useStudio();
+  const { library, rig } = view.character;
   const { keys, kits } = library;
-  const { parts } = rig;
-  const { dials } = controls;
   const runs = useMemo(() => partRuns(rig), [rig]);
   const { toggle: toggleRun } = useRuns();
   const [held] = useState(heldKeys);
   const { nudge, keep } = useNudges();
+  const { copy, paste } = useCopying();
   const commands = useCommands();
   const deeds = useRef(commands);
   useEffect(() => {
@@ -48,14 +46,11 @@ export function Keys() {
         return;
       }
       const letter = e.key.toLowerCase();
-      if (ctrl && (letter === 'c' || letter === 'v') && desk.part && posesParts(desk.bench)) {
-        const part = parts.find((p) => p.id === desk.part);
-        const { rest } = usePlacement.getState();
+      if (ctrl && !e.shiftKey && (letter === 'c' || letter === 'v') && desk.bench !== 'shot') {
         // text that is marked is what is meant then
-        if (!part || !window.getSelection()?.isCollapsed) return;
-        e.preventDefault();
-        if (letter === 'c') copyPlacement(part);
-        else if (rest) void edit(recorded({ kind: 'place', part: part.id, rest }, dials));
+        if (!window.getSelection()?.isCollapsed) return;
+        keep();
+        if (letter === 'c' ? copy(e.target) : paste()) e.preventDefault();
         return;
       }
       if (typing(e) || e.ctrlKey || e.metaKey) return;
@@ -124,6 +119,6 @@ export function Keys() {
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', away);
     };
-  }, [edit, keys, kits, runs, toggleRun, dials, held, parts, nudge, keep]);
+  }, [keys, kits, runs, toggleRun, held, nudge, keep, copy, paste]);
   return <KeyList />;
 }

@@ -5,7 +5,7 @@ import { useKeyOf } from '../app/keymap';
 import { useCommands } from '../app/useCommands';
 import { useRoom } from '../room/room';
 import { useDesk } from '../state/desk';
-import { copyPlacement, usePlacement } from '../state/placements';
+import { copyPlacement, useClipboard } from '../state/clipboard';
 import { recorded } from '../state/recording';
 import { useStudio } from '../state/studio';
 import { useSight } from './sight';
@@ -82,7 +82,7 @@ function OfPart({
   const solo = useDesk((s) => s.solo.includes(part.id));
   const picked = useDesk((s) => s.picks[part.id]);
   const { dials } = useStudio().view.character.controls;
-  const copied = usePlacement();
+  const copied = useClipboard((s) => (s.copied?.kind === 'placement' ? s.copied : null));
   const why = useKeyOf('why');
   const desk = useDesk.getState;
   return (
@@ -136,13 +136,11 @@ function OfPart({
         Copy its placement
       </Item>
       <Item
-        disabled={!copied.rest}
-        does={() =>
-          copied.rest && void edit(recorded({ kind: 'place', part: part.id, rest: copied.rest }, dials))
-        }
+        disabled={!copied}
+        does={() => copied && void edit(recorded({ kind: 'place', part: part.id, rest: copied.rest }, dials))}
         keys="Ctrl+V"
       >
-        {copied.rest ? `Put on the placement of ${copied.of}` : 'Put on a placement'}
+        {copied ? `Put on the placement of ${copied.of}` : 'Put on a placement'}
       </Item>
     </>
   );

@@ -105,6 +105,7 @@ function LookCard({ entry, picture }: { entry: Entry; picture: React.ReactNode }
   return (
     <div
       data-testid={`look-${look.id}`}
+      data-copies={`look:${look.id}`}
       className={`group overflow-hidden rounded-xl border bg-paper ${
         strength > 0 ? 'border-doing ring-2 ring-doing' : 'border-line hover:border-faint'
       }`}

@@ -89,6 +89,7 @@ export function Drawings({ part }: { part: Part }) {
           return (
             <div
               key={id}
+              data-copies={d && `drawing:${part.id}/${id}`}
               className={`group relative rounded-lg border ${
                 pin === id || picks[part.id] === id ? 'border-doing bg-doing-soft' : 'border-line bg-card'
               } ${now ? 'ring-2 ring-tide' : ''}`}

@@ -143,6 +143,18 @@ class KeyboardStoryTest extends Story {
         hand.settle();
         assertThat(hand.transform("nose")).isNotEqualTo(place);
 
+        // its drawing onto another part, and away again
+        reach("^Pick Nose$");
+        press("Control+c");
+        reach("^nose$");
+        along("ArrowRight", "left brow");
+        press("Enter", "Control+v");
+        hand.settle();
+        assertThat(page.getByLabel("Pick Nose")).isVisible();
+        press("Control+z");
+        hand.settle();
+        assertThat(page.getByLabel("Pick Nose")).hasCount(0);
+
         // eyes that squint, mouths for every sound, brows and looks
         go("Eyes");
         act("^Squint$");

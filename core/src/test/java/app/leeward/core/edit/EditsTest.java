@@ -2,8 +2,10 @@ package app.leeward.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Box;
 import app.leeward.core.art.PathPoints;
 import app.leeward.core.art.Point;
 import app.leeward.core.mouth.Viseme;
@@ -122,7 +124,7 @@ class EditsTest {
                 .isEqualTo("no-such-point");
         assertThat(refused(new RemovePoint("nose", "nose", 7, 0))).isEqualTo("no-such-point");
         assertThat(refused(new PaintShape("nose", "nose", 0, "#123456", "", 0))).isEqualTo("no-colour");
-        Character copied = done(FACE, new CopyDrawing("nose", "nose", "nose up"));
+        Character copied = done(FACE, new CopyDrawing("nose", "nose", "nose up", Optional.empty()));
         assertThat(copied.part("nose").orElseThrow().drawing("nose-up")).isPresent();
         assertThat(done(copied, new DropDrawing("nose", "nose-up"))).isEqualTo(FACE);
         assertThat(refused(new DropDrawing("mouth", "ah"))).isEqualTo("in-use");
@@ -137,5 +139,35 @@ class EditsTest {
                         .stroke()
                         .width())
                 .isEqualTo(3);
+    }
+
+    @Test
+    void aDrawingIsCopiedOntoAnotherPartAboutItsPivotAndOntoTheOtherSideMirrored() {
+        Part nose = FACE.part("nose").orElseThrow();
+        Part mouth = FACE.part("mouth").orElseThrow();
+        Box was = box(FACE, "nose", "nose");
+        Character copied = done(FACE, new CopyDrawing("nose", "nose", "odd", Optional.of("mouth")));
+        assertThat(copied.part("nose")).contains(nose);
+        Box is = box(copied, "mouth", "odd");
+        assertThat(is.minX() - mouth.pivot().x())
+                .isCloseTo(was.minX() - nose.pivot().x(), within(1e-9));
+        assertThat(is.maxY() - mouth.pivot().y())
+                .isCloseTo(was.maxY() - nose.pivot().y(), within(1e-9));
+
+        Part left = FACE.part("ear-left").orElseThrow();
+        Part right = FACE.part("ear-right").orElseThrow();
+        String ear = left.drawings().get(0).id();
+        Box drawn = box(FACE, "ear-left", ear);
+        Box across = box(
+                done(FACE, new CopyDrawing("ear-left", ear, "other", Optional.of("ear-right"))), "ear-right", "other");
+        assertThat(across.maxX() - right.pivot().x()).isCloseTo(left.pivot().x() - drawn.minX(), within(1e-9));
+        assertThat(across.minY() - right.pivot().y())
+                .isCloseTo(drawn.minY() - left.pivot().y(), within(1e-9));
+        assertThat(refused(new CopyDrawing("nose", "nose", "odd", Optional.of("gone"))))
+                .isEqualTo("no-part");
+    }
+
+    private static Box box(Character c, String part, String drawing) {
+        return c.drawing(part, drawing).orElseThrow().art().bounds().orElseThrow();
     }
 }

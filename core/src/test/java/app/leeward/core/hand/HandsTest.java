@@ -28,6 +28,7 @@ import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.apache.commons.numbers.complex.Complex;
 import org.junit.jupiter.api.Test;
@@ -217,7 +218,7 @@ class HandsTest {
         Character put = done(c, new SetWrist("hand-left", "other-0", new Point(530, 480), new Point(530, 520)));
         Wrist w = Told.wrists(put).get("hand-left/other-0");
         assertThat(w.first()).as("the left one, seen from the arm").isEqualTo(new Point(530, 520));
-        Character copied = done(put, new CopyDrawing("hand-left", "flat", "another"));
+        Character copied = done(put, new CopyDrawing("hand-left", "flat", "another", Optional.empty()));
         assertThat(Told.wrists(copied)).isEqualTo(Told.wrists(put));
         assertThat(Told.wrists(done(copied, new DropDrawing("hand-left", "other-0"))))
                 .isEmpty();

@@ -31,6 +31,7 @@ import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.geometry.euclidean.twod.AffineTransformMatrix2D;
 import org.apache.commons.geometry.euclidean.twod.Vector2D;
 import org.apache.commons.geometry.euclidean.twod.rotation.Rotation2D;
@@ -169,7 +170,7 @@ class WristBendTest {
     void theSamePointOnEveryDrawingIsGivenTheSame() {
         Character c = done(RIG, new BendWrist(hand(RIG), 0.5));
         String open = c.part(hand(c)).orElseThrow().shown();
-        c = done(c, new CopyDrawing(hand(c), open, "half as large"));
+        c = done(c, new CopyDrawing(hand(c), open, "half as large", Optional.empty()));
         Part now = c.part(hand(c)).orElseThrow();
         String copy = now.drawings().get(1).id();
         // drawn elsewhere, turned and half as large: its wrist tells which point is which

@@ -29,6 +29,7 @@ import app.leeward.core.rig.DrawingKey;
 import app.leeward.core.rig.Part;
 import app.leeward.core.seeded.Seeded;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -159,7 +160,7 @@ class HalfwayTest {
         assertThat(over.describe(one)).contains("Key a shows").contains("no longer");
         Character two = done(one, over);
         assertThat(two.library().keys()).containsExactly(new DrawingKey("a", part, oh));
-        Character copied = done(two, new CopyDrawing(part, oh, "other oh"));
+        Character copied = done(two, new CopyDrawing(part, oh, "other oh", Optional.empty()));
         Character keyed = done(copied, new SetKey(part, "other-oh", "1"));
         assertThat(done(keyed, new DropDrawing(part, "other-oh")).library().keys())
                 .isEqualTo(two.library().keys());
@@ -173,7 +174,7 @@ class HalfwayTest {
         assertThat(off.describe(MADE)).isEqualTo("Key c shows nothing of mouth");
         Character keyed = done(MADE, off);
         assertThat(keyed.library().keys()).containsExactly(new DrawingKey("c", part, Part.NOTHING));
-        assertThat(done(keyed, new CopyDrawing(part, id(MADE, Viseme.OH), "other oh"))
+        assertThat(done(keyed, new CopyDrawing(part, id(MADE, Viseme.OH), "other oh", Optional.empty()))
                         .library()
                         .keys())
                 .isEqualTo(keyed.library().keys());
