@@ -1,185 +1,48 @@
-import { heardOf } from '../rules/rules';
-import { isAway, useConnection } from './connection';
+import { isAway } from './connection';
 import { Refusal } from './refusal';
-import type { components } from './schema';
+import type {
+  CharacterView,
+  RunsView,
+  Edit,
+  ShotEdit,
+  Frame,
+  BentView,
+  WordSounds,
+  LineView,
+  ReadingView,
+  LineOfScript,
+  PoseBody,
+  Item,
+  Template,
+  Step,
+  WhyView,
+  Joint,
+  Redrawn,
+  IntakeReport,
+  EyesView,
+  ExporterView,
+  ExportView,
+  TransferView,
+  FindingsView,
+  BrowsView,
+  LooksView,
+  WorstView,
+  WallView,
+  MouthRulers,
+  PreviewView,
+  SaidView,
+  VersionView,
+  HandsView,
+  TurnView,
+  DialView,
+  ExactView,
+  Artwork,
+  Schemas,
+} from './model';
+import { call, get, post, step, send } from './http';
 
 export { Refusal };
-
-type Schemas = components['schemas'];
-export type CharacterView = Schemas['CharacterView'];
-export type Character = Schemas['Character'];
-export type Part = Schemas['Part'];
-export type Kit = Schemas['Kit'];
-export type DrawnRun = Schemas['DrawnRun'];
-export type RunSheet = Schemas['RunSheet'];
-export type RunsView = Schemas['RunsView'];
-export type Drawing = Schemas['Drawing'];
-export type Dial = Schemas['Dial'];
-export type Edit = Schemas['Edit'];
-export type ShotEdit = Schemas['ShotEdit'];
-export type Frame = Schemas['Frame'];
-export type Placed = Schemas['Placed'];
-export type BentView = Schemas['BentView'];
-export type Gesture = Schemas['Gesture'];
-export type Shot = Schemas['Shot'];
-export type Tracks = Schemas['Tracks'];
-export type Track = Schemas['Track'];
-export type Strip = Schemas['Strip'];
-export type DialKey = Schemas['DialKey'];
-export type Way = Schemas['Way'];
-export type HeldDrawing = Schemas['HeldDrawing'];
-export type LookSpan = Schemas['LookSpan'];
-export type Mood = Schemas['Mood'];
-export type MoodSpan = Schemas['MoodSpan'];
-export type KitSpan = Schemas['KitSpan'];
-export type TimingSpan = Schemas['TimingSpan'];
-export type CuePlacement = Schemas['CuePlacement'];
-export type ShotNote = Schemas['ShotNote'];
-export type DialogueLine = Schemas['DialogueLine'];
-export type WordSounds = Schemas['WordSounds'];
-export type PlacedLine = Schemas['PlacedLine'];
-export type LineView = Schemas['LineView'];
-export type ReadingView = Schemas['ReadingView'];
-export type TierView = Schemas['TierView'];
-export type LineOfScript = Schemas['LineOfScript'];
-export type PoseBody = Schemas['PoseBody'];
-export type Reason = Schemas['Reason'];
-export type Shape = Schemas['Shape'];
-export type Item = Schemas['Item'];
-export type Template = Schemas['TemplateView'];
-export type Step = Schemas['Step'];
-export type WhyView = Schemas['WhyView'];
-export type Joint = Schemas['Joint'];
-export type Redrawn = Schemas['Redrawn'];
-export type Placement = Schemas['Placement'];
-export type IntakeReport = Schemas['IntakeReport'];
-export type Recognition = Schemas['Recognition'];
-export type Slot = Schemas['Slot'];
-export type EyesView = Schemas['EyesView'];
-export type ExporterView = Schemas['ExporterView'];
-export type ExportView = Schemas['ExportView'];
-export type Finding = Schemas['Finding'];
-export type TransferItem = Schemas['TransferItem'];
-export type TransferView = Schemas['TransferView'];
-export type SafeMend = Schemas['SafeMend'];
-export type FindingsView = Schemas['FindingsView'];
-export type ShotFinding = Schemas['ShotFinding'];
-export type BrowsView = Schemas['BrowsView'];
-export type LooksView = Schemas['LooksView'];
-export type Look = Schemas['Look'];
-export type Cue = Schemas['Cue'];
-export type Blink = Schemas['Blink'];
-export type WorstView = Schemas['WorstView'];
-export type WallView = Schemas['WallView'];
-export type MouthRulers = Schemas['MouthRulers'];
-export type PreviewView = Schemas['PreviewView'];
-export type SaidView = Schemas['SaidView'];
-export type VersionView = Schemas['VersionView'];
-export type ChangeView = Schemas['ChangeView'];
-export type Swatch = Schemas['Swatch'];
-export type ViewSet = Schemas['ViewSet'];
-export type HandsView = Schemas['HandsView'];
-export type Wrist = Schemas['Wrist'];
-export type TurnView = Schemas['TurnView'];
-export type DialView = Schemas['DialView'];
-export type Ease = Schemas['Ease'];
-export type Stop = Schemas['Stop'];
-export type HeadShape = Schemas['HeadShape'];
-export type SolidPiece = Schemas['SolidPiece'];
-export type Solid = Schemas['Solid'];
-export type ExactView = Schemas['ExactView'];
-export type Artwork = Record<string, Shape[]>;
-
-async function refusal(response: Response): Promise<Refusal> {
-  try {
-    const p = await response.json();
-    return new Refusal(
-      response.status,
-      p.code ?? 'unknown',
-      p.place ?? '',
-      p.detail ?? response.statusText,
-      told(p.since ?? [], p.sinceAll ?? 0),
-    );
-  } catch {
-    return new Refusal(response.status, 'unknown', '', `The server answered ${response.status}.`);
-  }
-}
-
-/** What was done in the meantime, and that there was more of it than is told. */
-function told(since: string[], all: number): string[] {
-  return all > since.length ? [`… and ${all - since.length} earlier changes`, ...since] : since;
-}
-
-/** The value that shows a write to come from this page. The server gave it in a cookie, which other pages cannot read. */
-function token(): string {
-  return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
-}
-
-async function ask(path: string, init?: RequestInit): Promise<Response> {
-  const writes = init?.method !== undefined && init.method !== 'GET';
-  try {
-    return await fetch(
-      `/api/v1${path}`,
-      writes ? { ...init, headers: { ...init.headers, 'X-XSRF-TOKEN': token() } } : init,
-    );
-  } catch (e) {
-    if (e instanceof DOMException && e.name === 'AbortError') throw e;
-    throw new Refusal(0, 'offline', '', 'The server does not answer. Nothing accepted is lost.');
-  }
-}
-
-async function call(path: string, init?: RequestInit): Promise<Response> {
-  try {
-    let response = await ask(path, init);
-    if (response.status === 403 && token() === '') {
-      // cookies were cleared while the page was open: any answer brings a new one
-      await ask('/characters?size=1');
-      response = await ask(path, init);
-    }
-    heardOf(response.headers.get('Leeward-Rules'));
-    if (!response.ok) throw await refusal(response);
-    useConnection.getState().answered();
-    return response;
-  } catch (e) {
-    if (e instanceof Refusal) useConnection.getState().refused(e);
-    throw e;
-  }
-}
-
-async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
-  return (await call(path, { signal })).json();
-}
-
-async function post<T>(path: string, body: unknown, signal?: AbortSignal, more?: RequestInit): Promise<T> {
-  const init = {
-    method: 'POST',
-    body: JSON.stringify(body),
-    headers: { 'Content-Type': 'application/json' },
-    signal,
-    ...more,
-  };
-  return (await call(path, init)).json();
-}
-
-/** Longest body, in letters, that a browser goes on sending when the page is left. */
-const KEPT_ALIVE = 30_000;
-
-/** A step is seen before it is answered, so it goes on its way even when the page is reloaded in that moment. */
-async function step<T>(path: string, body: object): Promise<T> {
-  const count = (by: number) => useConnection.setState((s) => ({ sending: s.sending + by }));
-  count(1);
-  try {
-    return await post<T>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
-  } finally {
-    count(-1);
-  }
-}
-
-async function send<T>(path: string, parts: Record<string, string | File>): Promise<T> {
-  const form = new FormData();
-  for (const [name, value] of Object.entries(parts)) form.append(name, value);
-  return (await call(path, { method: 'POST', body: form })).json();
-}
+export type * from './model';
 
 /** Whoever waits for a recording to be read: told how far it is, and can end it. */
 export interface Waiting {
@@ -194,7 +57,7 @@ const LOOK_AGAIN = 300;
  *
  * @returns the line
  */
-async function read(asked: Promise<ReadingView>, { heard, signal }: Waiting): Promise<LineView> {
+export async function read(asked: Promise<ReadingView>, { heard, signal }: Waiting): Promise<LineView> {
   let reading = await asked;
   for (;;) {
     heard(reading);

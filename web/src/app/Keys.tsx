@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { posesParts, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { posesParts } from '../state/benches';
 import { heldKeys } from '../state/held';
 import { useCopying } from './useCopying';
 import { partRuns } from '../state/partRuns';

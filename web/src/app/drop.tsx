@@ -15,6 +15,7 @@ import { NameDialog, type Naming } from './NameDialog';
 import { isTimed, textOf } from './script';
 import { TimedDialog } from './TimedDialog';
 import { WordsDialog } from './WordsDialog';
+import { DropZone } from './DropZone';
 
 /** Bytes of the largest file the server reads, of any kind. */
 const LARGEST_FILE = 64 * 2 ** 20;
@@ -295,17 +296,5 @@ export function DropProvider({ children }: { children: ReactNode }) {
         </div>
       )}
     </Context.Provider>
-  );
-}
-
-function DropZone({ lit, children }: { lit: boolean; children: ReactNode }) {
-  return (
-    <p
-      className={`grid flex-1 place-items-center rounded-2xl border-4 border-dashed bg-paper/85 p-6 ${
-        lit ? 'border-doing' : 'border-line text-faint'
-      }`}
-    >
-      {children}
-    </p>
   );
 }

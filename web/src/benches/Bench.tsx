@@ -1,7 +1,8 @@
 import { type ComponentType, createElement, lazy, Suspense, useEffect, useRef } from 'react';
 import { WhyCard } from '../stage/WhyCard';
 import { Guarded } from '../room/Guarded';
-import { type Bench as BenchName, BENCHES, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { BENCHES, type Bench as BenchName } from '../state/benches';
 
 function NotLoaded() {
   return (

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ChevronDown, ListPlus, Plus } from 'lucide-react';
+import { ChevronDown, Plus } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import { useState } from 'react';
 import { api, type Shot } from '../api/client';
@@ -7,7 +7,7 @@ import { LivePanel } from '../live/LivePanel';
 import { useLive } from '../live/liveState';
 import { FirstPass } from '../shot/FirstPass';
 import { Foot } from '../shot/Foot';
-import { keyOf } from '../shot/items';
+import { keyOf } from '../shot/tracks';
 import { allTracks } from '../shot/lanes';
 import { Sheet } from '../shot/Sheet';
 import { ShotCheck, ShotCheckButton } from '../shot/ShotCheck';
@@ -18,6 +18,7 @@ import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { asMessage, useStudio } from '../state/studio';
 import { EditableName } from '../ui/EditableName';
+import { Lines } from '../shot/LinesMenu';
 
 /** Acting over time: the exposure sheet, downwards or across, with what a key would write at its foot. */
 export function ShotBench() {
@@ -201,72 +202,6 @@ function TracksMenu({ shot }: { shot: Shot }) {
               );
             })}
           </div>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
-  );
-}
-
-/** What is said in the shot, and where: lines are placed, moved and lifted. */
-function Lines({ shot }: { shot: Shot }) {
-  const { view, line, changeLine, editLine } = useStudio();
-  const shots = useQuery({ queryKey: ['lines', view.id], queryFn: () => api.lines(view.id) });
-  const others = (shots.data?.items ?? []).filter((s) => s.id !== line?.id);
-  return (
-    <Popover.Root>
-      <Popover.Trigger className="btn px-2">
-        {shot.lines.length === 1 ? '1 line' : `${shot.lines.length} lines`}{' '}
-        <ChevronDown size={13} aria-hidden />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={4}
-          aria-label="Lines in this shot"
-          className="z-50 max-h-[60vh] w-[330px] overflow-y-auto rounded-lg border border-line bg-card p-3 text-[13px] shadow-xl"
-        >
-          {shot.lines.map((p) => (
-            <div key={p.at} className="mb-2 flex items-center gap-2">
-              <span className="min-w-0 flex-1 truncate" title={p.line.text}>
-                “{p.line.text}”
-              </span>
-              <label className="flex items-center gap-1">
-                <span className="text-faint">from</span>
-                <input
-                  key={p.at}
-                  className="field w-14 py-0"
-                  aria-label="Frame it begins at"
-                  defaultValue={p.at + 1}
-                  onBlur={(e) => {
-                    const to = Math.round(Number(e.target.value)) - 1;
-                    if (Number.isFinite(to) && to >= 0 && to !== p.at)
-                      void editLine({ kind: 'move-line', at: p.at, to });
-                    else e.target.value = String(p.at + 1);
-                  }}
-                  onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-                />
-              </label>
-              <button
-                className="btn px-1.5 py-0"
-                onClick={() => void editLine({ kind: 'lift-line', at: p.at })}
-              >
-                Remove
-              </button>
-            </div>
-          ))}
-          {shot.lines.length === 0 && <p className="mb-2 text-faint">Nothing is said in this shot.</p>}
-          {others.length > 0 && <h2 className="mt-1 mb-1 font-semibold">Place at this frame</h2>}
-          {others.map((s) => (
-            <button
-              key={s.id}
-              className="btn mb-1 w-full text-left"
-              onClick={() =>
-                void changeLine((l) => api.placeLine(l.id, l.revision, useDesk.getState().frame, s.id))
-              }
-            >
-              <ListPlus size={13} aria-hidden /> <span className="min-w-0 truncate">{s.name}</span>
-            </button>
-          ))}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Archive, ArchiveRestore, Check, Copy, PencilLine } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { api, type Item } from '../api/client';
-import { BENCH_NAMES, BENCHES, type Bench, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { BENCH_NAMES, BENCHES, type Bench } from '../state/benches';
 import { told } from '../ui/told';
 
 /** A bench as the server names the stage of the work it is for. */

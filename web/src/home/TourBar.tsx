@@ -1,6 +1,7 @@
 import { ArrowRight, Check, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { BENCH_NAMES, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { BENCH_NAMES } from '../state/benches';
 import { useExports } from '../state/exports';
 import { useStudio } from '../state/studio';
 import { JOB_WORDS, JOBS, nextJob, useTour } from './tourState';

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { keep, kept } from '../state/kept';
-import type { Bench } from '../state/desk';
+import type { Bench } from '../state/benches';
 
 /** The jobs of the tour, in their order: each is ticked off by doing it, wherever and however that is done. */
 export const JOBS = ['turn', 'blink', 'mouth', 'say', 'hand-over'] as const;

@@ -1,4 +1,5 @@
-import { type Item, moodItems, timingItems } from '../shot/items';
+import { moodItems, timingItems } from '../shot/spanItems';
+import { type Item } from '../shot/item';
 import { useStudio } from '../state/studio';
 import { SpanBar } from './SpanBar';
 

@@ -1,5 +1,5 @@
 import type { Mood } from '../api/client';
-import { MOODS } from '../shot/items';
+import { MOODS } from '../shot/tracks';
 import { useStudio } from '../state/studio';
 import type { Stretch } from './spans';
 import { DrawingThumb } from '../ui/DrawingThumb';

@@ -1,6 +1,7 @@
 import { Pause, Play, Repeat, SkipBack, ZoomIn, ZoomOut } from 'lucide-react';
 import type { LineView } from '../api/client';
-import { isTall, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { isTall } from '../state/benches';
 import { useStudio } from '../state/studio';
 import { usePlayer } from './player';
 import { MOST_ZOOM, useSoundDesk } from './soundDesk';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { TIMINGS } from '../shot/items';
+import { TIMINGS } from '../shot/tracks';
 import { useStudio } from '../state/studio';
 import type { Stretch } from './spans';
 

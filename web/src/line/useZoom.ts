@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { useDesk } from '../state/desk';
-import type { Sight } from './SoundLanes';
+import type { Sight } from './laneProps';
 import { MOST_ZOOM, useSoundDesk } from './soundDesk';
 
 /** Of what is beside the sight so much, in sights, is drawn too, so that a scroll shows no holes. */

@@ -1,18 +1,12 @@
 import { open, type PlayedFace } from 'page-face';
 import type { Dial, Frame, PoseBody } from '../api/client';
-import { Painter, pictures } from '../stage/painter';
+import { Painter } from '../stage/painter';
+import { pictures } from '../stage/elements';
 import { dialOf, over, posed, valueOf } from './asked';
 import { type FaceFile, type FaceLine, readFace } from './faceFile';
+import { STYLE, WAITS } from './faceStyle';
 
 const SVG = 'http://www.w3.org/2000/svg';
-
-const STYLE = `
-:host { display: inline-block; width: 320px; max-width: 100%; }
-:host([hidden]) { display: none; }
-svg { display: block; width: 100%; height: 100%; }
-p { margin: 0; font: 14px/1.4 system-ui, sans-serif; }
-.said { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
-`;
 
 /** What is going on over time: a line that is said, or a cue. */
 interface Going {
@@ -326,5 +320,3 @@ export class LeewardFace extends HTMLElement {
     else this.stop();
   }
 }
-
-const WAITS = 'The page may not make a sound before somebody has clicked in it.';

@@ -1,5 +1,6 @@
 import type { Character, Item } from '../api/client';
-import { BENCH_NAMES, BENCHES, posesParts, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { BENCH_NAMES, BENCHES, posesParts } from '../state/benches';
 
 /** Something that is found by its name. */
 export interface Entry {

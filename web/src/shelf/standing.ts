@@ -1,6 +1,7 @@
 import type { Dial } from '../api/client';
 import { useKeyed } from '../state/acted';
-import { acts, useDesk } from '../state/desk';
+import { useDesk } from '../state/desk';
+import { acts } from '../state/benches';
 import { hold } from './values';
 
 const value = (dial: Dial, held: number | undefined, keyed: number | undefined) =>

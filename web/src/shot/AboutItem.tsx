@@ -1,7 +1,7 @@
 import type { ShotEdit } from '../api/client';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
-import type { Item } from './items';
+import type { Item } from './item';
 
 /** What can be typed about the one thing that was clicked. */
 export function AboutItem({ item, edit }: { item: Item; edit: (e: ShotEdit) => void }) {

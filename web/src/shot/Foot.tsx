@@ -2,14 +2,16 @@ import { Copy, FlipHorizontal2, MoreHorizontal, Repeat2, Scissors, Trash2 } from
 import { DropdownMenu } from 'radix-ui';
 import type { Shot, Way } from '../api/client';
 import { useRef, useState } from 'react';
-import { useActed, useKeyed } from '../state/acted';
+import { useKeyed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { AboutItem } from './AboutItem';
 import { itemsOn } from './items';
 import { useCutting, wayEdit, WAYS } from './sheetKeys';
-import { type Chosen, useSheet } from './sheetState';
+import { useSheet } from './sheetState';
 import { handedOver, said, writing } from './writing';
+import { KeepCue, CUE_NAME } from './KeepCue';
+import { Bezier } from './Bezier';
 
 /** What is chosen and what can be done with it; below it, what a key would write. */
 export function Foot({ shot }: { shot: Shot }) {
@@ -200,97 +202,6 @@ function Choice({ does, keys, children }: { does: () => unknown; keys?: string; 
       <span>{children}</span>
       {keys && <span className="shrink-0 text-faint">{keys}</span>}
     </DropdownMenu.Item>
-  );
-}
-
-const CUE_NAME = 'name-of-the-cue';
-
-/** Names what the chosen dials do, so that it can be dropped in anywhere. */
-function KeepCue({ chosen, done }: { chosen: Chosen; done: () => void }) {
-  const { edit, tell, view } = useStudio();
-  const open = useActed((s) => s.open);
-  const [name, setName] = useState('');
-  const keep = async () => {
-    const { cues } = view.character.library;
-    const stem = `cue-${
-      name
-        .trim()
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-|-$/g, '') || 'own'
-    }`;
-    let id = stem;
-    for (let n = 2; cues.some((c) => c.id === id); n++) id = `${stem}-${n}`;
-    const cue = open?.cueOf(chosen.tracks, chosen.from, chosen.to, id, name.trim());
-    if (!cue || typeof cue === 'string')
-      return tell({ message: cue || 'The page has not loaded its rules. Reload the page.', bad: true });
-    if (await edit({ kind: 'set-cue', cue })) {
-      tell({ message: `“${cue.name}” is a cue now: it is under + at the head of Cues.`, bad: false });
-      done();
-    }
-  };
-  return (
-    <form
-      className="flex items-center gap-1.5"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (name.trim()) void keep();
-      }}
-    >
-      <input
-        className="field w-[130px] py-0.5"
-        id={CUE_NAME}
-        aria-label="Name of the cue"
-        placeholder="name of the cue"
-        value={name}
-        maxLength={60}
-        onChange={(e) => setName(e.target.value)}
-        onKeyDown={(e) => {
-          e.stopPropagation();
-          if (e.key === 'Escape') done();
-        }}
-      />
-      <button className="btn" disabled={name.trim() === ''}>
-        Keep
-      </button>
-    </form>
-  );
-}
-
-/** A curve as its four numbers, typed. */
-function Bezier({ way, set }: { way: Way; set: (way: Way) => void }) {
-  if (way.kind !== 'curve') return null;
-  const text = [way.x1, way.y1, way.x2, way.y2].map((n) => +n.toFixed(3)).join(' ');
-  const keep = (typed: string) => {
-    const n = typed
-      .split(/[\s,]+/)
-      .filter((t) => t !== '')
-      .map(Number);
-    const [x1, y1, x2, y2] = n;
-    if (n.length !== 4 || n.some((v) => !Number.isFinite(v)) || x1! < 0 || x1! > 1 || x2! < 0 || x2! > 1)
-      return false;
-    if (typed !== text) set({ kind: 'curve', x1: x1!, y1: y1!, x2: x2!, y2: y2! });
-    return true;
-  };
-  return (
-    <label className="flex items-center gap-1.5">
-      <span className="text-faint">cubic-bezier</span>
-      <input
-        className="field w-[158px] py-0"
-        defaultValue={text}
-        title="Four numbers; the first and the third from 0 to 1"
-        onBlur={(e) => {
-          if (!keep(e.target.value)) e.target.value = text;
-        }}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') e.currentTarget.blur();
-          if (e.key === 'Escape') {
-            e.currentTarget.value = text;
-            e.currentTarget.blur();
-          }
-        }}
-      />
-    </label>
   );
 }
 

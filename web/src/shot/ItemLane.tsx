@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { Item } from './items';
+import type { Item } from './item';
 import type { Lane, Paper } from './lanes';
 
 /** What lies over a stretch: drawings as cards, looks as they come and go, cues, blinks, runs, notes. */

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Artwork, Drawing } from '../api/client';
-import { paintDrawing } from '../stage/painter';
+import { paintDrawing } from '../stage/alone';
 import { measured, viewBoxOf } from '../ui/measured';
 
 /** The id of the symbol of a drawing's art, so that it is painted once however often it shows. */

@@ -1,5 +1,5 @@
 import type { Character, Dial, Shot, Track } from '../api/client';
-import { keyOf } from './items';
+import { keyOf } from './tracks';
 
 /** One column of the sheet, or one lane of it running across. */
 export interface Lane {

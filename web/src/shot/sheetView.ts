@@ -1,7 +1,8 @@
 import type { OpenLine } from 'page-core';
 import { useEffect, useState } from 'react';
 import type { Character, DialKey, Shot, Way } from '../api/client';
-import { type Item, itemsOn } from './items';
+import { itemsOn } from './items';
+import { type Item } from './item';
 import type { Lane } from './lanes';
 import { useSheet, zoomBy } from './sheetState';
 

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Artwork, Character, Frame, Placed, Shape } from '../api/client';
-import { Painter, paintDrawing } from './painter';
+import { Painter } from './painter';
+import { paintDrawing } from './alone';
 
 const shape = (over: Partial<Shape> = {}): Shape => ({
   name: '',

@@ -1,5 +1,5 @@
 import type { Artwork, Character } from '../api/client';
-import { paintDrawing } from './painter';
+import { paintDrawing } from './alone';
 
 export interface ViewBox {
   x: number;

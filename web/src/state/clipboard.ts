@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Character, Edit, Part } from '../api/client';
-import { type Desk, posesParts } from './desk';
+import type { Desk } from './desk';
+import { posesParts } from './benches';
 import { recorded, valueOf } from './recording';
 
 /** What was copied last. It stays when another character is opened; only a look goes over to that one. */

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { fromHash, toHash, useDesk, wentOn } from './desk';
+import { useDesk } from './desk';
+import { fromHash, toHash, wentOn } from './address';
 
 describe('the desk in the address', () => {
   beforeEach(() =>

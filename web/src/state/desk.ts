@@ -1,39 +1,6 @@
 import { create } from 'zustand';
-
-export const BENCHES = [
-  'intake',
-  'parts',
-  'eyes',
-  'mouths',
-  'brows',
-  'hands',
-  'kits',
-  'turn',
-  'lines',
-  'shot',
-  'hand-over',
-] as const;
-export type Bench = (typeof BENCHES)[number];
-export const BENCH_NAMES: Record<Bench, string> = {
-  intake: 'Intake',
-  parts: 'Parts',
-  eyes: 'Eyes',
-  mouths: 'Mouths',
-  brows: 'Brows',
-  hands: 'Hands',
-  kits: 'Kits',
-  turn: 'Turn',
-  lines: 'Lines',
-  shot: 'Shot',
-  'hand-over': 'Hand over',
-};
-/** Benches that need the whole height beside the face; the line keeps to the face's side there. */
-export const isTall = (bench: Bench) => bench !== 'lines';
-
-/** Benches on which what is acted along the shot shows; on the others the hand alone poses. */
-export const acts = (bench: Bench) => bench === 'lines' || bench === 'shot' || bench === 'hand-over';
-/** Benches on which a part's rest pose is what one works at. */
-export const posesParts = (bench: Bench) => !acts(bench) && bench !== 'mouths';
+import { fromHash } from './address';
+import type { Bench } from './benches';
 
 /** What the rigger has on the desk: which bench, which pose, which line and frame. All of it lives in the address. */
 export interface Desk {
@@ -154,62 +121,6 @@ function put(map: Record<string, string>, key: string, value: string | null): Re
   return next;
 }
 
-/** The desk as a part of the address, and back. Unknown or broken pieces are dropped. */
-export function toHash(d: Desk): string {
-  const q = new URLSearchParams();
-  if (d.home) q.set('home', '');
-  if (d.character) q.set('c', d.character);
-  q.set('b', d.bench);
-  for (const [k, v] of Object.entries(d.dials)) q.set(`d.${k}`, String(Math.round(v * 1000) / 1000));
-  for (const [k, v] of Object.entries(d.picks)) q.set(`k.${k}`, v);
-  for (const [k, v] of Object.entries(d.pins)) q.set(`p.${k}`, v);
-  for (const [k, v] of Object.entries(d.looks)) q.set(`x.${k}`, String(Math.round(v * 1000) / 1000));
-  if (d.line) q.set('l', d.line);
-  if (d.frame > 0) q.set('f', String(d.frame));
-  if (d.part) q.set('part', d.part);
-  if (d.dial) q.set('dial', d.dial);
-  if (d.also.length) q.set('also', d.also.join(' '));
-  for (const what of ['hidden', 'locked', 'solo'] as const)
-    if (d[what].length) q.set(what, d[what].join(' '));
-  return `#${q.toString()}`;
-}
-
-export function fromHash(hash: string): Partial<Desk> {
-  const q = new URLSearchParams(hash.replace(/^#/, ''));
-  const dials: Record<string, number> = {};
-  const picks: Record<string, string> = {};
-  const pins: Record<string, string> = {};
-  const looks: Record<string, number> = {};
-  for (const [k, v] of q) {
-    const value = Number(v);
-    if (k.startsWith('d.') && Number.isFinite(value)) dials[k.slice(2)] = value;
-    if (k.startsWith('x.') && Number.isFinite(value)) looks[k.slice(2)] = value;
-    if (k.startsWith('k.')) picks[k.slice(2)] = v;
-    if (k.startsWith('p.')) pins[k.slice(2)] = v;
-  }
-  const list = (key: string) => (q.get(key) ?? '').split(' ').filter((s) => s !== '');
-  const bench = q.get('b') as Bench;
-  const frame = Number(q.get('f') ?? 0);
-  return {
-    character: q.get('c'),
-    // an address that names nothing is that of the whole house
-    home: q.has('home') || [...q].length === 0,
-    bench: BENCHES.includes(bench) ? bench : START.bench,
-    dials,
-    picks,
-    pins,
-    looks,
-    line: q.get('l'),
-    frame: Number.isInteger(frame) && frame > 0 ? frame : 0,
-    part: q.get('part'),
-    dial: q.get('dial'),
-    also: list('also'),
-    hidden: list('hidden'),
-    locked: list('locked'),
-    solo: list('solo'),
-  };
-}
-
 export const useDesk = create<Desk & Actions>((set) => ({
   ...START,
   ...(typeof location === 'undefined' ? {} : fromHash(location.hash)),
@@ -265,56 +176,3 @@ export const useDesk = create<Desk & Actions>((set) => ({
     })),
   ask: (whyMode) => set({ whyMode }),
 }));
-
-type Place = Pick<Desk, 'home' | 'character' | 'bench' | 'line'>;
-
-/**
- * Whether somebody went somewhere that the browser's own Back leads away from again: to another character, bench or line, or to all
- * characters. A first line that comes by itself, or a character when none was named, is not gone to.
- */
-export function wentOn(from: Place, to: Place): boolean {
-  if (from.home !== to.home) return true;
-  if (to.home) return false;
-  const character = from.character !== to.character && from.character !== null;
-  return (
-    character || from.bench !== to.bench || (from.line !== to.line && from.line !== null && to.line !== null)
-  );
-}
-
-/**
- * Keeps the address in step with the desk: a step in the browser's history for every bench, character and line gone to, none for
- * a drag.
- */
-export function keepAddress(): () => void {
-  let timer = 0;
-  let stood: Place = useDesk.getState();
-  const write = () => {
-    const now = useDesk.getState();
-    if (now.playing) return;
-    const hash = toHash(now);
-    const gone = wentOn(stood, now);
-    stood = now;
-    if (hash === location.hash) return;
-    if (gone) history.pushState(null, '', hash);
-    else history.replaceState(null, '', hash);
-  };
-  const stop = useDesk.subscribe((s, before) => {
-    window.clearTimeout(timer);
-    // a drag on its way is written where it was, before the place changes
-    if (wentOn(before, s)) write();
-    else timer = window.setTimeout(write, 150);
-  });
-  const back = () => {
-    const to = fromHash(location.hash);
-    stood = { ...useDesk.getState(), ...to };
-    useDesk.setState({ ...to, shaping: null, recording: false, playing: false });
-  };
-  window.addEventListener('hashchange', back);
-  window.addEventListener('popstate', back);
-  return () => {
-    stop();
-    window.clearTimeout(timer);
-    window.removeEventListener('hashchange', back);
-    window.removeEventListener('popstate', back);
-  };
-}

@@ -2,7 +2,8 @@ import type { OpenCharacter, OpenLine } from 'page-core';
 import type { Edit, Frame, Joint, LineView, PoseBody, Reason, Redrawn, Shot } from '../api/client';
 import { api, Refusal } from '../api/client';
 import type { Step } from './ahead';
-import { acts, useDesk } from './desk';
+import { useDesk } from './desk';
+import { acts } from './benches';
 import { Latest } from './loader';
 
 type Watcher = (frame: Frame) => void;

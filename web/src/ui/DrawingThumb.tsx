@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Shape } from '../api/client';
-import { paintDrawing } from '../stage/painter';
+import { paintDrawing } from '../stage/alone';
 import { measured, viewBoxOf } from './measured';
 
 const NONE: Shape[] = [];

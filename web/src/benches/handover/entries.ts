@@ -1,5 +1,5 @@
 import type { Character, Edit, Finding, PoseBody, ShotEdit, ShotFinding } from '../../api/client';
-import type { Bench } from '../../state/desk';
+import type { Bench } from '../../state/benches';
 
 export type Harm = Finding['harm'];
 

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Shape, Wrist } from '../../api/client';
-import { paintDrawing, reshapeDrawing } from '../../stage/painter';
+import { paintDrawing, reshapeDrawing } from '../../stage/alone';
 
 export type At = { x: number; y: number };
 const asAt = (p: number[]): At => ({ x: p[0] ?? 0, y: p[1] ?? 0 });

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Part, Shape } from '../../api/client';
-import { paintDrawing } from '../../stage/painter';
+import { paintDrawing } from '../../stage/alone';
 import type { At } from './HandPicture';
 
 /** What a hand holds, on its grip, with the fingers painted over it once more. */

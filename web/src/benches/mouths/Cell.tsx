@@ -1,6 +1,6 @@
 import { memo, useEffect, useLayoutEffect, useRef } from 'react';
 import type { Shape } from '../../api/client';
-import { paintDrawing, reshapeDrawing } from '../../stage/painter';
+import { paintDrawing, reshapeDrawing } from '../../stage/alone';
 import type { Preview } from './preview';
 import type { Placing } from './WallFace';
 
