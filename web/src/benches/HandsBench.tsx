@@ -2,6 +2,7 @@ import { useQuery, keepPreviousData } from '@tanstack/react-query';
 import { CircleCheck } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { api, type Shape } from '../api/client';
+import { BendRow, SwingRow } from './hands/HandRows';
 import { TakeFrom } from './intake/TakeFrom';
 import { useDesk } from '../state/desk';
 import { asMessage, useStudio } from '../state/studio';
@@ -142,46 +143,8 @@ export function HandsBench() {
           </select>
         </label>
       </div>
-      <label className="mt-2 flex items-center gap-2 rounded-xl border border-line bg-paper px-3 py-2 text-[13px]">
-        <span className="font-display font-semibold">Swing</span>
-        <input
-          type="range"
-          className="min-w-0 flex-1 accent-(--doing)"
-          min={-60}
-          max={60}
-          step={1}
-          value={swing}
-          aria-valuetext={`${swing}°`}
-          onChange={(e) => setSwing(Number(e.target.value))}
-          onDoubleClick={() => setSwing(0)}
-        />
-        <span className="w-10 text-right text-faint tabular-nums">{swing}°</span>
-      </label>
-      <label
-        className="mt-1.5 flex items-center gap-2 rounded-xl border border-line bg-paper px-3 py-2 text-[13px]"
-        title="How far past the wrist the drawing stays with the arm while the hand turns, in widths of the wrist"
-      >
-        <span className="font-display font-semibold">Wrist bends</span>
-        <input
-          type="range"
-          className="min-w-0 flex-1 accent-(--doing)"
-          aria-label="Wrist bends over"
-          min={0}
-          max={150}
-          step={5}
-          value={Math.round((reach ?? bend?.reach ?? 0) * 100)}
-          aria-valuetext={bend ? `over ${Math.round(bend.reach * 100)} % of its width` : 'not at all'}
-          onChange={(e) => setReach(Number(e.target.value) / 100)}
-          onPointerUp={() => bends()}
-          onKeyUp={() => bends()}
-          onBlur={() => bends()}
-        />
-        <span className="w-16 text-right text-faint tabular-nums">
-          {(reach ?? bend?.reach ?? 0) > 0
-            ? `${Math.round((reach ?? bend?.reach ?? 0) * 100)} % wide`
-            : 'not'}
-        </span>
-      </label>
+      <SwingRow swing={swing} set={setSwing} />
+      <BendRow now={reach} kept={bend?.reach ?? 0} set={setReach} keep={bends} />
       {closeUp && (
         <CloseUp
           key={closeUp.drawing}

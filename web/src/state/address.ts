@@ -38,7 +38,7 @@ export function fromHash(hash: string): Partial<Desk> {
   const bench = q.get('b') as Bench;
   const frame = Number(q.get('f') ?? 0);
   return {
-    character: q.get('c'),
+    character: q.get('c') || null,
     // an address that names nothing is that of the whole house
     home: q.has('home') || [...q].length === 0,
     bench: BENCHES.includes(bench) ? bench : 'lines',

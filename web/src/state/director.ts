@@ -4,6 +4,7 @@ import { api, Refusal } from '../api/client';
 import type { Step } from './ahead';
 import { useDesk } from './desk';
 import { acts } from './benches';
+import { HeldDials } from './heldDials';
 import { Latest } from './loader';
 
 type Watcher = (frame: Frame) => void;
@@ -36,8 +37,7 @@ export class Director {
   private ahead: Shown | null;
   private standing: Shown | null;
   private line: LineView | null = null;
-  /** Dials under a hand, and where each counts as standing. */
-  private readonly held = new Map<string, number>();
+  private readonly held = new HeldDials();
   /** How often something small was begun: the newest goes on, the others end. */
   private once = 0;
   private stopped = false;
@@ -180,34 +180,19 @@ export class Director {
 
   /** Whether a hand is on a dial. */
   get grabbed(): boolean {
-    return this.held.size > 0;
+    return this.held.any;
   }
 
   /** A hand is on some dials: their drawings do not flicker when it trembles. */
   grab(...dials: string[]): void {
-    for (const dial of dials) this.held.set(dial, NaN);
+    this.held.grab(dials);
     this.refresh();
   }
 
   /** The hand is off. */
   release(): void {
-    this.held.clear();
+    this.held.release();
     this.refresh();
-  }
-
-  /** The pose with every dial under a hand where it counts as standing. */
-  private steady(rules: OpenCharacter): PoseBody {
-    const pose = this.pose();
-    if (this.held.size === 0) return pose;
-    const dials = { ...pose.dials };
-    for (const [dial, last] of this.held) {
-      const value = dials[dial];
-      if (value === undefined) continue;
-      const at = rules.steadied(dial, last, value);
-      this.held.set(dial, at);
-      dials[dial] = at;
-    }
-    return { ...pose, dials };
   }
 
   /** The desk changed: show what it asks for. */
@@ -229,7 +214,7 @@ export class Director {
     }
     const { character } = now;
     const line = acts(useDesk.getState().bench) ? now.line : (now.line?.plain() ?? null);
-    const pose = this.steady(character);
+    const pose = this.held.steadied(this.pose(), character);
     this.put(line ? line.frame(at, pose) : character.frame(pose));
     if (this.jointWatchers.size > 0) this.tellJoints(line ? line.joints(at, pose) : character.joints(pose));
   }

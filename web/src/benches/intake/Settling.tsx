@@ -4,6 +4,7 @@ import type { IntakeReport } from '../../api/client';
 import { openCount } from '../../state/report';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
+import { offStand } from './offStand';
 import { roleWords, sidePrefix } from '../roles';
 
 const tenth = (v: number) => String(Math.round(v * 10) / 10);
@@ -34,9 +35,7 @@ export function Settling({ report }: { report: IntakeReport }) {
           icon={<Crosshair size={17} aria-hidden />}
           message={
             <>
-              {standing.scale !== 1
-                ? `Too ${standing.scale < 1 ? 'large' : 'small'} for the canvas: ${tenth(standing.scale * 100)} % fits. `
-                : 'Not where it should stand. '}
+              {offStand(standing)}{' '}
               {axis ? <Found axis={axis} /> : 'No axis of symmetry was found; the middle is taken.'}
             </>
           }

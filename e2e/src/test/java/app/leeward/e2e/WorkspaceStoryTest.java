@@ -9,6 +9,7 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.MouseButton;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -299,5 +300,29 @@ class WorkspaceStoryTest extends Story {
         page.keyboard().press("Enter");
         button("The usual keys").click();
         assertThat(why).hasValue("w");
+    }
+
+    @Test
+    void whereTheSystemChoosesTheColoursWhatIsChosenIsStillTold() {
+        page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.ACTIVE));
+        String told =
+                """
+                name => { const s = getComputedStyle([...document.querySelectorAll('nav button')].find(b => b.innerText.startsWith(name)));
+                  return s.backgroundColor + ' ' + s.outlineStyle; }""";
+        assertThat(page.evaluate(told, "Turn"))
+                .isNotEqualTo(page.evaluate(told, "Parts"))
+                .asString()
+                .endsWith("solid");
+        assertThat(
+                        page.evaluate(
+                                """
+                        () => [...document.querySelectorAll('button svg.lucide')].filter(i => {
+                          const c = getComputedStyle(i).color;
+                          let e = i.closest('button');
+                          while (e && getComputedStyle(e).backgroundColor === 'rgba(0, 0, 0, 0)') e = e.parentElement;
+                          return e && getComputedStyle(e).backgroundColor === c;
+                        }).map(i => i.outerHTML)"""))
+                .as("icons in the colour of what they lie on")
+                .isEqualTo(List.of());
     }
 }
