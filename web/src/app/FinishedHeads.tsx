@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../api/client';
-import { asMessage } from '../state/studio';
+import { asMessage } from '../state/messages';
 
 /** The heads that come finished: a press makes one of them a character of one's own. */
 export function FinishedHeads({ begun }: { begun: (character: string) => void }) {

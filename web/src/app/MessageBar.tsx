@@ -1,10 +1,10 @@
 import { X } from 'lucide-react';
 import { useRules } from '../rules/rules';
-import { useStudio } from '../state/studio';
+import { tell, useMessages } from '../state/messages';
 
 /** One message at a time, at the foot of the page, until it is read. */
 export function MessageBar() {
-  const { message: told, tell } = useStudio();
+  const told = useMessages((s) => s.message);
   const missing = useRules((s) => s.missing);
   const message = told ?? (missing === '' ? null : { message: missing, bad: true, more: [] });
   if (!message) return null;

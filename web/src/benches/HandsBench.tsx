@@ -5,7 +5,8 @@ import { api, type Shape } from '../api/client';
 import { BendRow, SwingRow } from './hands/HandRows';
 import { TakeFrom } from './intake/TakeFrom';
 import { useDesk } from '../state/desk';
-import { asMessage, useStudio } from '../state/studio';
+import { useStudio } from '../state/studio';
+import { asMessage } from '../state/messages';
 import { CloseUp } from './hands/CloseUp';
 import { HandPicture } from './hands/HandPicture';
 import { Holds } from './hands/Holds';
@@ -72,7 +73,7 @@ export function HandsBench() {
     );
   const shapesOf = (id: string | undefined, drawing: string | undefined): Shape[] => {
     const d = character.rig.parts.find((p) => p.id === id)?.drawings.find((x) => x.id === drawing);
-    return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
+    return d ? (artwork[d.art] ?? NONE) : NONE;
   };
   const arm = character.rig.parts.find((p) => p.id === hand.arm);
   const stackOf = (drawing: string) => part.drawings.find((d) => d.id === drawing)?.over ?? undefined;

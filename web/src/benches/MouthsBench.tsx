@@ -105,7 +105,7 @@ export function MouthsBench() {
   const gaps = w.sounds.length - neutral.cells.filter((c) => c.own).length;
   const art = (drawing: string): Shape[] => {
     const d = mouth.drawings.find((x) => x.id === drawing);
-    return d ? (artwork[d.art as unknown as string] ?? NONE) : NONE;
+    return d ? (artwork[d.art] ?? NONE) : NONE;
   };
   const previewed = (mood: string, cell: WallView['rows'][number]['cells'][number]) =>
     cell.own && cell.origin === 'MADE' && cell.drawing !== w.start ? cellKey(mood, cell.viseme) : null;

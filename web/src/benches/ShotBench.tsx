@@ -16,7 +16,8 @@ import { useSheet } from '../shot/sheetState';
 import { useAutoKeys } from '../shot/useAutoKeys';
 import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
-import { asMessage, useStudio } from '../state/studio';
+import { useStudio } from '../state/studio';
+import { asMessage } from '../state/messages';
 import { EditableName } from '../ui/EditableName';
 import { Lines } from '../shot/LinesMenu';
 

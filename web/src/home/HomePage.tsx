@@ -5,7 +5,7 @@ import { api, type Item } from '../api/client';
 import { useDrop } from '../app/drop';
 import { FinishedHeads } from '../app/FinishedHeads';
 import { useDesk } from '../state/desk';
-import { asMessage } from '../state/studio';
+import { asMessage } from '../state/messages';
 import { CharacterTile } from './CharacterTile';
 import { RecentShots } from './RecentShots';
 import { type Order, shared, sorted } from './sorted';
@@ -227,6 +227,7 @@ export function HomePage({ characters }: { characters: Item[] }) {
           </button>
         </div>
       )}
+      <section id="menus" aria-label="Menus" className="contents" />
     </main>
   );
 }

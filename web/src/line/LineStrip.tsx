@@ -101,7 +101,7 @@ function Strip() {
   const mouth = view.character.rig.parts.find((p) => p.id === view.character.voice.mouths.part);
   const shapes = (id: string) => {
     const d = mouth?.drawings.find((m) => m.id === id);
-    return d ? (artwork[d.art as unknown as string] ?? []) : [];
+    return d ? (artwork[d.art] ?? []) : [];
   };
   return (
     <section

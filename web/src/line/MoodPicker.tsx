@@ -19,7 +19,7 @@ export function MoodPicker({ from, to, good, done }: Stretch) {
   const shapes = (row: Mood | undefined, viseme: (typeof TELLING)[number]) => {
     const id = row?.drawn[viseme] ?? drawn[viseme];
     const d = mouth?.drawings.find((m) => m.id === id);
-    return d ? (artwork[d.art as unknown as string] ?? []) : [];
+    return d ? (artwork[d.art] ?? []) : [];
   };
   const say = async (mood: string) => {
     done();

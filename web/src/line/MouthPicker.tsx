@@ -22,7 +22,7 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
   const good = from >= 0 && from <= to && to <= last;
   const shapes = (id: string) => {
     const d = mouth?.drawings.find((m) => m.id === id);
-    return d ? (artwork[d.art as unknown as string] ?? []) : [];
+    return d ? (artwork[d.art] ?? []) : [];
   };
   const pin = async (drawing: string) => {
     done();

@@ -191,7 +191,7 @@ const Marks = memo(function Marks({ dial }: { dial: Dial }) {
               style={{ left: `${share((b.from + b.to) / 2)}%` }}
             >
               <DrawingThumb
-                shapes={artwork[drawing.art as unknown as string] ?? []}
+                shapes={artwork[drawing.art] ?? []}
                 label={drawing.name}
                 className="h-6 w-6 p-0.5"
               />

@@ -3,7 +3,8 @@ import { Columns2, Undo2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { api, type Step } from '../api/client';
-import { asMessage, useStudio } from '../state/studio';
+import { useStudio } from '../state/studio';
+import { asMessage } from '../state/messages';
 import { type Shows, useCompared } from './compared';
 import { told } from '../ui/told';
 

@@ -1,4 +1,4 @@
-import { Copy, FlipHorizontal2, MoreHorizontal, Repeat2, Scissors, Trash2 } from 'lucide-react';
+import { Copy, MoreHorizontal, Repeat2, Scissors, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { Shot, Way } from '../api/client';
 import { useRef, useState } from 'react';
@@ -6,6 +6,7 @@ import { useKeyed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { AboutItem } from './AboutItem';
+import { cuttingChoices } from './cuttingChoices';
 import { itemsOn } from './items';
 import { useCutting, wayEdit, WAYS } from './sheetKeys';
 import { useSheet } from './sheetState';
@@ -32,7 +33,8 @@ const SHAPES: Record<Way['kind'], string> = {
 
 function ChosenRow({ shot }: { shot: Shot }) {
   const { view, editLine } = useStudio();
-  const { chosen, clip, ...cutting } = useCutting(shot);
+  const cuts = useCutting(shot);
+  const { chosen, clip, ...cutting } = cuts;
   const itemId = useSheet((s) => s.item);
   const [keeping, setKeeping] = useState(false);
   const naming = useRef(false);
@@ -147,33 +149,11 @@ function ChosenRow({ shot }: { shot: Shot }) {
                 document.getElementById(CUE_NAME)?.focus();
               }}
             >
-              {clip && (
-                <>
-                  <Choice does={cutting.paste} keys="Ctrl+V">
-                    Put {clip.frames} copied {clip.frames === 1 ? 'frame' : 'frames'} in at the line
-                  </Choice>
-                  <Choice does={cutting.pasteMirrored} keys="Ctrl+Shift+V">
-                    <FlipHorizontal2 size={13} aria-hidden className="mr-1 inline" />
-                    The same, mirrored
-                  </Choice>
-                </>
-              )}
-              <Choice does={() => cutting.stretch((chosen.to - chosen.from) * 2)}>
-                Stretch to twice as long
-              </Choice>
-              <Choice does={() => cutting.stretch(Math.max(1, Math.round((chosen.to - chosen.from) / 2)))}>
-                Shrink to half as long
-              </Choice>
-              <Choice does={() => cutting.insert(chosen.to - chosen.from, chosen.tracks)}>
-                Make room for as many frames on these tracks
-              </Choice>
-              <Choice does={() => cutting.insert(chosen.to - chosen.from, cutting.all)} keys="Insert: one">
-                Make room on all tracks
-              </Choice>
-              <Choice does={() => cutting.takeOut(chosen.tracks)}>
-                Close these frames up on these tracks
-              </Choice>
-              <Choice does={() => cutting.takeOut(cutting.all)}>Close them up on all tracks</Choice>
+              {cuttingChoices(cuts).map((c) => (
+                <Choice key={c.name} does={c.does} keys={c.keys}>
+                  {c.name}
+                </Choice>
+              ))}
               <Choice
                 does={() => {
                   naming.current = true;
@@ -181,9 +161,6 @@ function ChosenRow({ shot }: { shot: Shot }) {
                 }}
               >
                 Keep what the dials do as a cue …
-              </Choice>
-              <Choice does={() => useDesk.setState({ loop: [chosen.from, chosen.to] })}>
-                Play these over and over
               </Choice>
             </DropdownMenu.Content>
           </DropdownMenu.Portal>

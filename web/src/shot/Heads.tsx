@@ -94,7 +94,7 @@ function AddHere({ lane, frames }: { lane: Lane; frames: number }) {
                   }
                 >
                   <svg className="h-10 w-full" aria-hidden>
-                    <use href={`#${symbolOf(d.art as unknown as string)}`} width="100%" height="100%" />
+                    <use href={`#${symbolOf(d.art)}`} width="100%" height="100%" />
                   </svg>
                   <span className="block truncate text-[11px] text-stage-ink">{d.name}</span>
                 </button>

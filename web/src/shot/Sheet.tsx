@@ -20,6 +20,9 @@ import { useSheet, zoomBy } from './sheetState';
 import { LaneItems, useSeen, useSeenLanes, useValues, useWheelZoom } from './sheetView';
 import { symbolOf, Thumbs } from './Thumbs';
 import { useSheetHands } from './useSheetHands';
+import { RightMenu } from '../ui/RightMenu';
+import { cuttingChoices, cuttingFirst } from './cuttingChoices';
+import { useCutting } from './sheetKeys';
 
 /** Room for the numbers of the frames, and for the heads of the lanes. */
 const NUMBERS_DOWN = 44;
@@ -69,7 +72,7 @@ export function Sheet({ shot }: { shot: Shot }) {
   const thumbOf = useCallback(
     (part: string | undefined) => (drawing: string) => {
       const art = character.rig.parts.find((p) => p.id === part)?.drawings.find((d) => d.id === drawing)?.art;
-      return art ? `#${symbolOf(art as unknown as string)}` : '';
+      return art ? `#${symbolOf(art)}` : '';
     },
     [character],
   );
@@ -83,6 +86,7 @@ export function Sheet({ shot }: { shot: Shot }) {
 
   const hands = useSheetHands({ shot, scroller, lanes, items, across, zoom, head, beside, pick: setPicking });
   const { drag } = hands;
+  const cutting = useCutting(shot);
 
   // the frame on the stage stays in sight
   const playing = useDesk((s) => s.playing);
@@ -172,82 +176,86 @@ export function Sheet({ shot }: { shot: Shot }) {
           long={long}
           beside={beside}
         />
-        <svg
-          className="absolute touch-none"
-          style={
-            across
-              ? { left: head + svgFrom, top: beside, width: svgLong, height: wide }
-              : { top: head + svgFrom, left: beside, width: wide, height: svgLong }
-          }
-          onPointerDown={hands.press}
-          onPointerMove={hands.moved}
-          onPointerUp={hands.drop}
-          onPointerCancel={hands.cancel}
-        >
-          <g transform={across ? `translate(${-svgFrom} 0)` : `translate(0 ${-svgFrom})`}>
-            <Ground
-              paper={paper}
-              first={first}
-              last={Math.min(frames - 1, last)}
-              wide={wide}
-              lanes={lanes}
-              exposure={shot.rules.exposure}
-              rate={shot.rules.frameRate}
-            />
-            {region && chosen && (
-              <rect
-                {...paper.rect(chosen.from, chosen.to, region.at, region.size)}
-                className="fill-chosen-soft stroke-chosen"
-                strokeWidth="2"
-                fillOpacity="0.75"
-                data-testid="chosen"
+        <RightMenu label="Frames" groups={[cuttingFirst(cutting), cuttingChoices(cutting)]} asked={hands.ask}>
+          <svg
+            className="absolute touch-none"
+            style={
+              across
+                ? { left: head + svgFrom, top: beside, width: svgLong, height: wide }
+                : { top: head + svgFrom, left: beside, width: wide, height: svgLong }
+            }
+            onPointerDown={hands.press}
+            onPointerMove={hands.moved}
+            onPointerUp={hands.drop}
+            onPointerCancel={hands.cancel}
+          >
+            <g transform={across ? `translate(${-svgFrom} 0)` : `translate(0 ${-svgFrom})`}>
+              <Ground
+                paper={paper}
+                first={first}
+                last={Math.min(frames - 1, last)}
+                wide={wide}
+                lanes={lanes}
+                exposure={shot.rules.exposure}
+                rate={shot.rules.frameRate}
               />
-            )}
-            {lanes.filter(inSight).map((lane) => {
-              const seen = { lane, paper, first, last };
-              switch (lane.kind) {
-                case 'sound':
-                  return <SoundLane key={lane.key} {...seen} peaks={peaks.data ?? NO_KEYS} frames={frames} />;
-                case 'words':
-                  return <WordsLane key={lane.key} {...seen} shot={shot} />;
-                case 'MOUTHS':
-                  return (
-                    <MouthLane
-                      key={lane.key}
-                      {...seen}
-                      runs={runs}
-                      pins={shot.tracks.pins}
-                      chosen={picking ? `mouth ${picking.run.from} ${picking.run.to}` : null}
-                      thumb={thumbOf(mouth?.id)}
-                      name={(d) => mouth?.drawings.find((x) => x.id === d)?.name ?? d}
-                    />
-                  );
-                case 'DIAL': {
-                  const id = lane.track!.of!;
-                  return (
-                    <DialLane
-                      key={lane.key}
-                      {...seen}
-                      keys={shot.tracks.dials[id] ?? NO_KEYS}
-                      values={values(id)}
-                      chosen={chosen}
-                    />
-                  );
+              {region && chosen && (
+                <rect
+                  {...paper.rect(chosen.from, chosen.to, region.at, region.size)}
+                  className="fill-chosen-soft stroke-chosen"
+                  strokeWidth="2"
+                  fillOpacity="0.75"
+                  data-testid="chosen"
+                />
+              )}
+              {lanes.filter(inSight).map((lane) => {
+                const seen = { lane, paper, first, last };
+                switch (lane.kind) {
+                  case 'sound':
+                    return (
+                      <SoundLane key={lane.key} {...seen} peaks={peaks.data ?? NO_KEYS} frames={frames} />
+                    );
+                  case 'words':
+                    return <WordsLane key={lane.key} {...seen} shot={shot} />;
+                  case 'MOUTHS':
+                    return (
+                      <MouthLane
+                        key={lane.key}
+                        {...seen}
+                        runs={runs}
+                        pins={shot.tracks.pins}
+                        chosen={picking ? `mouth ${picking.run.from} ${picking.run.to}` : null}
+                        thumb={thumbOf(mouth?.id)}
+                        name={(d) => mouth?.drawings.find((x) => x.id === d)?.name ?? d}
+                      />
+                    );
+                  case 'DIAL': {
+                    const id = lane.track!.of!;
+                    return (
+                      <DialLane
+                        key={lane.key}
+                        {...seen}
+                        keys={shot.tracks.dials[id] ?? NO_KEYS}
+                        values={values(id)}
+                        chosen={chosen}
+                      />
+                    );
+                  }
+                  default:
+                    return (
+                      <ItemLane
+                        key={lane.key}
+                        {...seen}
+                        items={items.on(lane)}
+                        chosen={item}
+                        thumb={thumbOf(lane.track?.of)}
+                      />
+                    );
                 }
-                default:
-                  return (
-                    <ItemLane
-                      key={lane.key}
-                      {...seen}
-                      items={items.on(lane)}
-                      chosen={item}
-                      thumb={thumbOf(lane.track?.of)}
-                    />
-                  );
-              }
-            })}
-          </g>
-        </svg>
+              })}
+            </g>
+          </svg>
+        </RightMenu>
         <SheetHead across={across} zoom={zoom} long={long} wide={wide} head={head} beside={beside} />
       </div>
       <Popover.Root open={picking !== null} onOpenChange={(o) => !o && setPicking(null)}>

@@ -8,7 +8,7 @@ export const symbolOf = (art: string) => `card-${art.slice(0, 16)}`;
 
 /** One symbol for each drawing's art. */
 export function Thumbs({ drawings, artwork }: { drawings: Drawing[]; artwork: Artwork }) {
-  const arts = [...new Set(drawings.map((d) => d.art as unknown as string))];
+  const arts = [...new Set(drawings.map((d) => d.art))];
   return (
     // out of sight and still laid out: a symbol's size is measured from what is painted
     <svg className="pointer-events-none absolute h-0 w-0 opacity-0" aria-hidden>

@@ -139,6 +139,24 @@ export function useSheetHands({
     }
   };
 
+  /** The right button is for what is chosen, or else for what is under it. */
+  const ask = (e: React.MouseEvent) => {
+    if (e.button !== 2) return;
+    const at = place(e);
+    const lane = lanes[at.lane]!;
+    const inside =
+      chosen &&
+      at.frame >= chosen.from &&
+      at.frame < chosen.to &&
+      lane.track &&
+      chosen.tracks.some((t) => sameTrack(t, lane.track!));
+    if (inside) return;
+    const hit = (e.target as Element).closest('[data-item]')?.getAttribute('data-item');
+    const found = hit ? items.on(lane).find((i) => i.id === hit) : undefined;
+    if (found) choose({ tracks: [found.track], from: found.from, to: found.to }, found.id);
+    else choose(lane.track ? { tracks: [lane.track], from: at.frame, to: at.frame + 1 } : null);
+  };
+
   const moved = (e: React.PointerEvent) => {
     const d = drag.current;
     if (!d) return;
@@ -237,5 +255,5 @@ export function useSheetHands({
     drag.current = null;
     draftLine(null);
   };
-  return { drag, press, moved, drop, cancel, escape };
+  return { drag, press, moved, drop, cancel, escape, ask };
 }

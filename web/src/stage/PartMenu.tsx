@@ -8,11 +8,8 @@ import { useDesk } from '../state/desk';
 import { copyPlacement, useClipboard } from '../state/clipboard';
 import { recorded } from '../state/recording';
 import { useStudio } from '../state/studio';
+import { MENU_BOX, MENU_ITEM, MenuItem, MenuLine } from '../ui/RightMenu';
 import { useSight } from './sight';
-
-const BOX = 'z-50 min-w-48 rounded-lg border border-line bg-card p-1 text-[13px] shadow-xl';
-const ITEM =
-  'flex min-h-7 cursor-pointer items-center gap-4 rounded px-2.5 outline-none data-[highlighted]:bg-tide data-[disabled]:cursor-default data-[disabled]:text-faint';
 
 /** What can be done with the part under the pointer, or with the stage where there is none; also by the menu key. */
 export function PartMenu({
@@ -41,34 +38,13 @@ export function PartMenu({
         {children}
       </ContextMenu.Trigger>
       <ContextMenu.Portal container={document.getElementById('menus')}>
-        <ContextMenu.Content className={BOX} aria-label={part ? part.name : 'The stage'}>
+        <ContextMenu.Content className={MENU_BOX} aria-label={part ? part.name : 'The stage'}>
           {part ? <OfPart part={part} edit={edit} /> : <OfStage />}
         </ContextMenu.Content>
       </ContextMenu.Portal>
     </ContextMenu.Root>
   );
 }
-
-function Item({
-  does,
-  keys,
-  disabled = false,
-  children,
-}: {
-  does: () => void;
-  keys?: string;
-  disabled?: boolean;
-  children: React.ReactNode;
-}) {
-  return (
-    <ContextMenu.Item className={ITEM} disabled={disabled} onSelect={does}>
-      {children}
-      {keys && <span className="ml-auto text-[12px] text-faint">{keys}</span>}
-    </ContextMenu.Item>
-  );
-}
-
-const Line = () => <ContextMenu.Separator className="my-1 h-px bg-line" />;
 
 function OfPart({
   part,
@@ -90,58 +66,58 @@ function OfPart({
       <ContextMenu.Label className="px-2.5 py-1 font-display text-[14px] font-semibold">
         {part.name}
       </ContextMenu.Label>
-      <Item does={() => desk().ask(true)} keys={why}>
+      <MenuItem does={() => desk().ask(true)} keys={why}>
         Why does it look so?
-      </Item>
-      <Item
+      </MenuItem>
+      <MenuItem
         does={() => {
           desk().go('parts');
           desk().select(part.id);
         }}
       >
         Place it
-      </Item>
+      </MenuItem>
       {part.drawings.length > 1 && (
         <ContextMenu.Sub>
-          <ContextMenu.SubTrigger className={ITEM}>
+          <ContextMenu.SubTrigger className={MENU_ITEM}>
             Drawing <span className="ml-auto text-faint">{part.drawings.length} ▸</span>
           </ContextMenu.SubTrigger>
           <ContextMenu.Portal container={document.getElementById('menus')}>
-            <ContextMenu.SubContent className={`${BOX} max-h-72 overflow-y-auto`}>
-              <Item does={() => desk().pick(part.id, null)}>
+            <ContextMenu.SubContent className={`${MENU_BOX} max-h-72 overflow-y-auto`}>
+              <MenuItem does={() => desk().pick(part.id, null)}>
                 {picked ? 'As it would be' : '✓ As it would be'}
-              </Item>
+              </MenuItem>
               {part.drawings.map((d) => (
-                <Item key={d.id} does={() => desk().pick(part.id, d.id)}>
+                <MenuItem key={d.id} does={() => desk().pick(part.id, d.id)}>
                   {picked === d.id ? '✓ ' : ''}
                   {d.name}
-                </Item>
+                </MenuItem>
               ))}
             </ContextMenu.SubContent>
           </ContextMenu.Portal>
         </ContextMenu.Sub>
       )}
-      <Line />
-      <Item does={() => desk().toggle('hidden', [part.id])}>
+      <MenuLine />
+      <MenuItem does={() => desk().toggle('hidden', [part.id])}>
         {hidden ? 'Show it again' : 'Hide it while working'}
-      </Item>
-      <Item does={() => desk().toggle('solo', [part.id])}>
+      </MenuItem>
+      <MenuItem does={() => desk().toggle('solo', [part.id])}>
         {solo ? 'Show the others again' : 'Show it alone'}
-      </Item>
-      <Item does={() => desk().toggle('locked', [part.id])}>
+      </MenuItem>
+      <MenuItem does={() => desk().toggle('locked', [part.id])}>
         {locked ? 'Unlock it' : 'Lock it against clicks'}
-      </Item>
-      <Line />
-      <Item does={() => copyPlacement(part)} keys="Ctrl+C">
+      </MenuItem>
+      <MenuLine />
+      <MenuItem does={() => copyPlacement(part)} keys="Ctrl+C">
         Copy its placement
-      </Item>
-      <Item
+      </MenuItem>
+      <MenuItem
         disabled={!copied}
         does={() => copied && void edit(recorded({ kind: 'place', part: part.id, rest: copied.rest }, dials))}
         keys="Ctrl+V"
       >
         {copied ? `Put on the placement of ${copied.of}` : 'Put on a placement'}
-      </Item>
+      </MenuItem>
     </>
   );
 }
@@ -151,9 +127,9 @@ function Does({ command, children }: { command: CommandId; children?: React.Reac
   const { run, off } = useCommands()[command];
   const key = useKeyOf(command);
   return (
-    <Item does={run} disabled={off ?? false} keys={key}>
+    <MenuItem does={run} disabled={off ?? false} keys={key}>
       {children ?? wordsOf(command).name}
-    </Item>
+    </MenuItem>
   );
 }
 
@@ -167,7 +143,7 @@ function OfStage() {
       <Does command="actual" />
       <Does command="corner">{corner ? 'No figure in the corner' : undefined}</Does>
       <Does command="alone">{alone ? 'Everything round the stage again' : undefined}</Does>
-      <Line />
+      <MenuLine />
       <Does command="rest" />
       <Does command="reveal" />
     </>

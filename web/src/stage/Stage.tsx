@@ -179,7 +179,7 @@ export function Stage() {
               unit={unit}
               part={shaped.part}
               drawing={shaped.drawing.id}
-              shapes={artwork[shaped.drawing.art as unknown as string] ?? []}
+              shapes={artwork[shaped.drawing.art] ?? []}
               shape={shapeAt}
               choose={(i) => useDesk.setState({ shapeAt: i })}
               recording={recording}

@@ -34,7 +34,7 @@ export class Painter {
   ) {
     root.replaceChildren(this.defs);
     for (const part of character.rig.parts) {
-      for (const d of part.drawings) this.hashes.set(`${part.id}/${d.id}`, d.art as unknown as string);
+      for (const d of part.drawings) this.hashes.set(`${part.id}/${d.id}`, d.art);
     }
     for (const id of character.rig.order) {
       const outer = element('g');

@@ -26,7 +26,7 @@ export function boundsOf(
   for (const part of character.rig.parts.filter((p) => parts.includes(p.id))) {
     const shown = part.drawings.find((d) => d.id === part.shown) ?? part.drawings[0];
     for (const drawing of all ? part.drawings : [shown]) {
-      const shapes = drawing ? artwork[drawing.art as unknown as string] : undefined;
+      const shapes = drawing ? artwork[drawing.art] : undefined;
       if (!shapes) continue;
       const g = document.createElementNS('http://www.w3.org/2000/svg', 'g');
       svg.append(g);

@@ -2,7 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react';
 import { useAskEvery } from '../api/changes';
 import { api, type ExportView } from '../api/client';
-import { asMessage, useStudio } from './studio';
+import { useStudio } from './studio';
+import { asMessage } from './messages';
 
 const LOOK_EVERY_MS = 300;
 

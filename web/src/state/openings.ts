@@ -19,9 +19,7 @@ export const characterQuery = (id: string) =>
 
 /** Changes whenever some drawing's artwork does. */
 function signature(view: CharacterView | undefined): string {
-  const hashes = new Set(
-    view?.character.rig.parts.flatMap((p) => p.drawings.map((d) => d.art as unknown as string)),
-  );
+  const hashes = new Set(view?.character.rig.parts.flatMap((p) => p.drawings.map((d) => d.art)));
   return [...hashes]
     .map((h) => h.slice(0, 8))
     .sort()

@@ -17,22 +17,15 @@ import { Ahead } from './ahead';
 import { useDesk } from './desk';
 import { Director } from './director';
 import { InTurn } from './inTurn';
+import { asMessage, type Message, tell } from './messages';
 import { newest } from './newest';
 import { artworkQuery, characterQuery } from './openings';
-
-/** Something to tell the rigger, at the foot of the page, until it is read. */
-export interface Message {
-  message: string;
-  more?: string[];
-  bad: boolean;
-}
 
 export interface Studio {
   view: CharacterView;
   artwork: Artwork;
   line: LineView | null;
   director: Director;
-  message: Message | null;
   tell: (m: Message | null) => void;
   edit: (edit: Edit) => Promise<boolean>;
   editLine: (edit: ShotEdit) => Promise<boolean>;
@@ -70,11 +63,6 @@ export function useStudio(): Studio {
   return studio;
 }
 
-export function asMessage(e: unknown): Message {
-  if (e instanceof Refusal) return { message: e.message, more: e.since, bad: true };
-  return { message: e instanceof Error ? e.message : String(e), bad: true };
-}
-
 /** Holds the open character and line, and everything that can be done to them. */
 export function StudioProvider({
   id,
@@ -87,7 +75,8 @@ export function StudioProvider({
 }) {
   const queries = useQueryClient();
   const lineId = useDesk((s) => s.line);
-  const [message, tell] = useState<Message | null>(null);
+  // what was told of one character is not told over another
+  useEffect(() => () => tell(null), [id]);
   // other windows may edit too; where nobody tells of it, asking now and then keeps this one honest
   const asked = useAskEvery(4000);
   const character = useQuery({ ...characterQuery(id), refetchInterval: asked });
@@ -202,7 +191,6 @@ export function StudioProvider({
       artwork: pair.artwork,
       line: lineView,
       director,
-      message,
       tell,
       edit: async (edit) => {
         const done = await ahead.send({ edit }, (made) =>
@@ -273,7 +261,7 @@ export function StudioProvider({
         void queries.invalidateQueries({ queryKey: ['characters'] });
       },
     };
-  }, [view, pair, lineView, director, message, id, queries, settle, inTurn, ahead, acted, queue, lineQueue]);
+  }, [view, pair, lineView, director, id, queries, settle, inTurn, ahead, acted, queue, lineQueue]);
 
   if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
     return <>{asMessage(character.error).message}</>;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { At } from './HandPicture';
 
 /** Where a drawing holds things: a ring to drag, and a stem that shows which way up a thing is held. */
@@ -14,15 +14,17 @@ export function GripMark({
   put: (to: At) => void;
 }) {
   const [held, setHeld] = useState<At | null>(null);
+  const mark = useRef<SVGGElement>(null);
   const p = held ?? grip;
   const at = (e: React.PointerEvent): At => {
     // in the coordinates of the drawing, which the mark itself is shifted within
-    const drawing = e.currentTarget.parentElement!.parentElement as unknown as SVGGElement;
+    const drawing = mark.current?.parentNode;
+    if (!(drawing instanceof SVGGraphicsElement)) return p;
     const to = new DOMPoint(e.clientX, e.clientY).matrixTransform(drawing.getScreenCTM()!.inverse());
     return { x: to.x, y: to.y };
   };
   return (
-    <g transform={`translate(${p.x} ${p.y})`}>
+    <g ref={mark} transform={`translate(${p.x} ${p.y})`}>
       <g transform={`rotate(${angle})`} stroke="var(--color-doing)" strokeWidth={width * 0.035} fill="none">
         <line y1={-0.14 * width} y2={-0.75 * width} />
         <path

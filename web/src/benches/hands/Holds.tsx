@@ -18,7 +18,7 @@ export function Holds({ part }: { part: Part }) {
   );
   // drawings that close round a thing, part before it and part behind, hold it best
   const wraps = (d: Drawing) => {
-    const shapes = artwork[d.art as unknown as string] ?? [];
+    const shapes = artwork[d.art] ?? [];
     const fingers = shapes.filter((s) => s.role === 'FINGERS').length;
     return fingers > 0 && fingers < shapes.length;
   };
@@ -88,11 +88,7 @@ export function Holds({ part }: { part: Part }) {
                       useDesk.getState().pick(part.id, grips[0].id);
                   }}
                 >
-                  <DrawingThumb
-                    shapes={artwork[d.art as unknown as string] ?? []}
-                    label=""
-                    className="h-9 w-9"
-                  />
+                  <DrawingThumb shapes={artwork[d.art] ?? []} label="" className="h-9 w-9" />
                 </button>
               ))}
             </div>

@@ -101,11 +101,7 @@ function NewRun({ part, done }: { part: Part; done: () => void }) {
   const thumb = (id: string) => {
     const d = part.drawings.find((x) => x.id === id);
     return (
-      <DrawingThumb
-        shapes={d ? (artwork[d.art as unknown as string] ?? []) : []}
-        label=""
-        className="h-9 w-9 rounded bg-drawn"
-      />
+      <DrawingThumb shapes={d ? (artwork[d.art] ?? []) : []} label="" className="h-9 w-9 rounded bg-drawn" />
     );
   };
   return (

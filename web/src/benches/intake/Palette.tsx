@@ -12,7 +12,7 @@ export function Palette({ near }: { near: IntakeReport['nearColours'] }) {
     const map = new Map<string, Set<string>>();
     for (const p of character.rig.parts)
       for (const d of p.drawings)
-        for (const s of artwork[d.art as unknown as string] ?? [])
+        for (const s of artwork[d.art] ?? [])
           for (const paint of [s.fill, s.stroke.paint])
             if (paint.kind === 'flat')
               map.set(paint.colour, (map.get(paint.colour) ?? new Set()).add(p.name));

@@ -2,7 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Archive, ArchiveRestore } from 'lucide-react';
 import { api } from '../../api/client';
 import { useDesk } from '../../state/desk';
-import { asMessage, useStudio } from '../../state/studio';
+import { useStudio } from '../../state/studio';
+import { asMessage } from '../../state/messages';
 
 /** The one that was put away last in this window: it is shown where it can be brought back, whoever is open then. */
 let lately = '';

@@ -62,13 +62,7 @@ export function SlotBoard({ report }: { report: IntakeReport }) {
 function Thumb({ part, className }: { part: Part; className: string }) {
   const { artwork } = useStudio();
   const d = part.drawings.find((x) => x.id === part.shown) ?? part.drawings[0];
-  return (
-    <DrawingThumb
-      shapes={d ? (artwork[d.art as unknown as string] ?? []) : []}
-      label=""
-      className={className}
-    />
-  );
+  return <DrawingThumb shapes={d ? (artwork[d.art] ?? []) : []} label="" className={className} />;
 }
 
 /** A part and what its layers are called in the file. */

@@ -60,7 +60,7 @@ export function WornPart({
             >
               {d ? (
                 <DrawingThumb
-                  shapes={artwork[d.art as unknown as string] ?? []}
+                  shapes={artwork[d.art] ?? []}
                   label=""
                   className="h-full w-full rounded bg-drawn"
                 />

@@ -1,7 +1,8 @@
 import { Play, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
 import type { SaidView } from '../../api/client';
-import { asMessage, useStudio } from '../../state/studio';
+import { useStudio } from '../../state/studio';
+import { asMessage } from '../../state/messages';
 import { sayOnStage } from './aloud';
 
 const PACES: [number, string][] = [

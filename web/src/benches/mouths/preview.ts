@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { api, type MouthRulers } from '../../api/client';
-import { asMessage, useStudio } from '../../state/studio';
+import { useStudio } from '../../state/studio';
+import { asMessage } from '../../state/messages';
 import { between, type Outline, takenApart } from './outlines';
 
 /** Which cell of the wall a mouth belongs to. */

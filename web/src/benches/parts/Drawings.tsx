@@ -102,7 +102,7 @@ export function Drawings({ part }: { part: Part }) {
               >
                 {d ? (
                   <DrawingThumb
-                    shapes={artwork[d.art as unknown as string] ?? []}
+                    shapes={artwork[d.art] ?? []}
                     label=""
                     className="mx-auto h-12 w-full rounded bg-drawn p-1"
                   />

@@ -20,7 +20,7 @@ export function ShapeList({ part }: { part: Part }) {
   const [name, setName] = useState('');
   const drawing = part.drawings.find((d) => d.id === drawingId);
   if (!drawing) return null;
-  const shapes = artwork[drawing.art as unknown as string] ?? [];
+  const shapes = artwork[drawing.art] ?? [];
   const s = shapes[chosen];
   const at = { part: part.id, drawing: drawing.id, shape: chosen };
   const paint = (change: { fill?: string; line?: string; width?: number }) =>

@@ -4,6 +4,11 @@ import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { DrawingThumb } from '../../ui/DrawingThumb';
 import { Cells } from '../../ui/Cells';
+import { PartMenu } from '../../stage/PartMenu';
+
+/** The part whose tile is at a place of the screen. */
+const layerAt = (x: number, y: number) =>
+  document.elementFromPoint(x, y)?.closest('[data-layer]')?.getAttribute('data-layer') ?? null;
 
 /**
  * What lies before what: every part as a small picture, the front first. Dragged to another place, or moved with Alt and
@@ -34,74 +39,77 @@ export function Silhouettes() {
           front to back; drag, or Alt + arrows
         </span>
       </h2>
-      <Cells
-        as="ol"
-        className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5 pb-2"
-        aria-label="Layer order"
-      >
-        {frontFirst.map((id, index) => {
-          const p = character.rig.parts.find((x) => x.id === id)!;
-          const d = p.drawings.find((x) => x.id === p.shown) ?? p.drawings[0];
-          const picked = id === chosen || also.includes(id);
-          return (
-            <li
-              key={id}
-              onDragOver={(e) => {
-                if (!e.dataTransfer.types.includes('application/x-leeward-part')) return;
-                e.preventDefault();
-                setOver(id);
-              }}
-              onDragLeave={() => setOver(null)}
-              onDrop={(e) => {
-                const moved = e.dataTransfer.getData('application/x-leeward-part');
-                setOver(null);
-                if (!moved || moved === id) return;
-                e.preventDefault();
-                e.stopPropagation();
-                void edit({ kind: 'stack', parts: [moved], above: id });
-              }}
-              className={over === id ? 'rounded-lg border-l-4 border-doing' : ''}
-            >
-              <button
-                draggable
-                onDragStart={(e) => {
-                  e.dataTransfer.setData('application/x-leeward-part', id);
-                  e.dataTransfer.effectAllowed = 'move';
+      <PartMenu partAt={layerAt}>
+        <Cells
+          as="ol"
+          className="mt-1.5 grid grid-cols-[repeat(auto-fill,minmax(76px,1fr))] gap-1.5 pb-2"
+          aria-label="Layer order"
+        >
+          {frontFirst.map((id, index) => {
+            const p = character.rig.parts.find((x) => x.id === id)!;
+            const d = p.drawings.find((x) => x.id === p.shown) ?? p.drawings[0];
+            const picked = id === chosen || also.includes(id);
+            return (
+              <li
+                key={id}
+                data-layer={id}
+                onDragOver={(e) => {
+                  if (!e.dataTransfer.types.includes('application/x-leeward-part')) return;
+                  e.preventDefault();
+                  setOver(id);
                 }}
-                onClick={(e) => (e.shiftKey ? useDesk.getState().addTo(id) : useDesk.getState().select(id))}
-                onKeyDown={(e) => {
-                  if (!e.altKey || !['ArrowLeft', 'ArrowRight'].includes(e.key)) return;
+                onDragLeave={() => setOver(null)}
+                onDrop={(e) => {
+                  const moved = e.dataTransfer.getData('application/x-leeward-part');
+                  setOver(null);
+                  if (!moved || moved === id) return;
                   e.preventDefault();
                   e.stopPropagation();
-                  stack(id, e.key === 'ArrowLeft' ? Math.max(0, index - 1) : index + 1);
+                  void edit({ kind: 'stack', parts: [moved], above: id });
                 }}
-                aria-pressed={picked}
-                title={p.name}
-                className={`relative w-full rounded-lg border p-1 ${
-                  picked ? 'border-doing bg-doing-soft' : 'border-line bg-card hover:border-faint'
-                } ${hidden.includes(id) ? 'opacity-45' : ''}`}
+                className={over === id ? 'rounded-lg border-l-4 border-doing' : ''}
               >
-                {d ? (
-                  <DrawingThumb
-                    shapes={artwork[d.art as unknown as string] ?? []}
-                    label=""
-                    className="mx-auto h-9 w-full rounded bg-drawn p-1"
-                  />
-                ) : (
-                  <span className="grid h-9 place-items-center rounded border border-dashed border-line text-[11px] text-faint">
-                    group
+                <button
+                  draggable
+                  onDragStart={(e) => {
+                    e.dataTransfer.setData('application/x-leeward-part', id);
+                    e.dataTransfer.effectAllowed = 'move';
+                  }}
+                  onClick={(e) => (e.shiftKey ? useDesk.getState().addTo(id) : useDesk.getState().select(id))}
+                  onKeyDown={(e) => {
+                    if (!e.altKey || !['ArrowLeft', 'ArrowRight'].includes(e.key)) return;
+                    e.preventDefault();
+                    e.stopPropagation();
+                    stack(id, e.key === 'ArrowLeft' ? Math.max(0, index - 1) : index + 1);
+                  }}
+                  aria-pressed={picked}
+                  title={p.name}
+                  className={`relative w-full rounded-lg border p-1 ${
+                    picked ? 'border-doing bg-doing-soft' : 'border-line bg-card hover:border-faint'
+                  } ${hidden.includes(id) ? 'opacity-45' : ''}`}
+                >
+                  {d ? (
+                    <DrawingThumb
+                      shapes={artwork[d.art] ?? []}
+                      label=""
+                      className="mx-auto h-9 w-full rounded bg-drawn p-1"
+                    />
+                  ) : (
+                    <span className="grid h-9 place-items-center rounded border border-dashed border-line text-[11px] text-faint">
+                      group
+                    </span>
+                  )}
+                  <span className="block truncate text-[11px] leading-4">{p.name}</span>
+                  <span className="absolute top-1 right-1 flex text-doing">
+                    {hidden.includes(id) && <EyeOff size={12} aria-label="hidden" />}
+                    {locked.includes(id) && <Lock size={12} aria-label="locked" />}
                   </span>
-                )}
-                <span className="block truncate text-[11px] leading-4">{p.name}</span>
-                <span className="absolute top-1 right-1 flex text-doing">
-                  {hidden.includes(id) && <EyeOff size={12} aria-label="hidden" />}
-                  {locked.includes(id) && <Lock size={12} aria-label="locked" />}
-                </span>
-              </button>
-            </li>
-          );
-        })}
-      </Cells>
+                </button>
+              </li>
+            );
+          })}
+        </Cells>
+      </PartMenu>
     </>
   );
 }

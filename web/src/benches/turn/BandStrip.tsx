@@ -45,11 +45,7 @@ export function BandStrip({ dial, part, layer = false }: { dial: Dial; part: str
               title={`${layer ? over(b.drawing) : (d?.name ?? b.drawing)} from ${shown(dial, from)} to ${shown(dial, to)}`}
             >
               {d ? (
-                <DrawingThumb
-                  shapes={artwork[d.art as unknown as string] ?? []}
-                  label={d.name}
-                  className="h-8 w-8"
-                />
+                <DrawingThumb shapes={artwork[d.art] ?? []} label={d.name} className="h-8 w-8" />
               ) : (
                 <span className="truncate px-1 text-[11px]">
                   {layer ? over(b.drawing) : b.drawing === 'nothing' ? 'nothing' : '?'}

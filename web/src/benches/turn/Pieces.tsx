@@ -1,5 +1,5 @@
 import { RotateCcw } from 'lucide-react';
-import type { Edit, SolidPiece, TurnView } from '../../api/client';
+import type { SolidPiece, TurnView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
@@ -72,14 +72,8 @@ export function Pieces({ turn }: { turn: TurnView }) {
                   title="As it looks"
                   disabled={!said}
                   onClick={() =>
-                    void edit({
-                      kind: 'set-solid',
-                      part: p.part,
-                      solid: null,
-                      forward: 0,
-                      root: null,
-                      weld: null,
-                    } as unknown as Edit)
+                    // without anything said of it, it is guessed again
+                    void edit({ kind: 'set-solid', part: p.part, forward: 0 })
                   }
                 >
                   <RotateCcw size={13} aria-hidden />

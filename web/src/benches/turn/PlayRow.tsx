@@ -1,7 +1,8 @@
 import { Play } from 'lucide-react';
 import { useState } from 'react';
 import type { Dial } from '../../api/client';
-import { asMessage, useStudio } from '../../state/studio';
+import { useStudio } from '../../state/studio';
+import { asMessage } from '../../state/messages';
 import { NumberField } from '../../ui/NumberField';
 
 /** Plays a dial there and back on the stage. */

@@ -186,11 +186,7 @@ function PartAtStop({ dial, at }: { dial: Dial; at: number }) {
                 }
               >
                 {d ? (
-                  <DrawingThumb
-                    shapes={artwork[d.art as unknown as string] ?? []}
-                    label=""
-                    className="h-9 w-11 p-0.5"
-                  />
+                  <DrawingThumb shapes={artwork[d.art] ?? []} label="" className="h-9 w-11 p-0.5" />
                 ) : (
                   <span className="grid h-9 w-11 place-items-center text-faint">∅</span>
                 )}

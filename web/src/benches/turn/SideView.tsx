@@ -21,7 +21,7 @@ const KNOBS: { key: 'front' | 'chin' | 'back' | 'nape'; y: number; sign: 1 | -1;
 const LIMITS = { front: [0.2, 1.6], back: [0.2, 1.6], chin: [-0.5, 1.5], nape: [-0.5, 1.5] } as const;
 
 /** The head seen from its side, facing left: how deep it is, pulled by four knobs. */
-export function SideView({ shape, side }: { shape: HeadShape; side: [number, number][] }) {
+export function SideView({ shape, side }: { shape: HeadShape; side: number[][] }) {
   const { director, edit } = useStudio();
   const { press } = usePresses();
   const svg = useRef<SVGSVGElement>(null);
@@ -60,7 +60,7 @@ export function SideView({ shape, side }: { shape: HeadShape; side: [number, num
     return { kind: 'make-turn', shape: { ...shape, [knob.key]: Math.round(value * 100) / 100 } };
   };
   const path = side
-    .map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p[0]).toFixed(1)} ${y(p[1]).toFixed(1)}`)
+    .map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p[0]!).toFixed(1)} ${y(p[1]!).toFixed(1)}`)
     .join('');
   return (
     <svg

@@ -74,7 +74,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
         </p>
       )}
       <div className="mt-2 flex items-start gap-3">
-        <SideView shape={shape} side={turn.side as unknown as [number, number][]} />
+        <SideView shape={shape} side={turn.side} />
         <div className="grid flex-1 grid-cols-2 gap-x-3 gap-y-1.5">
           <NumberField
             label="face"

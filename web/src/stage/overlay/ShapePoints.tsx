@@ -55,7 +55,7 @@ export function ShapePoints({
   const through = useDesk((s) => s.through);
   const ghost = useRef<SVGGElement>(null);
   const other = part.drawings.find((d) => d.id === through && d.id !== drawing);
-  const otherArt = other ? artwork[other.art as unknown as string] : undefined;
+  const otherArt = other ? artwork[other.art] : undefined;
   useLayoutEffect(() => paintDrawing(ghost.current!, otherArt ?? []), [otherArt]);
   const [point, setPoint] = useState<number | null>(null);
   // what a drag in progress makes of the art it began with; stale as soon as the art is another

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.MouseButton;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -75,6 +76,15 @@ class HomeStoryTest extends Story {
         assertThat(tile("Barnaby the second")).isVisible();
         button("Undo").click();
         assertThat(tile("Barnaby Wick 2")).isVisible();
+
+        tile("Barnaby Wick 2").click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        assertThat(page.getByRole(AriaRole.MENUITEM)).hasCount(4);
+        assertThat(faults()).isEmpty();
+        page.getByRole(AriaRole.MENUITEM)
+                .filter(new Locator.FilterOptions().setHasText("Rename"))
+                .click();
+        assertThat(page.getByLabel("New name of Barnaby Wick 2")).isFocused();
+        page.keyboard().press("Escape");
 
         tile("Barnaby Wick 2").locator("button").first().focus();
         page.keyboard().press("Delete");

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -129,6 +130,18 @@ class ShotStoryTest extends ShotStory {
         assertThat(items("key turn")).hasCount(0);
         at(1);
         page.keyboard().press("Control+v");
+        hand.settle();
+        assertThat(items("key turn")).hasCount(keys);
+        // the right button is for what is under it, where nothing is chosen around that
+        page.getByTestId("sheet").press("Escape");
+        items("key turn").first().click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        Locator menu = page.getByRole(AriaRole.MENU);
+        assertThat(menu.getByText("Close them up on all tracks")).isVisible();
+        assertThat(faults()).isEmpty();
+        menu.getByText("Take out").click();
+        hand.settle();
+        assertThat(items("key turn")).hasCount(keys - 1);
+        button("Undo").click();
         hand.settle();
         assertThat(items("key turn")).hasCount(keys);
         button("Undo").click();

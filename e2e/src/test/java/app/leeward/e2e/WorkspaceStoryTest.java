@@ -253,6 +253,13 @@ class WorkspaceStoryTest extends Story {
         menu.getByText("Show what is hidden").click();
         assertThat(nose).isVisible();
 
+        // the same for a tile of the layer order
+        hand.bench("Parts").click();
+        page.locator("[data-layer=nose] button").click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        assertThat(menu.getByText("Copy its placement")).isVisible();
+        assertThat(faults()).isEmpty();
+        page.keyboard().press("Escape");
+
         // a placement from one part to another, by the keys that are written there
         hand.bench("Parts").click();
         page.getByLabel("Layer order").getByTitle("nose").click();

@@ -184,7 +184,7 @@ class TurnApiTest {
                 + "\"nape\":0,\"roundness\":2.5,\"muzzle\":0.5,\"pivot\":0.1}}");
         assertThat(again.status()).isEqualTo(200);
         assertThat(client.get(at + "/history").json().at("/steps/0/message").asText())
-                .isEqualTo("Made the head turn anew, keeping 1 thing shaped by hand");
+                .isEqualTo("Rebuilt the head turn, keeping 1 thing shaped by hand");
         assertThat(dial("turn").get("changes"))
                 .filteredOn(c -> c.get("part").asText().equals("nose")
                         && c.get("at").asDouble() == 45
