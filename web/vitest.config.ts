@@ -3,5 +3,5 @@ import page from './vite.config';
 
 export default mergeConfig(
   page,
-  defineConfig({ test: { environment: 'jsdom', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] } }),
+  defineConfig({ test: { environment: 'node', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] } }),
 );

@@ -29,7 +29,7 @@ export function Keys() {
   const runs = useMemo(() => partRuns(rig), [rig]);
   const { toggle: toggleRun } = useRuns();
   const [held] = useState(heldKeys);
-  const { nudge, keep } = useNudges();
+  const nudge = useNudges();
   const { copy, paste } = useCopying();
   const commands = useCommands();
   const deeds = useRef(commands);
@@ -42,7 +42,6 @@ export function Keys() {
       const ctrl = (e.ctrlKey || e.metaKey) && !e.altKey && !typing(e);
       if (ctrl && (e.key.toLowerCase() === 'z' || e.key.toLowerCase() === 'y')) {
         e.preventDefault();
-        keep();
         deeds.current[e.key.toLowerCase() === 'z' && !e.shiftKey ? 'undo' : 'redo'].run();
         return;
       }
@@ -50,7 +49,6 @@ export function Keys() {
       if (ctrl && !e.shiftKey && (letter === 'c' || letter === 'v') && desk.bench !== 'shot') {
         // text that is marked is what is meant then
         if (!window.getSelection()?.isCollapsed) return;
-        keep();
         if (letter === 'c' ? copy(e.target) : paste()) e.preventDefault();
         return;
       }
@@ -120,6 +118,6 @@ export function Keys() {
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', away);
     };
-  }, [keys, kits, runs, toggleRun, held, nudge, keep, copy, paste]);
+  }, [keys, kits, runs, toggleRun, held, nudge, copy, paste]);
   return <KeyList />;
 }

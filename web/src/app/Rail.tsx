@@ -10,8 +10,15 @@ import { exportFact, isUnfinished, useExports } from '../state/exports';
 import { openCount, useReport } from '../state/report';
 import { useStudio } from '../state/studio';
 
+const LINKS = [
+  ['bench', 'the bench'],
+  ['dials', 'the dials'],
+  ['line', 'the line'],
+] as const;
+
 /** For whoever goes by Tab: past the benches and the dials to what is meant. */
 function SkipLinks() {
+  const staged = useDesk((s) => s.bench !== 'hand-over');
   const to = (id: string) => (e: React.MouseEvent) => {
     // the address holds the desk, not a place on the page
     e.preventDefault();
@@ -19,13 +26,7 @@ function SkipLinks() {
   };
   return (
     <>
-      {(
-        [
-          ['bench', 'the bench'],
-          ['dials', 'the dials'],
-          ['line', 'the line'],
-        ] as const
-      ).map(([id, words]) => (
+      {LINKS.filter(([id]) => id === 'bench' || staged).map(([id, words]) => (
         <a
           key={id}
           href={`#${id}`}

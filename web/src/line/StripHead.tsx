@@ -42,7 +42,7 @@ export function StripHead({
       <div className="ml-auto flex items-center gap-1" role="group" aria-label="Zoom">
         <button
           className="btn px-1.5"
-          aria-label="Zoom out"
+          aria-label="Zoom the line out"
           title="Zoom out (Ctrl and the wheel)"
           disabled={zoom <= 1}
           onClick={() => zoomTo(zoom / 2)}
@@ -60,7 +60,7 @@ export function StripHead({
         )}
         <button
           className="btn px-1.5"
-          aria-label="Zoom in"
+          aria-label="Zoom the line in"
           title="Zoom in (Ctrl and the wheel)"
           disabled={zoom >= MOST_ZOOM}
           onClick={() => zoomTo(zoom * 2)}

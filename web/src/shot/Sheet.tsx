@@ -148,7 +148,7 @@ export function Sheet({ shot }: { shot: Shot }) {
             <button
               className="grid h-6 w-7 place-items-center rounded hover:bg-tide"
               onClick={() => zoomBy(1.33)}
-              aria-label="Zoom in"
+              aria-label="Zoom the sheet in"
               title="Zoom in (Ctrl+wheel)"
             >
               <ZoomIn size={15} aria-hidden />
@@ -156,7 +156,7 @@ export function Sheet({ shot }: { shot: Shot }) {
             <button
               className="grid h-6 w-7 place-items-center rounded hover:bg-tide"
               onClick={() => zoomBy(0.75)}
-              aria-label="Zoom out"
+              aria-label="Zoom the sheet out"
               title="Zoom out (Ctrl+wheel)"
             >
               <ZoomOut size={15} aria-hidden />

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Artwork, Character, Frame, Placed, Shape } from '../api/client';
 import { Painter } from './painter';

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import type { OpenCharacter, OpenLine } from 'page-core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Edit, Frame, LineView, PoseBody } from '../api/client';

@@ -5,10 +5,10 @@ import { useStudio } from './studio';
 import { usePresses } from './usePresses';
 
 /** Arrow presses on a part, into its rest pose or the stop that is recorded. */
-export function useNudges(): { nudge: (part: string, dx: number, dy: number) => void; keep: () => void } {
+export function useNudges(): (part: string, dx: number, dy: number) => void {
   const { dials } = useStudio().view.character.controls;
-  const { press, keep } = usePresses();
-  const nudge = useCallback(
+  const press = usePresses();
+  return useCallback(
     (part: string, dx: number, dy: number) => {
       const at = recordingAt(useDesk.getState(), dials);
       press({
@@ -20,5 +20,4 @@ export function useNudges(): { nudge: (part: string, dx: number, dy: number) => 
     },
     [dials, press],
   );
-  return { nudge, keep };
 }

@@ -38,7 +38,7 @@ export function stepOf(e: { key: string; shiftKey: boolean; altKey: boolean }): 
  * Arrow presses that move something on the stage: each is seen at once, and a row of them is one edit, made after a pause or before
  * anything else is done.
  */
-export function usePresses(): { press: (p: Presses) => void; keep: () => void } {
+export function usePresses(): (press: Presses) => void {
   const { edit, director } = useStudio();
   const held = useRef<{ presses: Presses; edit: Edit } | null>(null);
   const timer = useRef(0);
@@ -72,15 +72,21 @@ export function usePresses(): { press: (p: Presses) => void; keep: () => void } 
     [keep],
   );
   useEffect(() => {
+    // whatever else is pressed stands on what the row has made: undo takes back the row, and not what was before it
+    const other = (e: KeyboardEvent) => {
+      if (!e.key.startsWith('Arrow') && e.key !== 'Shift' && e.key !== 'Alt') keep();
+    };
+    window.addEventListener('keydown', other, true);
     window.addEventListener('pointerdown', keep, true);
     window.addEventListener('blur', keep);
     window.addEventListener('pagehide', keep);
     return () => {
+      window.removeEventListener('keydown', other, true);
       window.removeEventListener('pointerdown', keep, true);
       window.removeEventListener('blur', keep);
       window.removeEventListener('pagehide', keep);
       keep();
     };
   }, [keep]);
-  return { press, keep };
+  return press;
 }

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { api } from '../../api/client';
 import { cellKey, Preview } from './preview';

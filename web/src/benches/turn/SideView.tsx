@@ -23,7 +23,7 @@ const LIMITS = { front: [0.2, 1.6], back: [0.2, 1.6], chin: [-0.5, 1.5], nape: [
 /** The head seen from its side, facing left: how deep it is, pulled by four knobs. */
 export function SideView({ shape, side }: { shape: HeadShape; side: number[][] }) {
   const { director, edit } = useStudio();
-  const { press } = usePresses();
+  const press = usePresses();
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<HeadShape | null>(null);
   const now = held ?? shape;

@@ -18,7 +18,7 @@ export function ModelSheet({
   unit: number;
 }) {
   const { view, edit } = useStudio();
-  const { press } = usePresses();
+  const press = usePresses();
   const { model } = view.character.sheet;
   // stale as soon as the lines are others
   const [held, setPulled] = useState<{ of: typeof model; name: string; at: number } | null>(null);

@@ -53,7 +53,7 @@ export function PartHandles({
 }) {
   const { view, director, edit } = useStudio();
   const also = useDesk((s) => s.also);
-  const { press } = usePresses();
+  const press = usePresses();
   const [, redraw] = useState(0);
   // the corners are read off the picture, which is painted after this
   useEffect(() => {

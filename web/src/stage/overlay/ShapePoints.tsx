@@ -39,7 +39,7 @@ export function ShapePoints({
   recording?: boolean;
 }) {
   const { director, edit, artwork, view } = useStudio();
-  const { press, keep } = usePresses();
+  const press = usePresses();
   // at a stop the points are where the pose has them
   const [posed, setPosed] = useState<string[]>([]);
   useEffect(
@@ -114,7 +114,6 @@ export function ShapePoints({
       if (point === null) return;
       const at = { part: part.id, drawing, shape, at: point };
       if (recording && !e.key.startsWith('Arrow')) return;
-      if (!e.key.startsWith('Arrow')) keep();
       if (e.key === 'Delete' || e.key === 'Backspace') void edit({ kind: 'remove-point', ...at });
       else if (e.key === 's' || e.key === 'S') void edit({ kind: 'round-point', ...at, smooth: true });
       else if (e.key === 'c' || e.key === 'C') void edit({ kind: 'round-point', ...at, smooth: false });

@@ -38,7 +38,7 @@ export function SolidHandles({
   unit: number;
 }) {
   const { view, director, edit } = useStudio();
-  const { press } = usePresses();
+  const press = usePresses();
   const dial = view.character.controls.dials.find((d) => d.purpose === 'TURN');
   const at = useDesk((s) => s.dials[dial?.id ?? ''] ?? dial?.rest ?? 0);
   const chosen = useDesk((s) => s.part);

@@ -149,8 +149,8 @@ class LinesStoryTest extends Story {
 
     @Test
     void anEdgeIsDraggedFromNearAndEscapeLeavesItThere() {
-        page.getByLabel("Zoom in").click();
-        page.getByLabel("Zoom in").click();
+        page.getByLabel("Zoom the line in").click();
+        page.getByLabel("Zoom the line in").click();
         Locator b = page.locator("#sound-0-4");
         BoundingBox box = b.boundingBox();
         page.mouse().move(box.x + 1, box.y + 8);

@@ -65,8 +65,8 @@ class Shots {
             hand.page.getByText("in conversation").click();
             hand.page.getByLabel(Pattern.compile("^Blink from")).first().waitFor();
             hand.page.keyboard().press("Escape");
-            hand.page.getByLabel("Zoom in").click();
-            hand.page.getByLabel("Zoom in").click();
+            hand.page.getByLabel("Zoom the line in").click();
+            hand.page.getByLabel("Zoom the line in").click();
             hand.page.locator("#sound-0-27").click();
             hand.page.keyboard().press("Control+ArrowLeft");
             hand.page.getByText("put by hand").waitFor();
