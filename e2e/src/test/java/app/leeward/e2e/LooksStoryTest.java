@@ -137,7 +137,7 @@ class LooksStoryTest extends Story {
         // the mix is in the new look: alone it gives the same face
         String mixed = outline("brow-left");
         page.getByTestId("look-look-anger").getByLabel("Strength of Anger").fill("0");
-        page.getByLabel("Surprise: take it out of the pose").click();
+        page.getByLabel("Surprise: remove it from the pose").click();
         page.getByLabel("Outraged: mix it into the pose").click();
         page.waitForFunction(
                 "d => document.querySelector(\"" + stage("brow-left") + " [data-shape]\").getAttribute('d') === d",

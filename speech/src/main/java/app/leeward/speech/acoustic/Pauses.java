@@ -9,7 +9,31 @@ public final class Pauses {
 
     private static final double HOP = 0.01;
 
+    /** Below this, of the loudest there can be, nothing is said: 60 dB under it. */
+    private static final double SILENT = 1e-3;
+    /** What is looked through at once, seconds. */
+    private static final double PIECE = 10;
+    /** What is left of a silence before the first sound, seconds. */
+    private static final double LEAD = 0.5;
+
     private Pauses() {}
+
+    /**
+     * Where listening is worth while behind a time: shortly before the first sound that is no silence of a muted track; the end where
+     * nothing more is heard.
+     */
+    static double untilHeard(LongSound recording, double from) {
+        for (double at = from; at < recording.seconds(); at += PIECE) {
+            Sound part = recording.part(at, at + PIECE);
+            float[] x = part.samples();
+            for (int i = 0; i < x.length; i++) {
+                if (Math.abs(x[i]) > SILENT) {
+                    return Math.max(from, at + (double) i / part.rate() - LEAD);
+                }
+            }
+        }
+        return recording.seconds();
+    }
 
     /** The middle of the quietest stretch behind a time, seconds; the later of two that are alike. */
     static double lastIn(Sound sound, double from) {

@@ -67,6 +67,11 @@ public final class ScriptFinder {
         int next = 0;
         while (next < script.size() && at < recording.seconds() - Features.STEP) {
             listening.reached(at / recording.seconds());
+            // in silence every way through the script is as good as the others, and all of them would be gone
+            at = Pauses.untilHeard(recording, at);
+            if (at >= recording.seconds() - Features.STEP) {
+                break;
+            }
             double to = Math.min(recording.seconds(), at + length);
             boolean last = to >= recording.seconds() - Features.STEP;
             Sound sound = recording.part(at, to);
