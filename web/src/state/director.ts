@@ -6,15 +6,7 @@ import { useDesk } from './desk';
 import { acts } from './benches';
 import { HeldDials } from './heldDials';
 import { Latest } from './loader';
-
-type Watcher = (frame: Frame) => void;
-type JointWatcher = (joints: Joint[]) => void;
-
-/** A character to be posed, and the line it says. */
-interface Shown {
-  character: OpenCharacter;
-  line: OpenLine | null;
-}
+import { type Shown, type Watcher, type JointWatcher } from './shown';
 
 /**
  * Decides which frame is on the stage: whenever the desk changes, the page's own rules say what it looks like, in the same

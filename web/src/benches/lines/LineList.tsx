@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type Item } from '../../api/client';
 import { named } from '../../app/script';
 import { useDesk } from '../../state/desk';
+import { NameInput } from '../../ui/NameInput';
 import { useStudio } from '../../state/studio';
 
 /** From how many lines on they are looked for and kept in a box of their own. */
@@ -16,7 +17,8 @@ function show(button: HTMLButtonElement | null) {
 
 /** All lines of the character: found, ordered, copied, put away and brought back. */
 export function LineList() {
-  const { view } = useStudio();
+  const { view, changeLine } = useStudio();
+  const [naming, setNaming] = useState<string | null>(null);
   const queries = useQueryClient();
   const open = useDesk((s) => s.line);
   const lines = useQuery({ queryKey: ['lines', view.id], queryFn: () => api.lines(view.id) });
@@ -94,17 +96,33 @@ export function LineList() {
         role="group"
         aria-label="Lines"
       >
-        {shown.map((l) => (
-          <button
-            key={l.id}
-            className="btn max-w-full truncate"
-            aria-pressed={l.id === open}
-            ref={l.id === open ? show : undefined}
-            onClick={() => useDesk.getState().say(l.id)}
-          >
-            {l.name}
-          </button>
-        ))}
+        {shown.map((l) =>
+          l.id === naming && l.id === open ? (
+            <NameInput
+              key={l.id}
+              label={`Name of the line ${l.name}`}
+              name={l.name}
+              rename={(name) =>
+                changeLine((v) => api.editLine(v.id, v.revision, { kind: 'rename-shot', name }))
+              }
+              done={() => setNaming(null)}
+              className="max-w-56"
+            />
+          ) : (
+            <button
+              key={l.id}
+              className="btn max-w-full truncate"
+              aria-pressed={l.id === open}
+              ref={l.id === open ? show : undefined}
+              title={`${l.name} – double-click or F2 renames it`}
+              onClick={() => useDesk.getState().say(l.id)}
+              onDoubleClick={() => setNaming(l.id)}
+              onKeyDown={(e) => e.key === 'F2' && l.id === open && setNaming(l.id)}
+            >
+              {l.name}
+            </button>
+          ),
+        )}
         {shown.length === 0 && <p className="p-1 text-faint">No line is called so.</p>}
       </div>
       <div className="mt-1.5 flex items-center gap-1.5 text-[13px]">

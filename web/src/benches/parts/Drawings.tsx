@@ -2,6 +2,7 @@ import { ArrowLeft, ArrowRight, AlignVerticalSpaceAround, PenTool, Pin, Star } f
 import { useState } from 'react';
 import type { Part } from '../../api/client';
 import { useDesk } from '../../state/desk';
+import { NameInput } from '../../ui/NameInput';
 import { useShown, useStudio } from '../../state/studio';
 import { DrawingKeyField } from '../../ui/DrawingKeyField';
 import { Runs } from '../hands/Runs';
@@ -22,6 +23,7 @@ export function Drawings({ part }: { part: Part }) {
   const pins = useDesk((s) => s.pins);
   const dials = useDesk((s) => s.dials);
   const [wanted, setWanted] = useState('');
+  const [naming, setNaming] = useState<string | null>(null);
   const pin = pins[part.id];
   // only the server decides; this says no more than that some dial away from rest has bands for the part
   const held = character.controls.dials.find(
@@ -99,6 +101,9 @@ export function Drawings({ part }: { part: Part }) {
                 aria-label={`Pick ${name}`}
                 aria-pressed={picks[part.id] === id}
                 onClick={() => useDesk.getState().pick(part.id, picks[part.id] === id ? null : id)}
+                onDoubleClick={() => d && setNaming(id)}
+                onKeyDown={(e) => e.key === 'F2' && d && setNaming(id)}
+                title={d ? 'Double-click or F2 renames it' : undefined}
               >
                 {d ? (
                   <DrawingThumb
@@ -111,6 +116,15 @@ export function Drawings({ part }: { part: Part }) {
                 )}
                 <span className="block truncate text-[11.5px]">{name}</span>
               </button>
+              {d && naming === id && (
+                <NameInput
+                  label={`Name of the drawing ${name}`}
+                  name={name}
+                  rename={(to) => edit({ kind: 'name-drawing', part: part.id, drawing: id, name: to })}
+                  done={() => setNaming(null)}
+                  className="mx-auto mb-1 block w-[92%] px-1 py-0 text-[11.5px]"
+                />
+              )}
               <DrawingKeyField
                 part={part.id}
                 drawing={id}

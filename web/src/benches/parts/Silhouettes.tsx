@@ -4,6 +4,7 @@ import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { DrawingThumb } from '../../ui/DrawingThumb';
 import { Cells } from '../../ui/Cells';
+import { NameInput } from '../../ui/NameInput';
 import { PartMenu } from '../../stage/PartMenu';
 
 /** The part whose tile is at a place of the screen. */
@@ -21,6 +22,7 @@ export function Silhouettes() {
   const hidden = useDesk((s) => s.hidden);
   const locked = useDesk((s) => s.locked);
   const [over, setOver] = useState<string | null>(null);
+  const [naming, setNaming] = useState<string | null>(null);
   const { character } = view;
   const frontFirst = [...character.rig.order].reverse();
 
@@ -36,7 +38,7 @@ export function Silhouettes() {
       <h2 className="mt-4 text-[15px] font-semibold">
         Layer order{' '}
         <span className="font-sans text-[12.5px] font-normal text-faint">
-          front to back; drag, or Alt + arrows
+          front to back; drag, or Alt + arrows; double-click renames
         </span>
       </h2>
       <PartMenu partAt={layerAt}>
@@ -67,7 +69,7 @@ export function Silhouettes() {
                   e.stopPropagation();
                   void edit({ kind: 'stack', parts: [moved], above: id });
                 }}
-                className={over === id ? 'rounded-lg border-l-4 border-doing' : ''}
+                className={`relative ${over === id ? 'rounded-lg border-l-4 border-doing' : ''}`}
               >
                 <button
                   draggable
@@ -76,7 +78,9 @@ export function Silhouettes() {
                     e.dataTransfer.effectAllowed = 'move';
                   }}
                   onClick={(e) => (e.shiftKey ? useDesk.getState().addTo(id) : useDesk.getState().select(id))}
+                  onDoubleClick={() => setNaming(id)}
                   onKeyDown={(e) => {
+                    if (e.key === 'F2') setNaming(id);
                     if (!e.altKey || !['ArrowLeft', 'ArrowRight'].includes(e.key)) return;
                     e.preventDefault();
                     e.stopPropagation();
@@ -99,12 +103,23 @@ export function Silhouettes() {
                       group
                     </span>
                   )}
-                  <span className="block truncate text-[11px] leading-4">{p.name}</span>
+                  <span className="block truncate text-[11px] leading-4">
+                    {naming === id ? '\u00a0' : p.name}
+                  </span>
                   <span className="absolute top-1 right-1 flex text-doing">
                     {hidden.includes(id) && <EyeOff size={12} aria-label="hidden" />}
                     {locked.includes(id) && <Lock size={12} aria-label="locked" />}
                   </span>
                 </button>
+                {naming === id && (
+                  <NameInput
+                    label={`Name of ${p.name}`}
+                    name={p.name}
+                    rename={(name) => edit({ kind: 'rename-part', part: id, name })}
+                    done={() => setNaming(null)}
+                    className="absolute inset-x-0 bottom-0 z-10 px-1 py-0 text-[11px]"
+                  />
+                )}
               </li>
             );
           })}

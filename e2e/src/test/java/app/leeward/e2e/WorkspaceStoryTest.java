@@ -260,6 +260,20 @@ class WorkspaceStoryTest extends Story {
         assertThat(faults()).isEmpty();
         page.keyboard().press("Escape");
 
+        // renamed where it stands, and thought better of
+        page.locator("[data-layer=nose] button").click();
+        page.getByLabel("The chosen part").waitFor();
+        page.locator("[data-layer=nose] button").dblclick();
+        page.getByLabel("Name of nose").fill("snout");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("[data-layer=nose] button")).hasText("snout");
+        button("Undo").click();
+        assertThat(page.locator("[data-layer=nose] button")).hasText("nose");
+        page.locator("[data-layer=nose] button").press("F2");
+        page.getByLabel("Name of nose").fill("nonsense");
+        page.keyboard().press("Escape");
+        assertThat(page.locator("[data-layer=nose] button")).hasText("nose");
+
         // a placement from one part to another, by the keys that are written there
         hand.bench("Parts").click();
         page.getByLabel("Layer order").getByTitle("nose").click();
