@@ -3,8 +3,6 @@ import { copiedHere, pasted, useClipboard } from '../state/clipboard';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 
-const WORDS = { placement: 'placement', drawing: 'drawing', stop: 'stop', look: 'look' };
-
 /** Ctrl+C and Ctrl+V outside fields; each says whether there was anything to do. */
 export function useCopying(): { copy: (target: EventTarget | null) => boolean; paste: () => boolean } {
   const { view, edit, takeFrom, tell } = useStudio();
@@ -19,7 +17,7 @@ export function useCopying(): { copy: (target: EventTarget | null) => boolean; p
       if (!copied) return false;
       useClipboard.setState({ copied });
       tell({
-        message: `Copied the ${WORDS[copied.kind]} ${copied.kind === 'placement' || copied.kind === 'stop' ? 'of ' : ''}${copied.of}.`,
+        message: `Copied the ${copied.kind} ${copied.kind === 'placement' || copied.kind === 'stop' ? 'of ' : ''}${copied.of}.`,
         bad: false,
       });
       return true;

@@ -1,9 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { Edit } from '../api/client';
+import { PAUSE } from '../ui/pause';
 import { useStudio } from './studio';
-
-/** Milliseconds without a further press after which what was stepped is kept, as one edit. */
-const PAUSE = 450;
 
 /** Presses of arrow keys that are one edit so far. */
 export interface Presses {

@@ -1,8 +1,6 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import { typed } from '../shelf/values';
-
-/** Milliseconds without a further press after which what arrows made of a number is kept. */
-const PAUSE = 450;
+import { PAUSE } from './pause';
 
 /** A number that is typed, with arithmetic; arrow keys step it. Enter or leaving keeps it, Escape does not. */
 export function NumberField({

@@ -1,12 +1,14 @@
 import { useRef, useState } from 'react';
 import type { Edit, EyesView } from '../../api/client';
 import { useStudio } from '../../state/studio';
+import { stepOf, usePresses } from '../../state/usePresses';
 
 type Eye = EyesView['eyes'][number];
 
 /** A ring round one pupil, to set it apart from the other: dragged, or nudged by arrow keys. */
 export function PupilGrip({ eye, px }: { eye: Eye; px: number }) {
   const { director, edit } = useStudio();
+  const press = usePresses();
   const [by, setBy] = useState<[number, number] | null>(null);
   const from = useRef([0, 0]);
   if (!eye.pupil) return null;
@@ -64,12 +66,11 @@ export function PupilGrip({ eye, px }: { eye: Eye; px: number }) {
       onPointerCancel={drop}
       onKeyDown={(e) => {
         if (e.key === 'Escape' && by) drop();
-        const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+        const step = stepOf(e);
         if (step) {
           e.preventDefault();
           e.stopPropagation();
-          const far = e.shiftKey ? 10 : e.altKey ? 0.1 : 1;
-          void edit(apart([step[0]! * far, step[1]! * far]));
+          press({ into: `pupil ${eye.id}`, dx: step[0], dy: step[1], make: (x, y) => apart([x, y]) });
         }
       }}
     >

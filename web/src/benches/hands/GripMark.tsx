@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { stepOf } from '../../state/usePresses';
 import type { At } from './HandPicture';
 
 /** Where a drawing holds things: a ring to drag, and a stem that shows which way up a thing is held. */
@@ -56,14 +57,11 @@ export function GripMark({
         onPointerCancel={() => setHeld(null)}
         onKeyDown={(e) => {
           if (e.key === 'Escape') setHeld(null);
-          const by = e.shiftKey ? 10 : 1;
-          const d = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[
-            e.key
-          ];
+          const d = stepOf(e);
           if (!d) return;
           e.preventDefault();
           e.stopPropagation();
-          put({ x: grip.x + d[0]!, y: grip.y + d[1]! });
+          put({ x: grip.x + d[0], y: grip.y + d[1] });
         }}
       />
     </g>

@@ -1,5 +1,6 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Shape, Wrist } from '../../api/client';
+import { stepOf } from '../../state/usePresses';
 import { paintDrawing, reshapeDrawing } from '../../stage/alone';
 
 export type At = { x: number; y: number };
@@ -157,17 +158,11 @@ export function HandPicture({
                   onPointerCancel: () => setHeld(null),
                   onKeyDown: (e: React.KeyboardEvent) => {
                     if (e.key === 'Escape') setHeld(null);
-                    const by = e.shiftKey ? 10 : 1;
-                    const d = {
-                      ArrowLeft: [-by, 0],
-                      ArrowRight: [by, 0],
-                      ArrowUp: [0, -by],
-                      ArrowDown: [0, by],
-                    }[e.key];
+                    const d = stepOf(e);
                     if (!d) return;
                     e.preventDefault();
                     e.stopPropagation();
-                    moved(i as 0 | 1, { x: p.x + d[0]!, y: p.y + d[1]! });
+                    moved(i as 0 | 1, { x: p.x + d[0], y: p.y + d[1] });
                   },
                 }
               : {})}

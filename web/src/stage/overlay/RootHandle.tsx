@@ -1,16 +1,11 @@
 import { useState } from 'react';
-import type { SolidPiece } from '../../api/client';
+import type { Edit, SolidPiece } from '../../api/client';
 import { saying } from '../../benches/turn/saying';
 import { useStudio } from '../../state/studio';
+import { usePresses } from '../../state/usePresses';
 import { round, type XY } from './geometry';
 import { drag } from './pointer';
-
-const STEP: Record<string, XY> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
+import { steppedBy } from './steppedBy';
 
 /** Where a plate grows out of the head, dragged or stepped with the arrow keys while the head is as it was drawn. */
 export function RootHandle({
@@ -26,10 +21,14 @@ export function RootHandle({
   const [going, setGoing] = useState<XY | null>(null);
   const part = view.character.rig.parts.find((p) => p.id === piece.part);
   const [x, y] = going ?? [piece.root![0]!, piece.root![1]!];
-  const keep = async (to: XY) => {
+  const press = usePresses();
+  const rooted = (to: XY): Edit => {
     const m = new DOMMatrix(piece.rest).inverse();
     const p = new DOMPoint(to[0], to[1]).matrixTransform(m);
-    await edit(saying(piece, part?.solid, { root: [round(p.x), round(p.y)] }));
+    return saying(piece, part?.solid, { root: [round(p.x), round(p.y)] });
+  };
+  const keep = async (to: XY) => {
+    await edit(rooted(to));
     setGoing(null);
   };
   const r = 7 * unit;
@@ -42,17 +41,9 @@ export function RootHandle({
       strokeWidth={2}
       vectorEffect="non-scaling-stroke"
       className="cursor-move"
-      tabIndex={0}
-      role="button"
-      aria-label={`Root of ${part?.name ?? piece.part}: arrow keys move it`}
-      onKeyDown={(e) => {
-        const step = STEP[e.key];
-        if (!step) return;
-        e.preventDefault();
-        e.stopPropagation();
-        const far = e.shiftKey ? 10 : 1;
-        void keep([x + step[0] * far, y + step[1] * far]);
-      }}
+      {...steppedBy(`Root of ${part?.name ?? piece.part}`, (dx, dy) =>
+        press({ into: `root ${piece.part}`, dx, dy, make: (bx, by) => rooted([x + bx, y + by]) }),
+      )}
       onPointerDown={(e) => {
         const sheet = svg();
         if (!sheet) return;
