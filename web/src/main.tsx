@@ -17,6 +17,8 @@ import { watchShortened } from './ui/wholeText';
 const queries = new QueryClient({
   defaultOptions: {
     queries: {
+      // the server may be on this very machine: whether there is a network says nothing about it
+      networkMode: 'always',
       refetchOnWindowFocus: false,
       // a refusal stays a refusal; only silence is worth asking again
       retry: (count, e) => count < 3 && (!(e instanceof Refusal) || e.status === 0 || e.status >= 500),

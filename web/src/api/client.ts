@@ -39,7 +39,7 @@ import type {
   Artwork,
   Schemas,
 } from './model';
-import { call, get, post, step, send } from './http';
+import { ask, call, get, post, step, send } from './http';
 
 export { Refusal };
 export type * from './model';
@@ -52,8 +52,23 @@ export interface Waiting {
 
 const LOOK_AGAIN = 300;
 
+const pause = () => new Promise((r) => setTimeout(r, LOOK_AGAIN));
+
+/** Asks until somebody answers, or nobody waits any more. */
+async function whenAnswered<T>(ask: () => Promise<T>, signal: AbortSignal): Promise<T> {
+  for (;;) {
+    try {
+      return await ask();
+    } catch (e) {
+      if (!(e instanceof Refusal) || !isAway(e) || signal.aborted) throw e;
+    }
+    await pause();
+  }
+}
+
 /**
- * Waits until a recording has been read. When the waiting is given up the reading is ended with it.
+ * Waits until a recording has been read: it is in the queue whether the server answers now or not. When the waiting is given up
+ * the reading is ended with it.
  *
  * @returns the line
  */
@@ -61,26 +76,22 @@ export async function read(asked: Promise<ReadingView>, { heard, signal }: Waiti
   let reading = await asked;
   for (;;) {
     heard(reading);
-    if (reading.state === 'DONE') return get<LineView>(`/lines/${reading.line}`);
-    if (reading.state === 'REFUSED')
+    const { id, state, line, problem } = reading;
+    if (state === 'DONE') return whenAnswered(() => get<LineView>(`/lines/${line}`), signal);
+    if (state === 'REFUSED')
       throw new Refusal(
         422,
-        reading.problem?.code ?? 'unknown',
-        reading.problem?.place ?? '',
-        reading.problem?.detail ?? 'The recording could not be read.',
+        problem?.code ?? 'unknown',
+        problem?.place ?? '',
+        problem?.detail ?? 'The recording could not be read.',
       );
-    if (reading.state === 'CANCELLED') throw new DOMException('cancelled', 'AbortError');
+    if (state === 'CANCELLED') throw new DOMException('cancelled', 'AbortError');
     if (signal.aborted) {
-      reading = await post<ReadingView>(`/readings/${reading.id}/cancel`, {});
+      reading = await post<ReadingView>(`/readings/${id}/cancel`, {});
       continue;
     }
-    await new Promise((r) => setTimeout(r, LOOK_AGAIN));
-    try {
-      reading = await get<ReadingView>(`/readings/${reading.id}`);
-    } catch (e) {
-      // it is in the queue whether the server answers now or not
-      if (!(e instanceof Refusal) || !isAway(e)) throw e;
-    }
+    await pause();
+    reading = await whenAnswered(() => get<ReadingView>(`/readings/${id}`), signal);
   }
 }
 
@@ -183,15 +194,13 @@ export const api = {
     await call(`/lines/${id}/bring-back`, { method: 'POST' });
   },
   script: (text: string, signal?: AbortSignal) => post<LineOfScript[]>('/scripts', { text }, signal),
-  keepRecording: async (id: string, sound: File, signal: AbortSignal) =>
-    (
-      await call(`/characters/${id}/recordings?name=${encodeURIComponent(sound.name)}`, {
-        method: 'POST',
-        body: sound,
-        headers: { 'Content-Type': 'application/octet-stream' },
-        signal,
-      })
-    ).json() as Promise<Schemas['Kept']>,
+  keepRecording: (id: string, sound: File, signal: AbortSignal) =>
+    ask<Schemas['Kept']>(`/characters/${id}/recordings?name=${encodeURIComponent(sound.name)}`, {
+      method: 'POST',
+      body: sound,
+      headers: { 'Content-Type': 'application/octet-stream' },
+      signal,
+    }),
   cutRecording: (recording: string, asked: Schemas['CutBody']) =>
     post<ReadingView>(`/recordings/${recording}/cut`, asked),
   timingGrid: (text: string) => post<Schemas['GridView']>('/timing-grids', { text }),

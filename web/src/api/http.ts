@@ -27,7 +27,7 @@ function token(): string {
   return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
 }
 
-async function ask(path: string, init?: RequestInit): Promise<Response> {
+async function reach(path: string, init?: RequestInit): Promise<Response> {
   const writes = init?.method !== undefined && init.method !== 'GET';
   try {
     return await fetch(
@@ -42,11 +42,11 @@ async function ask(path: string, init?: RequestInit): Promise<Response> {
 
 export async function call(path: string, init?: RequestInit): Promise<Response> {
   try {
-    let response = await ask(path, init);
+    let response = await reach(path, init);
     if (response.status === 403 && token() === '') {
       // cookies were cleared while the page was open: any answer brings a new one
-      await ask('/characters?size=1');
-      response = await ask(path, init);
+      await reach('/characters?size=1');
+      response = await reach(path, init);
     }
     heardOf(response.headers.get('Leeward-Rules'));
     if (!response.ok) throw await refusal(response);
@@ -58,9 +58,29 @@ export async function call(path: string, init?: RequestInit): Promise<Response> 
   }
 }
 
-export async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
-  return (await call(path, { signal })).json();
+/** What an answer says. One that breaks off on its way is none: the server ended, or the way to it, while it spoke. */
+async function said<T>(response: Response, signal?: AbortSignal | null): Promise<T> {
+  try {
+    return await response.json();
+  } catch (e) {
+    if (signal?.aborted) throw e;
+    const broken = new Refusal(
+      0,
+      'offline',
+      '',
+      'The server broke off in its answer. Nothing accepted is lost.',
+    );
+    useConnection.getState().refused(broken);
+    throw broken;
+  }
 }
+
+/** Calls, and reads what the answer says. */
+export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+  return said(await call(path, init), init?.signal);
+}
+
+export const get = <T>(path: string, signal?: AbortSignal): Promise<T> => ask(path, { signal });
 
 export async function post<T>(
   path: string,
@@ -75,7 +95,7 @@ export async function post<T>(
     signal,
     ...more,
   };
-  return (await call(path, init)).json();
+  return ask(path, init);
 }
 
 /** Longest body, in letters, that a browser goes on sending when the page is left. */
@@ -95,5 +115,5 @@ export async function step<T>(path: string, body: object): Promise<T> {
 export async function send<T>(path: string, parts: Record<string, string | File>): Promise<T> {
   const form = new FormData();
   for (const [name, value] of Object.entries(parts)) form.append(name, value);
-  return (await call(path, { method: 'POST', body: form })).json();
+  return ask(path, { method: 'POST', body: form });
 }

@@ -9,12 +9,24 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.SequenceInputStream;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.regex.Pattern;
 import java.util.zip.ZipFile;
+import javax.sound.sampled.AudioFileFormat;
+import javax.sound.sampled.AudioInputStream;
+import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 
 /** The server goes away and comes back while somebody works; recordings are read in a queue that can be left. */
 class AwayStoryTest extends Story {
+    /** How often a line is said over, so that it is long enough to be killed in. */
+    private static final int TIMES = 6;
+
     @Test
     void thePageKeepsItsPlaceAndWhatWasNotSentWhileTheServerIsAway() throws Exception {
         Locator name = page.getByLabel("Words");
@@ -83,9 +95,9 @@ class AwayStoryTest extends Story {
         DemoFiles.Line line = DemoFiles.lines().get(0);
         String lines = "/api/v1/characters/" + maren() + "/lines";
         int before = server.body(lines).split("\"id\"").length;
-        hand.drop("again.wav", "audio/wav", line.wav());
+        hand.drop("again.wav", "audio/wav", saidOver(line.wav(), TIMES));
         Locator dialog = page.getByRole(AriaRole.DIALOG);
-        dialog.getByLabel("Words of the line").fill(line.words());
+        dialog.getByLabel("Words of the line").fill((line.words() + " ").repeat(TIMES));
         dialog.getByText("Create the lip sync").click();
         page.waitForFunction(
                 "() => Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow')) > 0");
@@ -127,6 +139,26 @@ class AwayStoryTest extends Story {
         }
         assertThat(files.getByRole(AriaRole.LINK)).hasCount(1);
         hand.errors.clear();
+    }
+
+    /** The recording several times over: long enough that it is not read before anybody has looked. */
+    private static byte[] saidOver(byte[] wav, int times) throws Exception {
+        List<AudioInputStream> parts = new ArrayList<>();
+        long frames = 0;
+        for (int i = 0; i < times; i++) {
+            AudioInputStream part = AudioSystem.getAudioInputStream(new ByteArrayInputStream(wav));
+            frames += part.getFrameLength();
+            parts.add(part);
+        }
+        ByteArrayOutputStream all = new ByteArrayOutputStream();
+        AudioSystem.write(
+                new AudioInputStream(
+                        new SequenceInputStream(Collections.enumeration(parts)),
+                        parts.get(0).getFormat(),
+                        frames),
+                AudioFileFormat.Type.WAVE,
+                all);
+        return all.toByteArray();
     }
 
     private static void restart() {
