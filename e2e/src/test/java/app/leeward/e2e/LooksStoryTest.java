@@ -35,8 +35,17 @@ class LooksStoryTest extends Story {
 
     private double top(String part) {
         // what is painted anew has no box for a moment
-        page.waitForFunction("p => document.querySelector(p)?.getBoundingClientRect().height > 0", stage(part));
-        return page.locator(stage(part)).boundingBox().y;
+        Object y = page.waitForFunction(
+                        """
+                        p => {
+                            const box = document.querySelector(p)?.getBoundingClientRect();
+                            return box && box.height > 0 ? { y: box.y } : null;
+                        }
+                        """,
+                        stage(part))
+                .getProperty("y")
+                .jsonValue();
+        return ((Number) y).doubleValue();
     }
 
     private void pull(Locator what, double dy) {

@@ -23,7 +23,7 @@ final class Names {
     }
 
     static {
-        words(What.SKIN, "gesicht", "visage", "cara", "face", "head skin", "face base", "head shape");
+        words(What.SKIN, "gesicht", "visage", "cara", "face", "head skin", "face base", "head shape", "head");
         words(
                 What.HEAD_LINE,
                 "gesicht kontur",

@@ -29,6 +29,9 @@ final class FaceMoves {
     private static final double NOSE_UP = 0.1;
     private static final double CORNERS = 0.2;
 
+    /** How near the middle of a brow lies to the axis, as a share of its width, when there is one for both eyes or the only one. */
+    private static final double ON_AXIS = 0.2;
+
     private FaceMoves() {}
 
     private interface One {
@@ -50,13 +53,26 @@ final class FaceMoves {
 
     static void raise(Character c, Moves moves) {
         each(c, PartRole.BROW, (brow, at) -> {
-            moves.most(brow.id(), Offset.shift(0, -RAISED * at.width()));
-            moves.least(brow.id(), Offset.shift(0, LOWERED * at.width()));
+            double width = onAxis(c, at) ? at.width() / 2 : at.width();
+            moves.most(brow.id(), Offset.shift(0, -RAISED * width));
+            moves.least(brow.id(), Offset.shift(0, LOWERED * width));
         });
+    }
+
+    /** A brow over a single eye, or both brows drawn as one: its inner end is its middle, and both its ends are outer ones. */
+    private static boolean onAxis(Character c, Box brow) {
+        return Math.abs(brow.centre().x() - c.sheet().model().axis()) < ON_AXIS * brow.width();
     }
 
     static void tilt(Character c, Moves moves) {
         each(c, PartRole.BROW, (brow, at) -> {
+            if (onAxis(c, at)) {
+                double up = -BENT * at.width() / 2;
+                Bend bend = new Bend(-up, up, -up);
+                moves.most(brow.id(), Offset.NONE.with(bend));
+                moves.least(brow.id(), Offset.NONE.with(bend.times(-1)));
+                return;
+            }
             // an inner end left of its pivot goes up when it is turned clockwise
             int up = at.centre().x() < brow.pivot().x() ? 1 : -1;
             moves.most(brow.id(), Offset.placed(0, 0, up * TILTED, 1, 1, 0, 1));
@@ -80,15 +96,25 @@ final class FaceMoves {
                         default -> new Bend(0, 0, up);
                     };
             // the inner end of a brow right of the axis is its left one
-            Bend bend = at.centre().x() > axis ? inner : inner.mirrored();
+            Bend bend = onAxis(c, at) ? bothAtOnce(inner) : at.centre().x() > axis ? inner : inner.mirrored();
             moves.most(brow.id(), Offset.NONE.with(bend));
             moves.least(brow.id(), Offset.NONE.with(bend.times(-1)));
         });
     }
 
+    /** Of one brow on the axis, half the width of which is a brow's. */
+    private static Bend bothAtOnce(Bend one) {
+        return new Bend(one.right() / 2, (one.left() + one.middle()) / 2, one.right() / 2);
+    }
+
     static void together(Character c, Moves moves) {
         double axis = c.sheet().model().axis();
         each(c, PartRole.BROW, (brow, at) -> {
+            if (onAxis(c, at)) {
+                moves.most(brow.id(), Offset.placed(0, 0, 0, 1 - TOGETHER, 1, 0, 1));
+                moves.least(brow.id(), Offset.placed(0, 0, 0, 1 + TOGETHER, 1, 0, 1));
+                return;
+            }
             double in = (at.centre().x() > axis ? -1 : 1) * TOGETHER * at.width();
             moves.most(brow.id(), Offset.shift(in, 0));
             moves.least(brow.id(), Offset.shift(-in, 0));

@@ -21,6 +21,7 @@ import app.leeward.core.rig.Side;
 import app.leeward.core.rig.Voice;
 import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -35,6 +36,9 @@ import java.util.Set;
  * turning, blinking and looking.
  */
 public final class Assembler {
+    /** The least share of a part nobody knows that lies over what it follows; a rule of thumb. */
+    private static final double LYING_ON = 0.1;
+
     private final LayerReading reading;
     private final List<Note> notes = new ArrayList<>();
     /** Where face, ears and fringe lie; null until somebody asks. */
@@ -66,6 +70,7 @@ public final class Assembler {
         LaidOut.bringHome(reading.found, notes);
         Sides.settle(reading.found, notes);
         drawnHeads();
+        wornOnHead();
         addMissingGroups();
         listUnrecognised();
         nameParts();
@@ -122,14 +127,55 @@ public final class Assembler {
         };
     }
 
-    /** A view is the head; what is drawn in it under that name is the skin. */
+    /** The head is what all of it follows; what is drawn under that name, or loose in the group of that name, is the skin. */
     private void drawnHeads() {
         for (LayerReading.Found f : List.copyOf(reading.found)) {
-            boolean skin = f.role == PartRole.HEAD && f.view.isPresent() && !f.drawings.isEmpty();
-            if (skin && find(PartRole.FACE, f.side, f.view).isEmpty()) {
-                reading.found.set(reading.found.indexOf(f), f.as(PartRole.FACE, "face skin"));
+            boolean drawn = (f.role == PartRole.HEAD || looseInHead(f)) && f.firstVisible != null;
+            if (drawn && find(PartRole.FACE, f.side, f.view).isEmpty()) {
+                LayerReading.Found skin = f.as(PartRole.FACE, "face skin");
+                reading.found.set(reading.found.indexOf(f), skin);
+                reading.found.stream()
+                        .filter(o -> o.whole.equals(Optional.of(f)))
+                        .forEach(o -> o.whole = Optional.of(skin));
             }
         }
+    }
+
+    /** A scarf or a hood that reaches up beside the face is worn on the head: before it as a cap, behind it as hair would be. */
+    private void wornOnHead() {
+        for (LayerReading.Found f : List.copyOf(reading.found)) {
+            Optional<LayerReading.Found> face =
+                    f.role == PartRole.COLLAR ? find(PartRole.FACE, Side.NONE, f.view) : Optional.empty();
+            boolean high = face.flatMap(Assembler::boundsOf)
+                    .filter(b -> boundsOf(f)
+                            .filter(own -> own.minY() < b.centre().y())
+                            .isPresent())
+                    .isPresent();
+            if (high) {
+                int at = reading.found.indexOf(f);
+                PartRole role = at > reading.found.indexOf(face.get()) ? PartRole.CAP : PartRole.BACK_HAIR;
+                reading.found.set(at, f.as(role, role.words()));
+                notes.add(new Note(
+                        "worn-on-head",
+                        f.drawings.get(0).name(),
+                        "The " + f.name + " '" + f.drawings.get(0).name()
+                                + "' reaches up beside the face, so it is worn on the head: it is taken for "
+                                + role.words()
+                                + "."));
+            }
+        }
+    }
+
+    /** Shapes that the group of a head keeps beside its layers, with an eye or the mouth on them. */
+    private boolean looseInHead(LayerReading.Found f) {
+        Optional<Box> own = boundsOf(f);
+        return f.loose
+                && f.within.filter(w -> w.role == PartRole.HEAD).isPresent()
+                && own.isPresent()
+                && reading.found.stream()
+                        .filter(o -> o.role.belongsTo(PartRole.EYE) || o.role == PartRole.MOUTH)
+                        .flatMap(o -> boundsOf(o).stream())
+                        .anyMatch(b -> own.get().contains(b.centre()));
     }
 
     /** A head for what follows a head, an eye for the pieces of one. */
@@ -220,7 +266,7 @@ public final class Assembler {
     /** By role first, then by where the file put it; what nobody claims inside the head's group follows that. */
     private Optional<LayerReading.Found> parentOf(LayerReading.Found f) {
         if (f.role == PartRole.OTHER) {
-            return f.within.or(() -> onTheHead(f));
+            return f.within.or(() -> neighbour(f));
         }
         Optional<LayerReading.Found> larger =
                 f.whole.or(() -> f.within.filter(w -> w.role == f.role && w.side == f.side && f.role != PartRole.VIEW));
@@ -245,18 +291,53 @@ public final class Assembler {
         return f.view;
     }
 
-    /** An earring, a scar: what lies on the face or the hair goes where the head goes. */
-    private Optional<LayerReading.Found> onTheHead(LayerReading.Found f) {
+    /** An earring, a scar: what lies on the face or the hair goes where the head goes; what lies on something else, where that goes. */
+    private Optional<LayerReading.Found> neighbour(LayerReading.Found f) {
         if (aboutTheHead == null) {
             aboutTheHead = reading.found.stream()
                     .filter(o -> o.role == PartRole.FACE || o.role == PartRole.EAR || o.role == PartRole.FRINGE)
                     .flatMap(o -> boundsOf(o).stream())
                     .reduce(Box::union);
         }
-        Optional<Point> at = boundsOf(f).map(Box::centre);
-        boolean inside = at.isPresent()
-                && aboutTheHead.filter(head -> head.contains(at.get())).isPresent();
-        return inside ? find(PartRole.HEAD, Side.NONE, Optional.empty()) : Optional.empty();
+        Optional<Box> own = boundsOf(f);
+        if (own.isEmpty()) {
+            return Optional.empty();
+        }
+        if (aboutTheHead.filter(head -> head.contains(own.get().centre())).isPresent()) {
+            return ear(own.get()).or(() -> find(PartRole.HEAD, Side.NONE, Optional.empty()));
+        }
+        return reading.found.stream()
+                .filter(o -> o.role != PartRole.OTHER && share(own.get(), o) >= LYING_ON)
+                .max(Comparator.comparingDouble(o -> share(own.get(), o)))
+                .flatMap(o -> o.role.belongsTo(PartRole.HEAD)
+                        ? find(PartRole.HEAD, Side.NONE, Optional.empty())
+                        : Optional.of(o));
+    }
+
+    /** The ear that something smaller hangs on: it touches it, or as good as. */
+    private Optional<LayerReading.Found> ear(Box thing) {
+        double near = Math.max(thing.width(), thing.height()) / 2;
+        Box round = new Box(thing.minX() - near, thing.minY() - near, thing.maxX() + near, thing.maxY() + near);
+        boolean onFace = find(PartRole.FACE, Side.NONE, Optional.empty())
+                .filter(face -> share(thing, face) > LYING_ON)
+                .isPresent();
+        return reading.found.stream()
+                .filter(o -> o.role == PartRole.EAR && !onFace)
+                .filter(o -> boundsOf(o)
+                        .filter(e -> e.intersection(round).isPresent()
+                                && thing.width() * thing.height() < e.width() * e.height())
+                        .isPresent())
+                .findFirst();
+    }
+
+    /** How much of a box another part covers, 0 to 1. */
+    private static double share(Box box, LayerReading.Found part) {
+        double area = box.width() * box.height();
+        return boundsOf(part)
+                .flatMap(box::intersection)
+                .filter(common -> area > 0)
+                .map(common -> common.width() * common.height() / area)
+                .orElse(0.0);
     }
 
     private void listUnrecognised() {
@@ -281,8 +362,11 @@ public final class Assembler {
                     new Note("no-mouth", "mouth", "No layer is named as a mouth, so this character cannot talk yet."));
             return MouthChart.EMPTY;
         }
+        MouthChart chart = MouthNames.chart(mouth.get());
         for (Drawing d : mouth.get().drawings()) {
-            if (MouthNames.read(d.name()).isEmpty() && mouth.get().drawings().size() > 1) {
+            if (!chart.drawn().containsValue(d.id())
+                    && MouthNames.read(d.name()).isEmpty()
+                    && mouth.get().drawings().size() > 1) {
                 notes.add(new Note(
                         "mouth-without-sound",
                         d.name(),
@@ -290,7 +374,7 @@ public final class Assembler {
             }
         }
         MouthNames.twice(mouth.get()).forEach(notes::add);
-        return MouthNames.chart(mouth.get());
+        return chart;
     }
 
     /** Where a part's drawings lie on the canvas; empty for groups. */

@@ -33,6 +33,8 @@ final class LayerReading {
         String firstVisible;
         /** What it is a further piece of, when a layer of the same role was there before it. */
         Optional<Found> whole = Optional.empty();
+        /** Whether these are shapes that a group keeps beside its layers. */
+        boolean loose;
         /** Whether its name says that it is on the side of the head that is turned to us; null when it says neither. */
         Boolean near;
 
@@ -203,7 +205,7 @@ final class LayerReading {
     private void flush(Layer layer, List<Layer.Node> loose, Optional<Found> within) {
         if (!loose.isEmpty()) {
             String name = layer.name().isBlank() ? "loose shapes" : layer.name() + " loose shapes";
-            unrecognised(new Layer(name, layer.hidden(), loose), within);
+            unrecognised(new Layer(name, layer.hidden(), loose), within).loose = true;
             loose.clear();
         }
     }
@@ -294,7 +296,7 @@ final class LayerReading {
         String key = view + " " + name.role() + " " + side;
         Found f = sets.get(key);
         boolean seen = !layer.hidden() && !concealed;
-        if (f != null && seen && f.firstVisible != null && !replaces(name)) {
+        if (f != null && seen && f.firstVisible != null && !replaces(name, layer)) {
             if (!beside(f, layer) && joined(f, layer)) {
                 return;
             }
@@ -318,11 +320,21 @@ final class LayerReading {
         f.near = near(name) == null ? f.near : near(name);
     }
 
-    /** Mouths, blinks, and hands in poses or by numbers, are drawn one over the other and shown one at a time. */
-    private static boolean replaces(PartName name) {
+    /** Mouths, blinks, and hands in poses or by numbers, are drawn one over the other and shown one at a time; not so pieces of a mouth. */
+    private static boolean replaces(PartName name, Layer layer) {
+        return switch (name.role()) {
+            case MOUTH -> !pieceOfMouth(name, layer);
+            case BLINK -> true;
+            case HAND -> !name.rest().isEmpty();
+            default -> false;
+        };
+    }
+
+    /** A lower beak, the teeth: named for what they are of a mouth, and for no sound or pose. */
+    private static boolean pieceOfMouth(PartName name, Layer layer) {
         return name.role() == PartRole.MOUTH
-                || name.role() == PartRole.BLINK
-                || name.role() == PartRole.HAND && !name.rest().isEmpty();
+                && ShapeNames.read(layer.name()).isPresent()
+                && !namesPose(PartRole.MOUTH, name.rest());
     }
 
     /** Whether a layer lies to the left or right of a part: the other one of two, rather than a piece of it. */
@@ -356,9 +368,15 @@ final class LayerReading {
             }
             List<Shape> shapes = new ArrayList<>(d.art().shapes());
             shapes.addAll(piece.shapes());
-            return d.withArt(new Artwork(shapes));
+            return f.role == PartRole.MOUTH ? mouth(d, shapes) : d.withArt(new Artwork(shapes));
         });
         return true;
+    }
+
+    /** A mouth of several pieces; what one of them is called is no name for all. */
+    private static Drawing mouth(Drawing d, List<Shape> pieces) {
+        Drawing whole = d.withArt(new Artwork(ShapeNames.withRoles(pieces)));
+        return namesPose(PartRole.MOUTH, d.name()) ? whole : whole.withName("rest");
     }
 
     private static boolean ofAnEye(PartRole role) {
@@ -389,11 +407,12 @@ final class LayerReading {
                         .anyMatch(w -> w.length() == 1 || w.matches("\\d+") || POSES.contains(w));
     }
 
-    private void unrecognised(Layer layer, Optional<Found> within) {
+    private Found unrecognised(Layer layer, Optional<Found> within) {
         String name = layer.name().isBlank() ? "unnamed layer" : layer.name();
         Found f = new Found(PartRole.OTHER, Side.NONE, name, within);
         found.add(f);
         addDrawing(f, name, layer, layer.hidden());
+        return f;
     }
 
     private void addDrawing(Found f, String name, Layer layer, boolean hidden) {

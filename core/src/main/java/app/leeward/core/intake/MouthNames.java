@@ -72,12 +72,15 @@ final class MouthNames {
         return found;
     }
 
-    /** The chart that the names of a mouth's drawings make; one without any sound is the mouth at rest. */
+    /** The chart that the names of a mouth's drawings make; what is shown and names no sound is the mouth at rest. */
     static MouthChart chart(Part mouth) {
         Map<Viseme, String> drawn = new EnumMap<>(Viseme.class);
         for (Drawing d : mouth.drawings()) {
             read(d.name()).forEach(v -> drawn.putIfAbsent(v, d.id()));
         }
+        mouth.drawings().stream()
+                .filter(d -> d.id().equals(mouth.shown()) && read(d.name()).isEmpty())
+                .forEach(d -> drawn.putIfAbsent(Viseme.REST, d.id()));
         if (drawn.isEmpty()) {
             drawn.put(Viseme.REST, mouth.drawings().get(0).id());
         }

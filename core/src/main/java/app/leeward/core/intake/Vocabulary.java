@@ -78,7 +78,7 @@ final class Vocabulary {
         call(PartRole.ANTENNA, "antenna, aerial, feeler, antenne, antena");
         call(
                 PartRole.CAP,
-                "cap, hat, beanie, bonnet, helmet, cap crown, hat crown, hut, muetze, mutze, kappe, chapeau, casquette, sombrero, gorra");
+                "cap, hat, beanie, turban, headband, bonnet, helmet, cap crown, hat crown, hut, muetze, mutze, kappe, chapeau, casquette, sombrero, gorra");
         call(
                 PartRole.CAP_BAND,
                 "cap band, hat band, hatband, hutband, mutzenband, bande chapeau, ruban chapeau, banda sombrero, cinta sombrero");
@@ -95,10 +95,12 @@ final class Vocabulary {
         call(PartRole.LENS, "lens, glasses lens, glass, brillenglas, linse, verre lunettes, verre, lente");
         call(PartRole.NECK, "neck, hals, cou, cuello");
         call(PartRole.COLLAR, "collar, scarf, neckerchief, coat collar, kragen, schal, col, echarpe, bufanda");
+        // worn on the head or about the neck: where it lies says which
+        call(PartRole.COLLAR, "headscarf, hood, shawl, bandana, kopftuch, kapuze, foulard, capuche, panuelo, capucha");
         call(
                 PartRole.TORSO,
                 "torso, body, belly, tummy, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, oberkoerper, bauch, corps, ventre, cuerpo, vientre");
-        call(PartRole.UPPER_ARM, "upper arm, arm, bicep, oberarm, bras, brazo");
+        call(PartRole.UPPER_ARM, "upper arm, arm, bicep, wing, fluegel, flugel, aile, ala, oberarm, bras, brazo");
         call(PartRole.FOREARM, "forearm, fore arm, lower arm, unterarm, avant bras, antebrazo");
         call(PartRole.HAND, "hand, fist, paw, wing tip, faust, pfote, main, mano");
         call(PartRole.HIPS, "hips, hip, pelvis, huefte, hufte, hanche, cadera");

@@ -134,7 +134,7 @@ record Arc(List<Point> points) {
     }
 
     /** Where the edge is at a share of its width from the left; of an edge that turns back, the first such place. */
-    private Point atShare(double share) {
+    Point atShare(double share) {
         double x = start().x() + Math.max(0, Math.min(1, share)) * (end().x() - start().x());
         for (int i = 0; i < curves(); i++) {
             if (x <= points.get(3 * i + 3).x() + 1e-9 || i == curves() - 1) {

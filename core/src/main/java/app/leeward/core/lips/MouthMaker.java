@@ -15,6 +15,7 @@ import app.leeward.core.mouth.Viseme;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * Makes the mouth of any class, in any mood, from one starting mouth.
@@ -45,6 +46,9 @@ final class MouthMaker implements SetMaker {
     private static final double MOST_WIDTH = 1.25;
     /** Least width of an opening as a share of its height: by eye, no source. */
     private static final double SLIM = 0.78;
+
+    /** What is narrower than this share of the width and touches a lip is a tooth. By eye. */
+    private static final double TOOTH = 0.3;
 
     private static final int HALVINGS = 22;
     /** Window, inside, both rows of teeth, tongue and outline. */
@@ -335,11 +339,32 @@ final class MouthMaker implements SetMaker {
         if (c.x() > start.centre() + half) {
             return between(start.lips().upper().end(), window.upper().end());
         }
+        Optional<Matrix> standing = standing(at, window);
+        if (standing.isPresent()) {
+            return standing.get();
+        }
         if (c.y() < start.lipLine()) {
             return Matrix.IDENTITY;
         }
         double sx = Math.max(0.6, Math.min(1.1, window.width() / w));
         return new Matrix(sx, 0, 0, 1, c.x() - sx * c.x(), chin);
+    }
+
+    /** A lone tooth stands on the lip its root is at, and goes with that place of it; empty for what touches no lip. */
+    private Optional<Matrix> standing(Box tooth, Lips window) {
+        double share = (tooth.centre().x() - start.lips().upper().start().x()) / w;
+        double spare = 0.06 * w;
+        boolean narrow = tooth.width() < TOOTH * w && share > 0 && share < 1;
+        // a lower lip runs from right to left
+        Point lower = start.lips().lower().reversed().atShare(share);
+        Point upper = start.lips().upper().atShare(share);
+        double middle = tooth.centre().y();
+        if (narrow && middle < lower.y() && Math.abs(tooth.maxY() - lower.y()) < spare) {
+            return Optional.of(between(lower, window.lower().reversed().atShare(share)));
+        }
+        return narrow && middle > upper.y() && Math.abs(tooth.minY() - upper.y()) < spare
+                ? Optional.of(between(upper, window.upper().atShare(share)))
+                : Optional.empty();
     }
 
     private static Matrix between(Point from, Point to) {

@@ -47,6 +47,9 @@ record MouthStart(
     /** The line of a mouth that has neither line nor colour. */
     private static final String INK = "#2a2f38";
 
+    /** What is closed and narrower than this share of the widest piece is a tooth or a dimple. */
+    private static final double TOOTH = 0.3;
+
     /** Below this share of its width an opening counts as closed lips. */
     private static final double CLOSED = 0.1;
 
@@ -120,12 +123,21 @@ record MouthStart(
                 .filter(s -> s.role() == ShapeRole.OUTLINE && s.stroke().visible())
                 .max(longest)
                 .filter(s -> closes(s.path()) || first(art, ShapeRole.WINDOW).isEmpty());
-        Optional<Shape> found = line.or(() -> first(art, ShapeRole.WINDOW)).or(() -> art.shapes().stream()
+        List<Shape> others = art.shapes().stream()
                 .filter(s -> !s.role().behindWindow() && s.role() != ShapeRole.LIPS)
-                // a long fold of the cheek is no mouth while something closed is there
-                .max(Comparator.<Shape, Boolean>comparing(s -> closes(s.path())).thenComparing(longest)));
+                .toList();
+        double widest = others.stream().mapToDouble(MouthStart::across).max().orElse(0);
+        Optional<Shape> found = line.or(() -> first(art, ShapeRole.WINDOW)).or(() -> others.stream()
+                // a long fold of the cheek is no mouth while something closed is there, and a lone tooth on the lips is
+                // none either
+                .max(Comparator.<Shape, Boolean>comparing(s -> closes(s.path()) && across(s) > TOOTH * widest)
+                        .thenComparing(longest)));
         return found.orElseThrow(() -> new MouthProblem(
                 RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from."));
+    }
+
+    private static double across(Shape s) {
+        return s.path().bounds().map(Box::width).orElse(0.0);
     }
 
     private static Shape asLine(Shape shape) {

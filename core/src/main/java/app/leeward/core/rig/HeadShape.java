@@ -27,6 +27,8 @@ public record HeadShape(
     public static final HeadShape HUMAN = new HeadShape(0.75, 1, 0.46, -0.05, 2.5, 0.5, 0.1);
     /** A head with a muzzle or a beak. */
     public static final HeadShape ANIMAL = new HeadShape(0.75, 0.9, 0.46, 0.1, 2.2, 0.5, 0.12);
+    /** A ball, or an egg: full below, without a chin that leads or a nape that comes in. */
+    public static final HeadShape ROUND = new HeadShape(0.8, 0.85, 0.4, 0.3, 2.1, 0.5, 0.05);
     /** A box with rounded edges. */
     public static final HeadShape BOX = new HeadShape(0.62, 0.62, 0.62, 0.62, 7, 0.4, 0.05);
 

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
@@ -156,9 +157,13 @@ final class HeadPiece {
 
     /** Points along all its outlines; lines without a fill take part. */
     List<Point> outlines() {
+        return outlines(path -> true);
+    }
+
+    /** Points along those of its outlines, canvas coordinates, that are asked for. */
+    List<Point> outlines(Predicate<Path> which) {
         List<Point> all = new ArrayList<>();
-        for (Shape s : shapes()) {
-            Path path = placed(s);
+        for (Path path : shapes().stream().map(this::placed).filter(which).toList()) {
             all.addAll(path.sampled(4));
             if (all.isEmpty()) {
                 all.addAll(path.points());

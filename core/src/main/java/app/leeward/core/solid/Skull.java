@@ -32,6 +32,11 @@ final class Skull {
     /** How much of the way the near edge of a face comes in where hair lies behind it. By eye. */
     private static final double SEAM = 0.7;
 
+    /** How far down a chin is looked for, as a share of the height, and how wide a head without one still is there; an ellipse has 0.71. */
+    private static final double CHIN_AT = 0.85;
+
+    private static final double NO_CHIN = 0.79;
+
     /** From which roundness on a head is a box. */
     static final double BOX = 4;
 
@@ -45,6 +50,20 @@ final class Skull {
             half = Math.max(half, core.reaches(i) ? (core.right()[i] - core.left()[i]) / 2 : 0);
         }
         return half;
+    }
+
+    /** Whether a head is hardly narrower where others have their chin. */
+    static boolean isRound(Geometry skin) {
+        Extents core = core(skin);
+        double[] heights = core.heights();
+        double at = heights[0] + CHIN_AT * (heights[heights.length - 1] - heights[0]);
+        int row = 0;
+        double widest = 0;
+        for (int i = 0; i < heights.length; i++) {
+            row = heights[i] <= at ? i : row;
+            widest = Math.max(widest, core.reaches(i) ? core.right()[i] - core.left()[i] : 0);
+        }
+        return core.reaches(row) && core.right()[row] - core.left()[row] > NO_CHIN * widest;
     }
 
     /**

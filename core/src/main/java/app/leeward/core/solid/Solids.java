@@ -44,6 +44,13 @@ final class Solids {
     /** How far a peak stands out, as a share of half the hat's width. */
     private static final double PEAK = 0.38;
 
+    /** How wide and tall a patch of colour is at most that goes as one rather than being drawn out. By eye. */
+    private static final double DAB = 0.7;
+    /** How much of its outline may lie along that of the face, for one that does not end there. By eye. */
+    private static final double TOUCHING = 0.25;
+
+    private static final int DAB_SAMPLES = 6;
+
     /** How far apart points of a curve may lie that are followed. */
     private static final double FINE = 0.04;
 
@@ -185,12 +192,26 @@ final class Solids {
         if (face && art.kinds().get(piece) == SolidKind.SKULL && welds.drawsFace(outline)) {
             return outline();
         }
-        return welds.over(p, own(p, outline));
+        Motion own = own(p, outline);
+        return isDab(p, outline) ? new Dab(own, outline.sampled(DAB_SAMPLES)) : welds.over(p, own);
+    }
+
+    /** Whether an outline is that of a small patch on the skull which at most touches the outline of the face. */
+    private boolean isDab(HeadPiece p, Path outline) {
+        boolean small = art.kinds().get(p.part().id()) == SolidKind.SKULL
+                && !p.part().id().equals(art.skinPiece())
+                && p.part().role() != PartRole.FACE_LINE
+                && p.weld().isEmpty()
+                && outline.bounds()
+                        .filter(b -> b.width() < DAB * half && b.height() < DAB * half)
+                        .isPresent();
+        return small && welds.share(outline) < TOUCHING;
     }
 
     /** Points of what a piece shows that lie along what it is welded to, canvas coordinates at rest. */
     List<Point> welded(String piece) {
-        return welds.points(art.pieces().get(piece));
+        HeadPiece p = art.pieces().get(piece);
+        return welds.points(p, path -> !isDab(p, path));
     }
 
     private Motion own(HeadPiece p, Path outline) {

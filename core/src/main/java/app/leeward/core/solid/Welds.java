@@ -11,9 +11,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.Predicate;
 
 /** Which piece of a head goes along the outline of which other: found along the face's outline, or said by hand. */
 final class Welds {
+    private static final int SAMPLES = 6;
+
     private final HeadArt art;
     private final OutlineWeld face;
     private final double fine;
@@ -50,10 +53,20 @@ final class Welds {
         return face.same(path);
     }
 
-    /** Points of what a piece shows that lie along what it is welded to, canvas coordinates at rest. */
-    List<Point> points(HeadPiece piece) {
+    /** How much of a path lies along the outline of the face, 0 to 1. */
+    double share(Path path) {
+        List<Point> along = path.sampled(SAMPLES);
+        return along.isEmpty() ? 0 : along.stream().filter(face::holds).count() / (double) along.size();
+    }
+
+    /**
+     * Points of what a piece shows that lie along what it is welded to, canvas coordinates at rest.
+     *
+     * @param welded which of its paths are welded at all
+     */
+    List<Point> points(HeadPiece piece, Predicate<Path> welded) {
         return to(piece)
-                .map(w -> piece.outlines().stream().filter(w::holds).toList())
+                .map(w -> piece.outlines(welded).stream().filter(w::holds).toList())
                 .orElse(List.of());
     }
 

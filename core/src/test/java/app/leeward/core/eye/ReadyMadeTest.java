@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import app.leeward.core.edit.DropDial;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
@@ -16,7 +18,10 @@ import app.leeward.core.eval.Evaluator;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 
@@ -189,5 +194,47 @@ class ReadyMadeTest {
         Character bare = Rigs.hung(Rigs.group("", Rigs.layer("face", Rigs.ellipse(500, 500, 90, 90))));
         assertThat(Edits.apply(bare, new MakeDial(ReadyMade.SQUINT))).isInstanceOf(Outcome.Refused.class);
         assertThat(Edits.apply(bare, new MakeDial(ReadyMade.BROW_TILT))).isInstanceOf(Outcome.Refused.class);
+    }
+
+    /** A single brow has an inner end on either side of its middle: it arches and frowns alike on both sides, and never leans. */
+    @Test
+    void oneBrowForTheWholeFaceMovesAlikeOnBothSides() {
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("head", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.layer("eye white", Rigs.ellipse(500, 490, 40, 36)),
+                Rigs.layer("pupil", Rigs.ellipse(500, 490, 10, 10)),
+                Rigs.layer("brow", Rigs.ellipse(500, 440, 50, 8))));
+        for (ReadyMade dial : new ReadyMade[] {
+            ReadyMade.BROW_RAISE,
+            ReadyMade.BROW_TILT,
+            ReadyMade.BROW_INNER,
+            ReadyMade.BROW_OUTER,
+            ReadyMade.BROW_TOGETHER
+        }) {
+            Character made = done(c, new MakeDial(dial));
+            for (double value : new double[] {-1, 1}) {
+                Frame.Placed p = new Evaluator(made)
+                        .frame(Pose.of(Map.of(dial.id(), value)))
+                        .of("brow")
+                        .orElseThrow();
+                assertThat(p.matrix().b()).as(dial.id()).isCloseTo(0, within(1e-9));
+                Path outline = (p.outlines().isEmpty()
+                                ? Rigs.ellipse(500, 440, 50, 8)
+                                : p.outlines().get(0))
+                        .transform(p.matrix());
+                assertThat(outline.bounds().orElseThrow().centre().x())
+                        .as(dial.id())
+                        .isCloseTo(500, within(1e-6));
+                List<Point> ends = outline.segments().stream()
+                        .flatMap(s -> s instanceof Segment.Cubic curve ? Stream.of(curve.to()) : Stream.empty())
+                        .toList();
+                Point left =
+                        ends.stream().min(Comparator.comparingDouble(Point::x)).orElseThrow();
+                Point right =
+                        ends.stream().max(Comparator.comparingDouble(Point::x)).orElseThrow();
+                assertThat(left.y()).as(dial.id()).isCloseTo(right.y(), within(1e-6));
+            }
+        }
     }
 }

@@ -405,4 +405,30 @@ class MouthMakerTest {
                 .bounds()
                 .orElseThrow();
     }
+
+    /** A fang on a mouth of one stroke is no opening, and stands on the lower lip wherever that goes. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Viseme.class,
+            names = {"AH", "OO", "EE", "OH", "SMILE"})
+    void aLoneToothIsNoMouthAndGoesWithItsLip(Viseme v) {
+        Shape lip = Shape.filled("lip", path("M410 540 C450 564 550 564 590 540"), "#802030")
+                .painted("", "#201018", 5);
+        Shape fang = Shape.filled(
+                        "fang", path("M440 553 C443 546 447 539 450 533 C453 541 457 549 460 557 Z"), "#ffffff")
+                .painted("#ffffff", "#201018", 5);
+        Artwork made = make(Artwork.of(lip, fang), v);
+        assertThat(of(made, ShapeRole.OUTLINE).path().bounds().orElseThrow().width())
+                .isGreaterThan(40);
+        Shape tooth = made.shapes().stream()
+                .filter(s -> s.name().equals("fang"))
+                .findFirst()
+                .orElseThrow();
+        Box at = tooth.path().bounds().orElseThrow();
+        assertThat(at.width()).as("it is not scaled").isCloseTo(20, within(1e-6));
+        Box mouth = of(made, ShapeRole.OUTLINE).path().bounds().orElseThrow();
+        double share = (450 - 410) / 180.0;
+        assertThat(at.centre().x()).isCloseTo(mouth.minX() + share * mouth.width(), within(0.02 * 180));
+        assertThat(at.maxY()).isBetween(mouth.minY(), mouth.maxY() + 10);
+    }
 }

@@ -100,6 +100,16 @@ class HeadSolidsTest {
                         Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
                         Rigs.layer("muzzle", Rigs.ellipse(500, 560, 40, 30))))))
                 .contains(HeadShape.ANIMAL);
+        assertThat(HeadSolids.guessedShape(Rigs.hung(Rigs.group(
+                        "",
+                        Rigs.layer(
+                                "face skin",
+                                Rigs.path(
+                                        "M400 500 C400 420 440 400 500 400 C560 400 600 420 600 500 C600 580 590 600 500 600"
+                                                + " C410 600 400 580 400 500 Z")),
+                        Rigs.layer("mouth", Rigs.box(480, 560, 40, 6))))))
+                .as("as wide at the chin as above")
+                .contains(HeadShape.ROUND);
         assertThat(HeadSolids.guessedShape(Rigs.character(List.of(Rigs.part("box", null, new Point(0, 0))), List.of())))
                 .isEmpty();
     }
@@ -239,5 +249,32 @@ class HeadSolidsTest {
     void earsAreHingedAtTheHead() {
         assertThat(SOLIDS.placed("ear-left", View.yaw(40)).a()).isLessThan(0.5);
         assertThat(SOLIDS.placed("ear-right", View.yaw(40)).a()).isGreaterThan(1.1);
+    }
+
+    /** The side of a head comes round several times as wide; a cheek on it does not, and goes as far as its middle does. */
+    @Seeded(tries = 60)
+    void aCheekIsNotDrawnOutAsTheNearSideComesRound(
+            @Between(min = 45, max = 78) double beside, @Between(min = 5, max = 45) double yaw) {
+        Path cheek = Rigs.ellipse(500 + beside, 540, 16, 12);
+        Character c = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.layer("cheek left", cheek),
+                Rigs.layer("mouth", Rigs.box(480, 560, 40, 6))));
+        HeadSolids solids = HeadSolids.of(c, HeadShape.HUMAN).orElseThrow();
+        double near = solids.outline("cheek-left", cheek)
+                .at(View.yaw(-yaw))
+                .bounds()
+                .orElseThrow()
+                .width();
+        double far = solids.outline("cheek-left", cheek)
+                .at(View.yaw(yaw))
+                .bounds()
+                .orElseThrow()
+                .width();
+        assertThat(near).isBetween(0.85 * 32, 1.25 * 32);
+        assertThat(far)
+                .as("on the far side it goes point by point, and narrows")
+                .isLessThan(32);
     }
 }
