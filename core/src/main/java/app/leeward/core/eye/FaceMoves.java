@@ -111,8 +111,10 @@ final class FaceMoves {
         double axis = c.sheet().model().axis();
         each(c, PartRole.BROW, (brow, at) -> {
             if (onAxis(c, at)) {
-                moves.most(brow.id(), Offset.placed(0, 0, 0, 1 - TOGETHER, 1, 0, 1));
-                moves.least(brow.id(), Offset.placed(0, 0, 0, 1 + TOGETHER, 1, 0, 1));
+                // about its middle, wherever its pivot is
+                double x = TOGETHER * (at.centre().x() - brow.pivot().x());
+                moves.most(brow.id(), Offset.placed(x, 0, 0, 1 - TOGETHER, 1, 0, 1));
+                moves.least(brow.id(), Offset.placed(-x, 0, 0, 1 + TOGETHER, 1, 0, 1));
                 return;
             }
             double in = (at.centre().x() > axis ? -1 : 1) * TOGETHER * at.width();

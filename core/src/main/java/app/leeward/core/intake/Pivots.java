@@ -24,6 +24,9 @@ public final class Pivots {
                 .toList();
     }
 
+    /** How near the middle of a brow lies to the face's, as a share of its width, when it is the only one. */
+    private static final double ON_AXIS = 0.2;
+
     /** Where a part of this role is best turned about. */
     public static Point placeFor(Part p, List<Part> all) {
         return placeFor(p, all, views(all));
@@ -61,7 +64,10 @@ public final class Pivots {
         Point c = b.centre();
         boolean onScreenRight = c.x() > middle;
         return switch (p.role()) {
-            case BROW -> new Point(onScreenRight ? b.maxX() : b.minX(), c.y());
+            case BROW ->
+                Math.abs(c.x() - middle) < ON_AXIS * b.width()
+                        ? c
+                        : new Point(onScreenRight ? b.maxX() : b.minX(), c.y());
             case EYE, WHITE, EYE_OUTLINE -> eyeBottom(p, parts).orElse(new Point(c.x(), b.maxY()));
             case HEAD -> new Point(middle, faceBottom(parts).orElse(b.maxY()));
             case VIEW ->
