@@ -71,6 +71,7 @@ public final class Assembler {
         Sides.settle(reading.found, notes);
         drawnHeads();
         wornOnHead();
+        EyeParting.part(reading.found, notes);
         addMissingGroups();
         listUnrecognised();
         nameParts();

@@ -23,7 +23,9 @@ final class PartNames {
     static final List<String> IDLE =
             List.of("layer", "group", "part", "the", "of", "copy", "ebene", "gruppe", "calque", "capa");
 
-    private static final List<String> ON = List.of("on", "auf", "sur", "sobre");
+    private static final List<String> ON = List.of(
+            "on", "over", "under", "around", "beneath", "auf", "ueber", "uber", "unter", "sur", "sous", "sobre",
+            "bajo");
 
     static final List<String> LEFT = List.of(
             "left", "l", "lt", "lft", "links", "linke", "linkes", "linker", "gauche", "izquierda", "izquierdo", "izq");

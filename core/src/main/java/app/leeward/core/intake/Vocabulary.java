@@ -36,6 +36,7 @@ final class Vocabulary {
         call(PartRole.BLINK, "blink, eye blink, eye closed, closed eye, eye shut, shut eye, closed lid, wink");
         call(PartRole.BLINK, "blinzeln, auge geschlossen, auge zu, clignement, oeil ferme, parpadeo, ojo cerrado");
         call(PartRole.HIGHLIGHT, "highlight, eye highlight, glint, eye light, catch light, catchlight, sparkle");
+        call(PartRole.HIGHLIGHT, "eye shine, eye gloss, eye reflection, eye spark, eye glow, shine");
         call(PartRole.HIGHLIGHT, "glanzlicht, glanzpunkt, reflet, brillo");
         call(PartRole.IRIS, "iris, eye iris");
         call(PartRole.PUPIL, "pupil, eye pupil, pupille, pupila");

@@ -5,6 +5,7 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Clip;
 import app.leeward.core.art.FillRule;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
@@ -339,7 +340,7 @@ final class MouthMaker implements SetMaker {
         if (c.x() > start.centre() + half) {
             return between(start.lips().upper().end(), window.upper().end());
         }
-        Optional<Matrix> standing = standing(at, window);
+        Optional<Matrix> standing = standing(detail, at, window);
         if (standing.isPresent()) {
             return standing.get();
         }
@@ -350,8 +351,8 @@ final class MouthMaker implements SetMaker {
         return new Matrix(sx, 0, 0, 1, c.x() - sx * c.x(), chin);
     }
 
-    /** A lone tooth stands on the lip its root is at, and goes with that place of it; empty for what touches no lip. */
-    private Optional<Matrix> standing(Box tooth, Lips window) {
+    /** A lone tooth, or the fold under a nose, stands on the lip it ends at, and goes with that place of it; empty for what touches none. */
+    private Optional<Matrix> standing(Shape detail, Box tooth, Lips window) {
         double share = (tooth.centre().x() - start.lips().upper().start().x()) / w;
         double spare = 0.06 * w;
         boolean narrow = tooth.width() < TOOTH * w && share > 0 && share < 1;
@@ -359,10 +360,14 @@ final class MouthMaker implements SetMaker {
         Point lower = start.lips().lower().reversed().atShare(share);
         Point upper = start.lips().upper().atShare(share);
         double middle = tooth.centre().y();
-        if (narrow && middle < lower.y() && Math.abs(tooth.maxY() - lower.y()) < spare) {
+        // a tooth comes out from between the lips, a fold runs away from them
+        boolean fold = detail.fill() instanceof Paint.None;
+        boolean down = narrow && Math.abs(tooth.maxY() - (fold ? upper : lower).y()) < spare;
+        boolean up = narrow && Math.abs(tooth.minY() - (fold ? lower : upper).y()) < spare;
+        if (fold ? up && middle > lower.y() : down && middle < lower.y()) {
             return Optional.of(between(lower, window.lower().reversed().atShare(share)));
         }
-        return narrow && middle > upper.y() && Math.abs(tooth.minY() - upper.y()) < spare
+        return (fold ? down && middle < upper.y() : up && middle > upper.y())
                 ? Optional.of(between(upper, window.upper().atShare(share)))
                 : Optional.empty();
     }

@@ -58,7 +58,8 @@ record MouthStart(
      */
     static MouthStart of(Artwork art, MouthColours colours) {
         Shape drawn = outlineOf(art);
-        Shape line = asLine(drawn);
+        Optional<MouthStroke> strokes = MouthStroke.of(drawn, art.shapes());
+        Shape line = asLine(strokes.map(s -> drawn.withPath(s.line())).orElse(drawn));
         Lips lips = Lips.of(line.path());
         Path edge = lips.path();
         double w = lips.width();
@@ -97,12 +98,15 @@ record MouthStart(
         List<Shape> colour = new ArrayList<>();
         List<Shape> rest = new ArrayList<>();
         for (Shape s : art.shapes()) {
-            boolean piece =
-                    s == drawn || s.role() == ShapeRole.WINDOW || s.role().behindWindow();
+            boolean piece = s == drawn
+                    || s.role() == ShapeRole.WINDOW
+                    || s.role().behindWindow()
+                    || strokes.filter(of -> of.strokes().contains(s)).isPresent();
             if (!piece) {
                 (s.role() == ShapeRole.LIPS ? colour : rest).add(s);
             }
         }
+        strokes.ifPresent(s -> rest.addAll(s.folds()));
         return new MouthStart(
                 lips,
                 window,

@@ -45,7 +45,7 @@ final class Solids {
     private static final double PEAK = 0.38;
 
     /** How wide and tall a patch of colour is at most that goes as one rather than being drawn out. By eye. */
-    private static final double DAB = 0.7;
+    private static final double DAB = 0.95;
     /** How much of its outline may lie along that of the face, for one that does not end there. By eye. */
     private static final double TOUCHING = 0.25;
 

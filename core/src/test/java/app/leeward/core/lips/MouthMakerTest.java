@@ -431,4 +431,52 @@ class MouthMakerTest {
         assertThat(at.centre().x()).isCloseTo(mouth.minX() + share * mouth.width(), within(0.02 * 180));
         assertThat(at.maxY()).isBetween(mouth.minY(), mouth.maxY() + 10);
     }
+
+    private static Shape stroke(String name, String data) {
+        return Shape.filled(name, path(data), "#802030").painted("", "#201018", 4);
+    }
+
+    /** Two arcs under a nose, as one path of two strokes or as three shapes: one mouth as wide as both, none of it lost. */
+    @Test
+    void strokesThatMeetAreOneMouthAndTheFoldUnderTheNoseGoesWithTheUpperLip() {
+        String left = "M450 550 C460 566 488 566 500 546";
+        String right = "M500 546 C512 566 540 566 550 550";
+        Artwork three = Artwork.of(
+                stroke("fold", "M500 526 C500 532 500 540 500 546"), stroke("left", left), stroke("right", right));
+        Artwork one =
+                Artwork.of(stroke("mouth", "M500 526 C500 532 500 540 500 546 C488 566 460 566 450 550 " + right));
+        for (Artwork start : List.of(three, one)) {
+            MouthMaker maker = new MouthMaker(start);
+            assertThat(maker.closed()).isTrue();
+            assertThat(maker.unseen())
+                    .as("the mouth at rest stays as it was drawn")
+                    .isFalse();
+            for (Viseme v : List.of(Viseme.AH, Viseme.EE, Viseme.PBM)) {
+                Artwork made = maker.make(v, MouthRulers.AS_ASKED, 0, 0);
+                Box mouth = of(made, ShapeRole.OUTLINE).path().bounds().orElseThrow();
+                assertThat(mouth.width()).isBetween(60.0, 125.0);
+                Shape fold = made.shapes().get(made.shapes().size() - 1);
+                Box at = fold.path().bounds().orElseThrow();
+                assertThat(at.height()).isCloseTo(20, within(1e-6));
+                assertThat(at.centre().x()).isCloseTo(500, within(2.0));
+                assertThat(at.maxY())
+                        .as(v + ": it ends at the upper lip")
+                        .isBetween(mouth.minY() - 3, mouth.minY() + 0.3 * mouth.height() + 4);
+            }
+        }
+    }
+
+    @Test
+    void aDimpleAtTheCornerIsNoPartOfTheLine() {
+        Artwork start = Artwork.of(
+                stroke("lip", "M450 540 C470 556 530 556 550 540"),
+                stroke("dimple", "M550 534 C554 537 554 543 550 546"));
+        assertThat(of(make(start, Viseme.AH), ShapeRole.OUTLINE)
+                        .path()
+                        .bounds()
+                        .orElseThrow()
+                        .width())
+                .isLessThan(110);
+        assertThat(make(start, Viseme.AH).shapes()).extracting(Shape::name).contains("dimple");
+    }
 }
