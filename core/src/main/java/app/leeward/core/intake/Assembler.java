@@ -71,6 +71,7 @@ public final class Assembler {
         Sides.settle(reading.found, notes);
         drawnHeads();
         wornOnHead();
+        visors();
         EyeParting.part(reading.found, notes);
         addMissingGroups();
         listUnrecognised();
@@ -163,6 +164,29 @@ public final class Assembler {
                                 + "' reaches up beside the face, so it is worn on the head: it is taken for "
                                 + role.words()
                                 + "."));
+            }
+        }
+    }
+
+    /** A visor is the peak of a cap; without one, in the middle of the face, it is a window of a machine. */
+    private void visors() {
+        for (LayerReading.Found f : List.copyOf(reading.found)) {
+            boolean bare = f.role == PartRole.CAP_PEAK
+                    && find(PartRole.CAP, Side.NONE, f.view).isEmpty();
+            Optional<Box> own = boundsOf(f);
+            boolean onFace = bare
+                    && own.isPresent()
+                    && find(PartRole.FACE, Side.NONE, f.view)
+                            .flatMap(Assembler::boundsOf)
+                            .filter(face -> face.minX() < own.get().minX()
+                                    && face.maxX() > own.get().maxX()
+                                    && face.minY() < own.get().minY()
+                                    && face.maxY() > own.get().maxY())
+                            .isPresent();
+            if (onFace) {
+                reading.found.set(
+                        reading.found.indexOf(f),
+                        f.as(PartRole.OTHER, f.drawings.get(0).name()));
             }
         }
     }

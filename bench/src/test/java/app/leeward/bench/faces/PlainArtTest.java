@@ -1,0 +1,99 @@
+package app.leeward.bench.faces;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.leeward.core.art.ImageShelf;
+import app.leeward.core.edit.BuildEyes;
+import app.leeward.core.edit.Edit;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.MakeLooks;
+import app.leeward.core.edit.MakeMouths;
+import app.leeward.core.edit.MakeTurn;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.eye.BlinkMaker;
+import app.leeward.core.eye.GazeMaker;
+import app.leeward.core.intake.Assembler;
+import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.Character;
+import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Pose;
+import app.leeward.formats.art.LayeredArt;
+import app.leeward.formats.file.ArtReader;
+import java.awt.image.BufferedImage;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * Six faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer, halves of a beak, a
+ * mouth of two arcs, a fang, a headscarf, pieces nobody has a word for. The other picture is librsvg's.
+ */
+class PlainArtTest {
+    private static byte[] file(String name) throws Exception {
+        return Files.readAllBytes(Path.of("src", "test", "resources", "art", "plain", name + ".svg"));
+    }
+
+    private static Character read(String name) throws Exception {
+        LayeredArt art = ArtReader.read(file(name));
+        return ((IntakeResult.Hung) Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes())).character();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"nanna", "owl", "cyclops", "dog", "robot", "girl"})
+    void theyShowWhatTheirFilesShowAndGoOnDoingSoWhateverIsMade(String name) throws Exception {
+        Character c = read(name);
+        BufferedImage rest = Trial.drawn(c, Pose.REST);
+        assertThat(Likeness.unlike(Likeness.foreign(new String(file(name), StandardCharsets.UTF_8), Trial.WIDTH), rest))
+                .as("beside librsvg")
+                .isLessThanOrEqualTo(0.005);
+        Clicks.Clicked clicked = Clicks.all(c, new Random(3), ImageShelf.NONE);
+        assertThat(clicked.broken()).isEmpty();
+        Character now = clicked.character();
+        BufferedImage before = Trial.drawn(now, Pose.REST);
+        for (Edit edit : List.of(
+                new BuildEyes(),
+                MakeTurn.of(Optional.empty()),
+                new MakeMouths("", null, null, true, List.of()),
+                new MakeLooks())) {
+            if (Edits.apply(now, edit) instanceof Outcome.Done done) {
+                now = done.character();
+                assertThat(Likeness.unlike(before, Trial.drawn(now, Pose.REST)))
+                        .as("after %s", edit)
+                        .isLessThanOrEqualTo(0.001);
+            }
+        }
+        assertThat(now.dial(GazeMaker.ACROSS)).as("it looks about").isPresent();
+        assertThat(now.dial(BlinkMaker.DIAL)).as("it shuts its eyes").isPresent();
+        assertThat(now.dial("turn")).as("it turns").isPresent();
+        assertThat(now.part(PartRole.FACE)).as("it has a skin").isPresent();
+        assertThat(now.voice().mouths().drawn()).as("it talks").hasSize(Viseme.values().length);
+    }
+
+    /** What has no role, and what it goes with. */
+    @ParameterizedTest
+    @CsvSource({
+        "owl, disc-left, head",
+        "cyclops, spots, head",
+        "nanna, earring-l, left ear",
+        "nanna, knot, neck",
+        "nanna, wrinkles, head",
+        "dog, patch-over-eye, head",
+        "dog, tag, torso",
+        "robot, visor, head",
+        "robot, bolt-l, head",
+        "girl, ribbon, head"
+    })
+    void whatNobodyKnowsFollowsWhatItLiesOn(String name, String part, String follows) throws Exception {
+        Character c = read(name);
+        assertThat(c.part(part).orElseThrow().parent().flatMap(c::part).map(Part::name))
+                .contains(follows);
+    }
+}
