@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Six faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer, halves of a beak, a
+ * Seven faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer, halves of a beak, a
  * mouth of two arcs, a fang, a headscarf, pieces nobody has a word for. The other picture is librsvg's.
  */
 class PlainArtTest {
@@ -47,7 +47,7 @@ class PlainArtTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"nanna", "owl", "cyclops", "dog", "robot", "girl"})
+    @ValueSource(strings = {"nanna", "owl", "cyclops", "dog", "robot", "girl", "pirate"})
     void theyShowWhatTheirFilesShowAndGoOnDoingSoWhateverIsMade(String name) throws Exception {
         Character c = read(name);
         BufferedImage rest = Trial.drawn(c, Pose.REST);
@@ -89,7 +89,9 @@ class PlainArtTest {
         "dog, tag, torso",
         "robot, visor, head",
         "robot, bolt-l, head",
-        "girl, ribbon, head"
+        "girl, ribbon, head",
+        "pirate, eye-patch, head",
+        "pirate, gold-earring, right ear"
     })
     void whatNobodyKnowsFollowsWhatItLiesOn(String name, String part, String follows) throws Exception {
         Character c = read(name);

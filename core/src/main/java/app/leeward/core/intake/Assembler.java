@@ -72,6 +72,7 @@ public final class Assembler {
         drawnHeads();
         wornOnHead();
         visors();
+        PairParting.part(reading.found, notes);
         EyeParting.part(reading.found, notes);
         addMissingGroups();
         listUnrecognised();

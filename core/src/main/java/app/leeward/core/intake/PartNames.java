@@ -23,6 +23,22 @@ final class PartNames {
     static final List<String> IDLE =
             List.of("layer", "group", "part", "the", "of", "copy", "ebene", "gruppe", "calque", "capa");
 
+    /** What is worn or painted at an eye and is none. */
+    static final List<String> BESIDE_EYES = List.of(
+            "patch",
+            "bag",
+            "bags",
+            "shadow",
+            "mask",
+            "makeup",
+            "make",
+            "ring",
+            "rings",
+            "socket",
+            "wrinkle",
+            "wrinkles",
+            "klappe");
+
     private static final List<String> ON = List.of(
             "on", "over", "under", "around", "beneath", "auf", "ueber", "uber", "unter", "sur", "sous", "sobre",
             "bajo");
@@ -74,6 +90,9 @@ final class PartNames {
             List<String> rest = without(words, e.words);
             if (rest != null) {
                 rest.removeAll(IDLE);
+                if (e.role == PartRole.EYE && rest.stream().anyMatch(BESIDE_EYES::contains)) {
+                    return Optional.empty();
+                }
                 return Optional.of(new PartName(e.role, side, String.join(" ", rest)));
             }
         }

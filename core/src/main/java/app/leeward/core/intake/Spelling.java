@@ -28,6 +28,7 @@ final class Spelling {
                     }
                 }));
         all.addAll(PartNames.IDLE);
+        all.addAll(PartNames.BESIDE_EYES);
         all.addAll(PartNames.LEFT);
         all.addAll(PartNames.RIGHT);
         all.addAll(List.of(

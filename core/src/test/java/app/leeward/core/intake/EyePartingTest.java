@@ -132,5 +132,32 @@ class EyePartingTest {
                 layer("right eye", eye(455, 0)));
         assertThat(c.part("patch-over-eye").orElseThrow().role()).isEqualTo(PartRole.OTHER);
         assertThat(c.part("patch-over-eye").orElseThrow().parent()).contains("head");
+        for (String name : List.of("eye patch", "Eye bags", "eye_shadow L")) {
+            assertThat(PartNames.read(name)).as(name).isEmpty();
+        }
+    }
+
+    @Test
+    void bothEarsOfOneLayerAreTwoAndAPieceAcrossTheFaceIsOne() {
+        List<Shape> ears = List.of(
+                filled(Rigs.ellipse(395, 490, 14, 26), "#e0a070"), filled(Rigs.ellipse(605, 490, 14, 26), "#e0a070"));
+        Character c = hung(layer("Ears", ears), Rigs.layer("earring", Rigs.ellipse(391, 524, 5, 5)));
+        assertThat(of(c, PartRole.EAR)).hasSize(2);
+        Part right = of(c, PartRole.EAR).stream()
+                .filter(p -> p.side() == Side.RIGHT)
+                .findFirst()
+                .orElseThrow();
+        assertThat(right.bounds().orElseThrow().centre().x()).isEqualTo(395);
+        assertThat(c.part("earring").orElseThrow().parent()).contains(right.id());
+        assertThat(c.origin().notes()).extracting(Note::code).contains("pair-parted");
+        Character one = hung(Rigs.layer("brow", Rigs.ellipse(500, 440, 60, 8)));
+        assertThat(of(one, PartRole.BROW)).singleElement().satisfies(p -> assertThat(p.side())
+                .isEqualTo(Side.NONE));
+        Character odd = hung(layer(
+                "ears",
+                List.of(
+                        filled(Rigs.ellipse(395, 490, 14, 26), "#e0a070"),
+                        filled(Rigs.ellipse(605, 400, 14, 60), "#e0a070"))));
+        assertThat(of(odd, PartRole.EAR)).as("not alike").hasSize(1);
     }
 }

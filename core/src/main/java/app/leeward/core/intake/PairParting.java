@@ -1,0 +1,97 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
+import app.leeward.core.art.Shape;
+import app.leeward.core.rig.Note;
+import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Side;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Takes both ears, brows, cheeks or horns that were drawn in one layer apart, so that each goes with its side of the head. Only
+ * where two groups of shapes stand alike on either side of the face and none reaches across.
+ */
+final class PairParting {
+    /** How unlike in width and height the two may be, as a share of the larger. By eye. */
+    private static final double ALIKE = 0.3;
+    /** How far the middle between them may lie from the face's, as a share of its width. By eye. */
+    private static final double CENTRED = 0.12;
+
+    private PairParting() {}
+
+    static void part(List<LayerReading.Found> found, List<Note> notes) {
+        for (LayerReading.Found f : List.copyOf(found)) {
+            boolean pair = f.side == Side.NONE
+                    && f.role.inPairs()
+                    && !f.role.belongsTo(PartRole.EYE)
+                    && f.role != PartRole.HAND
+                    && f.drawings.size() == 1
+                    && f.firstVisible != null
+                    && f.whole.isEmpty()
+                    && found.stream().noneMatch(o -> o.whole.equals(Optional.of(f)));
+            if (pair) {
+                halves(f, found).ifPresent(both -> {
+                    int at = found.indexOf(f);
+                    found.remove(at);
+                    found.addAll(at, both);
+                    notes.add(new Note(
+                            "pair-parted",
+                            f.name,
+                            "Both sides of '" + f.name + "' were drawn in one layer; it was taken apart: "
+                                    + both.get(0).name + ", " + both.get(1).name + "."));
+                });
+            }
+        }
+    }
+
+    private static Optional<List<LayerReading.Found>> halves(LayerReading.Found f, List<LayerReading.Found> found) {
+        Optional<Box> face = found.stream()
+                .filter(o -> o.role == PartRole.FACE && o.view.equals(f.view))
+                .findFirst()
+                .flatMap(Assembler::boundsOf);
+        if (face.isEmpty()) {
+            return Optional.empty();
+        }
+        double axis = face.get().centre().x();
+        Drawing drawing = f.drawings.get(0);
+        List<Shape> screenLeft = new ArrayList<>();
+        List<Shape> screenRight = new ArrayList<>();
+        for (Shape s : drawing.art().shapes()) {
+            Optional<Box> box = s.path().bounds();
+            if (box.isEmpty() || box.get().minX() < axis && box.get().maxX() > axis) {
+                return Optional.empty();
+            }
+            (box.get().maxX() <= axis ? screenLeft : screenRight).add(s);
+        }
+        Optional<Box> left = new Artwork(screenLeft).bounds();
+        Optional<Box> right = new Artwork(screenRight).bounds();
+        if (left.isEmpty()
+                || right.isEmpty()
+                || !twins(left.get(), right.get(), axis, face.get().width())) {
+            return Optional.empty();
+        }
+        // the character's right stands on the left of the screen
+        return Optional.of(List.of(
+                half(f, drawing.withArt(new Artwork(screenLeft)), Side.RIGHT),
+                half(f, drawing.withArt(new Artwork(screenRight)), Side.LEFT)));
+    }
+
+    private static boolean twins(Box a, Box b, double axis, double face) {
+        return Math.abs(a.width() - b.width()) <= ALIKE * Math.max(a.width(), b.width())
+                && Math.abs(a.height() - b.height()) <= ALIKE * Math.max(a.height(), b.height())
+                && Math.abs((a.centre().x() + b.centre().x()) / 2 - axis) < CENTRED * face;
+    }
+
+    private static LayerReading.Found half(LayerReading.Found f, Drawing drawing, Side side) {
+        LayerReading.Found half =
+                new LayerReading.Found(f.role, side, side.prefix() + f.role.words(), f.within, f.view);
+        half.drawings.add(drawing);
+        half.firstVisible = drawing.id();
+        half.allHidden = false;
+        return half;
+    }
+}
