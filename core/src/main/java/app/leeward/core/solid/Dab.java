@@ -12,8 +12,8 @@ import java.util.List;
 final class Dab implements Motion {
     /** How wide it becomes at most, as a share of its width at rest; by eye, no source. */
     private static final double WIDEST = 1.12;
-    /** How much wider than at rest the surface has it where it goes as one altogether. */
-    private static final double AS_ONE = 0.2;
+    /** How much wider than at rest the surface has it where it goes as one altogether; less would ask for more stops. */
+    private static final double AS_ONE = 0.5;
     /** How much of its slant it keeps; by eye. */
     private static final double SLANT = 0.4;
 
