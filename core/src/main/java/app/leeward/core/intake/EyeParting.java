@@ -194,12 +194,8 @@ final class EyeParting {
             run.add(pieces.get(i).shape);
             if (i + 1 == pieces.size() || pieces.get(i + 1).role != pieces.get(i).role) {
                 PartRole role = pieces.get(i).role;
-                String name = eye.side.prefix() + role.words();
-                LayerReading.Found f = new LayerReading.Found(role, eye.side, name, Optional.of(eye), eye.view);
-                f.drawings.add(new Drawing(role.words(), role.words(), new Artwork(run)));
-                f.firstVisible = role.words();
-                f.allHidden = false;
-                out.add(f);
+                Drawing drawing = new Drawing(role.words(), role.words(), new Artwork(run));
+                out.add(LayerReading.Found.shown(role, eye.side, Optional.of(eye), eye.view, drawing));
                 run = new ArrayList<>();
             }
         }

@@ -47,6 +47,15 @@ final class LayerReading {
             return f;
         }
 
+        /** A part of one drawing that is to be seen. */
+        static Found shown(PartRole role, Side side, Optional<Found> within, Optional<Found> view, Drawing drawing) {
+            Found f = new Found(role, side, side.prefix() + role.words(), within, view);
+            f.drawings.add(drawing);
+            f.firstVisible = drawing.id();
+            f.allHidden = false;
+            return f;
+        }
+
         /** Itself, when it is a view, or the view it belongs to. */
         private Optional<Found> asView() {
             return role == PartRole.VIEW ? Optional.of(this) : view;

@@ -87,11 +87,6 @@ final class PairParting {
     }
 
     private static LayerReading.Found half(LayerReading.Found f, Drawing drawing, Side side) {
-        LayerReading.Found half =
-                new LayerReading.Found(f.role, side, side.prefix() + f.role.words(), f.within, f.view);
-        half.drawings.add(drawing);
-        half.firstVisible = drawing.id();
-        half.allHidden = false;
-        return half;
+        return LayerReading.Found.shown(f.role, side, f.within, f.view, drawing);
     }
 }

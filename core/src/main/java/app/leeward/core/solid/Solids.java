@@ -49,8 +49,6 @@ final class Solids {
     /** How much of its outline may lie along that of the face, for one that does not end there. By eye. */
     private static final double TOUCHING = 0.25;
 
-    private static final int DAB_SAMPLES = 6;
-
     /** How far apart points of a curve may lie that are followed. */
     private static final double FINE = 0.04;
 
@@ -193,7 +191,7 @@ final class Solids {
             return outline();
         }
         Motion own = own(p, outline);
-        return isDab(p, outline) ? new Dab(own, outline.sampled(DAB_SAMPLES)) : welds.over(p, own);
+        return isDab(p, outline) ? new Dab(own, outline.sampled(Welds.SAMPLES)) : welds.over(p, own);
     }
 
     /** Whether an outline is that of a small patch on the skull which at most touches the outline of the face. */

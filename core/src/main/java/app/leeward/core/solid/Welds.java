@@ -15,7 +15,8 @@ import java.util.function.Predicate;
 
 /** Which piece of a head goes along the outline of which other: found along the face's outline, or said by hand. */
 final class Welds {
-    private static final int SAMPLES = 6;
+    /** So many places along each step of an outline say where it lies. */
+    static final int SAMPLES = 6;
 
     private final HeadArt art;
     private final OutlineWeld face;
