@@ -35,6 +35,7 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathEffect;
 import io.github.humbleui.skija.PathFillMode;
+import io.github.humbleui.skija.PathOp;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Shader;
 import io.github.humbleui.skija.Surface;
@@ -179,14 +180,29 @@ final class SkiaPainter implements FramePainter {
         return p.shown(drawn);
     }
 
+    /** By what any of the shapes fills: in one path, two that were drawn in opposite directions would take each other away. */
     private void clip(Canvas canvas, List<Shape> shapes, Matrix m, ClipMode mode) {
-        try (PathBuilder all = new PathBuilder()) {
+        if (mode == ClipMode.DIFFERENCE || shapes.size() == 1) {
             for (Shape s : shapes) {
-                all.addPath(path(s), matrix(m));
+                try (Path path = path(s).makeTransform(matrix(m))) {
+                    canvas.clipPath(path, mode, true);
+                }
             }
-            try (Path path = all.build()) {
+            return;
+        }
+        try (PathBuilder none = new PathBuilder()) {
+            Path all = none.build();
+            for (Shape s : shapes) {
+                Path both = Path.makeCombining(all, path(s), PathOp.UNION);
+                if (both != null) {
+                    all.close();
+                    all = both;
+                }
+            }
+            try (Path path = all.makeTransform(matrix(m))) {
                 canvas.clipPath(path, mode, true);
             }
+            all.close();
         }
     }
 

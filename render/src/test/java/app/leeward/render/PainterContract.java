@@ -95,6 +95,26 @@ abstract class PainterContract {
         assertThat(image.getRGB(60, 30)).as("outside of it").isZero();
     }
 
+    @Test
+    void aWindowOfSeveralShapesIsAllOfThemWhicheverWayRoundTheyAreDrawn() throws IOException {
+        Path back = Path.of(
+                new Segment.Move(new Point(20, 10)),
+                new Segment.Line(new Point(20, 40)),
+                new Segment.Line(new Point(60, 40)),
+                new Segment.Line(new Point(60, 10)),
+                new Segment.Close());
+        Part two = part("two", Shape.filled("", box(10, 10, 30, 30), "#ff0000"), Shape.filled("", back, "#00ff00"));
+        BufferedImage image = draw(
+                100, List.of(two, BLUE), placed("two", Matrix.IDENTITY, 1), placed("blue", Matrix.IDENTITY, 1, "two"));
+        assertThat(image.getRGB(30, 30)).as("where both lie").isEqualTo(0xFF0000FF);
+        assertThat(image.getRGB(50, 30)).as("where one lies").isEqualTo(0xFF0000FF);
+        assertThat(image.getRGB(70, 30)).as("outside of both").isZero();
+        BufferedImage past = draw(
+                100, List.of(two, BLUE), placed("two", Matrix.IDENTITY, 1), cut("blue", List.of("two"), List.of(), 1));
+        assertThat(past.getRGB(30, 30)).as("where both lie").isEqualTo(0xFF00FF00);
+        assertThat(past.getRGB(70, 30)).as("past both").isEqualTo(0xFF0000FF);
+    }
+
     private static Frame.Placed cut(String part, List<String> outside, List<String> behind, double opacity) {
         return new Frame.Placed(part, "d", Matrix.IDENTITY, opacity, List.of(), outside, behind, List.of());
     }

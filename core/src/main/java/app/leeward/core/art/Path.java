@@ -150,6 +150,19 @@ public record Path(List<Segment> segments) {
         return out;
     }
 
+    /** Every sub-path as a path of its own. */
+    public List<Path> subPaths() {
+        List<Path> out = new ArrayList<>();
+        int from = 0;
+        for (int i = 1; i <= segments.size(); i++) {
+            if (i == segments.size() || segments.get(i) instanceof Segment.Move) {
+                out.add(new Path(segments.subList(from, i)));
+                from = i;
+            }
+        }
+        return out;
+    }
+
     /** SVG path data with absolute commands. */
     public String toSvg() {
         PathText out = new PathText();

@@ -72,6 +72,8 @@ public final class Assembler {
         drawnHeads();
         wornOnHead();
         visors();
+        MouthPieces.join(reading.found, notes);
+        EyeLayers.read(reading.found, notes);
         PairParting.part(reading.found, notes);
         EyeParting.part(reading.found, notes);
         addMissingGroups();
@@ -292,7 +294,7 @@ public final class Assembler {
     /** By role first, then by where the file put it; what nobody claims inside the head's group follows that. */
     private Optional<LayerReading.Found> parentOf(LayerReading.Found f) {
         if (f.role == PartRole.OTHER) {
-            return f.within.or(() -> neighbour(f));
+            return f.whole.or(() -> f.within).or(() -> neighbour(f));
         }
         Optional<LayerReading.Found> larger =
                 f.whole.or(() -> f.within.filter(w -> w.role == f.role && w.side == f.side && f.role != PartRole.VIEW));

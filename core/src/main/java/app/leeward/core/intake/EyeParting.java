@@ -156,7 +156,8 @@ final class EyeParting {
         return looks ? out : List.of();
     }
 
-    private static Optional<PartRole> inside(Shape s, Shape white) {
+    /** What a shape within a white is, by its colour and size; empty where that cannot be told. */
+    static Optional<PartRole> inside(Shape s, Shape white) {
         Optional<Lab> colour = Sighted.colour(s);
         if (colour.isEmpty() || !within(s, white)) {
             return Optional.empty();
@@ -175,7 +176,7 @@ final class EyeParting {
                 && Regions.without(area, Regions.of(white.path())).getArea() < OUTSIDE * area.getArea();
     }
 
-    private static boolean white(Shape s) {
+    static boolean white(Shape s) {
         return s.opacity() == 1
                 && Sighted.colour(s)
                         .filter(c -> c.l() > PALE && Math.hypot(c.a(), c.b()) < GREY)

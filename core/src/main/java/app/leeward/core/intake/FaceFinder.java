@@ -35,10 +35,13 @@ final class FaceFinder {
 
     /** Whether hardly any of a file's layers has a name somebody gave it. */
     static boolean nameless(List<String> names) {
-        long named = names.stream()
-                .filter(n -> !GENERIC.matcher(n.strip()).matches())
-                .count();
+        long named = names.stream().filter(n -> !generic(n)).count();
         return named * 5 <= names.size();
+    }
+
+    /** Whether a name is one that programs give by themselves. */
+    static boolean generic(String name) {
+        return GENERIC.matcher(name.strip()).matches();
     }
 
     /** The filled layer with many pairs in it that stand evenly about its middle. */

@@ -57,20 +57,22 @@ public record Layer(String name, boolean hidden, List<Node> nodes) {
                 .toList();
     }
 
-    /** Every shape within, at any depth, each given the name of the nearest named layer when it has none itself. */
+    /** Every shape within, at any depth, each given the name of the nearest layer that somebody named when nobody named it. */
     public List<Shape> shapes() {
         List<Shape> out = new ArrayList<>();
-        collect(this, out);
+        collect(this, name, out);
         return out;
     }
 
-    private static void collect(Layer layer, List<Shape> out) {
+    private static void collect(Layer layer, String named, List<Shape> out) {
         for (Node n : layer.nodes) {
             if (n instanceof Leaf leaf) {
                 Shape s = leaf.shape();
-                out.add(s.name().isBlank() ? s.withName(layer.name) : s);
+                boolean nobody = s.name().isBlank() || FaceFinder.generic(s.name()) && !FaceFinder.generic(named);
+                out.add(nobody ? s.withName(named) : s);
             } else {
-                collect(((Group) n).layer(), out);
+                Layer inner = ((Group) n).layer();
+                collect(inner, FaceFinder.generic(inner.name) ? named : inner.name, out);
             }
         }
     }

@@ -49,7 +49,12 @@ final class LayerReading {
 
         /** A part of one drawing that is to be seen. */
         static Found shown(PartRole role, Side side, Optional<Found> within, Optional<Found> view, Drawing drawing) {
-            Found f = new Found(role, side, side.prefix() + role.words(), within, view);
+            return shown(role, side, side.prefix() + role.words(), within, view, drawing);
+        }
+
+        static Found shown(
+                PartRole role, Side side, String name, Optional<Found> within, Optional<Found> view, Drawing drawing) {
+            Found f = new Found(role, side, name, within, view);
             f.drawings.add(drawing);
             f.firstVisible = drawing.id();
             f.allHidden = false;
@@ -383,7 +388,7 @@ final class LayerReading {
     }
 
     /** A mouth of several pieces; what one of them is called is no name for all. */
-    private static Drawing mouth(Drawing d, List<Shape> pieces) {
+    static Drawing mouth(Drawing d, List<Shape> pieces) {
         Drawing whole = d.withArt(new Artwork(ShapeNames.withRoles(pieces)));
         return namesPose(PartRole.MOUTH, d.name()) ? whole : whole.withName("rest");
     }

@@ -414,6 +414,17 @@ public final class Recogniser {
                 && s.tall() < 0.2) {
             return offer(s, PartRole.FRECKLES, Side.NONE, 0.5, "small dots on both sides of the nose");
         }
+        // a face without a nose is more likely than one without a mouth
+        boolean lowest = all.stream()
+                .noneMatch(o -> o != s
+                        && o.middle()
+                        && o.place() > facePlace
+                        && o.down() < 1
+                        && o.box().minY() > s.box().centre().y());
+        boolean opens = s.dark() && s.box().width() > s.box().height();
+        if (front && lowest && opens && s.down() > 0.5 && s.down() < 0.97 && s.wide() > 0.12 && s.tall() < 0.4) {
+            return offer(s, PartRole.MOUTH, Side.NONE, 0.55, "dark, the lowest on the axis");
+        }
         boolean noseHigh = s.down() > 0.4 && s.down() < 0.72 && s.wide() < 0.3 && s.tall() < 0.4 && s.filled();
         if (front && noseHigh) {
             return offer(s, PartRole.NOSE, Side.NONE, 0.6, "small, in the middle of the face");

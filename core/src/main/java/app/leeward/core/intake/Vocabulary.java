@@ -37,7 +37,7 @@ final class Vocabulary {
         call(PartRole.BLINK, "blinzeln, auge geschlossen, auge zu, clignement, oeil ferme, parpadeo, ojo cerrado");
         call(PartRole.HIGHLIGHT, "highlight, eye highlight, glint, eye light, catch light, catchlight, sparkle");
         call(PartRole.HIGHLIGHT, "eye shine, eye gloss, eye reflection, eye spark, eye glow, shine");
-        call(PartRole.HIGHLIGHT, "glanzlicht, glanzpunkt, reflet, brillo");
+        call(PartRole.HIGHLIGHT, "glanzlicht, glanzpunkt, glanz, augenglanz, reflet, brillo");
         call(PartRole.IRIS, "iris, eye iris");
         call(PartRole.PUPIL, "pupil, eye pupil, pupille, pupila");
         call(PartRole.BROW, "brow, eyebrow, eye brow, augenbraue, braue, sourcil, ceja");
@@ -100,7 +100,7 @@ final class Vocabulary {
         call(PartRole.COLLAR, "headscarf, hood, shawl, bandana, kopftuch, kapuze, foulard, capuche, panuelo, capucha");
         call(
                 PartRole.TORSO,
-                "torso, body, belly, tummy, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, oberkoerper, bauch, corps, ventre, cuerpo, vientre");
+                "torso, body, shoulder, bust, belly, tummy, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, schulter, schultern, oberkoerper, bauch, corps, epaule, buste, ventre, cuerpo, hombro, busto, vientre");
         call(PartRole.UPPER_ARM, "upper arm, arm, bicep, wing, fluegel, flugel, aile, ala, oberarm, bras, brazo");
         call(PartRole.FOREARM, "forearm, fore arm, lower arm, unterarm, avant bras, antebrazo");
         call(PartRole.HAND, "hand, fist, paw, wing tip, faust, pfote, main, mano");

@@ -32,6 +32,8 @@ final class MouthMaker implements SetMaker {
     private static final double PURSED = 0.55;
     /** Full jaw drop as a share of the starting mouth's width. */
     private static final double DROP = 0.5;
+    /** How much of the way to the chin a full jaw drop takes at most; by eye. */
+    private static final double CHIN = 0.75;
     /** How far a mood takes the corners up or down, as a share of the width. */
     private static final double LIFT = 0.13;
     /** Mouths at rest smile a little already, so going down goes further. */
@@ -60,13 +62,16 @@ final class MouthMaker implements SetMaker {
     private final double w;
     private final double length;
     private final LipProfile style;
+    private final double chin;
 
     /** @throws MouthProblem when the drawing has no outline a mouth can be made from */
     public MouthMaker(Artwork startingMouth) {
-        this(startingMouth, MouthColours.USUAL);
+        this(startingMouth, MouthColours.USUAL, Double.POSITIVE_INFINITY);
     }
 
-    MouthMaker(Artwork startingMouth, MouthColours colours) {
+    /** @param chin y that no lip comes down to; infinite where there is none */
+    MouthMaker(Artwork startingMouth, MouthColours colours, double chin) {
+        this.chin = chin;
         drawn = startingMouth;
         start = MouthStart.of(startingMouth, colours);
         w = start.width();
@@ -112,7 +117,8 @@ final class MouthMaker implements SetMaker {
         // teeth that meet still leave a line between them
         double bite = start.teethEdge() + GAP * w - start.lowerTeethEdge();
         double least = pose.front() == LipPose.Front.UPPER_TEETH ? 0 : Math.max(0, bite);
-        double jaw = shut ? 0 : Math.max(least, DROP * w * a.jaw() * rulers.jaw() * loose);
+        double drop = Math.min(DROP * w, Math.max(0, CHIN * (chin - base)));
+        double jaw = shut ? 0 : Math.max(least, drop * a.jaw() * rulers.jaw() * loose);
         // pursed lips have little to lift, and a smile that is smiled already goes no further
         double asked = Math.max(-1, Math.min(1, corners + (v == Viseme.SMILE ? 0.85 : 0)));
         double lift = (asked < 0 ? FALL : LIFT) * w * asked * (1 - 0.75 * round);
@@ -125,7 +131,10 @@ final class MouthMaker implements SetMaker {
             stretch -= 0.1;
         }
         double target = wanted(v, rulers) * (1 + Math.max(-0.095, Math.min(0.095, stretch)));
-        Target t = shut ? closed(v, base, curve, lift) : open(v, base, curve, lift, jaw, round, rulers, loose, pose);
+        // where the chin is near, less of the teeth shows as well
+        double tall = drop / DROP;
+        Target t =
+                shut ? closed(v, base, curve, lift) : open(v, base, curve, lift, jaw, round, rulers, loose, pose, tall);
         Fit fit = fitted(t, target);
         Lips lips = fit.lips;
         // what the lips could not open, the jaw has not dropped
@@ -175,16 +184,17 @@ final class MouthMaker implements SetMaker {
             double round,
             MouthRulers rulers,
             double loose,
-            LipPose pose) {
+            LipPose pose,
+            double tall) {
         double edge = start.teethEdge();
-        double shown = pose.teeth() * (pose.teeth() > 0 ? rulers.tooth() : 1) * w;
+        double shown = pose.teeth() * (pose.teeth() > 0 ? rulers.tooth() : 1) * tall;
         double up = Math.min(edge - shown, base - 0.035 * w);
         if (pose.front() == LipPose.Front.UPPER_TEETH) {
             // the lower lip comes up behind the edge of the teeth
             double low = edge - 0.015 * w;
             return new Target(low - 0.03 * w - 0.8 * lift, Math.min(up, low - 0.08 * w), low, 0.45);
         }
-        double low = Math.max(base + jaw + pose.lip() * rulers.tooth() * w * loose, up + 0.1 * w * loose);
+        double low = Math.max(base + jaw + pose.lip() * rulers.tooth() * tall * loose, up + 0.1 * tall * loose);
         double open = Math.min(1, (low - up) / (0.5 * w));
         double middle = (up + low) / 2;
         double corner = base - 0.25 * curve * (1 - open) + 0.35 * open * (middle - base) - lift;

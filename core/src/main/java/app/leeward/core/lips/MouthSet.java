@@ -99,7 +99,8 @@ public final class MouthSet {
     }
 
     private static SetMaker maker(Character c, Drawing start) {
-        return SetMaker.of(start.art(), drawnBeside(c, start.id()));
+        double chin = part(c).map(p -> JawRoom.chin(c, p, start.art())).orElse(Double.POSITIVE_INFINITY);
+        return SetMaker.of(start.art(), drawnBeside(c, start.id()), chin);
     }
 
     private static List<Artwork> drawnBeside(Character c, String start) {

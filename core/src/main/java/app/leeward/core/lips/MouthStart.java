@@ -57,8 +57,9 @@ record MouthStart(
      * @throws MouthProblem when there is no outline, or none that a mouth can be made from
      */
     static MouthStart of(Artwork art, MouthColours colours) {
-        Shape drawn = outlineOf(art);
-        Optional<MouthStroke> strokes = MouthStroke.of(drawn, art.shapes());
+        Optional<Shape> pair = LipPair.opening(art);
+        Shape drawn = pair.orElseGet(() -> outlineOf(art));
+        Optional<MouthStroke> strokes = pair.isPresent() ? Optional.empty() : MouthStroke.of(drawn, art.shapes());
         Shape line = asLine(strokes.map(s -> drawn.withPath(s.line())).orElse(drawn));
         Lips lips = Lips.of(line.path());
         Path edge = lips.path();
@@ -75,7 +76,7 @@ record MouthStart(
                 .orElse(filled("inside", ShapeRole.INSIDE, box(cx, lip, 0.5 * w, 0.1 * w), dark, true)));
         // the edges of the teeth meet a little over the line where the lips meet, as bared teeth show
         double edges = lip - 0.03 * w;
-        Shape upper = masked(first(art, ShapeRole.UPPER_TEETH)
+        Shape upper = masked(row(art, ShapeRole.UPPER_TEETH)
                 .orElse(filled(
                         "upper teeth",
                         ShapeRole.UPPER_TEETH,
@@ -84,7 +85,7 @@ record MouthStart(
                         true)));
         // what an open mouth shows of jaw and tongue has been taken down by its opening
         Matrix shut = Matrix.translate(0, -opening(lips));
-        Shape lower = masked(first(art, ShapeRole.LOWER_TEETH)
+        Shape lower = masked(row(art, ShapeRole.LOWER_TEETH)
                 .map(s -> s.transform(shut))
                 .orElse(filled(
                         "lower teeth",
@@ -181,6 +182,15 @@ record MouthStart(
 
     private static Optional<Shape> first(Artwork art, ShapeRole role) {
         return art.shapes().stream().filter(s -> s.role() == role).findFirst();
+    }
+
+    /** Teeth that were drawn one by one are a row: a shape of several pieces, painted as the first. */
+    private static Optional<Shape> row(Artwork art, ShapeRole teeth) {
+        List<Segment> all = new ArrayList<>();
+        art.shapes().stream()
+                .filter(s -> s.role() == teeth)
+                .forEach(s -> all.addAll(s.path().segments()));
+        return first(art, teeth).map(s -> s.withPath(new Path(all)));
     }
 
     private static Shape masked(Shape s) {

@@ -13,12 +13,15 @@ public sealed interface SetMaker permits MouthMaker, BeakMaker {
      * @throws MouthProblem when the drawing has nothing a mouth can be made from
      */
     static SetMaker of(Artwork start) {
-        return of(start, List.of());
+        return of(start, List.of(), Double.POSITIVE_INFINITY);
     }
 
-    /** @param drawn the other mouths a person drew, which say what the inside of a mouth looks like */
-    static SetMaker of(Artwork start, List<Artwork> drawn) {
-        return BeakMaker.isBeak(start) ? new BeakMaker(start) : new MouthMaker(start, MouthColours.of(drawn));
+    /**
+     * @param drawn the other mouths a person drew, which say what the inside of a mouth looks like
+     * @param chin y of the chin in the drawing's coordinates, which lips open towards; infinite where there is none
+     */
+    static SetMaker of(Artwork start, List<Artwork> drawn, double chin) {
+        return BeakMaker.isBeak(start) ? new BeakMaker(start) : new MouthMaker(start, MouthColours.of(drawn), chin);
     }
 
     /** Whether the starting mouth is closed, so that it can stand for rest itself. */

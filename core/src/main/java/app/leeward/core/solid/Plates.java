@@ -3,7 +3,10 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
+import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
+import java.util.List;
+import java.util.function.Function;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.distance.DistanceOp;
@@ -25,23 +28,56 @@ final class Plates {
     private final Stack skull;
     private final Placing placing;
 
+    /** How far whiskers point back: the cotangent of the angle. */
+    private static final double WHISKERS_SWEEP = 0.45;
+    /** Which share of their width next to the axis whiskers grow from. */
+    private static final double WHISKERS_ROOT = 0.1;
+
     /** From a height and a point of a solid to the canvas. */
     interface Placing {
         Point place(double y, Spot s, View view);
     }
 
-    Plates(HeadArt art, Stack skull, Placing placing) {
+    private final Function<Point, Motion.Follow> surface;
+
+    /** @param surface how a place of the face, seen from the front, goes with what lies there */
+    Plates(HeadArt art, Stack skull, Placing placing, Function<Point, Motion.Follow> surface) {
         this.art = art;
         this.skull = skull;
         this.placing = placing;
+        this.surface = surface;
     }
 
     /** Where a plate grows out of the head, canvas coordinates at rest: where it was said to, else where it meets the skin. */
     Point root(String piece) {
         return art.pieces().get(piece).root().orElseGet(() -> {
+            if (whiskers(piece)) {
+                return whiskersRoot(piece);
+            }
             Coordinate at = root(area(piece));
             return new Point(at.x, at.y);
         });
+    }
+
+    private boolean whiskers(String piece) {
+        return art.pieces().get(piece).part().role() == PartRole.WHISKERS;
+    }
+
+    /** The middle of the ends that are next to the axis. */
+    private Point whiskersRoot(String piece) {
+        List<Point> all = art.pieces().get(piece).outlines();
+        double near = all.stream().mapToDouble(this::off).min().orElse(0);
+        double far = all.stream().mapToDouble(this::off).max().orElse(0);
+        List<Point> ends = all.stream()
+                .filter(p -> off(p) <= near + WHISKERS_ROOT * (far - near))
+                .toList();
+        return new Point(
+                ends.stream().mapToDouble(Point::x).average().orElse(art.axis()),
+                ends.stream().mapToDouble(Point::y).average().orElse(0));
+    }
+
+    private double off(Point p) {
+        return Math.abs(p.x() - art.axis());
     }
 
     /** Where something that stands on the skin or behind it meets it. */
@@ -75,6 +111,11 @@ final class Plates {
         boolean far = (root.x() - axis) * view.way() >= 0;
         double c = view.cos();
         double s = view.sin();
+        if (whiskers(piece)) {
+            double wide = Math.max(THINNEST, Math.min(WIDEST, c + (far ? -1 : 1) * WHISKERS_SWEEP * s));
+            Point at = surface.apply(root).at(view).plus(new Point(view.way() * forward * s, 0));
+            return new Matrix(wide, 0, 0, 1, at.x() - wide * root.x(), at.y() - root.y());
+        }
         Spot hinge;
         double k;
         if (upright(piece)) {

@@ -37,6 +37,9 @@ final class Skull {
 
     private static final double NO_CHIN = 0.79;
 
+    /** A head so much wider than tall is a frog's or a toad's, without a chin. By eye. */
+    private static final double BROAD = 1.3;
+
     /** From which roundness on a head is a box. */
     static final double BOX = 4;
 
@@ -52,7 +55,7 @@ final class Skull {
         return half;
     }
 
-    /** Whether a head is hardly narrower where others have their chin. */
+    /** Whether a head is hardly narrower where others have their chin, or much wider than it is tall. */
     static boolean isRound(Geometry skin) {
         Extents core = core(skin);
         double[] heights = core.heights();
@@ -63,7 +66,8 @@ final class Skull {
             row = heights[i] <= at ? i : row;
             widest = Math.max(widest, core.reaches(i) ? core.right()[i] - core.left()[i] : 0);
         }
-        return core.reaches(row) && core.right()[row] - core.left()[row] > NO_CHIN * widest;
+        return widest > BROAD * (heights[heights.length - 1] - heights[0])
+                || core.reaches(row) && core.right()[row] - core.left()[row] > NO_CHIN * widest;
     }
 
     /**

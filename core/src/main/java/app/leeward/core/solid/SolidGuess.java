@@ -76,7 +76,7 @@ final class SolidGuess {
             case FRINGE, SIDE_HAIR, EXTRA_HAIR, BEARD -> SolidKind.COVER;
             case BACK_HAIR -> SolidKind.SHELL;
             case ANTENNA -> onAxis(piece.area()) ? SolidKind.AXIS : SolidKind.PLATE;
-            case WHISKERS -> within(piece.area()) ? SolidKind.SKULL : SolidKind.PLATE;
+            case WHISKERS -> onAxis(piece.area()) ? SolidKind.SKULL : SolidKind.PLATE;
             default -> piece.part().drawings().isEmpty() ? SolidKind.FLAT : placed(piece);
         };
     }

@@ -1,6 +1,5 @@
 package app.leeward.core.solid;
 
-import app.leeward.core.art.Box;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
@@ -8,11 +7,8 @@ import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -39,11 +35,8 @@ final class Solids {
     private static final double NOSE_ON_MUZZLE = 0.75;
     private static final double GLASSES_LIFT = 0.06;
     private static final double GLASSES_BEND = 0.22;
-    /** From which share of a hat's width at its rows on a shape goes round it. */
-    private static final double ROUND = 0.6;
-    /** How far a peak stands out, as a share of half the hat's width. */
-    private static final double PEAK = 0.38;
-
+    /** What grows so near a muzzle grows on it. */
+    private static final double NEAR = 0.1;
     /** How wide and tall a patch of colour is at most that goes as one rather than being drawn out. By eye. */
     private static final double DAB = 0.95;
     /** How much of its outline may lie along that of the face, for one that does not end there. By eye. */
@@ -62,10 +55,10 @@ final class Solids {
     private final double bottom;
     private final Welds welds;
     private final Plates plates;
+    private final Hats hats;
     private final Optional<HeadPiece> muzzlePiece;
     private final Optional<Stack> muzzle;
     private final boolean muzzleHasLine;
-    private final Map<String, Stack> hats = new HashMap<>();
 
     Solids(HeadArt art, HeadShape shape) {
         this.art = art;
@@ -89,7 +82,8 @@ final class Solids {
                 .filter(s -> s.stroke().visible())
                 .isPresent();
         TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline(), fine());
-        plates = new Plates(art, skull, this::place);
+        hats = new Hats(art, stacks, skull, this::place, this::on, this::cut);
+        plates = new Plates(art, skull, this::place, this::onFace);
         OutlineWeld face = new OutlineWeld(List.of(skin), OutlineWeld.FOUND * 2 * half);
         welds = new Welds(
                 art, face, fine(), this::own, (p, path) -> motion(p.part().id(), path));
@@ -100,36 +94,6 @@ final class Solids {
                 .filter(p -> art.kinds().get(p.part().id()) == kind)
                 .map(HeadPiece::fills)
                 .toList());
-    }
-
-    /** A hat of several pieces is one solid of revolution. */
-    private Stack hat(String piece) {
-        String hat = piece;
-        for (Optional<String> at = Optional.of(piece);
-                at.isPresent() && art.pieces().containsKey(at.get());
-                at = art.pieces().get(at.get()).part().parent()) {
-            hat = art.kinds().get(at.get()) == SolidKind.RING ? at.get() : hat;
-        }
-        String root = hat;
-        return hats.computeIfAbsent(root, k -> {
-            Geometry area = Regions.all(art.pieces().values().stream()
-                    .filter(p -> hasAbove(p.part().id(), root)
-                            && art.kinds().get(p.part().id()) == SolidKind.RING)
-                    .map(HeadPiece::fills)
-                    .toList());
-            return stacks.revolved(area.isEmpty() ? art.skin() : area);
-        });
-    }
-
-    private boolean hasAbove(String piece, String above) {
-        Optional<String> at = Optional.of(piece);
-        while (at.isPresent() && art.pieces().containsKey(at.get())) {
-            if (at.get().equals(above)) {
-                return true;
-            }
-            at = art.pieces().get(at.get()).part().parent();
-        }
-        return false;
     }
 
     /** How far apart points of a curve may lie that are followed, canvas units. */
@@ -222,13 +186,22 @@ final class Solids {
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
             case COVER -> lifted(cover(), forward);
             case SHELL -> outlineOf(stacks.shell(p.area()), forward);
-            case RING -> ring(piece, outline, forward);
+            case RING -> hats.ring(piece, outline, forward);
             case FRAME -> frame(p, forward);
             case AXIS -> axis(p, forward);
             case PLATE, EAR -> on(carrier(p), 0);
             case SIDE -> side();
             case FLAT -> rest -> view -> rest;
         };
+    }
+
+    /** How a place of the face goes, on the muzzle where that lies under it. */
+    private Motion.Follow onFace(Point place) {
+        boolean onMuzzle = muzzlePiece
+                .map(HeadPiece::fills)
+                .filter(m -> m.distance(m.getFactory().createPoint(new Coordinate(place.x(), place.y()))) < NEAR * half)
+                .isPresent();
+        return on(onMuzzle ? muzzle.orElseThrow() : skull, 0).of(place);
     }
 
     private Point place(double y, Spot s, View view) {
@@ -317,7 +290,7 @@ final class Solids {
         boolean onHat = parent.filter(art.kinds()::containsKey)
                 .filter(id -> art.kinds().get(id) == SolidKind.RING)
                 .isPresent();
-        return onHat ? hat(parent.get()) : muzzleUnder(p) ? muzzle.get() : skull;
+        return onHat ? hats.of(parent.get()) : muzzleUnder(p) ? muzzle.get() : skull;
     }
 
     private boolean muzzleUnder(HeadPiece p) {
@@ -412,36 +385,6 @@ final class Solids {
                 return place(rest.y(), level.outline(edge, view).shifted(wide * beyond, 0), view);
             };
         };
-    }
-
-    /** A hat keeps its outline; what is drawn on it goes round with it. */
-    private Motion ring(String piece, Path outline, double forward) {
-        Stack hat = hat(piece);
-        boolean round = outline.bounds()
-                .filter(b -> b.width() <= ROUND * widest(hat, b))
-                .isEmpty();
-        if (!round) {
-            return on(hat, forward);
-        }
-        HeadPiece p = art.pieces().get(piece);
-        Envelope own = p.area().getEnvelopeInternal();
-        boolean stands = p.part().role() == PartRole.CAP_PEAK && own.getHeight() > 0;
-        // a peak stands out before the band, the further the lower
-        DoubleUnaryOperator peak = y -> stands ? PEAK * Skull.smooth((y - own.getMinY()) / own.getHeight()) : 0;
-        return rest -> {
-            Slice s = hat.at(rest.y());
-            double a = rest.x() < axis ? s.left() : s.right();
-            double t = a > 0 ? Math.min(1, Math.abs(rest.x() - axis) / a) : 1;
-            double z = s.middle() + s.depth() * (s.profile().height(t) + peak.applyAsDouble(rest.y())) + forward;
-            return view -> place(
-                    rest.y(), new Spot(rest.x() - axis + view.way() * (s.middle() + forward) * view.sin(), z), view);
-        };
-    }
-
-    /** How wide a hat is halfway up a shape: what fills it there is its outline, such as a bobble on top. */
-    private static double widest(Stack hat, Box shape) {
-        Slice s = hat.at(shape.centre().y());
-        return s.left() + s.right();
     }
 
     /** Glasses are stiff: every point has its own depth before the face. */

@@ -339,7 +339,9 @@ class MouthMakerTest {
                         .withRole(ShapeRole.INSIDE, true),
                 Shape.filled("tongue", Rigs.ellipse(500, 570, 20, 8), "#aa3355").withRole(ShapeRole.TONGUE, true)));
         Artwork made = SetMaker.of(
-                        Artwork.of(line("M450 540 C470 556 530 556 550 540").withFill(Paint.NONE)), List.of(open))
+                        Artwork.of(line("M450 540 C470 556 530 556 550 540").withFill(Paint.NONE)),
+                        List.of(open),
+                        Double.POSITIVE_INFINITY)
                 .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
         assertThat(of(made, ShapeRole.INSIDE).fill()).isEqualTo(Paint.flat("#4a0d18"));
         assertThat(of(made, ShapeRole.TONGUE).fill()).isEqualTo(Paint.flat("#aa3355"));

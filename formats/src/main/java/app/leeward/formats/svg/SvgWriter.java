@@ -8,6 +8,7 @@ import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Numbers;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
+import app.leeward.core.art.Winding;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Part;
@@ -163,7 +164,11 @@ public final class SvgWriter {
     private void clipPath(String id, List<Shape> shapes, String transform) {
         defs.append("<clipPath id=\"").append(ShapeMarkup.escape(id)).append("\">");
         for (Shape s : shapes) {
-            defs.append("<path d=\"").append(s.path().toSvg()).append('"').append(transform);
+            // some renderers put all of a clip into one path, where opposite ways round take each other away
+            defs.append("<path d=\"")
+                    .append(Winding.clockwise(s.path()).toSvg())
+                    .append('"')
+                    .append(transform);
             if (s.rule() == FillRule.EVENODD) {
                 defs.append(" clip-rule=\"evenodd\"");
             }

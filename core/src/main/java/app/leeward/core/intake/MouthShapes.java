@@ -1,0 +1,127 @@
+package app.leeward.core.intake;
+
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Lab;
+import app.leeward.core.art.Paint;
+import app.leeward.core.art.Path;
+import app.leeward.core.art.Segment;
+import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What the shapes of a mouth are where no name says it: hardly anybody names the paths within a mouth. A dark patch is the
+ * opening, light ones in it are teeth, reddish ones low in it the tongue, a lighter patch that shows round it all the lips.
+ * Colours are CIE L*a*b*; the limits are by eye, over the mouths of some thirty faces.
+ */
+final class MouthShapes {
+    /** Up to this lightness a patch may be the inside of a mouth. */
+    private static final double DARK = 45;
+    /** From this lightness on, and with no more colour than this, it may be teeth. */
+    private static final double WHITE = 82;
+
+    private static final double PALE = 22;
+    /** From so much red on, between these two lightnesses, it may be a tongue. */
+    private static final double RED = 15;
+
+    private static final double DULL = 25;
+    private static final double BRIGHT = 78;
+
+    /** The opening is at least so wide beside the widest shape. */
+    private static final double OPENING = 0.4;
+    /** How far teeth and tongue may reach over the opening's edge, as a share of its width. */
+    private static final double OVER = 0.04;
+    /** What is narrower than this share of the opening is a tooth that stands alone, or a shine. */
+    private static final double NARROW = 0.3;
+
+    private MouthShapes() {}
+
+    /** The shapes in the order they are painted, those that had no role with the one they look like, where they look like any. */
+    static List<Shape> guessed(List<Shape> shapes) {
+        Optional<Shape> opening = opening(shapes);
+        if (opening.isEmpty()) {
+            return shapes;
+        }
+        Box hole = opening.get().path().bounds().orElseThrow();
+        boolean named = opening.get().role() != ShapeRole.OTHER;
+        int at = shapes.indexOf(opening.get());
+        List<Shape> out = new ArrayList<>();
+        boolean found = false;
+        for (int i = 0; i < shapes.size(); i++) {
+            Shape s = shapes.get(i);
+            ShapeRole role = s.role() != ShapeRole.OTHER || i == at
+                    ? s.role()
+                    : i < at ? behind(s, opening.get()) : within(s, opening.get(), hole);
+            found |= role != s.role();
+            out.add(role == s.role() ? s : s.withRole(role, s.masked()));
+        }
+        if (found && !named) {
+            out.set(at, opening.get().withRole(ShapeRole.WINDOW, opening.get().masked()));
+        }
+        return found ? out : shapes;
+    }
+
+    /** The patch that a name calls so, or else the widest dark one that nothing is known about. */
+    private static Optional<Shape> opening(List<Shape> shapes) {
+        double widest = shapes.stream().mapToDouble(s -> width(s)).max().orElse(0);
+        Optional<Shape> named = shapes.stream()
+                .filter(s -> s.role() == ShapeRole.WINDOW || s.role() == ShapeRole.INSIDE)
+                .filter(s -> width(s) > 0)
+                .findFirst();
+        return named.or(() -> shapes.stream()
+                .filter(s -> s.role() == ShapeRole.OTHER && closes(s.path()) && width(s) >= OPENING * widest)
+                .filter(s -> flat(s).filter(c -> c.l() < DARK).isPresent())
+                .max(Comparator.comparingDouble(MouthShapes::width)));
+    }
+
+    /** A patch of another colour that shows round the opening. */
+    private static ShapeRole behind(Shape s, Shape opening) {
+        Box lips = s.path().bounds().orElse(null);
+        Box hole = opening.path().bounds().orElseThrow();
+        boolean round = lips != null
+                && closes(s.path())
+                && flat(s).filter(c -> c.l() >= DARK).isPresent()
+                && lips.minX() <= hole.minX() + OVER * hole.width()
+                && lips.maxX() >= hole.maxX() - OVER * hole.width()
+                && lips.height() > hole.height();
+        return round ? ShapeRole.LIPS : ShapeRole.OTHER;
+    }
+
+    private static ShapeRole within(Shape s, Shape opening, Box hole) {
+        Box own = s.path().bounds().orElse(null);
+        double over = OVER * hole.width();
+        boolean inside = own != null
+                && own.minX() >= hole.minX() - over
+                && own.maxX() <= hole.maxX() + over
+                && own.minY() >= hole.minY() - over
+                && own.maxY() <= hole.maxY() + over;
+        Optional<Lab> colour = inside && own.width() > NARROW * hole.width() ? flat(s) : Optional.empty();
+        if (colour.isEmpty()) {
+            return ShapeRole.OTHER;
+        }
+        boolean high = own.centre().y() <= hole.centre().y();
+        Lab c = colour.get();
+        if (c.l() >= WHITE && Math.hypot(c.a(), c.b()) <= PALE) {
+            return high ? ShapeRole.UPPER_TEETH : ShapeRole.LOWER_TEETH;
+        }
+        boolean tongue = c.a() >= RED && c.l() > DULL && c.l() < BRIGHT && !high;
+        return tongue && flat(opening).filter(o -> o.difference(c) > 5).isPresent()
+                ? ShapeRole.TONGUE
+                : ShapeRole.OTHER;
+    }
+
+    private static double width(Shape s) {
+        return s.path().bounds().map(Box::width).orElse(0.0);
+    }
+
+    private static boolean closes(Path path) {
+        return path.segments().stream().anyMatch(Segment.Close.class::isInstance);
+    }
+
+    private static Optional<Lab> flat(Shape s) {
+        return s.fill() instanceof Paint.Flat f ? Optional.of(Lab.of(f.colour())) : Optional.empty();
+    }
+}
