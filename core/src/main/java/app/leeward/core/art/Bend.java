@@ -46,50 +46,10 @@ public record Bend(double left, double middle, double right) {
         return a + (b - a) * (1 - Math.cos(Math.PI * t)) / 2;
     }
 
-    /** How steeply the bend falls at a place, user units downwards over the whole width: the derivative of {@link #at}. */
-    private double slope(double share) {
-        if (share <= 0 || share >= 1) {
-            return 0;
-        }
-        double step = share < 0.5 ? middle - left : right - middle;
-        return step * Math.PI * Math.sin(2 * Math.PI * (share < 0.5 ? share : share - 0.5));
-    }
-
-    /**
-     * One outline bent within {@code box}, whose left and right edges are the ends. Points go where they are bent to, and handles
-     * turn with the slope there: taken point by point, a long handle would be bent by another amount than the point it belongs
-     * to, and a curve of few points would break there.
-     */
+    /** One outline bent within {@code box}, whose left and right edges are the ends. */
     public Path of(Path path, Box box) {
         double width = Math.max(1e-9, box.width());
-        List<Segment> out = new ArrayList<>(path.segments().size());
-        Point pen = null;
-        Point start = null;
-        for (Segment s : path.segments()) {
-            if (s instanceof Segment.Move m) {
-                pen = start = m.to();
-                out.add(new Segment.Move(bent(pen, pen, box.minX(), width)));
-            } else if (s instanceof Segment.Line l) {
-                pen = l.to();
-                out.add(new Segment.Line(bent(pen, pen, box.minX(), width)));
-            } else if (s instanceof Segment.Cubic c) {
-                Point one = bent(c.c1(), pen, box.minX(), width);
-                pen = c.to();
-                out.add(new Segment.Cubic(
-                        one, bent(c.c2(), pen, box.minX(), width), bent(pen, pen, box.minX(), width)));
-            } else {
-                out.add(s);
-                pen = start;
-            }
-        }
-        return new Path(out);
-    }
-
-    /** A handle, or the point itself, that goes with a point. */
-    private Point bent(Point handle, Point with, double from, double width) {
-        double share = (with.x() - from) / width;
-        double by = at(share) + slope(share) * (handle.x() - with.x()) / width;
-        return new Point(handle.x(), handle.y() + by);
+        return path.map(p -> new Point(p.x(), p.y() + at((p.x() - box.minX()) / width)));
     }
 
     /** The outlines of all shapes of a drawing, bent together; pictures made of pixels stay as they are. */

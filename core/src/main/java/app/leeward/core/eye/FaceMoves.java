@@ -28,6 +28,8 @@ final class FaceMoves {
 
     private static final double NOSE_UP = 0.1;
     private static final double CORNERS = 0.2;
+    /** A mouth wider than this share of the face is moved as one of that width. */
+    private static final double WIDE_MOUTH = 0.5;
 
     /** How near the middle of a brow lies to the axis, as a share of its width, when there is one for both eyes or the only one. */
     private static final double ON_AXIS = 0.2;
@@ -154,7 +156,12 @@ final class FaceMoves {
 
     static void corners(Character c, Moves moves) {
         mouth(c).ifPresent(m -> m.bounds().ifPresent(at -> {
-            double up = CORNERS * at.width();
+            // a mouth from ear to ear smiles no higher for it
+            double most = c.part(PartRole.FACE)
+                    .flatMap(Part::bounds)
+                    .map(f -> WIDE_MOUTH * f.width())
+                    .orElse(Double.POSITIVE_INFINITY);
+            double up = CORNERS * Math.min(at.width(), most);
             moves.most(m.id(), Offset.bent(-up, 0, -up));
             moves.least(m.id(), Offset.bent(up, 0, up));
         }));

@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -28,6 +29,11 @@ public final class GazeMaker {
     public static final String DOWN = "gaze-down";
     /** Share of the pupil's way that the highlight goes: the light does not move with the look. */
     private static final double HIGHLIGHT_SHARE = 0.55;
+
+    /** How much of a dot stays in what it lies on, and how far it looks at least, as a share of its size; by eye. */
+    private static final double DOT_KEPT = 0.98;
+
+    private static final double DOT_LEAST = 0.15;
 
     private GazeMaker() {}
 
@@ -54,6 +60,9 @@ public final class GazeMaker {
                 continue;
             }
             double[] reach = reach(seen.get(), round.get());
+            if (eye.dot()) {
+                reach = within(reach, DotRoom.of(c, fills, rest, pupil.get(), round.get()), round.get());
+            }
             // the dial moves the pupil in the coordinates of what it follows
             Matrix within = evaluator.atRest(pupil.get().parent());
             // a view with narrower eyes holds the look back where it shows, by the pad's edge there, and nowhere else
@@ -100,8 +109,24 @@ public final class GazeMaker {
         };
     }
 
+    /** A dot is not masked: all of it stays in its room, but it looks about a little wherever it is. */
+    private static double[] within(double[] reach, Geometry room, Geometry dot) {
+        Overlap overlap = new Overlap(room, dot);
+        double least = DOT_KEPT * overlap.kept(0, 0);
+        Envelope box = dot.getEnvelopeInternal();
+        double across = Math.min(furthest(overlap, least, reach[0], 1, 0), furthest(overlap, least, reach[0], -1, 0));
+        double down = Math.min(furthest(overlap, least, reach[1], 0, 1), furthest(overlap, least, reach[1], 0, -1));
+        return new double[] {
+            Math.min(reach[0], Math.max(across, DOT_LEAST * box.getWidth())),
+            Math.min(reach[1], Math.max(down, DOT_LEAST * box.getHeight()))
+        };
+    }
+
     private static double furthest(Overlap overlap, double most, double dx, double dy) {
-        double least = GazeField.least(GazeField.KEPT, overlap.kept(0, 0));
+        return furthest(overlap, GazeField.least(GazeField.KEPT, overlap.kept(0, 0)), most, dx, dy);
+    }
+
+    private static double furthest(Overlap overlap, double least, double most, double dx, double dy) {
         double near = 0;
         double far = most;
         for (int i = 0; i < 30; i++) {

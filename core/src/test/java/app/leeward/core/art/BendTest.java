@@ -62,29 +62,4 @@ class BendTest {
         assertThat(bent.get(1).segments().get(1)).isEqualTo(new Segment.Line(new Point(50, 26)));
         assertThat(bent.get(0).segments().get(1)).isEqualTo(new Segment.Line(new Point(100, 0)));
     }
-
-    /** Against the same curve cut into many short ones, whose handles are so short that it does not matter how they go. */
-    @Test
-    void aCurveOfFewPointsIsBentAsOneOfManyAndStaysSmooth() {
-        Path few = PathReader.read("M0 0C75 90 175 105 275 105C375 105 475 90 550 0")
-                .path();
-        Path many = few;
-        for (int round = 0; round < 5; round++) {
-            for (int i = many.segments().size() - 1; i > 0; i--) {
-                many = PathPoints.added(many, i, 0.5);
-            }
-        }
-        Box box = few.bounds().orElseThrow();
-        Bend up = new Bend(-110, 0, -110);
-        Path bent = up.of(few, box);
-        Segment.Cubic in = (Segment.Cubic) bent.segments().get(1);
-        Segment.Cubic out = (Segment.Cubic) bent.segments().get(2);
-        assertThat(in.c2().y()).as("level in the middle, as it was").isEqualTo(105);
-        assertThat(out.c1().y()).isEqualTo(105);
-        List<Point> fine = up.of(many, box).sampled(4);
-        for (Point p : bent.sampled(32)) {
-            double off = fine.stream().mapToDouble(q -> q.distance(p)).min().orElseThrow();
-            assertThat(off).as("at " + p).isLessThan(0.02 * box.width());
-        }
-    }
 }

@@ -110,4 +110,26 @@ class OddEyesTest {
                 Rigs.layer("white " + side, Rigs.ellipse(x, 490, 24, 26)),
                 Rigs.layer("pupil " + side, Rigs.ellipse(x, 490, 6, 6)));
     }
+
+    /** A screen from 470 to 590 across: the dot of the left eye, 18 wide, stays on it wherever it looks; so does one beside a cheek. */
+    @Test
+    void aDotStaysOnWhatItLiesOnAndTouchesNothingBesideIt() {
+        Character plain = faceWith(dot("left", 540), dot("right", 460));
+        Character held = Rigs.hung(Rigs.group(
+                "",
+                Rigs.layer("face skin", Rigs.ellipse(500, 500, 100, 120)),
+                Rigs.layer("screen", Rigs.box(440, 475, 120, 30)),
+                dot("left", 540),
+                dot("right", 460),
+                Rigs.layer("cheek left", Rigs.ellipse(540, 515, 14, 8)),
+                Rigs.layer("cheek right", Rigs.ellipse(460, 515, 14, 8)),
+                Rigs.layer("mouth", Rigs.box(480, 559, 40, 2))));
+        Pose down = Pose.of(Map.of("gaze-down", 1.0));
+        double free = middle(plain, "pupil-left", down).y() - 490;
+        double kept = middle(held, "pupil-left", down).y() - 490;
+        assertThat(kept).isLessThan(free).isGreaterThan(0.1 * R);
+        assertThat(490 + kept + R).as("its lower edge, on the screen").isLessThan(505 + 0.1 * R);
+        Pose aside = Pose.of(Map.of("gaze-across", 1.0));
+        assertThat(middle(held, "pupil-left", aside).x() + R).isLessThan(560 + 0.1 * R);
+    }
 }
