@@ -74,7 +74,9 @@ export function Settling({ report }: { report: IntakeReport }) {
           icon={<Shapes size={17} aria-hidden />}
           message={
             <>
-              {count(guesses.length, 'layer')} whose names say nothing look familiar:
+              {guesses.length === 1
+                ? '1 layer whose name says nothing looks familiar:'
+                : `${guesses.length} layers whose names say nothing look familiar:`}
               <ul className="mt-1 space-y-0.5">
                 {guesses.map((g) => (
                   <li key={g.part} className="flex items-center gap-2">

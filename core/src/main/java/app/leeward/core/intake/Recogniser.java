@@ -388,7 +388,7 @@ public final class Recogniser {
         if (s.wide() > 0.6 && s.filled() && !front && s.top() < 0.1) {
             return offer(s, PartRole.BACK_HAIR, Side.NONE, 0.6, "wide, high and behind the face");
         }
-        if (front && s.filled() && s.wide() > 0.6 && s.down() < 0.35 && s.top() < 0.1) {
+        if (front && s.filled() && s.wide() > 0.6 && s.down() < 0.35 && s.top() < 0.06) {
             return offer(s, PartRole.FRINGE, Side.NONE, 0.5, "wide, high and before the face");
         }
         if (front && s.filled() && s.wide() > 0.45 && s.bottom() > 1.02 && s.down() > 0.7 && s.down() < 1.1) {

@@ -71,9 +71,9 @@ final class MouthMaker implements SetMaker {
 
     /** @param chin y that no lip comes down to; infinite where there is none */
     MouthMaker(Artwork startingMouth, MouthColours colours, double chin) {
-        this.chin = chin;
         drawn = startingMouth;
         start = MouthStart.of(startingMouth, colours);
+        this.chin = chin - start.hanging();
         w = start.width();
         length = start.lips().length();
         style = LipProfile.of(start);
@@ -233,7 +233,7 @@ final class MouthMaker implements SetMaker {
 
     /** No mouth is a slit from nose to chin. */
     private double least(Target t) {
-        return Math.max(LEAST_WIDTH * w, SLIM * (t.low - t.up));
+        return Math.max(LEAST_WIDTH * w, SLIM * (t.low - t.up + start.thick()));
     }
 
     private Lips lips(Target t, double width) {

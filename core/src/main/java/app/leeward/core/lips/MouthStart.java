@@ -272,6 +272,24 @@ record MouthStart(
         return lipLine(lips);
     }
 
+    /** How much higher the lips are together than what opens between them; 0 without any colour of lips. */
+    double thick() {
+        return coloured().map(c -> c.height() - opened().height()).filter(t -> t > 0).orElse(0.0);
+    }
+
+    /** How far the colour of the lips hangs below what opens; 0 without any. */
+    double hanging() {
+        return coloured().map(c -> c.maxY() - opened().maxY()).filter(t -> t > 0).orElse(0.0);
+    }
+
+    private Optional<Box> coloured() {
+        return new Artwork(colour).bounds();
+    }
+
+    private Box opened() {
+        return lips.path().bounds().orElseThrow();
+    }
+
     boolean closed() {
         return lips.lower().middlePoint().y() - lips.upper().middlePoint().y() < CLOSED * width();
     }

@@ -89,7 +89,7 @@ class LipPairTest {
                 .findFirst()
                 .flatMap(s -> s.path().bounds())
                 .orElseThrow();
-        assertThat(lips.get(0).minY()).isLessThan(hole.minY() - 10);
+        assertThat(lips.get(0).minY()).isLessThan(hole.minY());
         assertThat(lips.get(1).maxY()).isGreaterThan(hole.maxY() + 10);
         assertThat(lips.get(0).width()).isBetween(0.85 * hole.width(), 1.3 * hole.width() + 8);
     }
