@@ -33,9 +33,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Fifteen faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
+ * Twenty faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
  * head, halves of a beak, a mouth of two arcs, of two lips, from ear to ear, teeth and tongue in layers of their own, a fang, a
- * headscarf, three eyes, no names at all, pieces nobody has a word for. The other picture is librsvg's.
+ * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, pieces nobody has a word for. The other picture is librsvg's.
  */
 class PlainArtTest {
     private static byte[] file(String name) throws Exception {
@@ -54,8 +54,26 @@ class PlainArtTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "nanna", "owl", "cyclops", "dog", "robot", "girl", "pirate", "captain", "frog", "cat", "amira", "alien",
-                "ghost", "boy34", "punk"
+                "nanna",
+                "owl",
+                "cyclops",
+                "dog",
+                "robot",
+                "girl",
+                "pirate",
+                "captain",
+                "frog",
+                "cat",
+                "amira",
+                "alien",
+                "ghost",
+                "boy34",
+                "punk",
+                "cheval",
+                "pinguin",
+                "manga",
+                "schneemann",
+                "kid"
             })
     void theyShowWhatTheirFilesShowAndGoOnDoingSoWhateverIsMade(String name) throws Exception {
         Character c = read(name);

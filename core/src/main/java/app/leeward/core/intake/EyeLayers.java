@@ -20,6 +20,8 @@ import org.locationtech.jts.geom.Geometry;
 final class EyeLayers {
     /** What an eye sits in shows round it: the white covers no more of it than this. */
     private static final double ROUND = 0.85;
+    /** What covers less of it than this is a highlight in a dark eye. */
+    private static final double SHINE = 0.3;
     /** How much of a piece may lie outside what it lies in. */
     private static final double OUTSIDE = 0.02;
 
@@ -101,7 +103,7 @@ final class EyeLayers {
         }
         Geometry round = Regions.of(socket.path());
         Geometry area = Regions.of(white.path());
-        return area.getArea() > 0
+        return area.getArea() > SHINE * round.getArea()
                 && area.getArea() < ROUND * round.getArea()
                 && Regions.without(area, round).getArea() < OUTSIDE * area.getArea();
     }

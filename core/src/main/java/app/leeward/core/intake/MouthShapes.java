@@ -20,6 +20,8 @@ import java.util.Optional;
 final class MouthShapes {
     /** Up to this lightness a patch may be the inside of a mouth. */
     private static final double DARK = 45;
+    /** A lighter one is it where it has a line round it and something lies in it. */
+    private static final double REDDISH = 60;
     /** From this lightness on, and with no more colour than this, it may be teeth. */
     private static final double WHITE = 82;
 
@@ -33,7 +35,7 @@ final class MouthShapes {
     /** The opening is at least so wide beside the widest shape. */
     private static final double OPENING = 0.4;
     /** How far teeth and tongue may reach over the opening's edge, as a share of its width. */
-    private static final double OVER = 0.04;
+    private static final double OVER = 0.08;
     /** What is narrower than this share of the opening is a tooth that stands alone, or a shine. */
     private static final double NARROW = 0.3;
 
@@ -71,10 +73,28 @@ final class MouthShapes {
                 .filter(s -> s.role() == ShapeRole.WINDOW || s.role() == ShapeRole.INSIDE)
                 .filter(s -> width(s) > 0)
                 .findFirst();
-        return named.or(() -> shapes.stream()
+        return named.or(() -> widest(shapes, widest, DARK)).or(() -> widest(shapes, widest, REDDISH)
+                .filter(s -> s.stroke().visible())
+                .filter(s -> shapes.stream().anyMatch(o -> o != s && inside(o, s))));
+    }
+
+    private static Optional<Shape> widest(List<Shape> shapes, double widest, double darkerThan) {
+        return shapes.stream()
                 .filter(s -> s.role() == ShapeRole.OTHER && closes(s.path()) && width(s) >= OPENING * widest)
-                .filter(s -> flat(s).filter(c -> c.l() < DARK).isPresent())
-                .max(Comparator.comparingDouble(MouthShapes::width)));
+                .filter(s -> flat(s).filter(c -> c.l() < darkerThan).isPresent())
+                .max(Comparator.comparingDouble(MouthShapes::width));
+    }
+
+    private static boolean inside(Shape piece, Shape opening) {
+        Optional<Box> own = piece.path().bounds();
+        return closes(piece.path())
+                && flat(piece).isPresent()
+                && own.isPresent()
+                && width(piece) < width(opening)
+                && opening.path()
+                        .bounds()
+                        .filter(hole -> hole.contains(own.get().centre()))
+                        .isPresent();
     }
 
     /** A patch of another colour that shows round the opening. */

@@ -39,6 +39,10 @@ final class PartNames {
             "wrinkles",
             "klappe");
 
+    /** What is painted on a face and is not the skin. */
+    private static final List<String> ON_FACES =
+            List.of("patch", "mask", "mark", "marking", "markings", "paint", "spot", "spots", "stripe", "stripes");
+
     private static final List<String> ON = List.of(
             "on", "over", "under", "around", "beneath", "auf", "ueber", "uber", "unter", "sur", "sous", "sobre",
             "bajo");
@@ -90,7 +94,8 @@ final class PartNames {
             List<String> rest = without(words, e.words);
             if (rest != null) {
                 rest.removeAll(IDLE);
-                if (e.role == PartRole.EYE && rest.stream().anyMatch(BESIDE_EYES::contains)) {
+                if (e.role == PartRole.EYE && rest.stream().anyMatch(BESIDE_EYES::contains)
+                        || e.role == PartRole.FACE && rest.stream().anyMatch(ON_FACES::contains)) {
                     return Optional.empty();
                 }
                 return Optional.of(new PartName(e.role, side, String.join(" ", rest)));

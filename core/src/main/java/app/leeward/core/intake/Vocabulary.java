@@ -42,10 +42,10 @@ final class Vocabulary {
         call(PartRole.PUPIL, "pupil, eye pupil, pupille, pupila");
         call(PartRole.BROW, "brow, eyebrow, eye brow, augenbraue, braue, sourcil, ceja");
         call(PartRole.EYE, "eye, auge, oeil, yeux, ojo");
-        call(PartRole.NOSE, "nose, beak nose, nostril, nase, nez, nariz");
+        call(PartRole.NOSE, "nose, beak nose, nostril, nase, nuester, nuster, nez, naseau, narine, nariz");
         call(PartRole.MUZZLE, "muzzle, snout, schnauze, museau, hocico");
         call(PartRole.WHISKERS, "whisker, schnurrhaare, schnurrhaar, moustaches chat, bigotes gato, vibrisse");
-        call(PartRole.MOUTH, "mouth, lips, muzzle mouth, lip sync, beak, mund, bouche, boca");
+        call(PartRole.MOUTH, "mouth, lips, muzzle mouth, lip sync, beak, mund, schnabel, bouche, bec, boca, pico");
         call(PartRole.BEARD, "beard, goatee, bart, barbe, barba");
         call(PartRole.MOUSTACHE, "moustache, mustache, schnurrbart, bigote");
         call(PartRole.EAR, "ear, outer ear, ohr, oreille, oreja");
@@ -57,7 +57,7 @@ final class Vocabulary {
         call(
                 PartRole.FACE,
                 "face, face skin, skin, face shape, head skin, head shape, face base, head base, face fill, head fill");
-        call(PartRole.FACE, "gesicht, haut, visage, peau, cara, piel");
+        call(PartRole.FACE, "skull, gesicht, haut, schaedel, schadel, visage, peau, crane, cara, piel, craneo");
         call(
                 PartRole.FACE_LINE,
                 "head line, face line, head outline, face outline, head contour, face contour, skin line, skin outline");
@@ -74,12 +74,12 @@ final class Vocabulary {
                 "side hair, sideburn, side burn, temple hair, haare seite, haar seite, cheveux cote, pelo lado");
         call(
                 PartRole.FRINGE,
-                "fringe, bangs, front hair, hair, forelock, pony, haare, haar, frange, cheveux, flequillo, pelo, cabello");
+                "fringe, bang, front hair, hair, forelock, pony, haare, haar, frange, toupet, meche, cheveux, flequillo, pelo, cabello");
         call(PartRole.HORN, "horn, tuft, antler, geweih, corne, cuerno");
         call(PartRole.ANTENNA, "antenna, aerial, feeler, antenne, antena");
         call(
                 PartRole.CAP,
-                "cap, hat, beanie, turban, headband, bonnet, helmet, cap crown, hat crown, hut, muetze, mutze, kappe, chapeau, casquette, sombrero, gorra");
+                "cap, skull cap, hat, beanie, turban, headband, bonnet, helmet, cap crown, hat crown, hut, muetze, mutze, kappe, chapeau, casquette, sombrero, gorra");
         call(
                 PartRole.CAP_BAND,
                 "cap band, hat band, hatband, hutband, mutzenband, bande chapeau, ruban chapeau, banda sombrero, cinta sombrero");
@@ -100,7 +100,7 @@ final class Vocabulary {
         call(PartRole.COLLAR, "headscarf, hood, shawl, bandana, kopftuch, kapuze, foulard, capuche, panuelo, capucha");
         call(
                 PartRole.TORSO,
-                "torso, body, shoulder, bust, belly, tummy, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, schulter, schultern, oberkoerper, bauch, corps, epaule, buste, ventre, cuerpo, hombro, busto, vientre");
+                "torso, body, shoulder, bust, belly, tummy, chest, coat, upper body, trunk, shirt, dress, jersey, jumper, sweater, hoodie, jacket, uniform, clothes, rib, koerper, korper, rumpf, schulter, schultern, oberkoerper, bauch, corps, epaule, buste, ventre, cuerpo, hombro, busto, vientre");
         call(PartRole.UPPER_ARM, "upper arm, arm, bicep, wing, fluegel, flugel, aile, ala, oberarm, bras, brazo");
         call(PartRole.FOREARM, "forearm, fore arm, lower arm, unterarm, avant bras, antebrazo");
         call(PartRole.HAND, "hand, fist, paw, wing tip, faust, pfote, main, mano");

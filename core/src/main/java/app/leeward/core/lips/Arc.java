@@ -1,6 +1,7 @@
 package app.leeward.core.lips;
 
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -74,6 +75,13 @@ record Arc(List<Point> points) {
         double r = 3 * s * t * t;
         double u = t * t * t;
         return new Point(p * a.x() + q * b.x() + r * c.x() + u * d.x(), p * a.y() + q * b.y() + r * c.y() + u * d.y());
+    }
+
+    /** Its curves, for a pen that stands where it starts. */
+    void addTo(List<Segment> out) {
+        for (int i = 0; i < curves(); i++) {
+            out.add(new Segment.Cubic(points.get(3 * i + 1), points.get(3 * i + 2), points.get(3 * i + 3)));
+        }
     }
 
     Arc reversed() {

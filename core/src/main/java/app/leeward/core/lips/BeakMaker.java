@@ -40,6 +40,7 @@ final class BeakMaker implements SetMaker {
     private static final String DARK = "#6b1f2e";
 
     private final List<Shape> shapes;
+    private final boolean unseen;
     private final Box lower;
     /** The root it turns about; empty for a beak seen from the front. */
     private final Optional<Point> root;
@@ -49,7 +50,9 @@ final class BeakMaker implements SetMaker {
                 && box(art.shapes(), ShapeRole.LOWER_BEAK).isPresent();
     }
 
-    BeakMaker(Artwork start) {
+    /** @param unseen whether the drawing itself may have the inside that nobody sees */
+    BeakMaker(Artwork start, boolean unseen) {
+        this.unseen = unseen;
         lower = box(start.shapes(), ShapeRole.LOWER_BEAK).orElseThrow();
         root = root(start);
         List<Shape> all = new ArrayList<>(start.shapes());
@@ -150,7 +153,7 @@ final class BeakMaker implements SetMaker {
 
     @Override
     public boolean unseen() {
-        return true;
+        return unseen;
     }
 
     @Override

@@ -77,8 +77,8 @@ final class LipPair {
         Arc bottom = ending(shut && upperInFront ? over : under, left, right);
         List<Segment> out = new ArrayList<>();
         out.add(new Segment.Move(left));
-        curves(top, out);
-        curves(bottom.reversed(), out);
+        top.addTo(out);
+        bottom.reversed().addTo(out);
         out.add(new Segment.Close());
         return new Path(out);
     }
@@ -93,14 +93,5 @@ final class LipPair {
         points.set(0, left);
         points.set(points.size() - 1, right);
         return new Arc(points);
-    }
-
-    private static void curves(Arc arc, List<Segment> out) {
-        for (int i = 0; i < arc.curves(); i++) {
-            out.add(new Segment.Cubic(
-                    arc.points().get(3 * i + 1),
-                    arc.points().get(3 * i + 2),
-                    arc.points().get(3 * i + 3)));
-        }
     }
 }

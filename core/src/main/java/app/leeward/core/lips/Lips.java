@@ -232,14 +232,8 @@ record Lips(Arc upper, Arc lower) {
     Path path() {
         List<Segment> out = new ArrayList<>();
         out.add(new Segment.Move(upper.start()));
-        for (Arc arc : List.of(upper, lower)) {
-            for (int i = 0; i < arc.curves(); i++) {
-                out.add(new Segment.Cubic(
-                        arc.points().get(3 * i + 1),
-                        arc.points().get(3 * i + 2),
-                        arc.points().get(3 * i + 3)));
-            }
-        }
+        upper.addTo(out);
+        lower.addTo(out);
         out.add(new Segment.Close());
         return new Path(out);
     }

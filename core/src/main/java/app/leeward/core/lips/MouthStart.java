@@ -57,7 +57,8 @@ record MouthStart(
      * @throws MouthProblem when there is no outline, or none that a mouth can be made from
      */
     static MouthStart of(Artwork art, MouthColours colours) {
-        Optional<Shape> pair = LipPair.opening(art);
+        Optional<Shape> dotted = DottedMouth.line(art);
+        Optional<Shape> pair = dotted.or(() -> LipPair.opening(art));
         Shape drawn = pair.orElseGet(() -> outlineOf(art));
         Optional<MouthStroke> strokes = pair.isPresent() ? Optional.empty() : MouthStroke.of(drawn, art.shapes());
         Shape line = asLine(strokes.map(s -> drawn.withPath(s.line())).orElse(drawn));
@@ -100,6 +101,7 @@ record MouthStart(
         List<Shape> rest = new ArrayList<>();
         for (Shape s : art.shapes()) {
             boolean piece = s == drawn
+                    || dotted.isPresent() && DottedMouth.isDot(s, art)
                     || s.role() == ShapeRole.WINDOW
                     || s.role().behindWindow()
                     || strokes.filter(of -> of.strokes().contains(s)).isPresent();
@@ -274,12 +276,18 @@ record MouthStart(
 
     /** How much higher the lips are together than what opens between them; 0 without any colour of lips. */
     double thick() {
-        return coloured().map(c -> c.height() - opened().height()).filter(t -> t > 0).orElse(0.0);
+        return coloured()
+                .map(c -> c.height() - opened().height())
+                .filter(t -> t > 0)
+                .orElse(0.0);
     }
 
     /** How far the colour of the lips hangs below what opens; 0 without any. */
     double hanging() {
-        return coloured().map(c -> c.maxY() - opened().maxY()).filter(t -> t > 0).orElse(0.0);
+        return coloured()
+                .map(c -> c.maxY() - opened().maxY())
+                .filter(t -> t > 0)
+                .orElse(0.0);
     }
 
     private Optional<Box> coloured() {

@@ -8,7 +8,7 @@ import java.util.List;
 /** Makes the mouth of any class, in any mood, from one starting drawing. */
 public sealed interface SetMaker permits MouthMaker, BeakMaker {
     /**
-     * Lips, or a beak where the drawing has an upper and a lower one.
+     * Lips, or a beak where the drawing has an upper and a lower one, or one patch that is called so.
      *
      * @throws MouthProblem when the drawing has nothing a mouth can be made from
      */
@@ -21,7 +21,12 @@ public sealed interface SetMaker permits MouthMaker, BeakMaker {
      * @param chin y of the chin in the drawing's coordinates, which lips open towards; infinite where there is none
      */
     static SetMaker of(Artwork start, List<Artwork> drawn, double chin) {
-        return BeakMaker.isBeak(start) ? new BeakMaker(start) : new MouthMaker(start, MouthColours.of(drawn), chin);
+        if (BeakMaker.isBeak(start)) {
+            return new BeakMaker(start, true);
+        }
+        return BeakHalves.of(start)
+                .<SetMaker>map(halves -> new BeakMaker(halves, false))
+                .orElseGet(() -> new MouthMaker(start, MouthColours.of(drawn), chin));
     }
 
     /** Whether the starting mouth is closed, so that it can stand for rest itself. */

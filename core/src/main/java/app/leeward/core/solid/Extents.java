@@ -33,9 +33,10 @@ record Extents(double[] heights, double[] left, double[] right) {
         Arrays.fill(left, Double.POSITIVE_INFINITY);
         Arrays.fill(right, Double.NEGATIVE_INFINITY);
         for (int g = 0; g < area.getNumGeometries(); g++) {
+            Geometry part = area.getGeometryN(g);
             // holes lie within
             Coordinate[] ring =
-                    ((Polygon) area.getGeometryN(g)).getExteriorRing().getCoordinates();
+                    part instanceof Polygon p ? p.getExteriorRing().getCoordinates() : part.getCoordinates();
             for (int k = 0; k + 1 < ring.length; k++) {
                 along(ring[k], ring[k + 1], heights, left, right);
             }

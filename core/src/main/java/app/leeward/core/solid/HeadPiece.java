@@ -26,6 +26,9 @@ import org.locationtech.jts.geom.Polygon;
 
 /** A part of the head with what it shows at rest, in canvas coordinates. Areas are worked out once. */
 final class HeadPiece {
+    /** Half of how thick a line without thickness is taken for, canvas units. */
+    private static final double THIN = 0.25;
+
     private final Part part;
     private final Matrix rest;
     private final int order;
@@ -183,7 +186,19 @@ final class HeadPiece {
     private Geometry hull() {
         Coordinate[] along =
                 outlines().stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
-        return new GeometryFactory().createMultiPointFromCoords(along).convexHull();
+        Geometry hull = new GeometryFactory().createMultiPointFromCoords(along).convexHull();
+        // a straight stroke takes in nothing, but it covers as much as it is thick
+        return along.length == 0 || hull.getArea() > 0 ? hull : hull.buffer(Math.max(THIN, thickness() / 2));
+    }
+
+    /** Of the thickest line it shows, canvas units. */
+    private double thickness() {
+        return part.drawings().stream()
+                .flatMap(d -> d.art().shapes().stream())
+                .filter(s -> s.stroke().visible())
+                .mapToDouble(s -> s.stroke().width() * rest.strokeScale())
+                .max()
+                .orElse(0);
     }
 
     /** Whether an area covers all it can show, lines included. */

@@ -122,9 +122,10 @@ public final class HeadSolids {
     private static HeadShape shape(HeadArt art) {
         double box = art.skin().getArea() / art.skin().getEnvelope().getArea();
         boolean muzzle = art.pieces().values().stream().anyMatch(p -> p.part().role() == PartRole.MUZZLE);
+        boolean beaked = art.pieces().values().stream().anyMatch(p -> p.part().beaked());
         HeadShape shape = box > Skull.BOXED
                 ? HeadShape.BOX
-                : Skull.isRound(art.skin()) ? HeadShape.ROUND : muzzle ? HeadShape.ANIMAL : HeadShape.HUMAN;
+                : beaked || Skull.isRound(art.skin()) ? HeadShape.ROUND : muzzle ? HeadShape.ANIMAL : HeadShape.HUMAN;
         return DrawnAngle.of(art, shape).map(shape::withDrawn).orElse(shape);
     }
 

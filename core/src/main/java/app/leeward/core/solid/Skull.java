@@ -39,6 +39,10 @@ final class Skull {
 
     /** A head so much wider than tall is a frog's or a toad's, without a chin. By eye. */
     private static final double BROAD = 1.3;
+    /** Between these a head is a ball: as wide as tall, and as wide near its chin as a circle is there. By eye. */
+    private static final double BALL = 0.95;
+
+    private static final double BALL_CHIN = 0.69;
 
     /** From which roundness on a head is a box. */
     static final double BOX = 4;
@@ -66,8 +70,9 @@ final class Skull {
             row = heights[i] <= at ? i : row;
             widest = Math.max(widest, core.reaches(i) ? core.right()[i] - core.left()[i] : 0);
         }
-        return widest > BROAD * (heights[heights.length - 1] - heights[0])
-                || core.reaches(row) && core.right()[row] - core.left()[row] > NO_CHIN * widest;
+        double tall = heights[heights.length - 1] - heights[0];
+        double chin = core.reaches(row) ? core.right()[row] - core.left()[row] : 0;
+        return widest > BROAD * tall || chin > NO_CHIN * widest || widest > BALL * tall && chin > BALL_CHIN * widest;
     }
 
     /**

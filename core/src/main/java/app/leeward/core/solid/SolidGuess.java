@@ -2,6 +2,7 @@ package app.leeward.core.solid;
 
 import app.leeward.core.art.Regions;
 import app.leeward.core.rig.PartRole;
+import app.leeward.core.rig.Side;
 import app.leeward.core.rig.SolidKind;
 import java.util.function.Predicate;
 import org.locationtech.jts.geom.Envelope;
@@ -65,7 +66,9 @@ final class SolidGuess {
         PartRole role = piece.part().role();
         return switch (role) {
             case FACE, FACE_LINE, HEAD, CHEEK, FRECKLES -> SolidKind.SKULL;
-            case MUZZLE, NOSE -> SolidKind.MASS;
+            case MUZZLE -> SolidKind.MASS;
+            // one of two nostrils
+            case NOSE -> piece.part().side() == Side.NONE ? SolidKind.MASS : SolidKind.DECAL;
             case MOUTH, MOUSTACHE -> SolidKind.MOUTH;
             case EYE, BROW -> SolidKind.DECAL;
             case CAP_BADGE -> crownsHat(piece.area()) ? SolidKind.AXIS : SolidKind.DECAL;

@@ -39,6 +39,8 @@ final class Solids {
     private static final double NEAR = 0.1;
     /** How wide and tall a patch of colour is at most that goes as one rather than being drawn out. By eye. */
     private static final double DAB = 0.95;
+    /** How wide a strand of hair is at most. */
+    private static final double STRAND = 0.5;
     /** How much of its outline may lie along that of the face, for one that does not end there. By eye. */
     private static final double TOUCHING = 0.25;
 
@@ -158,14 +160,16 @@ final class Solids {
         return isDab(p, outline) ? new Dab(own, outline.sampled(Welds.SAMPLES)) : welds.over(p, own);
     }
 
-    /** Whether an outline is that of a small patch on the skull which at most touches the outline of the face. */
+    /** Whether an outline is that of a small patch on the skull, or a strand of hair, which at most touches the outline of the face. */
     private boolean isDab(HeadPiece p, Path outline) {
-        boolean small = art.kinds().get(p.part().id()) == SolidKind.SKULL
+        SolidKind kind = art.kinds().get(p.part().id());
+        boolean lies = kind == SolidKind.SKULL
                 && !p.part().id().equals(art.skinPiece())
-                && p.part().role() != PartRole.FACE_LINE
+                && p.part().role() != PartRole.FACE_LINE;
+        boolean small = (lies || kind == SolidKind.COVER)
                 && p.weld().isEmpty()
                 && outline.bounds()
-                        .filter(b -> b.width() < DAB * half && b.height() < DAB * half)
+                        .filter(b -> b.width() < (lies ? DAB : STRAND) * half && (!lies || b.height() < DAB * half))
                         .isPresent();
         return small && welds.share(outline) < TOUCHING;
     }
