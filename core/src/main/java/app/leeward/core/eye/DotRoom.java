@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /** Where an eye that is a dot can look without leaving what it lies on, a screen or the face, and without touching another feature. */
@@ -38,10 +39,14 @@ final class DotRoom {
                 .min(Comparator.comparingDouble(Geometry::getArea))
                 .orElse(dot);
         Geometry room = on;
+        Envelope reach = dot.getEnvelopeInternal().copy();
+        reach.expandBy(reach.getWidth(), reach.getHeight());
         for (Part p : c.rig().parts()) {
             if (p != pupil && FEATURES.contains(p.role())) {
                 Geometry beside = fills.in(rest, p.id()).orElse(null);
-                if (beside != null && Regions.both(beside, dot).getArea() < TOUCHES * dot.getArea()) {
+                if (beside != null
+                        && beside.getEnvelopeInternal().intersects(reach)
+                        && Regions.both(beside, dot).getArea() < TOUCHES * dot.getArea()) {
                     room = Regions.without(room, beside);
                 }
             }

@@ -1,6 +1,7 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Regions;
@@ -156,6 +157,16 @@ final class EyeLayers {
     }
 
     private static boolean all(List<Shape> shapes, Shape within) {
+        Optional<Box> box = within.path().bounds();
+        // most layers lie nowhere near an eye, which is told faster than by areas
+        boolean near = box.isPresent()
+                && shapes.stream().allMatch(s -> s.path()
+                        .bounds()
+                        .filter(b -> box.get().contains(b.centre()))
+                        .isPresent());
+        if (!near) {
+            return false;
+        }
         Geometry area = Regions.of(within.path());
         return shapes.stream().allMatch(s -> {
             Geometry own = Regions.of(s.path());
