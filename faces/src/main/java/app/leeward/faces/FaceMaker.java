@@ -13,8 +13,9 @@ final class FaceMaker {
     static Face make(long seed) {
         Random random = new Random(seed * 0x9E3779B97F4A7C15L + 0x5851F42D4C957F2DL);
         Traits t = Traits.drawn(random);
-        List<Piece> pieces = Drawing.of(t, random);
-        Names names = new Names(t, random);
+        Habits habits = new Habits(t, seed);
+        List<Piece> pieces = habits.of(Drawing.of(t, random));
+        Names names = new Names(t, random, habits);
         double[] all = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
         double[] skin = all.clone();
         for (Piece p : pieces) {

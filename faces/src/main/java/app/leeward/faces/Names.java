@@ -88,14 +88,16 @@ final class Names {
 
     private final Traits t;
     private final Random random;
+    private final Habits habits;
     private final Map<What, String> chosen = new EnumMap<>(What.class);
     private final Set<String> taken = new HashSet<>();
     private final boolean sideFirst;
     private final boolean sideLong;
     private int count;
 
-    Names(Traits t, Random random) {
+    Names(Traits t, Random random, Habits habits) {
         this.t = t;
+        this.habits = habits;
         this.random = random;
         sideFirst = random.nextBoolean();
         sideLong = random.nextBoolean();
@@ -110,7 +112,8 @@ final class Names {
         if (t.naming() == Traits.Naming.NUMBERS) {
             return "Layer " + count;
         }
-        String base = chosen.computeIfAbsent(p.what(), this::words);
+        String word = chosen.computeIfAbsent(p.what(), this::words);
+        String base = p.what() == What.WHITE ? habits.white().orElse(word) : word;
         if (t.naming() == Traits.Naming.TYPOS && Traits.chance(random, 0.3) && base.length() > 4) {
             base = mistyped(base);
         }

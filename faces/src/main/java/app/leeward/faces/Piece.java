@@ -27,6 +27,10 @@ record Piece(What what, Side side, String detail, String group, List<Mark> marks
         return new Piece(what, side, newDetail, group, marks, true, aside);
     }
 
+    Piece drawn(List<Mark> otherwise) {
+        return new Piece(what, side, detail, group, otherwise, hidden, aside);
+    }
+
     Piece named(String newDetail) {
         return new Piece(what, side, newDetail, group, marks, hidden, aside);
     }

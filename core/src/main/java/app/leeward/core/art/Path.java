@@ -18,6 +18,16 @@ public record Path(List<Segment> segments) {
         return new Path(List.of(segments));
     }
 
+    /** Whether one of its sub-paths is closed. */
+    public boolean closes() {
+        return segments.stream().anyMatch(Segment.Close.class::isInstance);
+    }
+
+    /** How wide its box is; 0 for one that is empty. */
+    public double width() {
+        return bounds().map(Box::width).orElse(0.0);
+    }
+
     public boolean isEmpty() {
         return segments.isEmpty();
     }

@@ -72,6 +72,7 @@ public final class Assembler {
         drawnHeads();
         wornOnHead();
         visors();
+        StandIns.take(reading.found);
         MouthPieces.join(reading.found, notes);
         EyeLayers.read(reading.found, notes);
         PairParting.part(reading.found, notes);

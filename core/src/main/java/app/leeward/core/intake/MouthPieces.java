@@ -1,7 +1,6 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Box;
-import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
@@ -22,30 +21,9 @@ final class MouthPieces {
     /** What lies no further over the mouth's edge than this share of its size lies in it. */
     private static final double OVER = 0.05;
 
-    private static final List<String> SMILES =
-            List.of("smile", "grin", "smirk", "frown", "lacheln", "laecheln", "grinsen", "sourire", "sonrisa");
-
     private MouthPieces() {}
 
-    /** Where no layer is called a mouth, one that is called by what a mouth does is taken for it. */
-    private static void smile(List<LayerReading.Found> found) {
-        if (found.stream().noneMatch(f -> f.role == PartRole.MOUTH)) {
-            found.stream()
-                    .filter(f -> f.role == PartRole.OTHER && f.firstVisible != null && f.drawings.size() == 1)
-                    .filter(f -> SMILES.containsAll(PartNames.words(f.name)))
-                    .findFirst()
-                    .ifPresent(f -> {
-                        LayerReading.Found mouth = f.as(PartRole.MOUTH, PartRole.MOUTH.words());
-                        Drawing drawn = f.drawings.get(0);
-                        mouth.drawings.set(
-                                0, LayerReading.mouth(drawn, drawn.art().shapes()));
-                        found.set(found.indexOf(f), mouth);
-                    });
-        }
-    }
-
     static void join(List<LayerReading.Found> found, List<Note> notes) {
-        smile(found);
         for (LayerReading.Found mouth : List.copyOf(found)) {
             Optional<Box> box = Assembler.boundsOf(mouth);
             if (mouth.role == PartRole.MOUTH

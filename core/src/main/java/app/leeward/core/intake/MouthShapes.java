@@ -3,8 +3,6 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Lab;
 import app.leeward.core.art.Paint;
-import app.leeward.core.art.Path;
-import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import java.util.ArrayList;
@@ -68,10 +66,10 @@ final class MouthShapes {
 
     /** The patch that a name calls so, or else the widest dark one that nothing is known about. */
     private static Optional<Shape> opening(List<Shape> shapes) {
-        double widest = shapes.stream().mapToDouble(s -> width(s)).max().orElse(0);
+        double widest = shapes.stream().mapToDouble(s -> s.path().width()).max().orElse(0);
         Optional<Shape> named = shapes.stream()
                 .filter(s -> s.role() == ShapeRole.WINDOW || s.role() == ShapeRole.INSIDE)
-                .filter(s -> width(s) > 0)
+                .filter(s -> s.path().width() > 0)
                 .findFirst();
         return named.or(() -> widest(shapes, widest, DARK)).or(() -> widest(shapes, widest, REDDISH)
                 .filter(s -> s.stroke().visible())
@@ -80,17 +78,19 @@ final class MouthShapes {
 
     private static Optional<Shape> widest(List<Shape> shapes, double widest, double darkerThan) {
         return shapes.stream()
-                .filter(s -> s.role() == ShapeRole.OTHER && closes(s.path()) && width(s) >= OPENING * widest)
+                .filter(s -> s.role() == ShapeRole.OTHER
+                        && s.path().closes()
+                        && s.path().width() >= OPENING * widest)
                 .filter(s -> flat(s).filter(c -> c.l() < darkerThan).isPresent())
-                .max(Comparator.comparingDouble(MouthShapes::width));
+                .max(Comparator.comparingDouble(s -> s.path().width()));
     }
 
     private static boolean inside(Shape piece, Shape opening) {
         Optional<Box> own = piece.path().bounds();
-        return closes(piece.path())
+        return piece.path().closes()
                 && flat(piece).isPresent()
                 && own.isPresent()
-                && width(piece) < width(opening)
+                && piece.path().width() < opening.path().width()
                 && opening.path()
                         .bounds()
                         .filter(hole -> hole.contains(own.get().centre()))
@@ -102,7 +102,7 @@ final class MouthShapes {
         Box lips = s.path().bounds().orElse(null);
         Box hole = opening.path().bounds().orElseThrow();
         boolean round = lips != null
-                && closes(s.path())
+                && s.path().closes()
                 && flat(s).filter(c -> c.l() >= DARK).isPresent()
                 && lips.minX() <= hole.minX() + OVER * hole.width()
                 && lips.maxX() >= hole.maxX() - OVER * hole.width()
@@ -131,14 +131,6 @@ final class MouthShapes {
         return tongue && flat(opening).filter(o -> o.difference(c) > 5).isPresent()
                 ? ShapeRole.TONGUE
                 : ShapeRole.OTHER;
-    }
-
-    private static double width(Shape s) {
-        return s.path().bounds().map(Box::width).orElse(0.0);
-    }
-
-    private static boolean closes(Path path) {
-        return path.segments().stream().anyMatch(Segment.Close.class::isInstance);
     }
 
     private static Optional<Lab> flat(Shape s) {

@@ -13,6 +13,9 @@ final class ShapeNames {
             "chin cheek cheeks jaw dimple dimples crease"
                     + " kinn wange wangen kiefer gruebchen grubchen menton joue joues fossette menton mejilla barbilla hoyuelo");
 
+    /** What is worn on a lip or lies on it. */
+    private static final List<String> WORN = words("ring piercing stud scar mole hair narbe cicatrice cicatriz");
+
     private static final List<String> TEETH =
             words("teeth tooth zahn zahne zaehne zahnreihe zahnreihen dent dents diente dientes");
     private static final List<String> BEAK = words("beak bill schnabel bec pico");
@@ -63,7 +66,9 @@ final class ShapeNames {
     /** Whether a layer of this name is a piece of a mouth wherever it lies: teeth, a tongue, a lip, what is inside. */
     static boolean pieceOfMouth(String name) {
         List<String> w = PartNames.words(name);
-        return !has(w, BESIDE) && (has(w, TEETH) || has(w, TONGUE) || has(w, LIPS) || has(w, INSIDE) && has(w, MOUTH));
+        return !has(w, BESIDE)
+                && !has(w, WORN)
+                && (has(w, TEETH) || has(w, TONGUE) || has(w, LIPS) || has(w, INSIDE) && has(w, MOUTH));
     }
 
     private static boolean has(List<String> name, List<String> any) {

@@ -100,7 +100,7 @@ final class Vocabulary {
         call(PartRole.COLLAR, "headscarf, hood, shawl, bandana, kopftuch, kapuze, foulard, capuche, panuelo, capucha");
         call(
                 PartRole.TORSO,
-                "torso, body, shoulder, bust, belly, tummy, chest, coat, upper body, trunk, shirt, dress, jersey, jumper, sweater, hoodie, jacket, uniform, clothes, rib, koerper, korper, rumpf, schulter, schultern, oberkoerper, bauch, corps, epaule, buste, ventre, cuerpo, hombro, busto, vientre");
+                "torso, body, shoulder, bust, belly, tummy, chest, coat, upper body, trunk, shirt, dress, koerper, korper, rumpf, schulter, schultern, oberkoerper, bauch, corps, epaule, buste, ventre, cuerpo, hombro, busto, vientre");
         call(PartRole.UPPER_ARM, "upper arm, arm, bicep, wing, fluegel, flugel, aile, ala, oberarm, bras, brazo");
         call(PartRole.FOREARM, "forearm, fore arm, lower arm, unterarm, avant bras, antebrazo");
         call(PartRole.HAND, "hand, fist, paw, wing tip, faust, pfote, main, mano");

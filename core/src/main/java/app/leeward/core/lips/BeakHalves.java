@@ -27,16 +27,16 @@ final class BeakHalves {
     static Optional<Artwork> of(Artwork art) {
         boolean halves = art.shapes().stream().anyMatch(s -> s.role() == ShapeRole.LOWER_BEAK);
         Optional<Shape> whole = art.shapes().stream()
-                .filter(s -> s.role() == ShapeRole.UPPER_BEAK && closed(s) && !(s.fill() instanceof Paint.None))
-                .max(Comparator.comparingDouble(BeakHalves::width));
-        if (halves || whole.isEmpty() || width(whole.get()) <= 0) {
+                .filter(s -> s.role() == ShapeRole.UPPER_BEAK && s.path().closes() && !(s.fill() instanceof Paint.None))
+                .max(Comparator.comparingDouble(s -> s.path().width()));
+        if (halves || whole.isEmpty() || whole.get().path().width() <= 0) {
             return Optional.empty();
         }
         Shape patch = whole.get();
         Optional<Shape> line = art.shapes().stream()
-                .filter(s -> s != patch && s.stroke().visible() && !closed(s))
-                .filter(s -> width(s) >= ACROSS * width(patch))
-                .max(Comparator.comparingDouble(BeakHalves::width));
+                .filter(s -> s != patch && s.stroke().visible() && !s.path().closes())
+                .filter(s -> s.path().width() >= ACROSS * patch.path().width())
+                .max(Comparator.comparingDouble(s -> s.path().width()));
         Lips edge;
         try {
             edge = Lips.of(patch.path());
@@ -96,13 +96,5 @@ final class BeakHalves {
         }
         out.add(new Segment.Close());
         return new Path(out);
-    }
-
-    private static boolean closed(Shape s) {
-        return s.path().segments().stream().anyMatch(Segment.Close.class::isInstance);
-    }
-
-    private static double width(Shape s) {
-        return s.path().bounds().map(Box::width).orElse(0.0);
     }
 }

@@ -129,22 +129,19 @@ record MouthStart(
         Optional<Shape> line = art.shapes().stream()
                 .filter(s -> s.role() == ShapeRole.OUTLINE && s.stroke().visible())
                 .max(longest)
-                .filter(s -> closes(s.path()) || first(art, ShapeRole.WINDOW).isEmpty());
+                .filter(s -> s.path().closes() || first(art, ShapeRole.WINDOW).isEmpty());
         List<Shape> others = art.shapes().stream()
                 .filter(s -> !s.role().behindWindow() && s.role() != ShapeRole.LIPS)
                 .toList();
-        double widest = others.stream().mapToDouble(MouthStart::across).max().orElse(0);
+        double widest = others.stream().mapToDouble(s -> s.path().width()).max().orElse(0);
         Optional<Shape> found = line.or(() -> first(art, ShapeRole.WINDOW)).or(() -> others.stream()
                 // a long fold of the cheek is no mouth while something closed is there, and a lone tooth on the lips is
                 // none either
-                .max(Comparator.<Shape, Boolean>comparing(s -> closes(s.path()) && across(s) > TOOTH * widest)
+                .max(Comparator.<Shape, Boolean>comparing(
+                                s -> s.path().closes() && s.path().width() > TOOTH * widest)
                         .thenComparing(longest)));
         return found.orElseThrow(() -> new MouthProblem(
                 RefusalCode.MOUTH_NO_OUTLINE, "The starting mouth has no outline to make mouths from."));
-    }
-
-    private static double across(Shape s) {
-        return s.path().bounds().map(Box::width).orElse(0.0);
     }
 
     private static Shape asLine(Shape shape) {
@@ -160,7 +157,7 @@ record MouthStart(
                     false,
                     shape.clips());
         }
-        double width = shape.path().bounds().map(Box::width).orElse(0.0);
+        double width = shape.path().width();
         if (shape.fill() instanceof Paint.Picture picture) {
             return shape.withRole(ShapeRole.OUTLINE, false).painted("", picture.average(), Math.max(1, LINE * width));
         }
@@ -176,10 +173,6 @@ record MouthStart(
 
     private static boolean light(String colour) {
         return Lab.of(colour).l() > LIGHT;
-    }
-
-    private static boolean closes(Path path) {
-        return path.segments().stream().anyMatch(Segment.Close.class::isInstance);
     }
 
     private static Optional<Shape> first(Artwork art, ShapeRole role) {

@@ -48,7 +48,7 @@ record MouthStroke(Path line, Set<Shape> strokes, List<Shape> folds) {
         return s.stroke().visible()
                 && s.fill() instanceof Paint.None
                 && !s.role().behindWindow()
-                && s.path().segments().stream().noneMatch(Segment.Close.class::isInstance);
+                && !s.path().closes();
     }
 
     private static double width(Path path) {

@@ -3,7 +3,6 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
-import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
@@ -252,7 +251,7 @@ public final class HeadSolids {
     public boolean openOutline() {
         HeadPiece skin = art.pieces().get(art.skinPiece());
         Path outline = skin.silhouette();
-        boolean closed = outline.segments().stream().anyMatch(s -> s instanceof Segment.Close);
+        boolean closed = outline.closes();
         List<Point> points = outline.points();
         return !closed && !points.isEmpty() && points.get(0).distance(points.get(points.size() - 1)) > GAP * art.half();
     }

@@ -99,6 +99,14 @@ class MouthPiecesTest {
     }
 
     @Test
+    void whatIsWornOnALipIsNoPieceOfTheMouth() {
+        Character c =
+                hung(filled("mouth", HOLE, "#501018"), filled("lip ring", Rigs.ellipse(510, 580, 5, 5), "#c0c0c0"));
+        assertThat(roles(c)).hasSize(1);
+        assertThat(c.part("lip-ring").orElseThrow().role()).isEqualTo(PartRole.OTHER);
+    }
+
+    @Test
     void teethBesideASetOfMouthsStayAPart() {
         Character c = hung(
                 Rigs.group(
@@ -117,6 +125,21 @@ class MouthPiecesTest {
                 filled("Layer 14", Rigs.box(480, 590, 40, 4), "#ffffff"));
         assertThat(roles(c)).containsExactly(ShapeRole.WINDOW, ShapeRole.TONGUE, ShapeRole.UPPER_TEETH);
         assertThat(c.part("layer-14")).as("it lies outside the mouth").isPresent();
+    }
+
+    @Test
+    void aSmileIsTheMouthAndAJerseyTheTorsoWhereNothingElseIs() {
+        Character c = hung(filled("Jersey", Rigs.box(420, 640, 160, 200), "#e6b422"), filled("Smile", HOLE, "#501018"));
+        assertThat(c.part(PartRole.MOUTH)).isPresent();
+        assertThat(c.part(PartRole.HEAD).orElseThrow().parent())
+                .contains(c.part(PartRole.TORSO).orElseThrow().id());
+        Character both = hung(filled("mouth", HOLE, "#501018"), filled("smile lines", BOTTOM, "#301010"));
+        assertThat(both.part("smile-lines").orElseThrow().role()).isEqualTo(PartRole.OTHER);
+        Character dressed = hung(
+                filled("torso", Rigs.box(420, 640, 160, 200), "#e6b422"),
+                filled("jumper", Rigs.box(425, 645, 150, 100), "#22b4e6"),
+                filled("mouth", HOLE, "#501018"));
+        assertThat(dressed.part("jumper").orElseThrow().role()).isEqualTo(PartRole.OTHER);
     }
 
     /** Nearly nobody names the paths in a mouth. */
