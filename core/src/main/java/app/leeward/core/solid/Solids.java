@@ -166,7 +166,10 @@ final class Solids {
         boolean lies = kind == SolidKind.SKULL
                 && !p.part().id().equals(art.skinPiece())
                 && p.part().role() != PartRole.FACE_LINE;
-        boolean small = (lies || kind == SolidKind.COVER)
+        PartRole role = p.part().role();
+        // what comes out from behind the head in a turn, and beards, go point by point
+        boolean strand = kind == SolidKind.COVER && (role == PartRole.FRINGE || role == PartRole.OTHER);
+        boolean small = (lies || strand)
                 && p.weld().isEmpty()
                 && outline.bounds()
                         .filter(b -> b.width() < (lies ? DAB : STRAND) * half && (!lies || b.height() < DAB * half))
