@@ -34,6 +34,8 @@ final class MouthMaker implements SetMaker {
     private static final double DROP = 0.5;
     /** How much of the way to the chin a full jaw drop takes at most; by eye. */
     private static final double CHIN = 0.75;
+    /** A full drop however near the chin is, as a share of the width: full lips low in a face open all the same. By eye. */
+    private static final double LEAST_DROP = 0.1;
     /** How far a mood takes the corners up or down, as a share of the width. */
     private static final double LIFT = 0.13;
     /** Mouths at rest smile a little already, so going down goes further. */
@@ -117,7 +119,7 @@ final class MouthMaker implements SetMaker {
         // teeth that meet still leave a line between them
         double bite = start.teethEdge() + GAP * w - start.lowerTeethEdge();
         double least = pose.front() == LipPose.Front.UPPER_TEETH ? 0 : Math.max(0, bite);
-        double drop = Math.min(DROP * w, Math.max(0, CHIN * (chin - base)));
+        double drop = Math.min(DROP * w, Math.max(LEAST_DROP * w, CHIN * (chin - base)));
         double jaw = shut ? 0 : Math.max(least, drop * a.jaw() * rulers.jaw() * loose);
         // pursed lips have little to lift, and a smile that is smiled already goes no further
         double asked = Math.max(-1, Math.min(1, corners + (v == Viseme.SMILE ? 0.85 : 0)));
