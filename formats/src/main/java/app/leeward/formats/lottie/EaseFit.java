@@ -10,6 +10,12 @@ final class EaseFit {
     private static final double LEAST = -1;
 
     private static final double MOST = 2;
+    /**
+     * How far handles stay from the ends of the time. A way that sets out upright is somewhere else a rounding after its key, where
+     * players look: the points it was fitted to are whole frames and do not show it.
+     */
+    private static final double SLANT = 0.02;
+
     /** How far off the best way of the grid may be that is still worth a closer look. */
     private static final double HOPELESS = 0.05;
     /** How many times too far off it may be after the first closer look; half of that after the next. */
@@ -24,7 +30,7 @@ final class EaseFit {
         for (int i = 0; i <= GRID; i++) {
             for (int j = 0; j <= GRID; j++) {
                 for (int k = 0; k <= TABLE; k++) {
-                    times[i][j][k] = time((double) i / GRID, (double) j / GRID, (double) k / TABLE);
+                    times[i][j][k] = time(clamped((double) i / GRID), clamped((double) j / GRID), (double) k / TABLE);
                 }
             }
         }
@@ -67,7 +73,7 @@ final class EaseFit {
                 for (int k = 0; k < u.length; k++) {
                     ts[k] = GRID_TIMES[i][j][(int) Math.round(u[k] * TABLE)];
                 }
-                fit.tried((double) i / GRID, (double) j / GRID, ts);
+                fit.tried(clamped((double) i / GRID), clamped((double) j / GRID), ts);
             }
         }
         if (fit.best[4] > HOPELESS + near) {
@@ -109,7 +115,7 @@ final class EaseFit {
 
     private static double clamped(double x) {
         // as it will be written
-        return rounded(Math.max(0, Math.min(1, x)));
+        return rounded(Math.max(SLANT, Math.min(1 - SLANT, x)));
     }
 
     /** @param ts where along the curve each share of the time is reached */

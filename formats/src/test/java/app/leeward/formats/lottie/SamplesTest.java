@@ -58,6 +58,21 @@ class SamplesTest {
         }
     }
 
+    /** Players look a rounding after a frame; nothing may have gone anywhere by then. Freckles of a turning head, seen so. */
+    @Test
+    void nothingJumpsRightAfterAKey() {
+        double[][] seen = {{56.81}, {25.286}, {-2.874}, {-18.258}, {-25.678}};
+        Samples samples = new Samples(new int[] {20, 22, 24, 26, 28}, seen);
+        List<Samples.Key> keys = samples.keys(0.02);
+        for (int k = 0; k + 1 < keys.size(); k++) {
+            double[] e = keys.get(k).ease();
+            Ease.Curve ease = new Ease.Curve(e[0], e[1], e[2], e[3]);
+            double far = seen[keys.get(k + 1).sample()][0] - seen[keys.get(k).sample()][0];
+            assertThat(far * ease.at(2e-6)).as("after key %d", k).isCloseTo(0, within(0.05));
+            assertThat(far * ease.at(1 - 2e-6)).as("before key %d", k + 1).isCloseTo(far, within(0.05));
+        }
+    }
+
     @Test
     void aWayThatWasEasedIsTwoKeysAgain() {
         for (Ease.Curve ease : List.of(
