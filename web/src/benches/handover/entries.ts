@@ -67,6 +67,7 @@ const TITLES: Record<string, string> = {
   unnamed: 'Left and right mixed up',
   near: 'Colours nearly alike',
   unseen: 'Shapes nobody sees',
+  kinked: 'Bends with kinks',
   'never-shown': 'Drawn, never shown',
   hairline: 'Thinner than a pixel',
   'teeth-moved': 'The upper teeth have moved',
@@ -121,6 +122,8 @@ function benchOf(f: Finding, character: Character): Bench {
     case 'skull':
     case 'views':
       return 'turn';
+    case 'bends':
+      return 'brows';
     case 'sweep':
       if (f.code === 'wrist-opens') return 'hands';
       return f.code === 'white-shows' || f.code === 'pupil-lost' ? 'eyes' : 'turn';

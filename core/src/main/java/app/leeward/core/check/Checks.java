@@ -27,6 +27,7 @@ public final class Checks {
             new ViewsCheck(),
             new LipsCheck(),
             new SweepCheck(),
+            new BendsCheck(),
             new UnusedCheck(),
             new NamesCheck(),
             new HairlinesCheck());

@@ -8,6 +8,8 @@ public enum Facet {
     ART("art", "art of "),
     AXIS("axis", ""),
     BEND("", "bend of "),
+    /** How drawings go where dials bend them. */
+    BENDING("bends", ""),
     BLINKS("blinks", ""),
     COLOURS("colours", ""),
     CUE("", "cue "),

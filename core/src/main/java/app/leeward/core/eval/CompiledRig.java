@@ -1,5 +1,6 @@
 package app.leeward.core.eval;
 
+import app.leeward.core.art.Bending;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
@@ -32,6 +33,8 @@ final class CompiledRig {
     final int[] parentsFirst;
     /** The channels of this character: those every part has, and whatever else its stops say something about. */
     final List<Channel> channels;
+    /** How drawings go where dials bend them. */
+    final Bending bending;
 
     private final Map<String, Integer> places = new HashMap<>();
     /** The first group of each part, and behind the last part the number of all groups. */
@@ -42,6 +45,7 @@ final class CompiledRig {
     CompiledRig(Character character) {
         this.character = character;
         dials = character.controls().dials();
+        bending = character.controls().bending();
         parts = character.rig().parts().toArray(new Part[0]);
         for (int i = 0; i < parts.length; i++) {
             places.put(parts[i].id(), i);

@@ -143,7 +143,7 @@ final class OutlineStage {
         Artwork drawn = rig.parts[part].drawing(drawing).map(Drawing::art).orElseThrow();
         Artwork art = pulled(part, drawing, blended(part, drawing, drawn, blend), settings);
         if (!straight) {
-            return new Bend(left, middle, right).of(art);
+            return new Bend(left, middle, right).of(art, rig.bending);
         }
         if (still != null) {
             art = wrists.of(part, drawing, art, still);

@@ -6,11 +6,14 @@ import app.leeward.core.dial.Band;
 import app.leeward.core.dial.Offset;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.rig.BrowPlace;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** How brows, cheeks, nose and mouth move by ready-made dials. How far is common practice, no source. */
@@ -30,9 +33,6 @@ final class FaceMoves {
     private static final double CORNERS = 0.2;
     /** A mouth wider than this share of the face is moved as one of that width. */
     private static final double WIDE_MOUTH = 0.5;
-
-    /** How near the middle of a brow lies to the axis, as a share of its width, when there is one for both eyes or the only one. */
-    private static final double ON_AXIS = 0.2;
 
     private FaceMoves() {}
 
@@ -55,20 +55,24 @@ final class FaceMoves {
 
     static void raise(Character c, Moves moves) {
         each(c, PartRole.BROW, (brow, at) -> {
-            double width = onAxis(c, at) ? at.width() / 2 : at.width();
+            double width = place(c, brow, at) == BrowPlace.MIDDLE ? at.width() / 2 : at.width();
             moves.most(brow.id(), Offset.shift(0, -RAISED * width));
             moves.least(brow.id(), Offset.shift(0, LOWERED * width));
         });
     }
 
-    /** A brow over a single eye, or both brows drawn as one: its inner end is its middle, and both its ends are outer ones. */
-    private static boolean onAxis(Character c, Box brow) {
-        return Math.abs(brow.centre().x() - c.sheet().model().axis()) < ON_AXIS * brow.width();
+    private static BrowPlace place(Character c, Part brow, Box at) {
+        Map<String, String> views = c.rig().views();
+        List<Box> brows = c.rig().parts().stream()
+                .filter(p -> p.role() == PartRole.BROW && Objects.equals(views.get(p.id()), views.get(brow.id())))
+                .flatMap(p -> p.bounds().stream())
+                .toList();
+        return BrowPlace.of(at, brows, c.sheet().model().axis());
     }
 
     static void tilt(Character c, Moves moves) {
         each(c, PartRole.BROW, (brow, at) -> {
-            if (onAxis(c, at)) {
+            if (place(c, brow, at) == BrowPlace.MIDDLE) {
                 double up = -BENT * at.width() / 2;
                 Bend bend = new Bend(-up, up, -up);
                 moves.most(brow.id(), Offset.NONE.with(bend));
@@ -88,7 +92,6 @@ final class FaceMoves {
      * @param point 0 inner, 1 middle, 2 outer
      */
     static void bend(Character c, int point, Moves moves) {
-        double axis = c.sheet().model().axis();
         each(c, PartRole.BROW, (brow, at) -> {
             double up = -BENT * at.width();
             Bend inner =
@@ -97,8 +100,13 @@ final class FaceMoves {
                         case 1 -> new Bend(0, up, 0);
                         default -> new Bend(0, 0, up);
                     };
-            // the inner end of a brow right of the axis is its left one
-            Bend bend = onAxis(c, at) ? bothAtOnce(inner) : at.centre().x() > axis ? inner : inner.mirrored();
+            // the inner end of a brow on the right of the screen is its left one
+            Bend bend =
+                    switch (place(c, brow, at)) {
+                        case MIDDLE -> bothAtOnce(inner);
+                        case SCREEN_RIGHT -> inner;
+                        case SCREEN_LEFT -> inner.mirrored();
+                    };
             moves.most(brow.id(), Offset.NONE.with(bend));
             moves.least(brow.id(), Offset.NONE.with(bend.times(-1)));
         });
@@ -110,16 +118,16 @@ final class FaceMoves {
     }
 
     static void together(Character c, Moves moves) {
-        double axis = c.sheet().model().axis();
         each(c, PartRole.BROW, (brow, at) -> {
-            if (onAxis(c, at)) {
+            BrowPlace place = place(c, brow, at);
+            if (place == BrowPlace.MIDDLE) {
                 // about its middle, wherever its pivot is
                 double x = TOGETHER * (at.centre().x() - brow.pivot().x());
                 moves.most(brow.id(), Offset.placed(x, 0, 0, 1 - TOGETHER, 1, 0, 1));
                 moves.least(brow.id(), Offset.placed(-x, 0, 0, 1 + TOGETHER, 1, 0, 1));
                 return;
             }
-            double in = (at.centre().x() > axis ? -1 : 1) * TOGETHER * at.width();
+            double in = (place == BrowPlace.SCREEN_RIGHT ? -1 : 1) * TOGETHER * at.width();
             moves.most(brow.id(), Offset.shift(in, 0));
             moves.least(brow.id(), Offset.shift(-in, 0));
         });

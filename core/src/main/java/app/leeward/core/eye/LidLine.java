@@ -2,6 +2,7 @@ package app.leeward.core.eye;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Bend;
+import app.leeward.core.art.Bending;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
@@ -101,7 +102,8 @@ public final class LidLine {
         List<Shape> shapes = new ArrayList<>();
         for (Shape s : art.shapes()) {
             boolean hung = main.isPresent() && s == main.get();
-            shapes.add(s.withPath(hung ? hung(s.path(), bend, within, upper) : bend.of(s.path(), within)));
+            shapes.add(
+                    s.withPath(hung ? hung(s.path(), bend, within, upper) : bend.of(s.path(), within, Bending.EASED)));
         }
         return new Artwork(shapes);
     }
@@ -110,10 +112,11 @@ public final class LidLine {
     private static Path hung(Path lid, Bend bend, Box within, boolean upper) {
         List<Segment> edge = LidShape.edge(lid, upper);
         if (edge.size() < 2) {
-            return bend.of(lid, within);
+            return bend.of(lid, within, Bending.EASED);
         }
         Box all = lid.bounds().orElseThrow();
-        List<Segment> curved = bend.of(new Path(curves(edge)), within).segments();
+        List<Segment> curved =
+                bend.of(new Path(curves(edge)), within, Bending.EASED).segments();
         return LidShape.hung(curved, upper ? all.minY() : all.maxY());
     }
 

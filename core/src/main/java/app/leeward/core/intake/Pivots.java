@@ -2,6 +2,7 @@ package app.leeward.core.intake;
 
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Point;
+import app.leeward.core.rig.BrowPlace;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.ViewSet;
@@ -24,9 +25,6 @@ public final class Pivots {
                 .toList();
     }
 
-    /** How near the middle of a brow lies to the face's, as a share of its width, when it is the only one. */
-    private static final double ON_AXIS = 0.2;
-
     /** Where a part of this role is best turned about. */
     public static Point placeFor(Part p, List<Part> all) {
         return placeFor(p, all, views(all));
@@ -44,6 +42,22 @@ public final class Pivots {
                 .map(b -> b.centre().x())
                 .orElse(0.0);
         return pivot(p, parts, middle);
+    }
+
+    private static List<Box> brows(List<Part> parts) {
+        return parts.stream()
+                .filter(o -> o.role() == PartRole.BROW)
+                .flatMap(o -> o.bounds().stream())
+                .toList();
+    }
+
+    /** At its outer end. */
+    private static Point brow(Box b, BrowPlace place) {
+        return switch (place) {
+            case SCREEN_LEFT -> new Point(b.minX(), b.centre().y());
+            case MIDDLE -> b.centre();
+            case SCREEN_RIGHT -> new Point(b.maxX(), b.centre().y());
+        };
     }
 
     /** Which view each part that belongs to one belongs to. */
@@ -64,10 +78,7 @@ public final class Pivots {
         Point c = b.centre();
         boolean onScreenRight = c.x() > middle;
         return switch (p.role()) {
-            case BROW ->
-                Math.abs(c.x() - middle) < ON_AXIS * b.width()
-                        ? c
-                        : new Point(onScreenRight ? b.maxX() : b.minX(), c.y());
+            case BROW -> brow(b, BrowPlace.of(b, brows(parts), middle));
             case EYE, WHITE, EYE_OUTLINE -> eyeBottom(p, parts).orElse(new Point(c.x(), b.maxY()));
             case HEAD -> new Point(middle, faceBottom(parts).orElse(b.maxY()));
             case VIEW ->

@@ -1,5 +1,6 @@
 package app.leeward.core.rig;
 
+import app.leeward.core.art.Bending;
 import app.leeward.core.dial.Corrective;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.Pad;
@@ -19,6 +20,7 @@ import java.util.stream.Stream;
  * @param turn how the head turn was made from the art, when it was
  * @param views whole sub-faces that a dial exchanges, when it has such
  * @param links what a performer's signals move; a signal moves one thing at most once
+ * @param bending how drawings go where dials bend them
  */
 @RecordBuilder
 public record Controls(
@@ -27,10 +29,11 @@ public record Controls(
         List<Corrective> correctives,
         Optional<TurnPlan> turn,
         Optional<ViewSet> views,
-        List<SignalLink> links)
+        List<SignalLink> links,
+        Bending bending)
         implements ControlsBuilder.With {
-    public static final Controls NONE =
-            new Controls(List.of(), List.of(), List.of(), Optional.empty(), Optional.empty(), List.of());
+    public static final Controls NONE = new Controls(
+            List.of(), List.of(), List.of(), Optional.empty(), Optional.empty(), List.of(), Bending.CURVED);
 
     public Controls {
         dials = List.copyOf(dials);
@@ -40,6 +43,7 @@ public record Controls(
         turn = turn == null ? Optional.empty() : turn;
         views = views == null ? Optional.empty() : views;
         links = links == null ? List.of() : List.copyOf(links);
+        bending = bending == null ? Bending.EASED : bending;
         for (int i = 0; i < links.size(); i++) {
             for (int k = 0; k < i; k++) {
                 if (links.get(i).joins(links.get(k))) {
@@ -87,6 +91,7 @@ public record Controls(
                         .toList(),
                 turn,
                 views.flatMap(v -> v.view(part).isPresent() ? v.without(part) : Optional.of(v)),
-                links);
+                links,
+                bending);
     }
 }

@@ -5,11 +5,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Artwork;
+import app.leeward.core.art.Bending;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
+import app.leeward.core.dial.Dial;
+import app.leeward.core.dial.Offset;
+import app.leeward.core.dial.Purpose;
+import app.leeward.core.dial.Stop;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.lips.Opening;
@@ -58,6 +63,25 @@ class TidyNamesAndDrawingsTest {
                 .extracting(Part::name)
                 .containsExactly("Ear", "ear 3", "ear 2", "Ear 4");
         assertThat(found(done.character(), "names")).isEmpty();
+    }
+
+    /** What an older rig bends keeps its kinks until it is asked; a new one never has them. */
+    @Test
+    void bendsOfAnOlderRigAreOfferedOneCurve() {
+        Part brow = part("p", "Brow", drawing("one"));
+        List<Stop> stops = List.of(new Stop(1, Map.of("p", Offset.bent(0, -8, 0))));
+        Dial raise = new Dial("raise", "raise", Purpose.OWN, 0, 1, 0, "", stops, List.of());
+        Character now = Rigs.character(List.of(brow), List.of(), raise);
+        assertThat(found(now, "bends")).isEmpty();
+        Character older = now.withControls(c -> c.withBending(Bending.EASED));
+        Finding f = found(older, "bends").get(0);
+        assertThat(f.subject()).isEqualTo(Subject.dial("raise"));
+        assertThat(f.mends()).extracting(Mend::leaves).containsExactly(0.0);
+        Outcome.Done done = (Outcome.Done) Edits.apply(older, f.mends().get(0).edit());
+        assertThat(done.character()).isEqualTo(now);
+        assertThat(Edits.apply(now, f.mends().get(0).edit())).isInstanceOf(Outcome.Refused.class);
+        assertThat(found(with(brow).withControls(c -> c.withBending(Bending.EASED)), "bends"))
+                .isEmpty();
     }
 
     @Test

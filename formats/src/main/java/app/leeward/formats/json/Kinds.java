@@ -14,6 +14,7 @@ import app.leeward.core.edit.BuildEyes;
 import app.leeward.core.edit.ChangeDial;
 import app.leeward.core.edit.CopyDrawing;
 import app.leeward.core.edit.CopyStop;
+import app.leeward.core.edit.CurveBends;
 import app.leeward.core.edit.Discard;
 import app.leeward.core.edit.DropCue;
 import app.leeward.core.edit.DropDial;
@@ -201,6 +202,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("mirror-side", MirrorSide.class),
                     entry("break-link", BreakLink.class),
                     entry("flip", Flip.class),
+                    entry("curve-bends", CurveBends.class),
                     entry("discard", Discard.class),
                     entry("fit", Fit.class),
                     entry("move-axis", MoveAxis.class),
