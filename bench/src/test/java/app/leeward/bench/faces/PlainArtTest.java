@@ -2,7 +2,11 @@ package app.leeward.bench.faces;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.leeward.core.art.Box;
+import app.leeward.core.art.Drawing;
 import app.leeward.core.art.ImageShelf;
+import app.leeward.core.art.Shape;
+import app.leeward.core.art.ShapeRole;
 import app.leeward.core.edit.BuildEyes;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
@@ -15,10 +19,12 @@ import app.leeward.core.eye.GazeMaker;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.Viseme;
+import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.rig.Side;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
 import java.awt.image.BufferedImage;
@@ -28,14 +34,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Twenty faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
+ * Twenty-seven faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
  * head, halves of a beak, a mouth of two arcs, of two lips, from ear to ear, teeth and tongue in layers of their own, a fang, a
- * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, pieces nobody has a word for. The other picture is librsvg's.
+ * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, a muzzle with nose and mouth in one layer, a straight line for a mouth, pieces nobody has a word for. The other picture is librsvg's.
  */
 class PlainArtTest {
     private static byte[] file(String name) throws Exception {
@@ -73,7 +80,14 @@ class PlainArtTest {
                 "pinguin",
                 "manga",
                 "schneemann",
-                "kid"
+                "kid",
+                "abuela",
+                "robin",
+                "gent",
+                "bear",
+                "bee",
+                "telly",
+                "baby"
             })
     void theyShowWhatTheirFilesShowAndGoOnDoingSoWhateverIsMade(String name) throws Exception {
         Character c = read(name);
@@ -107,6 +121,41 @@ class PlainArtTest {
         assertThat(now.voice().mouths().drawn()).as("it talks").hasSize(Viseme.values().length);
     }
 
+    /** Hands and mouths laid out beside the figure are brought home. */
+    @ParameterizedTest
+    @ValueSource(strings = {"robin"})
+    void handsOfASheetLieOnTheHandInItsPlace(String name) throws Exception {
+        Part hand = read(name).part(PartRole.HAND, Side.LEFT).orElseThrow();
+        Box home = hand.bounds().orElseThrow();
+        assertThat(hand.drawings()).extracting(Drawing::name).containsExactly("open", "fist", "point", "flat");
+        assertThat(hand.drawings()).allSatisfy(d -> assertThat(
+                        home.contains(d.art().bounds().orElseThrow().centre()))
+                .isTrue());
+    }
+
+    /** A muzzle in one layer, lips without a mouth, hair behind the face, and a head from the side. */
+    @Test
+    void piecesOfAFaceAreToldWhereNoLayerIsCalledByThem() throws Exception {
+        Character bear = read("bear");
+        assertThat(bear.part(PartRole.MUZZLE)).isPresent();
+        assertThat(bear.part(PartRole.NOSE)).isPresent();
+        assertThat(bear.part(PartRole.MOUTH).orElseThrow().drawings()).hasSize(1);
+        Character abuela = read("abuela");
+        assertThat(abuela.part(PartRole.MOUTH)
+                        .orElseThrow()
+                        .drawings()
+                        .get(0)
+                        .art()
+                        .shapes())
+                .extracting(Shape::role)
+                .containsExactly(ShapeRole.LIPS, ShapeRole.LIPS);
+        assertThat(abuela.part(PartRole.BACK_HAIR)).isPresent();
+        assertThat(abuela.part(PartRole.FRINGE)).isPresent();
+        assertThat(Edits.apply(read("wolf"), MakeTurn.of(Optional.empty())))
+                .isInstanceOfSatisfying(
+                        Outcome.Refused.class, r -> assertThat(r.reason()).isEqualTo(RefusalCode.TURN_FROM_THE_SIDE));
+    }
+
     /** What has no role, and what it goes with. */
     @ParameterizedTest
     @CsvSource({
@@ -128,6 +177,11 @@ class PlainArtTest {
         "cat, stripes, head",
         "cat, bell, torso",
         "alien, freckles, head",
+        "abuela, pendiente-izquierda, left ear",
+        "gent, bow-tie, torso",
+        "gent, monocle, head",
+        "baby, bib, torso",
+        "telly, knobs, head",
         "pirate, eye-patch, head",
         "pirate, gold-earring, right ear"
     })

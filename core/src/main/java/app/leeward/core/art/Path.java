@@ -53,6 +53,33 @@ public record Path(List<Segment> segments) {
         return new Path(out);
     }
 
+    /** The same outline with steps longer than {@code least} written as curves, so that they can be bent. */
+    public Path curved(double least) {
+        List<Segment> out = new ArrayList<>(segments.size());
+        Point pen = new Point(0, 0);
+        Point start = pen;
+        for (Segment s : segments) {
+            Segment now = s;
+            if (s instanceof Segment.Move move) {
+                pen = move.to();
+                start = pen;
+            } else if (s instanceof Segment.Line line) {
+                Point step = line.to().minus(pen);
+                if (Math.hypot(step.x(), step.y()) > least) {
+                    now = new Segment.Cubic(
+                            pen.plus(new Point(step.x() / 3, step.y() / 3)),
+                            pen.plus(new Point(2 * step.x() / 3, 2 * step.y() / 3)),
+                            line.to());
+                }
+                pen = line.to();
+            } else {
+                pen = s instanceof Segment.Cubic c ? c.to() : start;
+            }
+            out.add(now);
+        }
+        return new Path(out);
+    }
+
     /** Every point and handle, in the order of the path's numbers. */
     public List<Point> points() {
         List<Point> all = new ArrayList<>(3 * segments.size());

@@ -5,6 +5,7 @@ import app.leeward.core.dial.Dial;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.HeadShape;
+import app.leeward.core.turn.SideOn;
 import app.leeward.core.turn.TurnMaker;
 import app.leeward.core.turn.TurnRange;
 import java.util.Locale;
@@ -68,6 +69,9 @@ public record MakeTurn(Optional<HeadShape> shape, Optional<Double> reach) implem
         if (TurnMaker.fitted(before).isEmpty()) {
             return new Outcome.Refused(
                     RefusalCode.NO_HEAD, "There is no head with a face on it yet; say on Parts which part is which.");
+        }
+        if (before.dial(TurnMaker.DIAL).isEmpty() && SideOn.drawn(before)) {
+            return new Outcome.Refused(RefusalCode.TURN_FROM_THE_SIDE, SideOn.WHY);
         }
         Character ready = before;
         Optional<Dial> there = before.dial(TurnMaker.DIAL);

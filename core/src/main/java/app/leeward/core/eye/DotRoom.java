@@ -12,8 +12,13 @@ import java.util.Set;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
-/** Where an eye that is a dot can look without leaving what it lies on, a screen or the face, and without touching another feature. */
-final class DotRoom {
+/**
+ * Where an eye that is a dot can look, on the canvas at rest.
+ *
+ * @param on what it lies on, a screen or the face; the dot itself where it lies on nothing
+ * @param free the same without the features beside it
+ */
+record DotRoom(Geometry on, Geometry free) {
     private static final Set<PartRole> FEATURES = EnumSet.of(
             PartRole.CHEEK,
             PartRole.MOUTH,
@@ -27,10 +32,7 @@ final class DotRoom {
 
     private static final double TOUCHES = 0.02;
 
-    private DotRoom() {}
-
-    /** @return on the canvas at rest; the dot itself where it lies on nothing */
-    static Geometry of(Character c, Fills fills, Frame rest, Part pupil, Geometry dot) {
+    static DotRoom of(Character c, Fills fills, Frame rest, Part pupil, Geometry dot) {
         List<String> order = rest.placed().stream().map(Frame.Placed::part).toList();
         List<String> below = order.subList(0, Math.max(0, order.indexOf(pupil.id())));
         Geometry on = below.stream()
@@ -51,6 +53,6 @@ final class DotRoom {
                 }
             }
         }
-        return room;
+        return new DotRoom(on, room);
     }
 }

@@ -109,16 +109,36 @@ public final class GazeMaker {
         };
     }
 
-    /** A dot is not masked: all of it stays in its room, but it looks about a little wherever it is. */
-    private static double[] within(double[] reach, Geometry room, Geometry dot) {
+    /** A dot is not masked: all of it stays in its room. Between features it looks about a little all the same, but stays on the face. */
+    private static double[] within(double[] reach, DotRoom room, Geometry dot) {
+        Envelope box = dot.getEnvelopeInternal();
+        double[] free = kept(reach, room.free(), dot);
+        double[] on = kept(reach, room.on(), dot);
+        double across = Math.max(free[0], Math.min(on[0], DOT_LEAST * box.getWidth()));
+        double down = Math.max(free[1], Math.min(on[1], DOT_LEAST * box.getHeight()));
+        double aslant = aslant(new Overlap(room.on(), dot), across, down);
+        return new double[] {aslant * across, aslant * down};
+    }
+
+    /** The share of both ways that a dot may go at once. */
+    private static double aslant(Overlap overlap, double across, double down) {
+        double least = DOT_KEPT * overlap.kept(0, 0);
+        double share = 1;
+        for (int x = -1; x <= 1; x += 2) {
+            for (int y = -1; y <= 1; y += 2) {
+                share = Math.min(share, furthest(overlap, least, 1, x * across, y * down));
+            }
+        }
+        return share;
+    }
+
+    /** How far the dot goes across and down within a room, {@code reach} at most. */
+    private static double[] kept(double[] reach, Geometry room, Geometry dot) {
         Overlap overlap = new Overlap(room, dot);
         double least = DOT_KEPT * overlap.kept(0, 0);
-        Envelope box = dot.getEnvelopeInternal();
-        double across = Math.min(furthest(overlap, least, reach[0], 1, 0), furthest(overlap, least, reach[0], -1, 0));
-        double down = Math.min(furthest(overlap, least, reach[1], 0, 1), furthest(overlap, least, reach[1], 0, -1));
         return new double[] {
-            Math.min(reach[0], Math.max(across, DOT_LEAST * box.getWidth())),
-            Math.min(reach[1], Math.max(down, DOT_LEAST * box.getHeight()))
+            Math.min(furthest(overlap, least, reach[0], 1, 0), furthest(overlap, least, reach[0], -1, 0)),
+            Math.min(furthest(overlap, least, reach[1], 0, 1), furthest(overlap, least, reach[1], 0, -1))
         };
     }
 

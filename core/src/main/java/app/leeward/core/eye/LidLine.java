@@ -122,21 +122,7 @@ public final class LidLine {
 
     /** Straight steps written as curves, and an edge of few steps with more points, so that it can be bent where asked. */
     private static List<Segment> curves(List<Segment> edge) {
-        List<Segment> out = new ArrayList<>();
-        Point pen = null;
-        for (Segment s : edge) {
-            if (s instanceof Segment.Line l) {
-                Point step = l.to().minus(pen);
-                out.add(new Segment.Cubic(
-                        pen.plus(new Point(step.x() / 3, step.y() / 3)),
-                        pen.plus(new Point(2 * step.x() / 3, 2 * step.y() / 3)),
-                        l.to()));
-            } else {
-                out.add(s);
-            }
-            pen = LidShape.end(s);
-        }
-        Path path = new Path(out);
+        Path path = new Path(edge).curved(0);
         while (path.segments().size() <= ENOUGH) {
             for (int i = path.segments().size() - 1; i > 0; i--) {
                 path = PathPoints.added(path, i, 0.5);

@@ -73,9 +73,11 @@ public final class Assembler {
         wornOnHead();
         visors();
         StandIns.take(reading.found);
+        hairBehind();
+        MuzzleParting.part(reading.found, reading.nameless(), notes);
         MouthPieces.join(reading.found, notes);
         EyeLayers.read(reading.found, notes);
-        PairParting.part(reading.found, notes);
+        PairParting.part(reading.found, reading.nameless(), notes);
         EyeParting.part(reading.found, notes);
         addMissingGroups();
         listUnrecognised();
@@ -168,6 +170,28 @@ public final class Assembler {
                                 + "' reaches up beside the face, so it is worn on the head: it is taken for "
                                 + role.words()
                                 + "."));
+            }
+        }
+    }
+
+    /** Hair that is called nothing but hair and is drawn behind the face is back hair. */
+    private void hairBehind() {
+        for (LayerReading.Found f : List.copyOf(reading.found)) {
+            Optional<LayerReading.Found> face = f.role == PartRole.FRINGE && f.whole.isEmpty()
+                    ? find(PartRole.FACE, Side.NONE, f.view)
+                    : Optional.empty();
+            int at = reading.found.indexOf(f);
+            if (face.isPresent()
+                    && at < reading.found.indexOf(face.get())
+                    && f.drawings.stream()
+                            .noneMatch(d -> PartNames.words(d.name()).stream().anyMatch(PartNames.FRINGES::contains))
+                    && find(PartRole.BACK_HAIR, Side.NONE, f.view).isEmpty()) {
+                reading.found.set(at, f.as(PartRole.BACK_HAIR, PartRole.BACK_HAIR.words()));
+                // the next of that name is the fringe now
+                List<LayerReading.Found> rest = reading.found.stream()
+                        .filter(o -> o.whole.equals(Optional.of(f)))
+                        .toList();
+                rest.forEach(o -> o.whole = o == rest.get(0) ? Optional.empty() : Optional.of(rest.get(0)));
             }
         }
     }
@@ -288,7 +312,7 @@ public final class Assembler {
                 parentOf(f).map(ids::get),
                 new Point(0, 0),
                 Placement.REST,
-                f.drawings,
+                f.drawings.stream().map(d -> Bendable.of(f.role, d)).toList(),
                 shown);
     }
 
@@ -334,6 +358,10 @@ public final class Assembler {
         }
         if (aboutTheHead.filter(head -> head.contains(own.get().centre())).isPresent()) {
             return ear(own.get()).or(() -> find(PartRole.HEAD, Side.NONE, Optional.empty()));
+        }
+        Optional<LayerReading.Found> ear = ear(own.get());
+        if (ear.isPresent()) {
+            return ear;
         }
         return reading.found.stream()
                 .filter(o -> o.role != PartRole.OTHER && share(own.get(), o) >= LYING_ON)

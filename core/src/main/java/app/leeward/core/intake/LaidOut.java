@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Brings mouths that were laid out beside the figure, as on a model sheet, onto the mouth that was drawn in its place. */
+/** Brings mouths and hands that were laid out beside the figure, as on a model sheet, onto the one that was drawn in its place. */
 final class LaidOut {
     /** An open mouth hangs from where the lips rest: so far, as a share of its height, its middle lies below theirs. */
     private static final double HANGS = 0.3;
@@ -22,25 +22,28 @@ final class LaidOut {
                     .filter(d -> d.id().equals(f.firstVisible))
                     .findFirst()
                     .flatMap(d -> d.art().bounds());
-            if (f.role == PartRole.MOUTH && home.isPresent()) {
+            boolean mouth = f.role == PartRole.MOUTH;
+            if ((mouth || f.role == PartRole.HAND) && home.isPresent()) {
                 List<String> moved = new ArrayList<>();
-                f.drawings.replaceAll(d -> brought(d, home.get(), moved));
+                f.drawings.replaceAll(d -> brought(d, home.get(), mouth ? HANGS : 0, moved));
                 if (!moved.isEmpty()) {
                     notes.add(new Note(
                             "laid-out",
                             f.name,
-                            moved.size() + " mouths laid out beside the figure were brought onto '" + f.firstVisible
-                                    + "': " + String.join(", ", moved) + ". Look at their height."));
+                            (mouth ? moved.size() + " mouths" : moved.size() + " drawings of the " + f.name)
+                                    + " laid out beside the figure were brought onto '" + f.firstVisible + "': "
+                                    + String.join(", ", moved)
+                                    + (mouth ? ". Look at their height." : ". Look at their wrists.")));
                 }
             }
         }
     }
 
-    /** Further away than the resting mouth is wide, it is no mouth of this face where it stands. */
-    private static Drawing brought(Drawing d, Box home, List<String> moved) {
+    /** Further away than the one in its place is wide, it is no mouth or hand of this figure where it stands. */
+    private static Drawing brought(Drawing d, Box home, double hangs, List<String> moved) {
         Box b = d.art().bounds().orElse(home);
         double dx = home.centre().x() - b.centre().x();
-        double dy = home.centre().y() + HANGS * b.height() - b.centre().y();
+        double dy = home.centre().y() + hangs * b.height() - b.centre().y();
         boolean away = Math.abs(dx) > home.width() + b.width() || Math.abs(dy) > home.width() + b.height();
         if (!away) {
             return d;

@@ -102,7 +102,7 @@ final class MouthPieces {
     }
 
     /** Its shapes under the layer's name, where their own say nothing about a mouth. */
-    private static List<Shape> named(LayerReading.Found piece) {
+    static List<Shape> named(LayerReading.Found piece) {
         return piece.drawings.get(0).art().shapes().stream()
                 .map(s -> ShapeNames.read(s.name()).isEmpty() ? s.withName(piece.name) : s)
                 .toList();

@@ -34,8 +34,10 @@ final class MouthShapes {
     private static final double OPENING = 0.4;
     /** How far teeth and tongue may reach over the opening's edge, as a share of its width. */
     private static final double OVER = 0.08;
-    /** What is narrower than this share of the opening is a tooth that stands alone, or a shine. */
+    /** What is narrower than this share of the opening is a shine, unless it stands on the opening's edge: then it is a lone tooth. */
     private static final double NARROW = 0.3;
+
+    private static final double LONE_TOOTH = 0.1;
 
     private MouthShapes() {}
 
@@ -118,16 +120,20 @@ final class MouthShapes {
                 && own.maxX() <= hole.maxX() + over
                 && own.minY() >= hole.minY() - over
                 && own.maxY() <= hole.maxY() + over;
-        Optional<Lab> colour = inside && own.width() > NARROW * hole.width() ? flat(s) : Optional.empty();
+        Optional<Lab> colour = inside ? flat(s) : Optional.empty();
         if (colour.isEmpty()) {
             return ShapeRole.OTHER;
         }
+        boolean wide = own.width() > NARROW * hole.width();
         boolean high = own.centre().y() <= hole.centre().y();
         Lab c = colour.get();
         if (c.l() >= WHITE && Math.hypot(c.a(), c.b()) <= PALE) {
-            return high ? ShapeRole.UPPER_TEETH : ShapeRole.LOWER_TEETH;
+            boolean stands = own.width() > LONE_TOOTH * hole.width()
+                    && (high ? own.minY() <= hole.minY() + over : own.maxY() >= hole.maxY() - over);
+            ShapeRole teeth = high ? ShapeRole.UPPER_TEETH : ShapeRole.LOWER_TEETH;
+            return wide || stands ? teeth : ShapeRole.OTHER;
         }
-        boolean tongue = c.a() >= RED && c.l() > DULL && c.l() < BRIGHT && !high;
+        boolean tongue = wide && c.a() >= RED && c.l() > DULL && c.l() < BRIGHT && !high;
         return tongue && flat(opening).filter(o -> o.difference(c) > 5).isPresent()
                 ? ShapeRole.TONGUE
                 : ShapeRole.OTHER;

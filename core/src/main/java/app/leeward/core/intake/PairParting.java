@@ -23,10 +23,11 @@ final class PairParting {
 
     private PairParting() {}
 
-    static void part(List<LayerReading.Found> found, List<Note> notes) {
+    /** @param nameless whether no name says what a layer is, so that any may be a pair */
+    static void part(List<LayerReading.Found> found, boolean nameless, List<Note> notes) {
         for (LayerReading.Found f : List.copyOf(found)) {
             boolean pair = f.side == Side.NONE
-                    && f.role.inPairs()
+                    && (f.role.inPairs() || nameless && f.role == PartRole.OTHER)
                     && !f.role.belongsTo(PartRole.EYE)
                     && f.role != PartRole.HAND
                     && f.drawings.size() == 1
@@ -87,6 +88,8 @@ final class PairParting {
     }
 
     private static LayerReading.Found half(LayerReading.Found f, Drawing drawing, Side side) {
-        return LayerReading.Found.shown(f.role, side, f.within, f.view, drawing);
+        // what nobody named goes on by the layer's name
+        String name = f.role == PartRole.OTHER ? f.name : f.role.words();
+        return LayerReading.Found.shown(f.role, side, side.prefix() + name, f.within, f.view, drawing);
     }
 }

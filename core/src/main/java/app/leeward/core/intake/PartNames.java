@@ -43,6 +43,10 @@ final class PartNames {
     private static final List<String> ON_FACES =
             List.of("patch", "mask", "mark", "marking", "markings", "paint", "spot", "spots", "stripe", "stripes");
 
+    /** Words for hair that hangs before the face, wherever it lies in the stack. */
+    static final List<String> FRINGES =
+            List.of("fringe", "bang", "bangs", "front", "forelock", "pony", "frange", "toupet", "meche", "flequillo");
+
     private static final List<String> ON = List.of(
             "on", "over", "under", "around", "beneath", "auf", "ueber", "uber", "unter", "sur", "sous", "sobre",
             "bajo");

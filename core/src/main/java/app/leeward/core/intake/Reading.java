@@ -41,7 +41,12 @@ public final class Reading {
         String wanted = o.side().prefix() + o.role().words();
         boolean taken = c.rig().parts().stream().anyMatch(p -> p.name().equals(wanted) && !p.id().equals(o.part()));
         return c.withPart(o.part(), p -> {
-            Part as = p.withRole(o.role(), o.side());
+            Part as = p.withRole(o.role(), o.side())
+                    .withDrawings(
+                            p.drawings().stream()
+                                    .map(d -> Bendable.of(o.role(), d))
+                                    .toList(),
+                            p.shown());
             return taken || o.role() == PartRole.OTHER ? as : as.withName(wanted);
         });
     }

@@ -254,7 +254,8 @@ public final class Recogniser {
     }
 
     private Optional<Recognition> brow(Sighted s) {
-        if (!s.filled() || s.side() == Side.NONE || s.place() < facePlace || s.tall() > 0.6 * s.wide()) {
+        boolean drawn = s.filled() || s.twin();
+        if (!drawn || s.side() == Side.NONE || s.place() < facePlace || s.tall() > 0.6 * s.wide()) {
             return Optional.empty();
         }
         boolean overEye = whites.stream()

@@ -71,6 +71,11 @@ final class ShapeNames {
                 && (has(w, TEETH) || has(w, TONGUE) || has(w, LIPS) || has(w, INSIDE) && has(w, MOUTH));
     }
 
+    /** Whether a layer of this name is one of a mouth's lips, or both. */
+    static boolean lips(String name) {
+        return pieceOfMouth(name) && has(PartNames.words(name), LIPS);
+    }
+
     private static boolean has(List<String> name, List<String> any) {
         return any.stream().anyMatch(name::contains);
     }

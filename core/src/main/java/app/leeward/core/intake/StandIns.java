@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Layers called by what a part does or wears: a smile is the mouth, a jersey the torso. Only where no layer has the role by its own name,
+ * Layers called by what a part does or wears, or by a piece of it: a smile or a lip is the mouth, a jersey the torso. Only where no layer has the role by its own name,
  * since a mouth may have a smile among its drawings, and an arm a jersey.
  */
 final class StandIns {
@@ -29,10 +29,15 @@ final class StandIns {
     static void take(List<LayerReading.Found> found) {
         WORDS.forEach((role, words) -> {
             if (found.stream().noneMatch(f -> f.role == role)) {
-                found.stream()
+                List<LayerReading.Found> may = found.stream()
                         .filter(f -> f.role == PartRole.OTHER && f.firstVisible != null && f.drawings.size() == 1)
+                        .toList();
+                may.stream()
                         .filter(f -> called(f.name, words))
                         .findFirst()
+                        .or(() -> may.stream()
+                                .filter(f -> role == PartRole.MOUTH && ShapeNames.lips(f.name))
+                                .findFirst())
                         .ifPresent(f -> found.set(found.indexOf(f), as(f, role)));
             }
         });
@@ -47,7 +52,7 @@ final class StandIns {
         LayerReading.Found part = f.as(role, role.words());
         if (role == PartRole.MOUTH) {
             Drawing drawn = f.drawings.get(0);
-            part.drawings.set(0, LayerReading.mouth(drawn, drawn.art().shapes()));
+            part.drawings.set(0, LayerReading.mouth(drawn, MouthPieces.named(f)));
         }
         return part;
     }

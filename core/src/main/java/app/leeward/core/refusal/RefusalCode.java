@@ -106,6 +106,7 @@ public enum RefusalCode {
     TOO_MANY_POINTS,
     TRACK_FULL,
     TURNED_AT_REST,
+    TURN_FROM_THE_SIDE,
     TURN_BY_VIEWS,
     VIEWS_FEW,
     VIEWS_NONE,

@@ -81,13 +81,16 @@ public final class TurnMaker {
         return HeadSolids.guessedShape(c);
     }
 
-    /** The character with a turn dial, made by the shape it was made by before; unchanged when it has no head. */
+    /** The character with a turn dial, made by the shape it was made by before; unchanged when it has no head, or one drawn from the side. */
     public static Character addTo(Character c) {
         if (c.controls().views().isPresent()) {
             // its views turn it
             return c;
         }
         Optional<HeadShape> before = c.controls().turn().map(TurnPlan::shape);
+        if (before.isEmpty() && SideOn.drawn(c)) {
+            return SideOn.noted(c);
+        }
         Character ready = NoseProfile.bothWays(c);
         return before.map(shape -> HeadSolids.of(ready, shape))
                 .orElseGet(() -> HeadSolids.guessed(ready))

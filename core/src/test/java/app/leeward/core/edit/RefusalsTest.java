@@ -42,6 +42,14 @@ class RefusalsTest {
     private static final Character HEADS = Rigs.hung(Rigs.group(
             "", Rigs.layer("torso", Rigs.box(400, 640, 200, 200)), view("front view", 0), view("side view", 60)));
 
+    /** Looks to the left of the screen: one eye, the nose at the edge of the face. */
+    private static final Character SIDE_ON = Rigs.hung(Rigs.group(
+            "",
+            Rigs.layer("head", Rigs.box(300, 300, 400, 400)),
+            Rigs.layer("eye white", Rigs.box(380, 420, 60, 40)),
+            Rigs.layer("nose", Rigs.box(290, 460, 40, 40)),
+            Rigs.layer("mouth", Rigs.box(320, 580, 140, 10))));
+
     private static Character bare() {
         Character c = FACE;
         List<String> others = c.rig().parts().stream()
@@ -146,6 +154,7 @@ class RefusalsTest {
                 of(RefusalCode.NO_DIAL, FACE, new FollowDial("blink", new Driver("gone", 0, 1, 0))),
                 of(RefusalCode.LINE_WIDTH, FACE, new PaintShape("nose", drawing("nose"), 0, colour, "", 1001)),
                 of(RefusalCode.TURN_BY_VIEWS, HEADS, MakeTurn.of(Optional.empty())),
+                of(RefusalCode.TURN_FROM_THE_SIDE, SIDE_ON, MakeTurn.of(Optional.empty())),
                 of(RefusalCode.NO_HEAD, BARE, MakeTurn.of(Optional.empty())),
                 of(
                         RefusalCode.NO_WELD,
