@@ -8,6 +8,7 @@ import app.leeward.core.rig.PartRole;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -15,10 +16,10 @@ import org.locationtech.jts.geom.Geometry;
 /**
  * Where an eye that is a dot can look, on the canvas at rest.
  *
- * @param on what it lies on, a screen or the face; the dot itself where it lies on nothing
- * @param free the same without the features beside it
+ * @param on what it lies on, a screen or the face; empty where it lies on nothing
+ * @param free the same without the features beside it; the dot itself where it lies on nothing
  */
-record DotRoom(Geometry on, Geometry free) {
+record DotRoom(Optional<Geometry> on, Geometry free) {
     private static final Set<PartRole> FEATURES = EnumSet.of(
             PartRole.CHEEK,
             PartRole.MOUTH,
@@ -35,12 +36,11 @@ record DotRoom(Geometry on, Geometry free) {
     static DotRoom of(Character c, Fills fills, Frame rest, Part pupil, Geometry dot) {
         List<String> order = rest.placed().stream().map(Frame.Placed::part).toList();
         List<String> below = order.subList(0, Math.max(0, order.indexOf(pupil.id())));
-        Geometry on = below.stream()
+        Optional<Geometry> on = below.stream()
                 .flatMap(id -> fills.in(rest, id).stream())
                 .filter(g -> Regions.both(g, dot).getArea() > HOLDS * dot.getArea())
-                .min(Comparator.comparingDouble(Geometry::getArea))
-                .orElse(dot);
-        Geometry room = on;
+                .min(Comparator.comparingDouble(Geometry::getArea));
+        Geometry room = on.orElse(dot);
         Envelope reach = dot.getEnvelopeInternal().copy();
         reach.expandBy(reach.getWidth(), reach.getHeight());
         for (Part p : c.rig().parts()) {

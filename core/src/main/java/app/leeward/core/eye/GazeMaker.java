@@ -113,10 +113,11 @@ public final class GazeMaker {
     private static double[] within(double[] reach, DotRoom room, Geometry dot) {
         Envelope box = dot.getEnvelopeInternal();
         double[] free = kept(reach, room.free(), dot);
-        double[] on = kept(reach, room.on(), dot);
+        double[] on = room.on().map(g -> kept(reach, g, dot)).orElse(reach);
         double across = Math.max(free[0], Math.min(on[0], DOT_LEAST * box.getWidth()));
         double down = Math.max(free[1], Math.min(on[1], DOT_LEAST * box.getHeight()));
-        double aslant = aslant(new Overlap(room.on(), dot), across, down);
+        double aslant =
+                room.on().map(g -> aslant(new Overlap(g, dot), across, down)).orElse(1.0);
         return new double[] {aslant * across, aslant * down};
     }
 

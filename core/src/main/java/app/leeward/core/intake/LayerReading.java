@@ -47,6 +47,14 @@ final class LayerReading {
             return f;
         }
 
+        /** Whether it is one drawing that is to be seen, and neither goes with another nor another with it: it may be taken to pieces. */
+        boolean parts(List<Found> all) {
+            return drawings.size() == 1
+                    && firstVisible != null
+                    && whole.isEmpty()
+                    && all.stream().noneMatch(o -> o.whole.equals(Optional.of(this)));
+        }
+
         /** A part of one drawing that is to be seen. */
         static Found shown(PartRole role, Side side, Optional<Found> within, Optional<Found> view, Drawing drawing) {
             return shown(role, side, side.prefix() + role.words(), within, view, drawing);

@@ -40,11 +40,7 @@ final class MuzzleParting {
             boolean may = f.role == PartRole.MUZZLE
                     || f.role == PartRole.MOUTH
                     || nameless && f.role == PartRole.OTHER && f.side == Side.NONE;
-            boolean whole = f.drawings.size() == 1
-                    && f.firstVisible != null
-                    && f.whole.isEmpty()
-                    && found.stream().noneMatch(o -> o.whole.equals(Optional.of(f)));
-            if (may && whole) {
+            if (may && f.parts(found)) {
                 List<LayerReading.Found> parts = pieces(f, found);
                 if (!parts.isEmpty()) {
                     int at = found.indexOf(f);

@@ -30,10 +30,7 @@ final class PairParting {
                     && (f.role.inPairs() || nameless && f.role == PartRole.OTHER)
                     && !f.role.belongsTo(PartRole.EYE)
                     && f.role != PartRole.HAND
-                    && f.drawings.size() == 1
-                    && f.firstVisible != null
-                    && f.whole.isEmpty()
-                    && found.stream().noneMatch(o -> o.whole.equals(Optional.of(f)));
+                    && f.parts(found);
             if (pair) {
                 halves(f, found).ifPresent(both -> {
                     int at = found.indexOf(f);

@@ -132,4 +132,32 @@ class OddEyesTest {
         Pose aside = Pose.of(Map.of("gaze-across", 1.0));
         assertThat(middle(held, "pupil-left", aside).x() + R).isLessThan(560 + 0.15 * R);
     }
+
+    /** Eyes that stand half over the edge of the head lie on nothing, and look about all the same. */
+    @Test
+    void aDotThatLiesOnNothingLooksAboutToo() {
+        Character over = faceWith(dot("left", 600), dot("right", 400));
+        double across =
+                middle(over, "pupil-left", Pose.of(Map.of("gaze-across", 1.0))).x() - 600;
+        assertThat(across).isBetween(0.1 * 2 * R, 0.2 * 2 * R);
+    }
+
+    /** A dot as large as a bee's stays on the head also where it looks aslant. */
+    @Test
+    void aLargeDotStaysOnTheHead() {
+        Character large = faceWith(
+                Rigs.group("eye left", Rigs.layer("pupil left", Rigs.ellipse(550, 490, 38, 46))),
+                Rigs.group("eye right", Rigs.layer("pupil right", Rigs.ellipse(450, 490, 38, 46))));
+        Pose aslant = Pose.of(Map.of("gaze-across", 1.0, "gaze-down", -1.0));
+        Point at = middle(large, "pupil-left", aslant);
+        // by the ellipse of the head itself, around the dot's edge
+        int outside = 0;
+        for (int k = 0; k < 360; k++) {
+            double x = at.x() + 38 * Math.cos(Math.toRadians(k)) - 500;
+            double y = at.y() + 46 * Math.sin(Math.toRadians(k)) - 500;
+            outside += x * x / 1e4 + y * y / 14_400 > 1 ? 1 : 0;
+        }
+        assertThat(outside).as("degrees of its edge outside").isLessThan(90);
+        assertThat(at.x()).isGreaterThan(550);
+    }
 }
