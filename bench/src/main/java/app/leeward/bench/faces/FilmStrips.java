@@ -11,6 +11,7 @@ import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.MakeMouths;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
+import app.leeward.core.edit.MeshPicture;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.eval.Evaluator;
@@ -21,6 +22,9 @@ import app.leeward.core.rig.Character;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.rig.Side;
+import app.leeward.core.solid.HeadSolids;
+import app.leeward.core.turn.TurnMaker;
+import app.leeward.core.turn.TurnNotes;
 import app.leeward.faces.Face;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.file.ArtReader;
@@ -84,12 +88,26 @@ public final class FilmStrips {
                             "  " + edit.getClass().getSimpleName() + ": " + ((Outcome.Refused) outcome).message());
                 }
             }
+            List<String> meshes = meshes(c);
+            if (!meshes.isEmpty() && Edits.apply(c, new MeshPicture(meshes)) instanceof Outcome.Done done) {
+                clicks++;
+                c = done.character();
+            }
             System.out.println("  " + clicks + " clicks; "
                     + c.origin().notes().stream()
                             .map(n -> n.code() + ": " + n.message())
                             .toList());
             ImageIO.write(sheet(c, images), "png", new File(args[0], name + ".png"));
         }
+    }
+
+    /** The parts the turn offers to cut into meshes. */
+    private static List<String> meshes(Character c) {
+        return c.controls().turn().flatMap(t -> HeadSolids.of(c, t.shape())).stream()
+                .flatMap(solids -> TurnNotes.of(c, solids, TurnMaker.FULL).stream())
+                .filter(TurnNotes.TurnNote::mesh)
+                .map(TurnNotes.TurnNote::part)
+                .toList();
     }
 
     private static BufferedImage sheet(Character c, ImageShelf images) throws Exception {

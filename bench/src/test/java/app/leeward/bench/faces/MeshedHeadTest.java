@@ -2,6 +2,7 @@ package app.leeward.bench.faces;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.leeward.core.art.Box;
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MeshPicture;
@@ -26,6 +27,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** A head of pixels, cut into meshes: a tortoise that looks the same at rest and turns as its solids have it. */
@@ -45,6 +47,42 @@ class MeshedHeadTest {
                 .frame(Pose.of(Map.of(TurnMaker.DIAL, turn))).placed().stream()
                         .filter(p -> c.rig().follows(p.part(), head))
                         .toList());
+    }
+
+    /** Triangles that meet but for their last digits leave no notch in the skin, which the turn would draw out to a spike. */
+    @Test
+    void theEdgeOfAMeshHasNoNotches() throws Exception {
+        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "tortoise.ora")));
+        ImageShelf images = hash -> art.images().get(hash);
+        Character c = ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
+                .character();
+        // what intake offers moves the head, and with it the last digits
+        Character tidy = Clicks.all(c, new Random(1), images).character();
+        for (Character face : List.of(c, tidy)) {
+            Outcome cut = Edits.apply(face, new MeshPicture(List.of("face-skin")));
+            Character mesh = ((Outcome.Done) cut).character();
+            Box rest = skin(mesh, 0);
+            // its rear, which comes round where nothing pushes it out
+            assertThat(skin(mesh, -45).maxX()).isLessThan(rest.maxX());
+            assertThat(skin(mesh, 45).minX()).isGreaterThan(rest.minX());
+        }
+    }
+
+    private static Box skin(Character c, double turn) {
+        Frame.Placed skin = new Evaluator(c)
+                .frame(Pose.of(Map.of(TurnMaker.DIAL, turn))).placed().stream()
+                        .filter(p -> p.part().equals("face-skin"))
+                        .findFirst()
+                        .orElseThrow();
+        List<app.leeward.core.art.Path> outlines = skin.outlines().isEmpty()
+                ? c.part("face-skin").orElseThrow().drawings().get(0).art().shapes().stream()
+                        .map(app.leeward.core.art.Shape::path)
+                        .toList()
+                : skin.outlines();
+        return outlines.stream()
+                .flatMap(o -> o.transform(skin.matrix()).bounds().stream())
+                .reduce(Box::union)
+                .orElseThrow();
     }
 
     @Test

@@ -30,6 +30,46 @@ public record Artwork(List<Shape> shapes) {
         return new Artwork(moved);
     }
 
+    /**
+     * With the even shapes its pictures show in place of the pictures, for rules that ask for lines, colours and pieces; never for
+     * painting. Pictures nothing is known of stay.
+     */
+    public Artwork inShapes() {
+        Set<String> told = new TreeSet<>();
+        List<Shape> out = new ArrayList<>();
+        for (Shape s : shapes) {
+            if (s.fill() instanceof Paint.Picture p && !p.traced().isEmpty()) {
+                out.addAll(shown(s, p));
+            } else if (s.fill() instanceof Paint.Patch p
+                    && (told.contains(p.image()) || !p.traced().isEmpty())) {
+                if (told.add(p.image())) {
+                    out.addAll(shown(s, p.picture()));
+                }
+            } else {
+                out.add(s);
+            }
+        }
+        return new Artwork(out);
+    }
+
+    /** What is known as one piece is one. */
+    private static List<Shape> shown(Shape of, Paint.Picture picture) {
+        return picture.traced().stream()
+                .limit(of.role() == ShapeRole.OTHER ? Integer.MAX_VALUE : 1)
+                .map(t -> t.transform(picture.place()))
+                .map(t -> new Shape(
+                        of.name(),
+                        of.role() == ShapeRole.OTHER ? t.role() : of.role(),
+                        t.path(),
+                        t.fill(),
+                        t.rule(),
+                        t.stroke(),
+                        of.opacity(),
+                        of.masked(),
+                        of.clips()))
+                .toList();
+    }
+
     /** Where its shapes can paint, lines and the points of mitred corners included; rather too large than too small. */
     public Optional<Box> paintedBounds() {
         return shapes.stream()

@@ -2,6 +2,7 @@ package app.leeward.core.art;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** What a fill or a line is painted with. */
@@ -35,15 +36,23 @@ public sealed interface Paint {
      * @param height pixels
      * @param place from pixels to the drawing's coordinates
      * @param average colour of what is not clear, {@code #rrggbb}
+     * @param traced what it shows, as even shapes in its pixels, back to front: never drawn, but asked for colours and lines; empty
+     *     where it was read before there were any
      */
-    record Picture(String image, int width, int height, Matrix place, String average) implements Paint {
+    record Picture(String image, int width, int height, Matrix place, String average, List<Shape> traced)
+            implements Paint {
         public Picture {
+            traced = traced == null ? List.of() : List.copyOf(traced);
             if (!(image.length() == 64 && hexadecimal(image, 0))) {
                 throw new IllegalArgumentException("a picture is named by its SHA-256, not '" + image + "'");
             }
             if (width < 1 || height < 1) {
                 throw new IllegalArgumentException("a picture has pixels, not " + width + " × " + height);
             }
+        }
+
+        public Picture withTraced(List<Shape> now) {
+            return new Picture(image, width, height, place, average, now);
         }
     }
 
@@ -55,20 +64,23 @@ public sealed interface Paint {
      * @param height pixels of the whole picture
      * @param place from pixels to the drawing's coordinates, as it was cut
      * @param average colour of what is not clear, {@code #rrggbb}
+     * @param traced what the whole picture shows; with the first piece of it alone
      * @param corners where the three points lay as it was cut, in the drawing's coordinates
      */
-    record Patch(String image, int width, int height, Matrix place, String average, List<Point> corners)
+    record Patch(
+            String image, int width, int height, Matrix place, String average, List<Shape> traced, List<Point> corners)
             implements Paint {
         Patch(Picture of, List<Point> corners) {
-            this(of.image(), of.width(), of.height(), of.place(), of.average(), corners);
+            this(of.image(), of.width(), of.height(), of.place(), of.average(), of.traced(), corners);
         }
 
         /** The whole picture, where it lay. */
         public Picture picture() {
-            return new Picture(image, width, height, place, average);
+            return new Picture(image, width, height, place, average, traced);
         }
 
         public Patch {
+            traced = traced == null ? List.of() : List.copyOf(traced);
             corners = List.copyOf(corners);
             if (corners.size() != 3) {
                 throw new IllegalArgumentException("a piece of a picture has three corners, not " + corners.size());
@@ -106,6 +118,8 @@ public sealed interface Paint {
      */
     record Gradient(boolean radial, Matrix place, List<GradientStop> stops, Spread spread, Point focus)
             implements Paint {
+        private static final double HALF = 0.5;
+
         public Gradient {
             // stored before there was one
             focus = focus == null ? new Point(0, 0) : focus;
@@ -113,6 +127,18 @@ public sealed interface Paint {
             if (stops.size() < 2) {
                 throw new IllegalArgumentException("a gradient has at least two colours, not " + stops.size());
             }
+        }
+
+        /** The colour halfway along, {@code #rrggbb}. */
+        String middle() {
+            GradientStop before = stops.get(0);
+            GradientStop after = stops.get(stops.size() - 1);
+            for (GradientStop s : stops) {
+                before = s.at() <= HALF ? s : before;
+                after = s.at() >= HALF && after.at() >= s.at() ? s : after;
+            }
+            double way = after.at() - before.at();
+            return GradientStop.mixed(before, after, way > 0 ? (HALF - before.at()) / way : 0);
         }
     }
 
@@ -126,7 +152,7 @@ public sealed interface Paint {
     /** As it is on a shape that was moved, turned or grown. */
     default Paint transform(Matrix m) {
         if (this instanceof Picture p) {
-            return new Picture(p.image(), p.width(), p.height(), m.times(p.place()), p.average());
+            return new Picture(p.image(), p.width(), p.height(), m.times(p.place()), p.average(), p.traced());
         }
         if (this instanceof Patch p) {
             return new Patch(
@@ -149,6 +175,24 @@ public sealed interface Paint {
         return this instanceof Flat f && into.containsKey(f.colour())
                 ? new Flat(into.get(f.colour()), f.opacity())
                 : this;
+    }
+
+    /** The one colour it is told by, {@code #rrggbb}: of a picture the one that covers most, of a gradient the one in its middle. */
+    default Optional<String> mainColour() {
+        if (this instanceof Flat f) {
+            return Optional.of(f.colour());
+        }
+        if (this instanceof Gradient g) {
+            return Optional.of(g.middle());
+        }
+        if (this instanceof Picture p) {
+            return Optional.of(p.traced().stream()
+                    .flatMap(s ->
+                            s.fill().mainColour().or(() -> s.stroke().paint().mainColour()).stream())
+                    .findFirst()
+                    .orElse(p.average()));
+        }
+        return this instanceof Patch p ? p.picture().mainColour() : Optional.empty();
     }
 
     /** Every colour in it, {@code #rrggbb}. */

@@ -14,6 +14,23 @@ public record Path(List<Segment> segments) {
         }
     }
 
+    /** A smooth open curve through points, two at least (Catmull and Rom 1974, evenly spaced). */
+    public static Path through(List<Point> points) {
+        List<Segment> out = new ArrayList<>();
+        out.add(new Segment.Move(points.get(0)));
+        for (int i = 1; i < points.size(); i++) {
+            Point before = points.get(Math.max(0, i - 2));
+            Point from = points.get(i - 1);
+            Point to = points.get(i);
+            Point after = points.get(Math.min(points.size() - 1, i + 1));
+            out.add(new Segment.Cubic(
+                    new Point(from.x() + (to.x() - before.x()) / 6, from.y() + (to.y() - before.y()) / 6),
+                    new Point(to.x() - (after.x() - from.x()) / 6, to.y() - (after.y() - from.y()) / 6),
+                    to));
+        }
+        return new Path(out);
+    }
+
     public static Path of(Segment... segments) {
         return new Path(List.of(segments));
     }

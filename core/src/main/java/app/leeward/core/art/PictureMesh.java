@@ -27,6 +27,8 @@ public final class PictureMesh {
     private static final double OVERLAP = 1.0;
     /** How much further than its sides a corner may go. */
     private static final double FURTHEST = 6;
+    /** How far in from the edge a line is taken to reach, in times of its width. */
+    private static final double AROUND_LINE = 1.3;
     /** Detail of the outline that is let go, in pixels. */
     private static final double COARSE = 1.0;
     /** Smaller ones are not seen; square pixels. */
@@ -69,12 +71,28 @@ public final class PictureMesh {
                 TopologyPreservingSimplifier.simplify(Regions.of(s.path()).buffer(BEYOND * pixel, 2), COARSE * pixel);
         Envelope box = seen.getEnvelopeInternal();
         double side = Math.max(box.getWidth(), box.getHeight()) / SQUARES;
-        // what lies along its edge goes in curves, which long straight sides would cut short
-        seen = side > 0 ? Densifier.densify(seen, side * ALONG_EDGE) : seen;
-        List<Shape> out = new ArrayList<>();
         if (!(side > 0)) {
             return List.of(s);
         }
+        // what lies along its edge goes in curves, which long straight sides would cut short
+        double step = side * ALONG_EDGE;
+        Geometry whole = Densifier.densify(seen, step);
+        Geometry within = line(picture) > 0
+                ? Densifier.densify(
+                        TopologyPreservingSimplifier.simplify(
+                                seen.buffer(-(BEYOND + AROUND_LINE * line(picture)) * pixel, 2), COARSE * pixel),
+                        step)
+                : FACTORY.createPolygon();
+        List<Shape> out = new ArrayList<>();
+        // a line round it keeps its width: it has corners on both sides
+        for (Geometry part : List.of(Regions.without(whole, within), within)) {
+            squares(s, picture, part, box, side, pixel, out);
+        }
+        return out.isEmpty() ? List.of(s) : out;
+    }
+
+    private static void squares(
+            Shape s, Paint.Picture picture, Geometry seen, Envelope box, double side, double pixel, List<Shape> out) {
         for (double x = box.getMinX(); x < box.getMaxX(); x += side) {
             for (double y = box.getMinY(); y < box.getMaxY(); y += side) {
                 Geometry square = FACTORY.toGeometry(new Envelope(x, x + side, y, y + side));
@@ -86,7 +104,16 @@ public final class PictureMesh {
                 }
             }
         }
-        return out.isEmpty() ? List.of(s) : out;
+    }
+
+    /** How wide the line round a picture is, in its pixels; 0 where there is none. */
+    private static double line(Paint.Picture picture) {
+        return picture.traced().stream()
+                .limit(1)
+                .filter(t -> t.stroke().visible() && !(t.fill() instanceof Paint.None))
+                .mapToDouble(t -> t.stroke().width())
+                .findFirst()
+                .orElse(0);
     }
 
     private static void triangles(Shape s, Paint.Picture picture, Polygon polygon, double pixel, List<Shape> out) {
@@ -107,12 +134,16 @@ public final class PictureMesh {
                     s.name(),
                     s.role(),
                     path,
-                    new Paint.Patch(picture, corners),
+                    // what it shows is told once
+                    new Paint.Patch(out.isEmpty() ? picture : picture.withTraced(List.of()), corners),
                     FillRule.NONZERO,
                     s.stroke(),
                     s.opacity(),
                     s.masked(),
-                    s.clips()));
+                    // the triangles end where it does
+                    s.clips().stream()
+                            .filter(clip -> !clip.path().equals(s.path()))
+                            .toList()));
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.Polygonal;
 import org.locationtech.jts.geom.util.AffineTransformation;
@@ -36,6 +37,20 @@ public final class Regions {
         return new AffineTransformation(m.a(), m.c(), m.e(), m.b(), m.d(), m.f()).transform(area);
     }
 
+    /** What a line as thick as that covers, its ends round. */
+    public static Geometry along(Path path, double width) {
+        Coordinate[] at =
+                path.sampled(8).stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+        return at.length < 2
+                ? FACTORY.createPolygon()
+                : FACTORY.createLineString(at).buffer(width / 2, 2);
+    }
+
+    /** Whether a point lies in the area inside a path. */
+    public static boolean holds(Path path, Point at) {
+        return of(path).contains(FACTORY.createPoint(new Coordinate(at.x(), at.y())));
+    }
+
     /** What lies in any of them. */
     public static Geometry all(Collection<Geometry> areas) {
         return areas.isEmpty()
@@ -57,6 +72,28 @@ public final class Regions {
     /** What lies in either. */
     public static Geometry either(Geometry a, Geometry b) {
         return overlay(a, b, OverlayNG.UNION);
+    }
+
+    /** Round all of an area, holes running the other way about. */
+    public static Path outline(Geometry area) {
+        List<Segment> out = new ArrayList<>();
+        for (Object p : PolygonExtracter.getPolygons(area)) {
+            Polygon polygon = (Polygon) p;
+            ring(polygon.getExteriorRing(), out);
+            for (int i = 0; i < polygon.getNumInteriorRing(); i++) {
+                ring(polygon.getInteriorRingN(i), out);
+            }
+        }
+        return new Path(out);
+    }
+
+    private static void ring(LinearRing ring, List<Segment> out) {
+        Coordinate[] c = ring.getCoordinates();
+        for (int i = 0; i < c.length - 1; i++) {
+            Point at = new Point(c[i].x, c[i].y);
+            out.add(i == 0 ? new Segment.Move(at) : new Segment.Line(at));
+        }
+        out.add(new Segment.Close());
     }
 
     /**

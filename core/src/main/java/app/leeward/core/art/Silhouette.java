@@ -22,6 +22,11 @@ public final class Silhouette {
      * @return closed rings in pixels, holes running the other way round; empty when nothing is seen
      */
     public static Path of(byte[] alpha, int width, int height) {
+        return of(alpha, width, height, STRAIGHT);
+    }
+
+    /** @param straight how far the outline may be straightened, pixels */
+    public static Path of(byte[] alpha, int width, int height, double straight) {
         if (alpha.length != width * height) {
             throw new IllegalArgumentException(
                     width + " × " + height + " pixels have " + width * height + " alphas, not " + alpha.length);
@@ -40,7 +45,7 @@ public final class Silhouette {
         }
         List<Segment> out = new ArrayList<>();
         while (!steps.isEmpty()) {
-            ring(steps, out);
+            ring(steps, straight, out);
         }
         return new Path(out);
     }
@@ -59,7 +64,7 @@ public final class Silhouette {
         }
     }
 
-    private static void ring(Map<Long, List<int[]>> steps, List<Segment> out) {
+    private static void ring(Map<Long, List<int[]>> steps, double straight, List<Segment> out) {
         long first = steps.keySet().iterator().next();
         List<Coordinate> ring = new ArrayList<>();
         long at = first;
@@ -73,15 +78,15 @@ public final class Silhouette {
             at = key(to[0], to[1]);
         } while (at != first);
         ring.add(ring.get(0));
-        Coordinate[] straight = DouglasPeuckerSimplifier.simplify(
-                        new GeometryFactory().createLineString(ring.toArray(new Coordinate[0])), STRAIGHT)
+        Coordinate[] points = DouglasPeuckerSimplifier.simplify(
+                        new GeometryFactory().createLineString(ring.toArray(new Coordinate[0])), straight)
                 .getCoordinates();
-        if (straight.length < 4) {
+        if (points.length < 4) {
             return;
         }
-        out.add(new Segment.Move(new Point(straight[0].x, straight[0].y)));
-        for (int i = 1; i < straight.length - 1; i++) {
-            out.add(new Segment.Line(new Point(straight[i].x, straight[i].y)));
+        out.add(new Segment.Move(new Point(points[0].x, points[0].y)));
+        for (int i = 1; i < points.length - 1; i++) {
+            out.add(new Segment.Line(new Point(points[i].x, points[i].y)));
         }
         out.add(new Segment.Close());
     }

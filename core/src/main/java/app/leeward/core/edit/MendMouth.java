@@ -44,7 +44,8 @@ public record MendMouth(String drawing, MouthFinding.Kind finding) implements Mo
             return new Outcome.Refused(RefusalCode.NO_DRAWING, "The mouth has no drawing '" + drawing + "' any more.");
         }
         return MakeMouths.make(() -> {
-            Artwork mended = MouthMender.mended(broken.get().art(), start.get().art(), finding);
+            Artwork mended =
+                    MouthMender.mended(broken.get().art(), start.get().art().inShapes(), finding);
             return before.withPart(
                     mouth.id(),
                     p -> p.withDrawings(

@@ -177,7 +177,7 @@ public final class EyeBuilder {
     /** The line of the eye's outline, or of its white. */
     private static Stroke line(EyePieces eye) {
         return drawn(eye, PartRole.EYE_OUTLINE).or(() -> drawn(eye, PartRole.WHITE)).stream()
-                .flatMap(p -> shown(p).shapes().stream())
+                .flatMap(p -> shown(p).inShapes().shapes().stream())
                 .map(Shape::stroke)
                 .filter(Stroke::visible)
                 .findFirst()
@@ -189,9 +189,7 @@ public final class EyeBuilder {
                 .or(() -> c.part(PartRole.HEAD))
                 .filter(p -> !p.drawings().isEmpty())
                 .flatMap(p -> shown(p).shapes().stream()
-                        .map(Shape::fill)
-                        .filter(Paint.Flat.class::isInstance)
-                        .map(f -> ((Paint.Flat) f).colour())
+                        .flatMap(s -> s.fill().mainColour().stream())
                         .findFirst())
                 .orElse(SKIN);
     }

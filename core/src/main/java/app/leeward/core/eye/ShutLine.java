@@ -7,7 +7,6 @@ import app.leeward.core.art.FillRule;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
-import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
@@ -18,7 +17,6 @@ import app.leeward.core.rig.Ids;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Placement;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -84,24 +82,12 @@ record ShutLine(Character character, Bands bands) {
     }
 
     private static ShutLine drawn(Character c, EyePieces eye, EyeOpening opening) {
-        List<Segment> line = new ArrayList<>();
         List<Point> at = opening.line(LidCover.MEETING, STEPS);
-        line.add(new Segment.Move(at.get(0)));
-        for (int i = 1; i < at.size(); i++) {
-            Point before = at.get(Math.max(0, i - 2));
-            Point from = at.get(i - 1);
-            Point to = at.get(i);
-            Point after = at.get(Math.min(at.size() - 1, i + 1));
-            line.add(new Segment.Cubic(
-                    new Point(from.x() + (to.x() - before.x()) / 6, from.y() + (to.y() - before.y()) / 6),
-                    new Point(to.x() - (after.x() - from.x()) / 6, to.y() - (after.y() - from.y()) / 6),
-                    to));
-        }
         double width = WIDTH * (at.get(STEPS).x() - at.get(0).x());
         Shape drawn = new Shape(
                 "line",
                 ShapeRole.OTHER,
-                new Path(line),
+                Path.through(at),
                 Paint.NONE,
                 FillRule.NONZERO,
                 new Stroke(Paint.flat(colour(eye)), width, Stroke.Cap.ROUND, Stroke.Join.ROUND, 4),
@@ -130,11 +116,9 @@ record ShutLine(Character character, Bands bands) {
     private static String colour(EyePieces eye) {
         return eye.pieces().stream()
                 .flatMap(p -> p.drawings().stream())
-                .flatMap(d -> d.art().shapes().stream())
+                .flatMap(d -> d.art().inShapes().shapes().stream())
                 .flatMap(s -> List.of(s.fill(), s.stroke().paint()).stream())
-                .flatMap(p -> p instanceof Paint.Flat f
-                        ? Optional.of(f.colour()).stream()
-                        : Optional.<String>empty().stream())
+                .flatMap(p -> p.mainColour().stream())
                 .min(Comparator.comparingInt(h -> Integer.parseInt(h.substring(1, 3), 16)
                         + 2 * Integer.parseInt(h.substring(3, 5), 16)
                         + Integer.parseInt(h.substring(5, 7), 16)))

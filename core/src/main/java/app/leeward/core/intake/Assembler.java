@@ -74,11 +74,13 @@ public final class Assembler {
         visors();
         StandIns.take(reading.found);
         hairBehind();
+        PicturePieces pictures = PicturePieces.open(reading.found);
         MuzzleParting.part(reading.found, reading.nameless(), notes);
         MouthPieces.join(reading.found, notes);
         EyeLayers.read(reading.found, notes);
         PairParting.part(reading.found, reading.nameless(), notes);
         EyeParting.part(reading.found, notes);
+        pictures.close(reading.found);
         addMissingGroups();
         listUnrecognised();
         nameParts();

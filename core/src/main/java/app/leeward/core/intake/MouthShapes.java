@@ -66,6 +66,13 @@ final class MouthShapes {
         return found ? out : shapes;
     }
 
+    /** With what a picture shows told apart as well. */
+    static Shape within(Shape s) {
+        return s.fill() instanceof Paint.Picture p && p.traced().size() > 1
+                ? s.withFill(p.withTraced(guessed(p.traced())))
+                : s;
+    }
+
     /** The patch that a name calls so, or else the widest dark one that nothing is known about. */
     private static Optional<Shape> opening(List<Shape> shapes) {
         double widest = shapes.stream().mapToDouble(s -> s.path().width()).max().orElse(0);
@@ -140,6 +147,6 @@ final class MouthShapes {
     }
 
     private static Optional<Lab> flat(Shape s) {
-        return s.fill() instanceof Paint.Flat f ? Optional.of(Lab.of(f.colour())) : Optional.empty();
+        return s.fill().mainColour().map(Lab::of);
     }
 }

@@ -116,7 +116,7 @@ final class ShapeNames {
                             ? ShapeRole.LIPS
                             : read(s.name()).orElse(ShapeRole.OTHER);
                     boolean front = PartNames.words(s.name()).contains("front");
-                    return s.withRole(role, window && role.behindWindow() && !front);
+                    return MouthShapes.within(s).withRole(role, window && role.behindWindow() && !front);
                 })
                 .toList());
     }

@@ -2,7 +2,6 @@ package app.leeward.core.lips;
 
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Lab;
-import app.leeward.core.art.Paint;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import java.util.Comparator;
@@ -47,6 +46,6 @@ record MouthColours(String inside, String teeth, String tongue) {
     }
 
     private static Stream<String> flat(Shape s) {
-        return s.fill() instanceof Paint.Flat f ? Stream.of(f.colour()) : Stream.empty();
+        return s.fill().mainColour().stream();
     }
 }

@@ -100,14 +100,19 @@ public final class MouthSet {
 
     private static SetMaker maker(Character c, Drawing start) {
         double chin = part(c).map(p -> JawRoom.chin(c, p, start.art())).orElse(Double.POSITIVE_INFINITY);
-        return SetMaker.of(start.art(), drawnBeside(c, start.id()), chin);
+        return SetMaker.of(start.art().inShapes(), drawnBeside(c, start.id()), chin);
+    }
+
+    /** Whether the starting mouth itself gets the pieces it lacks; what was painted in pixels stays so. */
+    private static boolean completes(SetMaker maker, Artwork start) {
+        return maker.unseen() && start.images().isEmpty();
     }
 
     private static List<Artwork> drawnBeside(Character c, String start) {
         return part(c).stream()
                 .flatMap(p -> p.drawings().stream())
                 .filter(d -> !d.id().equals(start) && origin(c, d.id()) == Origin.DRAWN)
-                .map(Drawing::art)
+                .map(d -> d.art().inShapes())
                 .toList();
     }
 
@@ -122,7 +127,7 @@ public final class MouthSet {
         List<Made> out = new ArrayList<>();
         for (Viseme v : Viseme.values()) {
             boolean itself = v == Viseme.REST && maker.closed();
-            Artwork rest = maker.unseen() ? maker.starting() : start;
+            Artwork rest = completes(maker, start) ? maker.starting() : start;
             out.add(new Made("", v, itself ? rest : made(maker, v, rulers, own, 0, 0)));
         }
         for (Mood m : chart.moods()) {
@@ -166,7 +171,7 @@ public final class MouthSet {
         Work work = new Work(c, mouth, from.id(), maker);
         // once it has all its pieces, making again leaves it as it is to the last digit
         boolean whole = Fingerprint.of(maker.starting()).equals(Fingerprint.of(from.art()));
-        if (!whole && maker.unseen()) {
+        if (!whole && completes(maker, from.art())) {
             work.replace(from.id(), maker.starting());
         }
         for (Made m : preview(maker, from.art(), c.voice().mouths(), rulers, own)) {

@@ -40,6 +40,10 @@ record MouthStart(
         List<Shape> details) {
     /** From which lightness on a patch is no inside of a mouth. By eye, as the others here. */
     private static final double LIGHT = 45;
+    /** From this lightness on, and with no more colour than this, it is bared teeth. */
+    private static final double WHITE = 88;
+
+    private static final double PALE = 14;
     /** How thick a line is that was never drawn, and a lip, as shares of the mouth's width. */
     private static final double LINE = 0.05;
 
@@ -67,9 +71,16 @@ record MouthStart(
         double w = lips.width();
         double cx = (lips.upper().start().x() + lips.upper().end().x()) / 2;
         double lip = lipLine(lips);
-        // a patch of light colour without a line is a pair of lips or a beak, a dark one is the mouth's inside
-        String dark =
-                patch(drawn).filter(c -> drawn.stroke().visible() || !light(c)).orElse(colours.inside());
+        // a white patch is a row of bared teeth, a light one without a line a pair of lips or a beak, a dark one the
+        // mouth's inside
+        Optional<String> bared = patch(drawn)
+                .filter(MouthStart::white)
+                .filter(c -> drawn.stroke().visible()
+                        && art.shapes().stream().noneMatch(s -> s.role().behindWindow()));
+        String dark = patch(drawn)
+                .filter(c -> bared.isEmpty() && (drawn.stroke().visible() || !light(c)))
+                .orElse(colours.inside());
+        String teeth = bared.orElse(colours.teeth());
         Shape window = first(art, ShapeRole.WINDOW)
                 .orElse(filled("window", ShapeRole.WINDOW, edge, dark, false))
                 .withPath(edge);
@@ -79,21 +90,13 @@ record MouthStart(
         double edges = lip - 0.03 * w;
         Shape upper = masked(row(art, ShapeRole.UPPER_TEETH)
                 .orElse(filled(
-                        "upper teeth",
-                        ShapeRole.UPPER_TEETH,
-                        teeth(cx, edges, 0.45 * w, -0.3 * w),
-                        colours.teeth(),
-                        true)));
+                        "upper teeth", ShapeRole.UPPER_TEETH, teeth(cx, edges, 0.45 * w, -0.3 * w), teeth, true)));
         // what an open mouth shows of jaw and tongue has been taken down by its opening
         Matrix shut = Matrix.translate(0, -opening(lips));
         Shape lower = masked(row(art, ShapeRole.LOWER_TEETH)
                 .map(s -> s.transform(shut))
                 .orElse(filled(
-                        "lower teeth",
-                        ShapeRole.LOWER_TEETH,
-                        teeth(cx, edges, 0.36 * w, 0.3 * w),
-                        colours.teeth(),
-                        true)));
+                        "lower teeth", ShapeRole.LOWER_TEETH, teeth(cx, edges, 0.36 * w, 0.3 * w), teeth, true)));
         Shape tongue = masked(first(art, ShapeRole.TONGUE)
                 .map(s -> s.transform(shut))
                 .orElse(filled("tongue", ShapeRole.TONGUE, tongue(cx, lip, w), colours.tongue(), true)));
@@ -158,9 +161,6 @@ record MouthStart(
                     shape.clips());
         }
         double width = shape.path().width();
-        if (shape.fill() instanceof Paint.Picture picture) {
-            return shape.withRole(ShapeRole.OUTLINE, false).painted("", picture.average(), Math.max(1, LINE * width));
-        }
         // what was drawn without a line gets none of another colour
         Optional<String> own = patch(shape);
         double share = own.filter(MouthStart::light).isPresent() ? LIP : LINE;
@@ -168,11 +168,16 @@ record MouthStart(
     }
 
     private static Optional<String> patch(Shape shape) {
-        return shape.fill() instanceof Paint.Flat f ? Optional.of(f.colour()) : Optional.empty();
+        return shape.fill().mainColour();
     }
 
     private static boolean light(String colour) {
         return Lab.of(colour).l() > LIGHT;
+    }
+
+    private static boolean white(String colour) {
+        Lab c = Lab.of(colour);
+        return c.l() >= WHITE && Math.hypot(c.a(), c.b()) <= PALE;
     }
 
     private static Optional<Shape> first(Artwork art, ShapeRole role) {

@@ -41,7 +41,7 @@ public final class OnModel {
         c.voice().mouths().moods().forEach(m -> m.drawn().forEach((v, id) -> serving.putIfAbsent(id, v)));
         MouthMaker maker = null;
         try {
-            maker = new MouthMaker(start.art());
+            maker = new MouthMaker(start.art().inShapes());
         } catch (MouthProblem e) {
             // told where a set would be made; what does not need its lips is measured all the same
         }
@@ -53,7 +53,7 @@ public final class OnModel {
         List<MouthFinding> out = new ArrayList<>();
         serving.forEach((id, v) -> mouth.drawing(id)
                 .filter(d -> !d.id().equals(start.id()))
-                .ifPresent(d -> out.addAll(of(d, v, start.art(), maker, rulers(c, v)))));
+                .ifPresent(d -> out.addAll(of(d, v, start.art().inShapes(), maker, rulers(c, v)))));
         return out;
     }
 

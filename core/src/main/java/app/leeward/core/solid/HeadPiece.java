@@ -23,9 +23,17 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.buffer.BufferOp;
+import org.locationtech.jts.operation.buffer.BufferParameters;
 
 /** A part of the head with what it shows at rest, in canvas coordinates. Areas are worked out once. */
 final class HeadPiece {
+    /** How broad a crack between pieces of a mesh may be, canvas units. */
+    private static final double CRACK = 0.05;
+
+    private static final BufferParameters SHARP =
+            new BufferParameters(1, BufferParameters.CAP_FLAT, BufferParameters.JOIN_MITRE, 5);
+
     /** Half of how thick a line without thickness is taken for, canvas units. */
     private static final double THIN = 0.25;
 
@@ -113,6 +121,16 @@ final class HeadPiece {
         return shapes().stream().anyMatch(s -> s.fill() instanceof Paint.Patch);
     }
 
+    /** The lines that are known in it where it is such a picture, as shapes, in canvas coordinates. */
+    List<Shape> drawnLines() {
+        return drawing().stream()
+                .filter(d -> patches())
+                .flatMap(d -> d.art().inShapes().shapes().stream())
+                .filter(s -> s.stroke().visible())
+                .map(s -> s.transform(rest))
+                .toList();
+    }
+
     /** Round all its fills together. */
     private Path outline() {
         Geometry all = fills();
@@ -154,6 +172,10 @@ final class HeadPiece {
                     .filter(s -> !(s.fill() instanceof Paint.None))
                     .map(s -> s.withPath(placed(s)))
                     .toList());
+            if (patches()) {
+                // squares that were cut apart meet but for their last digits: the cracks between them are no edges
+                fills = BufferOp.bufferOp(BufferOp.bufferOp(fills, CRACK, SHARP), -CRACK, SHARP);
+            }
         }
         return fills;
     }

@@ -3,11 +3,14 @@ package app.leeward.core.solid;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
+import app.leeward.core.art.Shape;
 import app.leeward.core.rig.HeadShape;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -44,6 +47,9 @@ final class Solids {
     /** How much of its outline may lie along that of the face, for one that does not end there. By eye. */
     private static final double TOUCHING = 0.25;
 
+    /** How far beside a line of a picture what is there goes with it, in times of its width. */
+    private static final double INK = 1.4;
+
     /** How far apart points of a curve may lie that are followed. */
     private static final double FINE = 0.04;
 
@@ -61,6 +67,7 @@ final class Solids {
     private final Optional<HeadPiece> muzzlePiece;
     private final Optional<Stack> muzzle;
     private final boolean muzzleHasLine;
+    private final Map<String, Optional<OutlineWeld>> ink = new HashMap<>();
 
     Solids(HeadArt art, HeadShape shape) {
         this.art = art;
@@ -157,11 +164,34 @@ final class Solids {
             return outline();
         }
         Motion own = own(p, outline);
-        return isDab(p, outline) ? new Dab(own, outline.sampled(Welds.SAMPLES)) : welds.over(p, own);
+        return isDab(p, outline)
+                ? new Dab(own, whole(p, outline).sampled(Welds.SAMPLES))
+                : inkKept(p, welds.over(p, own));
+    }
+
+    /** A line within a picture is as broad as it was drawn wherever it comes to lie: what is near it goes with it. */
+    private Motion inkKept(HeadPiece p, Motion own) {
+        if (!p.patches()) {
+            return own;
+        }
+        Optional<OutlineWeld> ink = this.ink.computeIfAbsent(p.part().id(), id -> {
+            List<Shape> lines = p.drawnLines();
+            double broad =
+                    lines.stream().mapToDouble(s -> s.stroke().width()).max().orElse(0);
+            return lines.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new OutlineWeld(
+                            lines.stream()
+                                    .map(s -> new TurnedPath(s.path(), own, fine()))
+                                    .toList(),
+                            INK * broad));
+        });
+        return ink.map(w -> w.over(own)).orElse(own);
     }
 
     /** Whether an outline is that of a small patch on the skull, or a strand of hair, which at most touches the outline of the face. */
-    private boolean isDab(HeadPiece p, Path outline) {
+    private boolean isDab(HeadPiece p, Path of) {
+        Path outline = whole(p, of);
         SolidKind kind = art.kinds().get(p.part().id());
         boolean lies = kind == SolidKind.SKULL
                 && !p.part().id().equals(art.skinPiece())
@@ -175,6 +205,11 @@ final class Solids {
                         .filter(b -> b.width() < (lies ? DAB : STRAND) * half && (!lies || b.height() < DAB * half))
                         .isPresent();
         return small && welds.share(outline) < TOUCHING;
+    }
+
+    /** The triangles of a mesh go as the picture does that was cut. */
+    private static Path whole(HeadPiece p, Path outline) {
+        return p.patches() ? p.silhouette() : outline;
     }
 
     /** Points of what a piece shows that lie along what it is welded to, canvas coordinates at rest. */

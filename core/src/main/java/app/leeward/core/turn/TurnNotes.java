@@ -85,10 +85,8 @@ public final class TurnNotes {
 
     private static Optional<String> asOne(HeadSolids solids, Part part, double yaw) {
         String id = part.id();
-        boolean one = (solids.pixels(id) || solids.crowded(id))
-                && !solids.goesAlong(id)
-                && solids.kind(id) != SolidKind.FLAT
-                && solids.kind(id) != SolidKind.DECAL;
+        boolean one =
+                (solids.pixels(id) || solids.crowded(id)) && !solids.goesAlong(id) && solids.kind(id) != SolidKind.FLAT;
         double misses = one ? solids.misses(id, View.yaw(yaw)) / (2 * solids.halfWidth()) : 0;
         return misses <= MISSES
                 ? Optional.empty()

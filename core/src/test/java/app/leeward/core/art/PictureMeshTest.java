@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 /** A picture cut into triangles shows what it showed, and each triangle carries its pixels where its corners go. */
 class PictureMeshTest {
     private static final Paint.Picture PICTURE =
-            new Paint.Picture("0".repeat(64), 200, 160, new Matrix(0.5, 0, 0, 0.5, 100, 40), "#336699");
+            new Paint.Picture("0".repeat(64), 200, 160, new Matrix(0.5, 0, 0, 0.5, 100, 40), "#336699", List.of());
 
     private static final Artwork ART = new Artwork(List.of(new Shape(
             "skin", ShapeRole.OTHER, Rigs.ellipse(150, 80, 45, 36), PICTURE, FillRule.NONZERO, Stroke.NONE, 1, false)));

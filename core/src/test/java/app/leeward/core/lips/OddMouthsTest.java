@@ -113,4 +113,20 @@ class OddMouthsTest {
                         Artwork.of(mouth, dot, other, Shape.filled("d", Rigs.ellipse(490, 450, 5, 5), "#202020"))))
                 .isEmpty();
     }
+
+    /** A white patch with a line round it bares teeth: open, the mouth is dark behind them. A pink one is a pink mouth. */
+    @Test
+    void aGrinOfOneWhitePatchIsTeeth() {
+        Path grin = Rigs.path("M440 420 C470 425 530 425 560 420 C545 460 455 460 440 420 Z");
+        Artwork white = maker(grin, "#ffffff").make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(only(white, ShapeRole.INSIDE).fill().mainColour()).contains(MouthColours.USUAL.inside());
+        assertThat(only(white, ShapeRole.WINDOW).fill().mainColour()).contains(MouthColours.USUAL.inside());
+        assertThat(only(white, ShapeRole.UPPER_TEETH).fill().mainColour()).contains("#ffffff");
+        Artwork pink = maker(grin, "#d06a78").make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(only(pink, ShapeRole.INSIDE).fill().mainColour()).contains("#d06a78");
+    }
+
+    private static SetMaker maker(Path edge, String colour) {
+        return SetMaker.of(Artwork.of(Shape.filled("grin", edge, colour).painted(colour, "#201018", 4)));
+    }
 }

@@ -241,7 +241,8 @@ class ShapedTurnTest {
     /** A skin of pixels goes as one piece until it is cut into a mesh; then its edge is where the edge of a drawn skin is. */
     @Test
     void aHeadOfPixelsTurnsPointByPointOnceItIsAMesh() {
-        Paint.Picture picture = new Paint.Picture("0".repeat(64), 210, 250, Matrix.translate(395, 375), "#ddaa88");
+        Paint.Picture picture =
+                new Paint.Picture("0".repeat(64), 210, 250, Matrix.translate(395, 375), "#ddaa88", List.of());
         Character pixels = done(
                 PLAIN.withPart(
                         "face-skin",

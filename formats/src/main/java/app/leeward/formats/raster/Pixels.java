@@ -10,6 +10,7 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Silhouette;
 import app.leeward.core.art.Stroke;
+import app.leeward.core.trace.Tracer;
 import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.Sha256;
 import java.awt.Graphics2D;
@@ -21,6 +22,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -112,7 +114,7 @@ public final class Pixels {
         String hash = Sha256.of(png);
         images.put(hash, png);
         Matrix place = at.times(Matrix.translate(seen.x, seen.y));
-        Paint picture = new Paint.Picture(hash, seen.width, seen.height, place, average(crop));
+        Paint picture = new Paint.Picture(hash, seen.width, seen.height, place, average(crop), traced(crop));
         return new Shape(
                 name,
                 ShapeRole.OTHER,
@@ -192,6 +194,12 @@ public final class Pixels {
                 new Segment.Line(new Point(w, h)),
                 new Segment.Line(new Point(0, h)),
                 new Segment.Close());
+    }
+
+    private static List<Shape> traced(BufferedImage image) {
+        int w = image.getWidth();
+        int h = image.getHeight();
+        return Tracer.of(image.getRGB(0, 0, w, h, null, 0, w), w, h);
     }
 
     private static String average(BufferedImage image) {
