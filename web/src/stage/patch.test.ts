@@ -8,6 +8,7 @@ const patch: Patch = {
   height: 40,
   place: [0.5, 0, 0, 0.5, 10, 20],
   average: '#000000',
+  traced: [],
   corners: [
     [10, 20],
     [30, 20],
