@@ -9,6 +9,7 @@ import { useSettled } from '../../state/settled';
 import { useStudio } from '../../state/studio';
 import { asMessage } from '../../state/messages';
 import { SolidCard } from './SolidCard';
+import { PixelMeshes } from './PixelMeshes';
 import { PlayRow } from './PlayRow';
 import { Strip } from './Strip';
 import { TwoHalves } from './TwoHalves';
@@ -77,6 +78,13 @@ export function HeadTurn() {
         Intake bench; then the head can turn.
       </p>
     );
+  if ((!made || !dial) && turn.data.refused)
+    return (
+      <div className="mt-3 flex items-start gap-2 rounded-xl border border-line bg-paper p-4 text-[13.5px]">
+        <Info size={16} className="mt-0.5 shrink-0 text-faint" aria-hidden />
+        <p>{turn.data.refused}</p>
+      </div>
+    );
   if (!made || !dial)
     return (
       <div className="mt-3 rounded-xl border border-dashed border-line bg-paper p-4">
@@ -121,6 +129,7 @@ export function HeadTurn() {
   const name = (id: string) => character.rig.parts.find((p) => p.id === id)?.name ?? id;
   return (
     <>
+      {!views && <PixelMeshes turn={turn.data} />}
       <section className="mt-3" aria-label="Whole range">
         <div className="flex items-center gap-1.5">
           <h2 className="flex-1 text-[15px] font-semibold">Whole range</h2>

@@ -13,7 +13,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
   const dial = view.character.controls.dials.find((d) => d.purpose === 'TURN');
   const { byHand, nosePieces, angle, bears, drawnAngle } = turn;
   const degrees = (v: number) => `${(angle ? angle.drawn + (v - angle.rest) * angle.scale : v).toFixed(0)}°`;
-  const pixels = turn.notes.filter((n) => n.mesh).map((n) => n.part);
+  const notes = turn.notes.filter((n) => !n.mesh);
   const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const set = (change: Partial<HeadShape>) =>
     void edit({ kind: 'make-turn', shape: { ...shape, ...change } });
@@ -123,9 +123,9 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
         </p>
       )}
       <Pieces turn={turn} />
-      {turn.notes.length > 0 && (
+      {notes.length > 0 && (
         <ul className="mt-2 flex flex-col gap-0.5" aria-label="Not turned, or only as one piece">
-          {turn.notes.map((n) => (
+          {notes.map((n) => (
             <li key={`${n.part} ${n.message}`} className="flex items-start gap-1.5 text-[12.5px] text-faint">
               <Info size={13} className="mt-0.5 shrink-0" aria-hidden />
               <button
@@ -137,20 +137,6 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
             </li>
           ))}
         </ul>
-      )}
-      {pixels.length > 0 && (
-        <p className="mt-1.5 flex items-center gap-2 text-[12.5px] text-faint">
-          <span className="flex-1">
-            Cut into triangles, pictures go with the head point by point. At rest they look the same.
-          </span>
-          <button
-            className="btn"
-            disabled={turn.revision !== view.revision}
-            onClick={() => void edit({ kind: 'mesh-picture', parts: pixels })}
-          >
-            Cut {pixels.length === 1 ? 'it into a mesh' : `these ${pixels.length} into meshes`}
-          </button>
-        </p>
       )}
       {nosePieces && (
         <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">

@@ -245,4 +245,26 @@ class TurnApiTest {
         }
         assertThat(client.get(at).json().get("revision").asInt()).isEqualTo(1);
     }
+
+    /** A head from the side is told so before anybody asks for its turn. */
+    @Test
+    void whyAHeadCannotTurnIsToldBeforeItIsAskedFor() {
+        String svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 1000 1000'>"
+                + "<g id='head'><rect x='300' y='300' width='400' height='400' fill='#e8b898'/></g>"
+                + "<g id='eye-white'><rect x='380' y='420' width='60' height='40' fill='#ffffff'/></g>"
+                + "<g id='nose'><rect x='290' y='460' width='40' height='40' fill='#d09070'/></g>"
+                + "<g id='mouth'><rect x='320' y='580' width='140' height='10' fill='#702030'/></g></svg>";
+        Client.Answer there =
+                client.upload("/api/v1/characters", "file", "side.svg", svg.getBytes(StandardCharsets.UTF_8), Map.of());
+        String side = "/api/v1/characters/" + there.json().get("id").asText();
+        JsonNode turn = client.get(side + "/turn").json();
+        assertThat(turn.get("made").asBoolean()).isFalse();
+        assertThat(turn.get("refused").asText()).contains("side");
+        Client.Answer made = client.post(
+                side + "/edits", "{\"base\":1,\"edit\":{\"kind\":\"make-turn\",\"shape\":null,\"reach\":null}}");
+        assertThat(made.status()).isEqualTo(422);
+        assertThat(made.json().get("detail").asText())
+                .isEqualTo(turn.get("refused").asText());
+        assertThat(turn().get("refused").isNull()).isTrue();
+    }
 }

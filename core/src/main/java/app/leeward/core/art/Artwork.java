@@ -64,7 +64,7 @@ public record Artwork(List<Shape> shapes) {
                         t.fill(),
                         t.rule(),
                         t.stroke(),
-                        of.opacity(),
+                        of.opacity() * t.opacity(),
                         of.masked(),
                         of.clips()))
                 .toList();

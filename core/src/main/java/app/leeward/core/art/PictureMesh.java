@@ -46,7 +46,9 @@ public final class PictureMesh {
 
     /** What is seen through would be seen twice where triangles lie over one another. */
     private static boolean cuts(Shape s) {
-        return s.fill() instanceof Paint.Picture && s.opacity() == 1;
+        return s.fill() instanceof Paint.Picture p
+                && s.opacity() == 1
+                && p.traced().stream().allMatch(t -> t.opacity() == 1);
     }
 
     /** The drawing with its pictures cut into triangles; those that are seen through stay whole. */

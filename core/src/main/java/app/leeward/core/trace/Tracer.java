@@ -8,9 +8,11 @@ import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.art.Stroke;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntBinaryOperator;
 
 /** Tells what a picture shows as shapes of even colours. */
 public final class Tracer {
@@ -18,6 +20,10 @@ public final class Tracer {
     private static final int LOOKED_AT = 640;
     /** A pixel is seen from this alpha on, of 255. */
     private static final int SEEN = 96;
+    /** What is less solid than this is seen through, 0 to 1. */
+    private static final double SOLID = 0.9;
+    /** Below this alpha, of 255, it is soft edge. */
+    private static final int FAINT = 24;
     /** Pieces that cover less of the picture are left out. */
     private static final double LEAST = 0.004;
 
@@ -28,26 +34,45 @@ public final class Tracer {
 
     /**
      * Its shapes, back to front, in the picture's pixels: for each piece the area within its line and the line round it, or the
-     * stroke it is; then what lies in it, where it is painted in even colours. None where nothing is seen.
+     * stroke it is; then what lies in it, where it is painted in even colours; as solid as most of it is. None where nothing is seen.
      *
-     * @param argb {@code 0xaarrggbb}, row by row, not multiplied by alpha
+     * @param pixels at a column and a row {@code 0xaarrggbb}, not multiplied by alpha
      */
-    public static List<Shape> of(int[] argb, int width, int height) {
-        if (argb.length != width * height) {
-            throw new IllegalArgumentException(width + " × " + height + " pixels are not " + argb.length);
-        }
+    public static List<Shape> of(IntBinaryOperator pixels, int width, int height) {
         int step = Math.max(1, (Math.max(width, height) + LOOKED_AT - 1) / LOOKED_AT);
         int w = (width + step - 1) / step;
         int h = (height + step - 1) / step;
         int[] seen = new int[w * h];
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {
-                seen[y * w + x] = argb[y * step * width + x * step];
+                seen[y * w + x] = pixels.applyAsInt(x * step, y * step);
+            }
+        }
+        double solid = solid(seen);
+        if (solid < SOLID) {
+            for (int i = 0; i < seen.length; i++) {
+                int alpha = (int) Math.min(255, (seen[i] >>> 24) / solid);
+                seen[i] = alpha << 24 | seen[i] & 0xffffff;
             }
         }
         return traced(seen, w, h).stream()
                 .map(s -> s.transform(Matrix.scale(step, step)))
+                .map(s -> solid < SOLID ? through(s, solid) : s)
                 .toList();
+    }
+
+    /** How solid most of what is seen is, 0 to 1: the median of its alphas, soft edges left out as far as they are faint. */
+    private static double solid(int[] argb) {
+        int[] alphas = Arrays.stream(argb)
+                .map(p -> p >>> 24)
+                .filter(a -> a >= FAINT)
+                .sorted()
+                .toArray();
+        return alphas.length == 0 ? 1 : alphas[alphas.length / 2] / 255.0;
+    }
+
+    private static Shape through(Shape s, double opacity) {
+        return new Shape(s.name(), s.role(), s.path(), s.fill(), s.rule(), s.stroke(), opacity, false);
     }
 
     private static List<Shape> traced(int[] argb, int w, int h) {

@@ -46,6 +46,46 @@ class PictureMeshTest {
         assertThat(PictureMesh.of(mixed)).as("a shape after it keeps its place").isEqualTo(mixed);
     }
 
+    /** A line of 6 pixels, 3 units, round the picture: every corner lies on its outer edge or at its inner one and beyond, none in it. */
+    @Test
+    void aLineRoundAPictureHasCornersOnBothSides() {
+        Shape area = Shape.filled("", Rigs.ellipse(100, 80, 87, 69), "#c98a5e").painted("#c98a5e", "#2a2230", 6);
+        Artwork lined = new Artwork(List.of(ART.shapes().get(0).withFill(PICTURE.withTraced(List.of(area)))));
+        Artwork mesh = PictureMesh.of(lined);
+        var edge = Regions.of(ART.shapes().get(0).path());
+        var inner = edge.buffer(-3);
+        double covered = Regions.ofFills(mesh.shapes()).getArea();
+        assertThat(covered).isBetween(edge.getArea(), 1.1 * edge.getArea());
+        List<Point> corners = mesh.shapes().stream()
+                .flatMap(t -> t.path().points().stream())
+                .distinct()
+                .toList();
+        assertThat(corners.stream().filter(p -> holds(inner, p)).count()).isGreaterThan(20);
+        assertThat(corners.stream()
+                        .filter(p -> holds(edge.buffer(-0.6), p) && !holds(edge.buffer(-2.6), p))
+                        .count())
+                .as("corners within the line, where a square ends at it")
+                .isLessThanOrEqualTo(corners.size() / 6);
+        assertThat(mesh.inShapes().shapes())
+                .as("what it shows is told once")
+                .containsExactly(area.transform(PICTURE.place()).withName("skin"));
+    }
+
+    private static boolean holds(org.locationtech.jts.geom.Geometry area, Point p) {
+        return area.contains(area.getFactory().createPoint(new org.locationtech.jts.geom.Coordinate(p.x(), p.y())));
+    }
+
+    /** Rouge is painted see-through in its pixels: its triangles would be seen twice where they lie over one another. */
+    @Test
+    void whatIsSeenThroughInItsPixelsStaysWhole() {
+        Shape faint = Shape.filled("", Rigs.ellipse(100, 80, 87, 69), "#e88070");
+        Shape through =
+                new Shape("", faint.role(), faint.path(), faint.fill(), faint.rule(), faint.stroke(), 0.4, false);
+        Artwork rouge = new Artwork(List.of(ART.shapes().get(0).withFill(PICTURE.withTraced(List.of(through)))));
+        assertThat(PictureMesh.cuts(rouge)).isFalse();
+        assertThat(rouge.inShapes().shapes().get(0).opacity()).isEqualTo(0.4);
+    }
+
     /** Moved as a whole by an affine map, every triangle shows the picture where the map takes it. */
     @Seeded
     void aTriangleCarriesItsPixelsWhereItsCornersGo(

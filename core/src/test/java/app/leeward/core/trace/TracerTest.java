@@ -1,7 +1,6 @@
 package app.leeward.core.trace;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Box;
@@ -44,7 +43,7 @@ class TracerTest {
         g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
         drawing.accept(g);
         g.dispose();
-        return Tracer.of(image.getRGB(0, 0, size, size, null, 0, size), size, size);
+        return Tracer.of(image::getRGB, size, size);
     }
 
     private static void lined(Graphics2D g, java.awt.Shape shape, int fill, int line, float width) {
@@ -207,11 +206,26 @@ class TracerTest {
         assertThat(told.l()).isBetween(25.0, 87.0);
     }
 
+    /** Rouge is seen through, and has its own colour all the same. */
+    @Test
+    void whatIsSeenThroughSaysSo() {
+        assertThat(traced(g -> {
+                    g.setColor(new Color(0xe8, 0x80, 0x70, 102));
+                    g.fill(new Ellipse2D.Double(40, 80, 160, 80));
+                }))
+                .singleElement()
+                .satisfies(s -> {
+                    assertThat(s.opacity()).isCloseTo(0.4, within(0.01));
+                    Lab told = Lab.of(fill(s));
+                    assertThat(told.difference(Lab.of("#e88070"))).isLessThan(2);
+                    assertThat(area(s)).isCloseTo(Math.PI * 80 * 40, within(300.0));
+                });
+    }
+
     @Test
     void nothingIsTracedOfNothing() {
         assertThat(traced(g -> {})).isEmpty();
-        assertThat(Tracer.of(new int[0], 0, 0)).isEmpty();
-        assertThatThrownBy(() -> Tracer.of(new int[3], 2, 2)).hasMessageContaining("2 × 2");
+        assertThat(Tracer.of((x, y) -> 0, 0, 0)).isEmpty();
     }
 
     /** Noise does not take for ever, nor say a hundred things. */
@@ -219,6 +233,6 @@ class TracerTest {
     void noiseIsNotManyShapes() {
         Random r = new Random(7);
         int[] noise = r.ints(SIZE * SIZE).map(i -> i | 0xff000000).toArray();
-        assertThat(Tracer.of(noise, SIZE, SIZE)).hasSizeLessThanOrEqualTo(14);
+        assertThat(Tracer.of((x, y) -> noise[y * SIZE + x], SIZE, SIZE)).hasSizeLessThanOrEqualTo(14);
     }
 }

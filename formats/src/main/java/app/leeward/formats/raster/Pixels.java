@@ -22,7 +22,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Iterator;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -114,7 +113,8 @@ public final class Pixels {
         String hash = Sha256.of(png);
         images.put(hash, png);
         Matrix place = at.times(Matrix.translate(seen.x, seen.y));
-        Paint picture = new Paint.Picture(hash, seen.width, seen.height, place, average(crop), traced(crop));
+        Paint picture = new Paint.Picture(
+                hash, seen.width, seen.height, place, average(crop), Tracer.of(crop::getRGB, seen.width, seen.height));
         return new Shape(
                 name,
                 ShapeRole.OTHER,
@@ -194,12 +194,6 @@ public final class Pixels {
                 new Segment.Line(new Point(w, h)),
                 new Segment.Line(new Point(0, h)),
                 new Segment.Close());
-    }
-
-    private static List<Shape> traced(BufferedImage image) {
-        int w = image.getWidth();
-        int h = image.getHeight();
-        return Tracer.of(image.getRGB(0, 0, w, h, null, 0, w), w, h);
     }
 
     private static String average(BufferedImage image) {

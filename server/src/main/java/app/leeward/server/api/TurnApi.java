@@ -12,6 +12,7 @@ import app.leeward.core.solid.HeadSolids;
 import app.leeward.core.turn.ExactTurn;
 import app.leeward.core.turn.HeadDial;
 import app.leeward.core.turn.NosePieces;
+import app.leeward.core.turn.SideOn;
 import app.leeward.core.turn.TurnAngle;
 import app.leeward.core.turn.TurnCheck;
 import app.leeward.core.turn.TurnMaker;
@@ -72,6 +73,7 @@ class TurnApi {
      * @param uneven where the halves differ most; none when they are alike
      * @param offered dials around the head that could be made and are not there
      * @param edges what jumps where one view of the head gives way to the next; none for a head that slides
+     * @param refused why no turn can be made, told before anybody asks for one; none where one can be, or there is one
      * @param nosePieces whether the nose can be taken apart, so that its profile shows past the face's edge
      * @param offModel how far the views stand off the model lines, in words; empty where they do not
      */
@@ -93,6 +95,7 @@ class TurnApi {
             List<OfferedDial> offered,
             List<ViewCheck.Edge> edges,
             Optional<String> offModel,
+            Optional<String> refused,
             boolean nosePieces) {}
 
     /** What a piece of a head can be in the round, in a rigger's words. */
@@ -143,6 +146,7 @@ class TurnApi {
                         .toList(),
                 ViewCheck.of(c),
                 ViewCheck.offModel(c),
+                dial.isEmpty() && slides && SideOn.drawn(c) ? Optional.of(SideOn.WHY) : Optional.empty(),
                 NosePieces.canBe(c));
     }
 
