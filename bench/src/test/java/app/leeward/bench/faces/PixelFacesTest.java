@@ -160,6 +160,41 @@ class PixelFacesTest {
         assertThat(bear.part(PartRole.MOUTH)).isPresent();
     }
 
+    /** Lenses painted white are the whites of the eyes: they go with the rim, in pixels and in paths, and do not slide out beyond it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"kid.ora", "kid.svg"})
+    void whitesThatEndAtTheRimOfTheGlassesGoWithIt(String name) throws Exception {
+        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "plain", name)));
+        Character kid = read("kid", art);
+        double slack = 0.012 * kid.sheet().canvas().width();
+        for (double turn : new double[] {-45, -20, 0, 20, 45}) {
+            Box rims = box(kid, turn, PartRole.GLASSES);
+            Box whites = box(kid, turn, PartRole.WHITE);
+            assertThat(whites.minX()).as("at %s°", turn).isGreaterThan(rims.minX() - slack);
+            assertThat(whites.maxX()).as("at %s°", turn).isLessThan(rims.maxX() + slack);
+        }
+    }
+
+    private static Box box(Character c, double turn, PartRole role) {
+        return new Evaluator(c)
+                .frame(Pose.of(Map.of(TurnMaker.DIAL, turn))).placed().stream()
+                        .filter(p -> c.part(p.part()).orElseThrow().role() == role)
+                        .flatMap(p -> (p.outlines().isEmpty()
+                                        ? c
+                                                .part(p.part())
+                                                .orElseThrow()
+                                                .drawing(p.drawing())
+                                                .orElseThrow()
+                                                .art()
+                                                .shapes()
+                                                .stream()
+                                                .map(Shape::path)
+                                        : p.outlines().stream())
+                                .flatMap(o -> o.transform(p.matrix()).bounds().stream()))
+                        .reduce(Box::union)
+                        .orElseThrow();
+    }
+
     private static Character read(String name, LayeredArt art) {
         return ((IntakeResult.Hung) Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes())).character();
     }

@@ -66,12 +66,9 @@ record Sighted(
         return found;
     }
 
-    /** Of what fills a shape; of a picture its average. */
+    /** Of what fills a shape. */
     static Optional<Lab> colour(Shape s) {
-        Paint fill = s.fill() instanceof Paint.Patch patch ? patch.picture() : s.fill();
-        return fill instanceof Paint.Picture p
-                ? Optional.of(Lab.of(p.average()))
-                : s.fill().colours().findFirst().map(Lab::of);
+        return s.fill().mainColour().map(Lab::of);
     }
 
     private static boolean through(Shape s) {

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -67,6 +68,7 @@ final class Solids {
     private final Optional<HeadPiece> muzzlePiece;
     private final Optional<Stack> muzzle;
     private final boolean muzzleHasLine;
+    private final Set<String> lenses;
     private final Map<String, Optional<OutlineWeld>> ink = new HashMap<>();
 
     Solids(HeadArt art, HeadShape shape) {
@@ -92,6 +94,7 @@ final class Solids {
                 .isPresent();
         TurnedPath skin = new TurnedPath(art.pieces().get(art.skinPiece()).silhouette(), outline(), fine());
         hats = new Hats(art, stacks, skull, this::place, this::on, this::cut);
+        lenses = Lenses.of(art);
         plates = new Plates(art, skull, this::place, this::onFace);
         OutlineWeld face = new OutlineWeld(List.of(skin), OutlineWeld.FOUND * 2 * half);
         welds = new Welds(
@@ -224,7 +227,7 @@ final class Solids {
         return switch (art.kinds().get(piece)) {
             case SKULL -> lifted(on(carrier(p), 0), forward);
             case MASS -> lifted(p.part().role() == PartRole.NOSE ? nose(p) : onMuzzle(p), forward);
-            case DECAL -> lifted(cut(carrier(p)), forward);
+            case DECAL -> lenses.contains(piece) ? frame(p, forward) : lifted(cut(carrier(p)), forward);
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
             case COVER -> lifted(cover(), forward);
             case SHELL -> outlineOf(stacks.shell(p.area()), forward);
