@@ -1,7 +1,7 @@
-import { Grid3x3, Info } from 'lucide-react';
+import { Grid3x3 } from 'lucide-react';
 import type { TurnView } from '../../api/client';
-import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
+import { NoteLines } from './NoteLines';
 
 /** Pieces made of pixels that go along as one each, and what makes them go point by point. */
 export function PixelMeshes({ turn }: { turn: TurnView }) {
@@ -34,19 +34,7 @@ export function PixelMeshes({ turn }: { turn: TurnView }) {
       </div>
       <details className="mt-1 pl-7">
         <summary className="cursor-pointer text-[12.5px] text-faint">How far each is off</summary>
-        <ul className="mt-1 flex flex-col gap-0.5">
-          {pixels.map((n) => (
-            <li key={n.part} className="flex items-start gap-1.5 text-[12.5px] text-faint">
-              <Info size={13} className="mt-0.5 shrink-0" aria-hidden />
-              <button
-                className="text-left hover:underline"
-                onClick={() => useDesk.setState({ part: n.part })}
-              >
-                <span className="font-medium text-ink">{name(n.part)}</span> {n.message}
-              </button>
-            </li>
-          ))}
-        </ul>
+        <NoteLines notes={pixels} label="Off by so much" />
       </details>
     </section>
   );

@@ -1,8 +1,9 @@
-import { Info, Move3d, RefreshCw } from 'lucide-react';
+import { Move3d, RefreshCw } from 'lucide-react';
 import type { HeadShape, TurnView } from '../../api/client';
 import { useDesk } from '../../state/desk';
 import { useStudio } from '../../state/studio';
 import { NumberField } from '../../ui/NumberField';
+import { NoteLines } from './NoteLines';
 import { Pieces } from './Pieces';
 import { SideView } from './SideView';
 
@@ -14,7 +15,6 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
   const { byHand, nosePieces, angle, bears, drawnAngle } = turn;
   const degrees = (v: number) => `${(angle ? angle.drawn + (v - angle.rest) * angle.scale : v).toFixed(0)}°`;
   const notes = turn.notes.filter((n) => !n.mesh);
-  const name = (id: string) => view.character.rig.parts.find((p) => p.id === id)?.name ?? id;
   const set = (change: Partial<HeadShape>) =>
     void edit({ kind: 'make-turn', shape: { ...shape, ...change } });
   return (
@@ -123,21 +123,7 @@ export function SolidCard({ shape, turn }: { shape: HeadShape; turn: TurnView })
         </p>
       )}
       <Pieces turn={turn} />
-      {notes.length > 0 && (
-        <ul className="mt-2 flex flex-col gap-0.5" aria-label="Not turned, or only as one piece">
-          {notes.map((n) => (
-            <li key={`${n.part} ${n.message}`} className="flex items-start gap-1.5 text-[12.5px] text-faint">
-              <Info size={13} className="mt-0.5 shrink-0" aria-hidden />
-              <button
-                className="text-left hover:underline"
-                onClick={() => useDesk.setState({ part: n.part })}
-              >
-                <span className="font-medium text-ink">{name(n.part)}</span> {n.message}
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
+      {notes.length > 0 && <NoteLines notes={notes} label="Not turned, or only as one piece" />}
       {nosePieces && (
         <p className="mt-2 flex items-center gap-2 text-[12.5px] text-faint">
           <span className="flex-1">The nose exchanges its drawing on the way.</span>

@@ -40,12 +40,11 @@ public record Artwork(List<Shape> shapes) {
         for (Shape s : shapes) {
             if (s.fill() instanceof Paint.Picture p && !p.traced().isEmpty()) {
                 out.addAll(shown(s, p));
-            } else if (s.fill() instanceof Paint.Patch p
-                    && (told.contains(p.image()) || !p.traced().isEmpty())) {
-                if (told.add(p.image())) {
-                    out.addAll(shown(s, p.picture()));
-                }
-            } else {
+            } else if (s.fill() instanceof Paint.Patch p && !p.traced().isEmpty()) {
+                told.add(p.image());
+                out.addAll(shown(s, p.picture()));
+            } else if (!(s.fill() instanceof Paint.Patch p && told.contains(p.image()))) {
+                // the first piece of a picture told what all of it shows
                 out.add(s);
             }
         }

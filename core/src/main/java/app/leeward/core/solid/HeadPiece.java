@@ -127,7 +127,7 @@ final class HeadPiece {
                 .filter(d -> patches())
                 .flatMap(d -> d.art().inShapes().shapes().stream())
                 .filter(s -> s.stroke().visible())
-                .map(s -> s.transform(rest))
+                .map(s -> s.transform(rest).withPath(placed(s)))
                 .toList();
     }
 

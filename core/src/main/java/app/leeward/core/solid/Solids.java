@@ -177,18 +177,17 @@ final class Solids {
         if (!p.patches()) {
             return own;
         }
-        Optional<OutlineWeld> ink = this.ink.computeIfAbsent(p.part().id(), id -> {
+        Optional<OutlineWeld> ink = this.ink.get(p.part().id());
+        if (ink == null) {
             List<Shape> lines = p.drawnLines();
             double broad =
                     lines.stream().mapToDouble(s -> s.stroke().width()).max().orElse(0);
-            return lines.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(new OutlineWeld(
-                            lines.stream()
-                                    .map(s -> new TurnedPath(s.path(), own, fine()))
-                                    .toList(),
-                            INK * broad));
-        });
+            List<TurnedPath> along = lines.stream()
+                    .map(s -> new TurnedPath(s.path(), own, fine()))
+                    .toList();
+            ink = along.isEmpty() ? Optional.empty() : Optional.of(new OutlineWeld(along, INK * broad));
+            this.ink.put(p.part().id(), ink);
+        }
         return ink.map(w -> w.over(own)).orElse(own);
     }
 
