@@ -32,6 +32,15 @@ import org.junit.jupiter.api.Test;
 
 /** A head of pixels, cut into meshes: a tortoise that looks the same at rest and turns as its solids have it. */
 class MeshedHeadTest {
+    private static LayeredArt tortoise() throws Exception {
+        return ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "tortoise.ora")));
+    }
+
+    private static Character hung(LayeredArt art) {
+        return ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
+                .character();
+    }
+
     private static List<TurnNotes.TurnNote> notes(Character c) {
         HeadShape shape = c.controls().turn().orElseThrow().shape();
         return TurnNotes.of(c, HeadSolids.of(c, shape).orElseThrow(), TurnMaker.FULL);
@@ -52,10 +61,9 @@ class MeshedHeadTest {
     /** Triangles that meet but for their last digits leave no notch in the skin, which the turn would draw out to a spike. */
     @Test
     void theEdgeOfAMeshHasNoNotches() throws Exception {
-        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "tortoise.ora")));
+        LayeredArt art = tortoise();
         ImageShelf images = hash -> art.images().get(hash);
-        Character c = ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
-                .character();
+        Character c = hung(art);
         // what intake offers moves the head, and with it the last digits
         Character tidy = Clicks.all(c, new Random(1), images).character();
         for (Character face : List.of(c, tidy)) {
@@ -87,10 +95,9 @@ class MeshedHeadTest {
 
     @Test
     void aTortoiseOfPixelsTurnsAsAMesh() throws Exception {
-        LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "tortoise.ora")));
+        LayeredArt art = tortoise();
         ImageShelf images = hash -> art.images().get(hash);
-        Character c = ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
-                .character();
+        Character c = hung(art);
         List<TurnNotes.TurnNote> before = notes(c);
         assertThat(before).isNotEmpty().allMatch(TurnNotes.TurnNote::mesh);
         Outcome cut = Edits.apply(

@@ -30,6 +30,8 @@ final class PicturePieces {
     private static final double CUT = 1.0;
 
     private static final double FILLED = 1.6;
+    /** How much of what is seen the pieces of a picture may leave out, which is nothing but rounding. */
+    private static final double LOST = 0.001;
     /** How many corners the quarter of a rounded edge has. */
     private static final int ROUND = 2;
 
@@ -66,6 +68,9 @@ final class PicturePieces {
             return Optional.empty();
         }
         Paint.Picture picture = (Paint.Picture) s.fill();
+        if (!told(s, picture)) {
+            return Optional.empty();
+        }
         Opened one = new Opened(s, new ArrayList<>());
         for (int i = 0; i < picture.traced().size(); i++) {
             // a name nothing else has, and no word in it
@@ -75,6 +80,41 @@ final class PicturePieces {
         }
         opened.add(one);
         return Optional.of(List.copyOf(one.shapes));
+    }
+
+    /** Whether its pieces together are all of it, and nothing that would have to be filled under is seen through. */
+    private static boolean told(Shape s, Paint.Picture picture) {
+        List<Shape> traced = picture.traced();
+        List<Integer> grounds = grounds(traced);
+        boolean through = traced.stream().anyMatch(t -> t.opacity() < 1);
+        if (grounds.size() == 1) {
+            return !through;
+        }
+        Geometry seen = Regions.of(s.path());
+        List<Geometry> cut = grounds.stream()
+                .map(k -> Regions.of(grown(traced.get(k), room(traced, k)).transform(picture.place())))
+                .toList();
+        double lost = Regions.without(seen, Regions.all(cut)).getArea();
+        return lost <= LOST * seen.getArea() && !(through && grounds.size() < traced.size());
+    }
+
+    /** The pieces that lie in no other. */
+    private static List<Integer> grounds(List<Shape> traced) {
+        return IntStream.range(0, traced.size())
+                .filter(k -> under(traced, k) < 0)
+                .boxed()
+                .toList();
+    }
+
+    /** How far beyond its outline a piece that lies in no other is cut out: halfway to the next, for soft edges and specks. Pixels. */
+    private static double room(List<Shape> traced, int ground) {
+        Geometry own = covered(traced.get(ground), 0);
+        double nearest = grounds(traced).stream()
+                .filter(k -> k != ground)
+                .mapToDouble(k -> own.distance(covered(traced.get(k), 0)))
+                .min()
+                .orElse(0);
+        return Math.max(CUT, nearest / 2);
     }
 
     /** Everything in pixels again. */
@@ -120,10 +160,15 @@ final class PicturePieces {
         Paint.Picture picture = (Paint.Picture) piece.of.picture.fill();
         List<Shape> traced = picture.traced();
         Shape own = traced.get(piece.index);
-        boolean ground = under(traced, piece.index) < 0;
-        boolean only = ground && IntStream.range(1, traced.size()).allMatch(k -> under(traced, k) >= 0);
+        List<Integer> grounds = grounds(traced);
+        boolean ground = grounds.contains(piece.index);
         List<Shape> out = new ArrayList<>();
-        out.add(shown(piece.of.picture, known, picture, own, only));
+        out.add(shown(
+                piece.of.picture,
+                known,
+                picture,
+                own,
+                ground && grounds.size() == 1 ? -1 : ground ? room(traced, piece.index) : CUT));
         for (int k = piece.index + 1; k < traced.size(); k++) {
             if (under(traced, k) == piece.index) {
                 Path over = grown(traced.get(k), FILLED).transform(picture.place());
@@ -143,7 +188,9 @@ final class PicturePieces {
         return out;
     }
 
-    private static Shape shown(Shape of, Shape known, Paint.Picture picture, Shape own, boolean all) {
+    /** @param by how far beyond its outline it is cut, pixels; below 0 where it is not cut at all */
+    private static Shape shown(Shape of, Shape known, Paint.Picture picture, Shape own, double by) {
+        boolean all = by < 0;
         Matrix place = picture.place();
         String colour = own.fill()
                 .mainColour()
@@ -151,7 +198,7 @@ final class PicturePieces {
                 .orElse(picture.average());
         Paint part = new Paint.Picture(
                 picture.image(), picture.width(), picture.height(), place, colour, List.of(own.withName("")));
-        Path edge = grown(own, CUT).transform(place);
+        Path edge = grown(own, Math.max(0, by)).transform(place);
         return new Shape(
                 of.name(),
                 known.role(),
@@ -166,11 +213,14 @@ final class PicturePieces {
 
     /** All a traced shape covers, its line as well, and a little more. */
     private static Path grown(Shape s, double by) {
+        return Regions.outline(covered(s, by));
+    }
+
+    private static Geometry covered(Shape s, double by) {
         double line = s.stroke().visible() ? s.stroke().width() : 0;
-        return Regions.outline(
-                s.fill() instanceof Paint.None
-                        ? Regions.along(s.path(), line + 2 * by)
-                        : Regions.of(s.path()).buffer(line / 2 + by, ROUND));
+        return s.fill() instanceof Paint.None
+                ? Regions.along(s.path(), line + 2 * by)
+                : Regions.of(s.path()).buffer(line / 2 + by, ROUND);
     }
 
     /** The last shape before it that it lies in, −1 for none. */

@@ -30,7 +30,8 @@ final class Lenses {
         return rims.isEmpty()
                 ? Set.of()
                 : art.pieces().values().stream()
-                        .filter(p -> p.part().role() == PartRole.WHITE && alongRim(p.outlines(), rims, near))
+                        .filter(p -> p.part().role() == PartRole.WHITE
+                                && alongRim(p.silhouette().sampled(Welds.SAMPLES), rims, near))
                         .map(p -> p.part().parent())
                         .flatMap(Optional::stream)
                         .collect(Collectors.toSet());
