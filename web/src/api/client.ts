@@ -9,6 +9,7 @@ import type {
   BentView,
   WordSounds,
   LineView,
+  LineMade,
   ReadingView,
   LineOfScript,
   PoseBody,
@@ -229,6 +230,9 @@ export const api = {
   cancelReading: (id: string) => post<ReadingView>(`/readings/${id}/cancel`, {}),
   editLine: (id: string, base: number, edit: ShotEdit) =>
     step<LineView>(`/lines/${id}/edits`, { base, edit }),
+  /** The same where the shot after the edit is known here: it comes back only where others edited too or it is said otherwise. */
+  madeLine: (id: string, base: number, edit: ShotEdit) =>
+    step<LineView | LineMade>(`/lines/${id}/edits`, { base, edit }, { Prefer: 'return=minimal' }),
   undoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/undo`, { base }),
   redoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/redo`, { base }),
   /** @param at the frame the line begins at that is read with other words */

@@ -102,11 +102,14 @@ export async function post<T>(
 const KEPT_ALIVE = 30_000;
 
 /** A step is seen before it is answered, so it goes on its way even when the page is reloaded in that moment. */
-export async function step<T>(path: string, body: object): Promise<T> {
+export async function step<T>(path: string, body: object, headers: Record<string, string> = {}): Promise<T> {
   const count = (by: number) => useConnection.setState((s) => ({ sending: s.sending + by }));
   count(1);
   try {
-    return await post<T>(path, body, undefined, { keepalive: JSON.stringify(body).length < KEPT_ALIVE });
+    return await post<T>(path, body, undefined, {
+      keepalive: JSON.stringify(body).length < KEPT_ALIVE,
+      headers: { 'Content-Type': 'application/json', ...headers },
+    });
   } finally {
     count(-1);
   }

@@ -34,6 +34,7 @@ export type DialogueLine = Schemas['DialogueLine'];
 export type WordSounds = Schemas['WordSounds'];
 export type PlacedLine = Schemas['PlacedLine'];
 export type LineView = Schemas['LineView'];
+export type LineMade = Schemas['LineMade'];
 export type ReadingView = Schemas['ReadingView'];
 export type TierView = Schemas['TierView'];
 export type LineOfScript = Schemas['LineOfScript'];

@@ -5,6 +5,7 @@ import { DrawingThumb } from '../ui/DrawingThumb';
 import { MoodPicker } from './MoodPicker';
 import type { Span } from './spans';
 import { TimingPicker } from './TimingPicker';
+import { ComesOver } from '../shot/ComesOver';
 import { Cells } from '../ui/Cells';
 
 /** Which mouths a range of frames shows: one that is pinned, another row of them, or otherwise timed. */
@@ -104,11 +105,21 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
               <span className="block truncate text-[10px] leading-3">no mouth</span>
             </button>
           </Cells>
-          <div className="mt-2 flex flex-wrap gap-1.5">
+          <div className="mt-2 flex flex-wrap items-center gap-1.5">
             {pinned && (
               <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
                 Unpin: the sound decides
               </button>
+            )}
+            {mouth && pins.includes(run.from) && run.what !== 'nothing' && (
+              <ComesOver
+                part={mouth.id}
+                drawing={run.what}
+                frame={run.from}
+                most={run.to - run.from + 1}
+                value={line?.shot.tracks.pinsOver[run.from] ?? 0}
+                keep={(frames) => void editLine({ kind: 'come-over', frame: run.from, in: frames })}
+              />
             )}
             {elsewhere && (
               <button className="btn" onClick={() => void release(0, last)}>

@@ -11,6 +11,12 @@ declare module 'page-core' {
     of(shot: Schemas['Shot']): OpenLine;
     /** The shot without what of its tracks has not changed since an earlier state, and whose tracks those are. */
     changes(before: OpenLine): { shot: Schemas['Shot']; dials: string[]; drawings: string[] };
+    /** From what a drawing held from a frame on comes over, and how many of its pieces; null where nothing was before. */
+    crossing(
+      part: string,
+      drawing: string,
+      frame: number,
+    ): { from: string; pieces: number; over: number; could: number } | null;
     drafts(kind: string): boolean;
     draft(edit: Schemas['ShotEdit']): LineDraft;
     keyed(at: number): Record<string, number>;

@@ -1,6 +1,7 @@
 import type { ShotEdit } from '../api/client';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
+import { ComesOver } from './ComesOver';
 import type { Item } from './item';
 
 /** What can be typed about the one thing that was clicked. */
@@ -105,12 +106,14 @@ export function AboutItem({ item, edit }: { item: Item; edit: (e: ShotEdit) => v
           ))}
           <option value="nothing">nothing</option>
         </select>
-        <Small
+        <ComesOver
           key={item.id}
-          label="over in"
-          hint="Frames in which its outlines come over from the drawing before, where both have the same points; otherwise they are exchanged."
+          part={item.track.of!}
+          drawing={of.held.drawing}
+          frame={of.held.from}
+          most={of.held.to - of.held.from}
           value={of.held.in}
-          keep={(v) => set({ in: held(v, 0, of.held.to - of.held.from) })}
+          keep={(v) => set({ in: v })}
         />
       </Fields>
     );

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { ShotEdit } from '../api/client';
 import { partRuns } from '../state/partRuns';
 import { useDesk } from '../state/desk';
@@ -10,7 +10,15 @@ import { type Lane } from './lanes';
 import { HeadRuler } from './HeadRuler';
 
 /** The head of a lane: its name, and for a dial its ruler, from whose handle the way falls. */
-export function LaneHead({ lane, across, frames }: { lane: Lane; across: boolean; frames: number }) {
+export const LaneHead = memo(function LaneHead({
+  lane,
+  across,
+  frames,
+}: {
+  lane: Lane;
+  across: boolean;
+  frames: number;
+}) {
   return (
     <div
       className={`absolute flex min-w-0 overflow-hidden ${across ? `border-b border-line px-2 ${lane.dial ? 'flex-col justify-center' : 'items-center gap-1'}` : 'flex-col border-l border-line px-1 pt-1'}`}
@@ -34,7 +42,7 @@ export function LaneHead({ lane, across, frames }: { lane: Lane; across: boolean
       {lane.dial && <HeadRuler dial={lane.dial} across={across} size={lane.size} />}
     </div>
   );
-}
+});
 
 /** Puts something on a track from the frame on the stage on. */
 function AddHere({ lane, frames }: { lane: Lane; frames: number }) {

@@ -17,8 +17,16 @@ import { sameTrack } from './tracks';
 import { type Lane, lanesOf, Paper, sizeOf } from './lanes';
 import { Ground, Numbers, SheetHead } from './SheetGround';
 import { useSheet, zoomBy } from './sheetState';
-import { LaneItems, useSeen, useSeenLanes, useValues, useWheelZoom } from './sheetView';
-import { symbolOf, Thumbs } from './Thumbs';
+import {
+  thumbsOf,
+  useLaneItems,
+  useSeen,
+  useSeenLanes,
+  useSteadied,
+  useValues,
+  useWheelZoom,
+} from './sheetView';
+import { Thumbs } from './Thumbs';
 import { useSheetHands } from './useSheetHands';
 import { RightMenu } from '../ui/RightMenu';
 import { cuttingChoices, cuttingFirst } from './cuttingChoices';
@@ -46,9 +54,11 @@ export function Sheet({ shot }: { shot: Shot }) {
   const scroller = useRef<HTMLDivElement>(null);
   const [picking, setPicking] = useState<{ run: Span; at: DOMRect } | null>(null);
   const frames = shot.frames;
-  const lanes = useMemo(
-    () => lanesOf(character, shot, shown, held === '' ? [] : held.split(' '), across),
-    [character, shot, shown, held, across],
+  const lanes = useSteadied(
+    useMemo(
+      () => lanesOf(character, shot, shown, held === '' ? [] : held.split(' '), across),
+      [character, shot, shown, held, across],
+    ),
   );
   const paper = useMemo(() => new Paper(across, zoom), [across, zoom]);
   const wide = sizeOf(lanes);
@@ -68,14 +78,9 @@ export function Sheet({ shot }: { shot: Shot }) {
   const runs = useMemo(() => spans(mouths), [mouths]);
   const mouth = character.rig.parts.find((p) => p.id === character.voice.mouths.part);
   const values = useValues(shot, open);
-  const items = useMemo(() => new LaneItems(shot, character), [shot, character]);
-  const thumbOf = useCallback(
-    (part: string | undefined) => (drawing: string) => {
-      const art = character.rig.parts.find((p) => p.id === part)?.drawings.find((d) => d.id === drawing)?.art;
-      return art ? `#${symbolOf(art)}` : '';
-    },
-    [character],
-  );
+  const items = useLaneItems(shot, character);
+  const thumbOf = useMemo(() => thumbsOf(character), [character]);
+  const nameOf = useCallback((d: string) => mouth?.drawings.find((x) => x.id === d)?.name ?? d, [mouth]);
   const cards = useMemo(
     () =>
       character.rig.parts
@@ -226,7 +231,7 @@ export function Sheet({ shot }: { shot: Shot }) {
                         pins={shot.tracks.pins}
                         chosen={picking ? `mouth ${picking.run.from} ${picking.run.to}` : null}
                         thumb={thumbOf(mouth?.id)}
-                        name={(d) => mouth?.drawings.find((x) => x.id === d)?.name ?? d}
+                        name={nameOf}
                       />
                     );
                   case 'DIAL': {

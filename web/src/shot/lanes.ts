@@ -113,6 +113,18 @@ export function lanesOf(
   });
 }
 
+/** The lanes as they are now, each the very one it was before where nothing about it changed: what is drawn of it stays. */
+export function steadied(before: Lane[], now: Lane[]): Lane[] {
+  const known = new Map(before.map((l) => [l.key, l]));
+  const lanes = now.map((l) => {
+    const was = known.get(l.key);
+    return was && was.name === l.name && was.dial === l.dial && was.at === l.at && was.size === l.size
+      ? was
+      : l;
+  });
+  return lanes.length === before.length && lanes.every((l, i) => l === before[i]) ? before : lanes;
+}
+
 export const sizeOf = (lanes: Lane[]) => lanes.reduce((sum, l) => sum + l.size, 0);
 
 /** Where things are drawn, whichever way time runs. */

@@ -1,10 +1,11 @@
 import type { OpenLine } from 'page-core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Character, DialKey, Shot, Way } from '../api/client';
 import { itemsOn } from './items';
 import { type Item } from './item';
-import type { Lane } from './lanes';
+import { type Lane, steadied } from './lanes';
 import { useSheet, zoomBy } from './sheetState';
+import { symbolOf } from './Thumbs';
 
 /** Frames that are drawn beyond what is seen, so that a little scrolling draws nothing anew. */
 const BEYOND = 24;
@@ -130,14 +131,69 @@ const sameWay = (a: Way, b: Way) =>
     b.kind !== 'curve' ||
     (a.x1 === b.x1 && a.y1 === b.y1 && a.x2 === b.x2 && a.y2 === b.y2));
 
+/** For each part how a drawing of it is referred to on the sheet: always the same function, so that lanes stay as they are drawn. */
+export function thumbsOf(character: Character): (part: string | undefined) => (drawing: string) => string {
+  const thumbs = new Map<string | undefined, (drawing: string) => string>();
+  return (part) => {
+    const known = thumbs.get(part);
+    if (known) return known;
+    const drawings = character.rig.parts.find((p) => p.id === part)?.drawings;
+    const thumb = (drawing: string) => {
+      const art = drawings?.find((d) => d.id === drawing)?.art;
+      return art ? `#${symbolOf(art)}` : '';
+    };
+    thumbs.set(part, thumb);
+    return thumb;
+  };
+}
+
+/** What was worked out last, for the next time. */
+class Last<T> {
+  private value: T | null = null;
+
+  next(make: (before: T | null) => T): T {
+    this.value = make(this.value);
+    return this.value;
+  }
+}
+
+/** The lanes of a shot; those that have not changed are the very ones they were. */
+export function useSteadied(now: Lane[]): Lane[] {
+  const [last] = useState(() => new Last<Lane[]>());
+  return useMemo(() => last.next((before) => steadied(before ?? [], now)), [last, now]);
+}
+
+/** What lies on the lanes of a shot, while it changes. */
+export function useLaneItems(shot: Shot, character: Character): LaneItems {
+  const [last] = useState(() => new Last<LaneItems>());
+  return useMemo(
+    () => last.next((before) => new LaneItems(shot, character, before)),
+    [last, shot, character],
+  );
+}
+
 /** What lies on the lanes of a shot, worked out when it is asked for. */
 export class LaneItems {
   private readonly known = new Map<string, Item[]>();
 
+  /** @param before of an earlier state of the shot: what lies on tracks that have not changed is not worked out again */
   constructor(
     private readonly shot: Shot,
     private readonly character: Character,
-  ) {}
+    before: LaneItems | null,
+  ) {
+    if (before?.character !== character) return;
+    const { dials, drawings } = before.shot.tracks;
+    for (const [key, items] of before.known) {
+      const track = items[0]?.track;
+      const of = track?.of ?? '';
+      const same =
+        track?.sort === 'DIAL'
+          ? dials[of] === shot.tracks.dials[of]
+          : track?.sort === 'DRAWINGS' && drawings[of] === shot.tracks.drawings[of];
+      if (same) this.known.set(key, items);
+    }
+  }
 
   on(lane: Lane): Item[] {
     let items = this.known.get(lane.key);

@@ -2,7 +2,7 @@ import type { OpenCharacter, OpenLine } from 'page-core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { LineView, Shot, ShotEdit } from '../api/client';
 import { NO_TRACKS } from '../shot/noTracks';
-import { ActedShot, useActed, useKeyed } from './acted';
+import { ActedShot, isComposed, useActed, useKeyed } from './acted';
 import { useDesk } from './desk';
 import type { Director } from './director';
 
@@ -92,6 +92,29 @@ describe('the acted shot', () => {
     expect(keys()).toBe(4);
     await b;
     expect(keys()).toBe(4);
+  });
+
+  it('goes on with what it foresaw where the server answers that just this edit was made', async () => {
+    const before = useActed.getState().line!;
+    expect(acted.foresees(SET)).toBe(true);
+    expect(acted.foresees({ kind: 'place-line', at: 0 } as never)).toBe(false);
+    const answer = await acted.send(SET, async () =>
+      acted.foreseen(before, SET, { id: 'l', revision: 2 } as never)!,
+    );
+    expect(isComposed(answer)).toBe(true);
+    expect(isComposed(before)).toBe(false);
+    expect(answer.revision).toBe(2);
+    expect(answer.shot.tracks.dials.turn).toHaveLength(3);
+    expect(answer.shot.tracks.dials.nod).toBe(before.shot.tracks.dials.nod);
+    expect(useActed.getState().line).toBe(answer);
+    expect(keys()).toBe(3);
+    // the next one is made on top of it, and what it does not know it leaves to the server
+    expect(
+      acted.foreseen(answer, SET, { id: 'l', revision: 3 } as never)?.shot.tracks.dials.turn,
+    ).toHaveLength(4);
+    expect(acted.foreseen(before, SET, { id: 'l', revision: 3 } as never)).toBeNull();
+    const refused: ShotEdit = { kind: 'stretch-frames', tracks: [], from: 0, to: 1, length: 2 };
+    expect(acted.foreseen(answer, refused, { id: 'l', revision: 3 } as never)).toBeNull();
   });
 
   it('takes an edit back that is refused', async () => {

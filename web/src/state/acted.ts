@@ -1,6 +1,6 @@
 import type { OpenCharacter, OpenLine } from 'page-core';
 import { create } from 'zustand';
-import type { LineView, Shot, ShotEdit } from '../api/client';
+import type { LineMade, LineView, Shot, ShotEdit } from '../api/client';
 import { useDesk } from './desk';
 import type { Director } from './director';
 
@@ -31,6 +31,8 @@ export class ActedShot {
   private open: OpenLine | null = null;
   private rules: OpenCharacter | null = null;
   private director: Director | null = null;
+  /** A line that is about to stand, with the rules over it. */
+  private ready: { line: LineView; open: OpenLine } | null = null;
   private waiting: ShotEdit[] = [];
   private drafted: ShotEdit | null = null;
   /** What came of the edits on their way: it stays while a hand tries others out on top of it. */
@@ -54,7 +56,8 @@ export class ActedShot {
     const changed = this.standing !== line || !same;
     if (!line || !rules) this.open = null;
     else if (!this.open || this.rules !== rules || !same) this.open = rules.line(line.shot);
-    else if (changed) this.open = this.open.of(line.shot);
+    else if (changed) this.open = this.ready?.line === line ? this.ready.open : this.open.of(line.shot);
+    this.ready = null;
     this.standing = line;
     this.rules = rules;
     this.director = director;
@@ -76,6 +79,25 @@ export class ActedShot {
       this.show();
       throw e;
     }
+  }
+
+  /** Whether what an edit makes of the shot is known here before the server says it. */
+  foresees(edit: ShotEdit): boolean {
+    return this.open?.drafts(edit.kind) ?? false;
+  }
+
+  /**
+   * The line after an edit that the server made of just the state that is known here.
+   *
+   * @returns null where the rules here do not make it
+   */
+  foreseen(before: LineView, edit: ShotEdit, answer: LineMade): LineView | null {
+    const open = before === this.standing ? tried(this.open, edit) : null;
+    if (!open || open === this.open) return null;
+    const line = { ...before, ...answer, shot: changed(open, this.open!, before.shot) };
+    composed.add(line);
+    this.ready = { line, open };
+    return line;
   }
 
   /** The same edit may wait twice: only the first of them is over. */
@@ -120,6 +142,11 @@ export class ActedShot {
     tellKeyed();
   }
 }
+
+/** Lines that were put together here: what they share with the line before is the very same. */
+const composed = new WeakSet<object>();
+
+export const isComposed = (line: unknown) => composed.has(line as object);
 
 /** A later state of a shot; what has not changed of its tracks is taken from the earlier one, whose text is known. */
 function changed(open: OpenLine, before: OpenLine, known: Shot): Shot {

@@ -21,6 +21,7 @@ function rules(by = 0): OpenCharacter {
     plain: () => spoken,
     of: () => spoken,
     changes: () => ({ shot: {} as never, dials: [], drawings: [] }),
+    crossing: () => null,
     drafts: () => false,
     draft: () => ({ after: () => null, refused: () => '' }),
     keyed: () => ({}),

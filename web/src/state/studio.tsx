@@ -12,7 +12,7 @@ import {
 import { useAskEvery } from '../api/changes';
 import { isAway, useConnection, whenThere } from '../api/connection';
 import { opened, useRules } from '../rules/rules';
-import { ActedShot } from './acted';
+import { ActedShot, isComposed } from './acted';
 import { Ahead } from './ahead';
 import { useDesk } from './desk';
 import { Director } from './director';
@@ -89,7 +89,8 @@ export function StudioProvider({
     queryKey: ['line', lineId],
     queryFn: () => api.line(lineId!),
     enabled: lineId !== null,
-    structuralSharing: (old, fresh) => replaceEqualDeep(old, newest(old, fresh)),
+    structuralSharing: (old, fresh) =>
+      isComposed(fresh) ? newest(old, fresh) : replaceEqualDeep(old, newest(old, fresh)),
   });
   // a character is shown together with its own art: while new art is on its way the last pair stays
   const fresh = character.data;
@@ -204,7 +205,7 @@ export function StudioProvider({
           ? acted
               .send(edit, () => {
                 let answer: LineView | null = null;
-                const made = changeLine(async (l) => (answer = await api.editLine(l.id, l.revision, edit)));
+                const made = changeLine(async (l) => (answer = await editedLine(acted, l, edit)));
                 return made.then((done) => {
                   if (!done || !answer) throw new NotMade();
                   return answer;
@@ -266,6 +267,14 @@ export function StudioProvider({
   if (character.error && !studio && !(character.error instanceof Refusal && isAway(character.error)))
     return <>{asMessage(character.error).message}</>;
   return studio ? <Context.Provider value={studio}>{children}</Context.Provider> : <>{waiting}</>;
+}
+
+/** An edit made and answered: the whole line comes back only where it is not known here what it is after the edit. */
+async function editedLine(acted: ActedShot, line: LineView, edit: ShotEdit): Promise<LineView> {
+  if (!acted.foresees(edit)) return api.editLine(line.id, line.revision, edit);
+  const answer = await api.madeLine(line.id, line.revision, edit);
+  if ('shot' in answer) return answer;
+  return acted.foreseen(line, edit, answer) ?? api.line(line.id);
 }
 
 /** The drawing a part shows on the stage at this moment, 'nothing' for none. */

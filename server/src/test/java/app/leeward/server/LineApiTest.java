@@ -127,6 +127,33 @@ class LineApiTest {
                 .isEqualTo(422);
     }
 
+    /** Who knows what an edit makes is not sent it back, unless it is not what they know. */
+    @Test
+    void whoForeseesAnEditIsToldItsRevisionAlone() {
+        JsonNode line = record(LINE.wav(), LINE.words()).json();
+        String at = "/api/v1/lines/" + line.get("id").asText();
+        String key = "{\"base\":%d,\"edit\":{\"kind\":\"set-keys\",\"keys\":{\"turn\":"
+                + "[{\"frame\":%d,\"value\":7,\"way\":{\"kind\":\"even\"},\"bow\":0}]}}}";
+        Client.Answer first = client.postForeseen(at + "/edits", String.format(key, 1, 3));
+        assertThat(first.header("Preference-Applied")).isEqualTo("return=minimal");
+        assertThat(first.json().fieldNames()).toIterable().containsExactly("id", "revision", "undo", "redo");
+        assertThat(first.json().get("revision").asInt()).isEqualTo(2);
+        assertThat(first.json().at("/undo/message").asText()).isNotBlank();
+        Client.Answer onOld = client.postForeseen(
+                at + "/edits", "{\"base\":1,\"edit\":{\"kind\":\"rename-shot\",\"name\":\"Other\"}}");
+        assertThat(onOld.json().at("/shot/tracks/dials/turn"))
+                .as("another edit came between")
+                .hasSize(1);
+        Client.Answer mouth = client.postForeseen(
+                at + "/edits",
+                "{\"base\":3,\"edit\":{\"kind\":\"pin-mouth\",\"from\":20,\"to\":23,\"drawing\":\"surprise\"}}");
+        assertThat(drawingAt(mouth.json(), 21)).as("the mouths are others").isEqualTo("surprise");
+        assertThat(client.get(at).json().at("/shot/tracks/dials/turn/0/frame").asInt())
+                .isEqualTo(3);
+        assertThat(client.post(at + "/edits", String.format(key, 4, 5)).json().has("shot"))
+                .isTrue();
+    }
+
     @Test
     void aWordNobodyKnowsIsGuessedCorrectedAndRemembered() {
         JsonNode line =

@@ -3,6 +3,8 @@ package app.leeward.core.edit;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Path;
+import app.leeward.core.art.Point;
+import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.dial.Dial;
@@ -12,14 +14,19 @@ import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.WristBend;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 
 /** What the edits of the shape editor have in common: they change one shape, or the list of shapes, of one drawing. */
 final class Redrawing {
+    /** Points nearer to each other than this are one, units. */
+    private static final double SAME_PLACE = 1e-9;
+
     private Redrawing() {}
 
     static Outcome shapes(Character c, String part, String drawing, UnaryOperator<List<Shape>> change) {
@@ -40,6 +47,12 @@ final class Redrawing {
     }
 
     static Outcome shape(Character c, String part, String drawing, int shape, UnaryOperator<Shape> change) {
+        return shape(c, part, drawing, shape, change, false);
+    }
+
+    /** @param anew whether the points are others even where they are as many, so that what dials do to them follows in any case */
+    static Outcome shape(
+            Character c, String part, String drawing, int shape, UnaryOperator<Shape> change, boolean anew) {
         Outcome redrawn = shapes(c, part, drawing, all -> {
             List<Shape> out = new ArrayList<>(all);
             if (shape < 0 || shape >= out.size()) {
@@ -56,7 +69,8 @@ final class Redrawing {
             return out;
         });
         return redrawn instanceof Outcome.Done done
-                ? new Outcome.Done(reshaped(c, done.character(), part, drawing, change))
+                ? new Outcome.Done(
+                        weighed(c, reshaped(c, done.character(), part, drawing, change, anew), part, drawing))
                 : redrawn;
     }
 
@@ -65,7 +79,7 @@ final class Redrawing {
      * the stop, and the difference is what the stop does now.
      */
     private static Character reshaped(
-            Character before, Character after, String part, String drawing, UnaryOperator<Shape> change) {
+            Character before, Character after, String part, String drawing, UnaryOperator<Shape> change, boolean anew) {
         boolean named = before.controls().dials().stream()
                 .flatMap(d -> d.stops().stream())
                 .anyMatch(s -> s.reshapes().containsKey(part));
@@ -81,7 +95,7 @@ final class Redrawing {
                             for (PointDeltas r : s.reshapes().getOrDefault(part, List.of())) {
                                 if (r.drawing().equals(drawing) && r.shape() < was.size()) {
                                     Optional<PointDeltas> now =
-                                            following(r, was.get(r.shape()), is.get(r.shape()), change);
+                                            following(r, was.get(r.shape()), is.get(r.shape()), change, anew);
                                     out = now.isPresent() ? out.with(part, now.get()) : out;
                                 }
                             }
@@ -92,8 +106,9 @@ final class Redrawing {
         return after.withDials(dials, after.controls().pads());
     }
 
-    private static Optional<PointDeltas> following(PointDeltas r, Shape was, Shape is, UnaryOperator<Shape> change) {
-        if (r.fits(is.path()) || !r.fits(was.path())) {
+    private static Optional<PointDeltas> following(
+            PointDeltas r, Shape was, Shape is, UnaryOperator<Shape> change, boolean anew) {
+        if (was.path().equals(is.path()) || !anew && r.fits(is.path()) || !r.fits(was.path())) {
             return Optional.empty();
         }
         double[] shifts = r.shifts().stream()
@@ -103,6 +118,47 @@ final class Redrawing {
         return there.points().size() == is.path().points().size()
                 ? Optional.of(PointDeltas.between(r.drawing(), r.shape(), is.path(), there))
                 : Optional.empty();
+    }
+
+    /** What was said of how single points follow the wrist goes with the points where their numbers change. */
+    private static Character weighed(Character before, Character after, String part, String drawing) {
+        WristBend bend = after.part(part).flatMap(Part::wristBend).orElse(null);
+        if (bend == null || bend.weights().isEmpty()) {
+            return after;
+        }
+        List<Shape> was = of(before, part, drawing);
+        List<Shape> is = of(after, part, drawing);
+        List<WristBend.PointWeight> weights = bend.weights().stream()
+                .flatMap(w -> w.drawing().equals(drawing) && w.shape() < Math.min(was.size(), is.size())
+                        ? following(
+                                w, was.get(w.shape()).path(), is.get(w.shape()).path())
+                                .stream()
+                        : Stream.of(w))
+                .toList();
+        return after.withPart(part, p -> p.withWristBend(Optional.of(new WristBend(bend.reach(), weights))));
+    }
+
+    private static Optional<WristBend.PointWeight> following(WristBend.PointWeight w, Path was, Path is) {
+        if (was.segments().size() == is.segments().size() && was.steppedLike(is)) {
+            return Optional.of(w);
+        }
+        Optional<Point> held =
+                w.at() < was.segments().size() ? end(was.segments().get(w.at())) : Optional.empty();
+        for (int i = 0; held.isPresent() && i < is.segments().size(); i++) {
+            Optional<Point> here = end(is.segments().get(i));
+            if (here.isPresent() && here.get().distance(held.get()) < SAME_PLACE) {
+                return Optional.of(new WristBend.PointWeight(w.drawing(), w.shape(), i, w.weight()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Point> end(Segment s) {
+        return s instanceof Segment.Cubic c
+                ? Optional.of(c.to())
+                : s instanceof Segment.Line l
+                        ? Optional.of(l.to())
+                        : s instanceof Segment.Move m ? Optional.of(m.to()) : Optional.empty();
     }
 
     private static List<Shape> of(Character c, String part, String drawing) {

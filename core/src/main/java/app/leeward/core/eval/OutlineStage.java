@@ -10,6 +10,7 @@ import app.leeward.core.dial.Channel;
 import app.leeward.core.dial.Dial;
 import app.leeward.core.dial.PointDeltaCurve;
 import app.leeward.core.dial.Purpose;
+import app.leeward.core.morph.Pieces;
 import app.leeward.core.rig.Blend;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
@@ -151,26 +152,27 @@ final class OutlineStage {
         return art == drawn ? List.of() : art.shapes().stream().map(Shape::path).toList();
     }
 
-    /** The same art where nothing comes over, and where the two have not the same points. */
+    /** The same art where nothing comes over; a piece comes over where the piece it goes with takes the same steps. */
     private Artwork blended(int part, String drawing, Artwork art, Blend blend) {
         if (blend == null || blend.left() == 0 || !blend.to().equals(drawing)) {
             return art;
         }
-        List<Shape> shapes = art.shapes();
-        List<Shape> from =
-                rig.parts[part].drawing(blend.from()).map(d -> d.art().shapes()).orElse(List.of());
-        boolean same = from.size() == shapes.size();
-        for (int s = 0; same && s < from.size(); s++) {
-            same = from.get(s).path().steppedLike(shapes.get(s).path());
-        }
-        if (!same) {
+        Artwork from = rig.parts[part].drawing(blend.from()).map(Drawing::art).orElse(null);
+        if (from == null) {
             return art;
         }
+        List<Shape> shapes = art.shapes();
+        int[] partners = Pieces.paired(from, art);
         List<Path> outlines = new ArrayList<>(shapes.size());
-        for (int s = 0; s < from.size(); s++) {
-            outlines.add(shapes.get(s).path().towards(from.get(s).path(), blend.left()));
+        boolean over = false;
+        for (int s = 0; s < partners.length; s++) {
+            Path own = shapes.get(s).path();
+            Path other = partners[s] < 0 ? null : from.shapes().get(partners[s]).path();
+            boolean comes = other != null && other.steppedLike(own);
+            outlines.add(comes ? own.towards(other, blend.left()) : own);
+            over |= comes;
         }
-        return art.withOutlines(outlines);
+        return over ? art.withOutlines(outlines) : art;
     }
 
     /** The same art when no dial pulls it. */

@@ -95,6 +95,7 @@ public enum RefusalCode {
     OWN_EDGE,
     PLACE,
     PLAY_LENGTH,
+    POINTS_MATCHED,
     REACH,
     ROUND,
     RUN_EMPTY,

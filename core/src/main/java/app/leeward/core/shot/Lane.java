@@ -2,6 +2,7 @@ package app.leeward.core.shot;
 
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.CuePlacement;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -163,20 +164,33 @@ abstract class Lane<T> {
     private static final class Mouths extends Held {
         @Override
         List<HeldDrawing> on(Tracks tracks) {
-            return joined(tracks.pins().entrySet().stream()
-                    .map(e -> new HeldDrawing(e.getKey(), e.getKey() + 1, e.getValue()))
-                    .toList());
+            List<HeldDrawing> all = new ArrayList<>();
+            tracks.pins().forEach((frame, drawing) -> {
+                HeldDrawing last = all.isEmpty() ? null : all.get(all.size() - 1);
+                int in = tracks.pinsOver().getOrDefault(frame, 0);
+                if (in == 0
+                        && last != null
+                        && last.to() == frame
+                        && last.drawing().equals(drawing)) {
+                    all.set(all.size() - 1, over(last, last.from(), frame + 1));
+                } else {
+                    all.add(new HeldDrawing(frame, frame + 1, drawing, in));
+                }
+            });
+            return all;
         }
 
         @Override
         Tracks with(Tracks tracks, List<HeldDrawing> items) {
             Map<Integer, String> pins = new TreeMap<>();
-            for (HeldDrawing h : items) {
+            Map<Integer, Integer> over = new TreeMap<>();
+            for (HeldDrawing h : joined(items)) {
+                over.put(h.from(), h.in());
                 for (int f = h.from(); f < h.to(); f++) {
                     pins.put(f, h.drawing());
                 }
             }
-            return tracks.withPins(pins);
+            return tracks.withPins(pins).withPinsOver(over);
         }
     }
 

@@ -128,7 +128,30 @@ public final class Playhead {
         String part = evaluator.character().voice().mouths().part().orElseThrow();
         Pose speaking = cued.saying(part, mouths.get().at(at));
         String pin = shot.tracks().pins().get(at);
-        return pin == null ? speaking : speaking.withPins(Map.of(part, pin));
+        return pin == null ? speaking : comingOver(speaking.withPins(Map.of(part, pin)), part, pin, at);
+    }
+
+    /** A pinned mouth on its way from the one that is shown before it. */
+    private Pose comingOver(Pose pose, String part, String pin, int at) {
+        Map<Integer, String> pins = shot.tracks().pins();
+        int begins = at;
+        while (!shot.tracks().pinsOver().containsKey(begins) && pin.equals(pins.get(begins - 1))) {
+            begins--;
+        }
+        int in = shot.tracks().pinsOver().getOrDefault(begins, 0);
+        double left = new HeldDrawing(begins, at + 1, pin, in).left(at);
+        if (left == 0 || begins == 0) {
+            return pose;
+        }
+        Map<String, Blend> blends = new HashMap<>(pose.blends());
+        blends.put(part, new Blend(mouthAt(begins - 1), pin, left));
+        return pose.withBlends(blends);
+    }
+
+    private String mouthAt(int frame) {
+        int at = exposed(frame);
+        String pin = shot.tracks().pins().get(at);
+        return pin != null ? pin : mouths.orElseThrow().at(at);
     }
 
     private Pose acted(int frame, Pose live) {
@@ -201,6 +224,19 @@ public final class Playhead {
             }
         });
         return blends;
+    }
+
+    /** What a part shows before a drawing that is held, or a mouth that is pinned, from a frame on; empty where nothing is before it. */
+    public Optional<String> shownBefore(String part, int frame) {
+        boolean spoken = mouths.isPresent()
+                && evaluator
+                        .character()
+                        .voice()
+                        .mouths()
+                        .part()
+                        .filter(part::equals)
+                        .isPresent();
+        return spoken ? Optional.of(frame - 1).filter(f -> f >= 0).map(this::mouthAt) : before(part, frame);
     }
 
     private Optional<String> before(String part, int frame) {

@@ -127,7 +127,7 @@ public record Shot(
     }
 
     /** Whether its mouths are the same as those of another shot, whatever else is acted in it. */
-    boolean speaksLike(Shot other) {
+    public boolean speaksLike(Shot other) {
         return frames == other.frames
                 && rules.equals(other.rules)
                 && mood.equals(other.mood)

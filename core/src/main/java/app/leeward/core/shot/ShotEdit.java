@@ -32,6 +32,7 @@ public sealed interface ShotEdit
                 ShotEdit.Feel,
                 ShotEdit.PinMouth,
                 ShotEdit.ReleaseMouth,
+                ShotEdit.ComeOver,
                 ShotEdit.LayBlinks,
                 ShotEdit.SetBlink,
                 ShotEdit.DropBlink,
@@ -173,6 +174,36 @@ public sealed interface ShotEdit
         @Override
         public String describe() {
             return "Pinned mouth '" + drawing + "' on frames " + from + " to " + to;
+        }
+    }
+
+    /**
+     * Lets a pinned mouth come over from the one that is shown before it, where both have the same points.
+     *
+     * @param frame the first frame it is pinned to
+     * @param in frames; 0 to exchange them
+     */
+    record ComeOver(int frame, int in) implements ShotEdit {
+        @Override
+        public Shot apply(Shot shot) {
+            if (!shot.tracks().pins().containsKey(frame)) {
+                throw new Refusal(RefusalCode.NOT_HELD, "No mouth is pinned to frame " + frame + ".");
+            }
+            Map<Integer, Integer> over = new TreeMap<>(shot.tracks().pinsOver());
+            over.put(frame, in);
+            return shot.withTracks(shot.tracks().withPinsOver(over));
+        }
+
+        @Override
+        public Set<Touch> touches() {
+            return frames(frame, frame);
+        }
+
+        @Override
+        public String describe() {
+            return in == 0
+                    ? "Exchanged the mouth at frame " + frame + " at once"
+                    : "Let the mouth at frame " + frame + " come over in " + in + (in == 1 ? " frame" : " frames");
         }
     }
 

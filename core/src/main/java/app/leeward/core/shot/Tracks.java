@@ -29,6 +29,7 @@ import java.util.function.ToIntFunction;
  * @param moods stretches that are said in another mood than the shot's, in rising order, none overlapping
  * @param timings stretches in which mouths lead and are held otherwise, in rising order, none overlapping
  * @param kits what is worn, in rising order
+ * @param pinsOver for pinned mouths that come over from the mouth before, by the frame at which they begin, in how many frames
  */
 @RecordBuilder
 public record Tracks(
@@ -42,17 +43,19 @@ public record Tracks(
         List<ShotNote> notes,
         List<MoodSpan> moods,
         List<TimingSpan> timings,
-        List<KitSpan> kits)
+        List<KitSpan> kits,
+        Map<Integer, Integer> pinsOver)
         implements TracksBuilder.With {
     public static final Tracks EMPTY = new Tracks(
             Map.of(), List.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of(),
-            List.of());
+            List.of(), Map.of());
 
     /** Most keys of one dial, and most of what one other track holds. */
     static final int MOST = 20_000;
 
     public Tracks {
         pins = pins == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(pins));
+        pinsOver = comingOver(pinsOver, pins);
         blinks = rising(blinks, Comparator.comparingInt(Blink::frame));
         cues = rising(cues, Comparator.comparingInt(CuePlacement::frame).thenComparing(CuePlacement::cue));
         gestures = rising(gestures, Comparator.comparingInt(Gesture::from).thenComparing(Gesture::run));
@@ -93,6 +96,24 @@ public record Tracks(
                 requireApart("drawing of " + part, held, HeldDrawing::from, HeldDrawing::to);
             }
         });
+    }
+
+    /** What is said of a mouth that is not pinned any more is forgotten; stored before mouths could come over. */
+    private static Map<Integer, Integer> comingOver(Map<Integer, Integer> over, Map<Integer, String> pins) {
+        if (over == null || over.isEmpty()) {
+            return Map.of();
+        }
+        Map<Integer, Integer> kept = new TreeMap<>();
+        over.forEach((frame, in) -> {
+            if (in < 0) {
+                throw new Refusal(
+                        RefusalCode.PLAY_LENGTH, "A mouth comes over in 0 frames or more, not in " + in + ".");
+            }
+            if (in > 0 && pins.containsKey(frame)) {
+                kept.put(frame, in);
+            }
+        });
+        return kept.isEmpty() ? Map.of() : Collections.unmodifiableMap(kept);
     }
 
     private static <T> List<T> rising(List<T> all, Comparator<T> order) {

@@ -202,7 +202,8 @@ class RefusalsTest {
                 of(RefusalCode.AT_REST, FACE, new RecordCorner("turn", 0, "gaze-across", 1, nudge)),
                 of(RefusalCode.BAD_STOP, FACE, new Record("turn", 0, nudge)),
                 of(RefusalCode.BAD_STOP, FACE, new Record("turn", 1000, nudge)),
-                of(RefusalCode.NO_SUCH_POINT, FACE, new AddPoint("nose", drawing("nose"), 0, 0, 0.5)));
+                of(RefusalCode.NO_SUCH_POINT, FACE, new AddPoint("nose", drawing("nose"), 0, 0, 0.5)),
+                of(RefusalCode.POINTS_MATCHED, FACE, new MatchPoints("nose", drawing("nose"), drawing("nose"))));
     }
 
     private static Viseme lastServed() {

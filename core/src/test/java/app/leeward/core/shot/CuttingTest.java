@@ -92,7 +92,8 @@ class CuttingTest {
                 List.of(new ShotNote(step * r.nextInt(30), step * 40, "slower", "Ilse")),
                 moods,
                 timings,
-                kits);
+                kits,
+                r.nextBoolean() ? Map.of() : Map.of(pins.keySet().iterator().next(), step));
     }
 
     @Seeded

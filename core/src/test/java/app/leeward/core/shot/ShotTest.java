@@ -16,6 +16,7 @@ import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.RefusalCode;
+import app.leeward.core.rig.Blend;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.speech.DialogueLine;
@@ -105,6 +106,28 @@ class ShotTest {
         assertThat(released).isEqualTo(SHOT);
         assertThatThrownBy(() -> new ShotEdit.PinMouth(20, 99, "rest").apply(SHOT))
                 .hasMessage("Frames 20 to 99 do not lie within 0 to 23.");
+    }
+
+    /** Pinned from frame 12 on, a mouth comes over from what is said before it; of four frames the second leaves 1 − (3t² − 2t³), t = 2/5. */
+    @Test
+    void aPinnedMouthComesOverFromTheOneThatIsSaid() {
+        Shot pinned = new ShotEdit.PinMouth(12, 18, "rest").apply(SHOT);
+        Shot over = new ShotEdit.ComeOver(12, 4).apply(pinned);
+        Playhead head = new Playhead(new Evaluator(FACE), over);
+        assertThat(head.poseAt(11, Pose.REST).blends()).isEmpty();
+        assertThat(head.poseAt(13, Pose.REST).blends().get("mouth"))
+                .isEqualTo(new Blend(head.mouths().orElseThrow().at(11), "rest", 1 - 0.4 * 0.4 * (3 - 0.8)));
+        assertThat(head.poseAt(16, Pose.REST).blends()).isEmpty();
+        assertThat(head.shownBefore("mouth", 12)).contains("ah");
+        assertThat(head.shownBefore("mouth", 0)).isEmpty();
+        assertThat(head.shownBefore("nose", 5))
+                .contains(FACE.part("nose").orElseThrow().shown());
+        assertThat(new ShotEdit.ComeOver(12, 0).apply(over)).isEqualTo(pinned);
+        assertThat(new ShotEdit.ReleaseMouth(12, 18).apply(over)).isEqualTo(SHOT);
+        Refused.because(RefusalCode.NOT_HELD, () -> new ShotEdit.ComeOver(3, 2).apply(over));
+        Refused.because(RefusalCode.PLAY_LENGTH, () -> new ShotEdit.ComeOver(12, -1).apply(over));
+        Shot later = new ActingEdit.MoveFrames(List.of(Track.of(Track.Sort.MOUTHS)), 12, 19, 2).apply(over);
+        assertThat(later.tracks().pinsOver()).as("it goes with its mouth").isEqualTo(Map.of(14, 4));
     }
 
     @Test

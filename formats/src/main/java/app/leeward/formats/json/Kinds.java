@@ -57,6 +57,7 @@ import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.MakeViews;
 import app.leeward.core.edit.MarkFingers;
 import app.leeward.core.edit.Mask;
+import app.leeward.core.edit.MatchPoints;
 import app.leeward.core.edit.MendAll;
 import app.leeward.core.edit.MendLid;
 import app.leeward.core.edit.MendMouth;
@@ -219,6 +220,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("mend-all", MendAll.class),
                     entry("move-point", MovePoint.class),
                     entry("add-point", AddPoint.class),
+                    entry("match-points", MatchPoints.class),
                     entry("remove-point", RemovePoint.class),
                     entry("round-point", RoundPoint.class),
                     entry("order-shape", OrderShape.class),
@@ -301,6 +303,7 @@ public record Kinds<T>(Class<T> sealed, Map<String, Class<? extends T>> options)
                     entry("expose", ShotEdit.Expose.class),
                     entry("feel", ShotEdit.Feel.class),
                     entry("pin-mouth", ShotEdit.PinMouth.class),
+                    entry("come-over", ShotEdit.ComeOver.class),
                     entry("release-mouth", ShotEdit.ReleaseMouth.class),
                     entry("lay-blinks", ShotEdit.LayBlinks.class),
                     entry("set-blink", ShotEdit.SetBlink.class),

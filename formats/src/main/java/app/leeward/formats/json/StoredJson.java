@@ -29,7 +29,7 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 17;
+    public static final int SCHEMA = 18;
 
     /** From 1 to 2, from 2 to 3, and so on. */
     private static final List<Upgrade> UPGRADES = List.of(
@@ -40,6 +40,7 @@ public final class StoredJson {
             new HeadShapes(),
             new DrawnHeads(),
             new ActedShots(),
+            new Upgrade() {},
             new Upgrade() {},
             new Upgrade() {},
             new Upgrade() {},

@@ -1,7 +1,10 @@
 package app.leeward.page.js;
 
+import app.leeward.core.art.Drawing;
 import app.leeward.core.live.LiveReduction;
+import app.leeward.core.morph.Crossing;
 import app.leeward.core.refusal.Refusal;
+import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
 import app.leeward.core.shot.KeptCue;
 import app.leeward.core.shot.MirroredStrip;
@@ -93,6 +96,37 @@ public final class OpenLine {
                         out);
         names(out, "dials", dials);
         names(out, "drawings", drawings);
+        out.end();
+        return out.whole();
+    }
+
+    /**
+     * From what a held drawing, or a pinned mouth, comes over, and how much of it.
+     *
+     * @param frame the first one it is shown
+     * @return the drawing shown before, and the counts of {@link Crossing}; null where nothing was shown before
+     */
+    @JSExport
+    public JSObject crossing(String part, String drawing, int frame) {
+        Part of = character.evaluator().character().part(part).orElse(null);
+        Drawing to = of == null ? null : of.drawing(drawing).orElse(null);
+        Drawing from = of == null
+                ? null
+                : playhead.shownBefore(part, frame).flatMap(of::drawing).orElse(null);
+        if (to == null || from == null || from == to) {
+            return null;
+        }
+        Crossing crossing = Crossing.between(from.art(), to.art());
+        JsSink out = new JsSink();
+        out.begin();
+        out.name("from");
+        out.text(from.id());
+        out.name("pieces");
+        out.number(crossing.pieces());
+        out.name("over");
+        out.number(crossing.over());
+        out.name("could");
+        out.number(crossing.could());
         out.end();
         return out.whole();
     }

@@ -17,6 +17,9 @@ import app.leeward.server.studio.LineReadings;
 import app.leeward.server.studio.Lines;
 import app.leeward.server.studio.Snapshot;
 import app.leeward.speech.SoundFile;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -38,6 +41,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
@@ -199,10 +203,31 @@ class LineApi {
         lines.bringBack(id);
     }
 
+    /**
+     * Edits a shot.
+     *
+     * @param prefer {@code return=minimal} (RFC 7240) for who makes edits by the same rules: where nothing but this edit was made
+     *     since its base, and the mouths are the same, the answer does not hold the shot, which can be large
+     */
     @PostMapping("/lines/{id}/edits")
-    LineView edit(@PathVariable UUID id, @RequestBody ShotEditBody body) {
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(oneOf = {LineView.class, LineMade.class})))
+    ResponseEntity<Object> edit(
+            @PathVariable UUID id,
+            @RequestHeader(name = "Prefer", required = false) String prefer,
+            @RequestBody ShotEditBody body) {
         Bodies.requireWhole(body.edit(), "edit");
-        return view(lines.edit(id, body.base(), body.edit(), CharacterApi.AUTHOR));
+        Snapshot<Shot> made = lines.edit(id, body.base(), body.edit(), CharacterApi.AUTHOR);
+        boolean brief = "return=minimal".equals(prefer) && lines.follows(made, body.base(), body.edit());
+        return brief
+                ? ResponseEntity.ok().header("Preference-Applied", prefer).body(LineMade.of(made))
+                : ResponseEntity.ok(view(made));
+    }
+
+    /** What came of an edit, for who knows the shot after it. */
+    public record LineMade(UUID id, int revision, Optional<Snapshot.Made> undo, Optional<Snapshot.Made> redo) {
+        static LineMade of(Snapshot<Shot> s) {
+            return new LineMade(s.id(), s.revision(), s.undo(), s.redo());
+        }
     }
 
     @PostMapping("/lines/{id}/undo")

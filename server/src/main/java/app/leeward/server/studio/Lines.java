@@ -276,6 +276,13 @@ public class Lines {
         return ledger.edit(keeping, id, base, edit, author);
     }
 
+    /** Whether a state is just what an edit makes of the state at its base, and is said with the same mouths. */
+    public boolean follows(Snapshot<Shot> made, int base, ShotEdit edit) {
+        return made.revision() == base + 1
+                && !(edit instanceof ShotEdit.LayBlinks)
+                && made.state().speaksLike(snapshot(made.id(), base).state());
+    }
+
     public Snapshot<Shot> undo(UUID id, int base, String author) {
         return ledger.undo(keeping, id, base, author);
     }
