@@ -10,7 +10,13 @@ declare module 'page-core' {
     plain(): OpenLine;
     of(shot: Schemas['Shot']): OpenLine;
     /** The shot without what of its tracks has not changed since an earlier state, and whose tracks those are. */
-    changes(before: OpenLine): { shot: Schemas['Shot']; dials: string[]; drawings: string[] };
+    changes(before: OpenLine): {
+      shot: Schemas['Shot'];
+      dials: string[];
+      drawings: string[];
+      keyed: string[];
+    };
+    keys(dial: string): Schemas['DialKey'][];
     /** From what a drawing held from a frame on comes over, and how many of its pieces; null where nothing was before. */
     crossing(
       part: string,

@@ -42,7 +42,7 @@ export function ComesOver({
         <span className="text-[12.5px] text-faint" role="status">
           {crossing.over === 0 && crossing.could === 0
             ? `Nothing of ${name(crossing.from)} goes with it: exchanged at once.`
-            : `${crossing.over} of ${crossing.pieces} pieces come from ${name(crossing.from)}.`}
+            : `${crossing.over} of ${crossing.pieces} pieces come over from ${name(crossing.from)}.`}
         </span>
       )}
       {crossing && crossing.could > 0 && (

@@ -46,7 +46,8 @@ function open(keys: number): OpenLine {
     }),
     of: (s: Shot) => open(s.tracks.dials.turn!.length),
     // the nod is never touched
-    changes: () => ({ shot: shot(keys), dials: ['nod'], drawings: [] }),
+    changes: () => ({ shot: shot(0), dials: ['nod'], drawings: [], keyed: ['turn'] }),
+    keys: () => shot(keys).tracks.dials.turn,
     mouths: () => [],
     keyed: () => ({ turn: keys }),
   } as unknown as OpenLine;

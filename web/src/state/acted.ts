@@ -1,6 +1,6 @@
 import type { OpenCharacter, OpenLine } from 'page-core';
 import { create } from 'zustand';
-import type { LineMade, LineView, Shot, ShotEdit } from '../api/client';
+import type { DialKey, LineMade, LineView, Shot, ShotEdit } from '../api/client';
 import { useDesk } from './desk';
 import type { Director } from './director';
 
@@ -92,9 +92,15 @@ export class ActedShot {
    * @returns null where the rules here do not make it
    */
   foreseen(before: LineView, edit: ShotEdit, answer: LineMade): LineView | null {
-    const open = before === this.standing ? tried(this.open, edit) : null;
+    if (before !== this.standing) return null;
+    const seen = this.made;
+    const first = seen?.line === before && seen.open === this.open && seen.edits.length === 1;
+    // what is on the screen is it, where nothing else is on its way
+    const shown = first && seen.edits[0] === edit;
+    const open = shown ? seen.after : tried(this.open, edit);
     if (!open || open === this.open) return null;
-    const line = { ...before, ...answer, shot: changed(open, this.open!, before.shot) };
+    const shot = shown ? seen.shot! : changed(open, this.open!, before.shot);
+    const line = { ...before, ...answer, shot };
     composed.add(line);
     this.ready = { line, open };
     return line;
@@ -150,10 +156,23 @@ export const isComposed = (line: unknown) => composed.has(line as object);
 
 /** A later state of a shot; what has not changed of its tracks is taken from the earlier one, whose text is known. */
 function changed(open: OpenLine, before: OpenLine, known: Shot): Shot {
-  const { shot, dials, drawings } = open.changes(before);
-  for (const id of dials) shot.tracks.dials[id] = known.tracks.dials[id]!;
+  const { shot, dials, drawings, keyed } = open.changes(before);
+  for (const id of keyed) lazily(shot.tracks.dials, id, () => open.keys(id));
+  for (const id of dials) share(shot.tracks.dials, known.tracks.dials, id);
   for (const id of drawings) shot.tracks.drawings[id] = known.tracks.drawings[id]!;
   return shot;
+}
+
+/** Keys that are worked out once somebody looks at them: an edit may change those of all dials, and a sheet shows some. */
+function lazily(dials: Shot['tracks']['dials'], id: string, keys: () => DialKey[]): void {
+  let read: DialKey[] | null = null;
+  Object.defineProperty(dials, id, { get: () => (read ??= keys()), enumerable: true, configurable: true });
+}
+
+/** The very same keys in both, looked at or not. */
+function share(into: Shot['tracks']['dials'], from: Shot['tracks']['dials'], id: string): void {
+  const known = Object.getOwnPropertyDescriptor(from, id);
+  if (known) Object.defineProperty(into, id, known);
 }
 
 /** A shot after an edit; what would be refused is left out, and the answer says why. */

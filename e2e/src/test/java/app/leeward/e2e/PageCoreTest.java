@@ -154,7 +154,8 @@ class PageCoreTest extends Story {
                 const before = line;
                 line = draft.after() ?? line;
                 // what has not changed is taken from the shot before, as the page does
-                const { shot, dials, drawings } = line.changes(before);
+                const { shot, dials, drawings, keyed } = line.changes(before);
+                for (const id of keyed) shot.tracks.dials[id] = line.keys(id);
                 for (const id of dials) shot.tracks.dials[id] = known.tracks.dials[id];
                 for (const id of drawings) shot.tracks.drawings[id] = known.tracks.drawings[id];
                 spared += dials.length + drawings.length;

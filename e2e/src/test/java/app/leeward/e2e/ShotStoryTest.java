@@ -118,13 +118,13 @@ class ShotStoryTest extends ShotStory {
         over.fill("6");
         over.press("Enter");
         hand.settle();
-        Locator says = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("come from"));
-        assertThat(says).hasText("2 of 3 pieces come from relaxed.");
+        Locator says = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("come over from"));
+        assertThat(says).hasText("2 of 3 pieces come over from relaxed.");
         at(12);
         String exchanged = outline("hand-left");
         button("Match points").click();
         hand.settle();
-        assertThat(says).hasText("3 of 3 pieces come from relaxed.");
+        assertThat(says).hasText("3 of 3 pieces come over from relaxed.");
         assertThat(button("Match points")).hasCount(0);
         assertThat(outline("hand-left")).as("it is on its way").isNotEqualTo(exchanged);
         button("Undo").first().click();
@@ -132,7 +132,7 @@ class ShotStoryTest extends ShotStory {
         assertThat(button("Match points")).hasCount(1);
         page.keyboard().press("Control+Shift+z");
         hand.settle();
-        assertThat(says).hasText("3 of 3 pieces come from relaxed.");
+        assertThat(says).hasText("3 of 3 pieces come over from relaxed.");
 
         // a mouth that a hand pins goes over from the one that is said
         page.locator("[data-testid=sheet] [data-mouth]").nth(4).click();
@@ -145,7 +145,8 @@ class ShotStoryTest extends ShotStory {
         mouth.fill("2");
         mouth.press("Enter");
         hand.settle();
-        assertThat(picker.getByRole(AriaRole.STATUS)).containsText(Pattern.compile("[1-9] of [0-9]+ pieces come from"));
+        assertThat(picker.getByRole(AriaRole.STATUS))
+                .containsText(Pattern.compile("[1-9] of [0-9]+ pieces come over from"));
         page.reload();
         page.getByTestId("sheet").waitFor();
         page.locator("[data-testid=sheet] [data-mouth$=surprise]").first().click();

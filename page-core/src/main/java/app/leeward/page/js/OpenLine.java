@@ -74,15 +74,19 @@ public final class OpenLine {
 
     /**
      * The shot itself, as far as it is another one than that of an earlier state: without the keys and the drawings that have not changed.
-     * A shot of an hour's work is large, and a hand moves one key of it.
+     * A shot of an hour's work is large, and a hand moves one key of it. Keys that did change are asked for by {@link #keys} once they
+     * are looked at: room that is made on all tracks changes all of them, and a sheet shows some.
      *
-     * @return the shot with what changed on its tracks, and the ids of the dials and parts whose tracks are the same
+     * @return the shot with what else changed on its tracks, the ids of the dials and parts whose tracks are the same, and those of the
+     *     dials that are keyed otherwise
      */
     @JSExport
     public JSObject changes(OpenLine before) {
         Tracks now = playhead.shot().tracks();
         Tracks then = before.playhead.shot().tracks();
         Set<String> dials = same(now.dials(), then.dials());
+        Set<String> keyed = new TreeSet<>(now.dials().keySet());
+        keyed.removeAll(dials);
         Set<String> drawings = same(now.drawings(), then.drawings());
         JsSink out = new JsSink();
         out.begin();
@@ -91,11 +95,11 @@ public final class OpenLine {
                 .codec()
                 .writeShot(
                         playhead.shot()
-                                .withTracks(now.withDials(without(now.dials(), dials))
-                                        .withDrawings(without(now.drawings(), drawings))),
+                                .withTracks(now.withDials(Map.of()).withDrawings(without(now.drawings(), drawings))),
                         out);
         names(out, "dials", dials);
         names(out, "drawings", drawings);
+        names(out, "keyed", keyed);
         out.end();
         return out.whole();
     }
@@ -127,6 +131,18 @@ public final class OpenLine {
         out.number(crossing.over());
         out.name("could");
         out.number(crossing.could());
+        out.end();
+        return out.whole();
+    }
+
+    /** The keys of one dial. */
+    @JSExport
+    public JSObject keys(String dial) {
+        JsSink out = new JsSink();
+        out.beginList();
+        playhead.shot().tracks().dials().getOrDefault(dial, List.of()).forEach(k -> character
+                .codec()
+                .writeDialKey(k, out));
         out.end();
         return out.whole();
     }
