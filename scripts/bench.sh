@@ -16,7 +16,7 @@ page_figures() {
   connect bench start
   bash scripts/cluster.sh bench admin -c 'alter role leeward createdb' >/dev/null
   trap 'bash scripts/cluster.sh bench stop' EXIT
-  mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest='PageFigures,MouthWallFigures,HandFigures' -Dleeward.figures=true -Dstories.at.once=1 | grep -oE '(page:|jaw ruler turned|sheet of 24|step of the wheel).*'
+  mvn -B -ntp test -Dspotless.check.skip -pl e2e -Dtest='PageFigures,LongShotFigures,MouthWallFigures,HandFigures' -Dleeward.figures=true -Dstories.at.once=1 | grep -oE '(page:|jaw ruler turned|sheet of 24|step of the wheel).*'
 }
 attack() { java -Xmx3g -cp "$CP" "app.leeward.bench.attack.$@"; }
 case "${1:-}" in
