@@ -18,6 +18,7 @@ import app.leeward.core.rig.Placement;
 import app.leeward.core.rig.WristBend;
 import app.leeward.core.rig.WristBend.PointWeight;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -319,6 +320,30 @@ public final class Hands {
         // where it is found again depends on the outline's new place; it is known now
         return Optional.of(
                 c.withPart(part, p -> p.withDrawing(drawing, x -> x.transform(m).withWrist(Optional.of(there)))));
+    }
+
+    /**
+     * Drawings that were not drawn on their arm, turned any way, brought onto it: where each was cut is laid on where the default one was.
+     *
+     * @param drawings ids
+     * @return those for which it is certain where they were cut, in the coordinates of the hand; none where it is not for the default one
+     */
+    public static List<Drawing> laidOn(Character c, String part, Collection<String> drawings) {
+        Part hand = c.part(part).orElseThrow();
+        List<Drawing> all = hand.drawings();
+        List<Optional<Wrist>> cut = WristVote.of(all.stream().map(Drawing::art).toList());
+        Optional<Wrist> model = onTheArm(hand).flatMap(d -> cut.get(all.indexOf(d)));
+        Optional<Wrist> to = wanted(hand, armSide(hand, arm(c, hand)));
+        List<Drawing> laid = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            if (drawings.contains(all.get(i).id())
+                    && model.isPresent()
+                    && cut.get(i).isPresent()) {
+                Matrix m = cut.get(i).get().onto(model.get(), false);
+                laid.add(all.get(i).transform(m).withWrist(to));
+            }
+        }
+        return laid;
     }
 
     /** With the wrist of every drawing of a hand said where it is found, so that it stays there. */

@@ -51,8 +51,9 @@ final class WristSearch {
      *
      * @param wrist ordered so that the hand lies ahead
      * @param score the higher the likelier
+     * @param flanks how the outline goes on from both ends
      */
-    record Candidate(Wrist wrist, double score) {}
+    record Candidate(Wrist wrist, double score, Flanks flanks) {}
 
     /** @param points evenly along, closed; joints tells where a segment of the outline ends */
     private record Ring(List<Point> points, List<Integer> joints, double length, boolean closed, double signedArea) {
@@ -99,7 +100,11 @@ final class WristSearch {
 
     /** The cut end of a drawing; empty where another chord is nearly as likely, or none is likely. */
     static Optional<Wrist> sure(Artwork art) {
-        List<Candidate> all = of(art);
+        return sure(of(art));
+    }
+
+    /** @param all the likeliest first */
+    static Optional<Wrist> sure(List<Candidate> all) {
         if (all.isEmpty()) {
             return Optional.empty();
         }
@@ -310,7 +315,23 @@ final class WristSearch {
                 -1.2);
         // seen from the arm towards the fingers the first point is the left one
         boolean leftFirst = y.x() * x.y() - y.y() * x.x() > 0;
-        found.add(new Candidate(leftFirst ? new Wrist(a, b) : new Wrist(b, a), score));
+        List<Point> before = flank(ring, from, -1, middle, x, y, w);
+        List<Point> after = flank(ring, to, 1, middle, x, y, w);
+        found.add(
+                leftFirst
+                        ? new Candidate(new Wrist(a, b), score, new Flanks(before, after))
+                        : new Candidate(new Wrist(b, a), score, new Flanks(after, before).turned()));
+    }
+
+    /** Where the outline is 0.1 to 1.1 widths on from an end, in widths, about the middle of the chord. */
+    private static List<Point> flank(Ring ring, int end, int way, Point middle, Point x, Point y, double w) {
+        List<Point> out = new ArrayList<>();
+        for (int i = 1; i <= Flanks.STEPS; i++) {
+            Point p = ring.at(end + way * (int) Math.round(Flanks.STEP * i * w / ring.step()))
+                    .minus(middle);
+            out.add(new Point(dot(p, x) / w, dot(p, y) / w));
+        }
+        return out;
     }
 
     /** What lies behind the end, and whether it is empty outside and filled inside. */

@@ -67,7 +67,7 @@ public final class Assembler {
                     "no-face",
                     "No layer is named as a face: name at least one of head, face, eye or mouth, and drop the file again.");
         }
-        LaidOut.bringHome(reading.found, notes);
+        LaidOut laidOut = LaidOut.bringHome(reading.found);
         Sides.settle(reading.found, notes);
         drawnHeads();
         wornOnHead();
@@ -99,7 +99,8 @@ public final class Assembler {
                 Library.EMPTY,
                 new Voice(chart(parts), Lexicon.EMPTY),
                 new Origin(Optional.empty(), notes));
-        return new IntakeResult.Hung(Roles.withDials(stood(LidFolds.addTo(Views.addTo(c)))));
+        Character hung = Roles.withDials(stood(LidFolds.addTo(Views.addTo(c))));
+        return new IntakeResult.Hung(laidOut.onWrists(hung, ids));
     }
 
     /** Where no name says anything, the skin is looked for in the art; what the rest may be is offered on Intake. */
