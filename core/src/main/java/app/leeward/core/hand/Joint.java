@@ -93,7 +93,7 @@ record Joint(Geometry bare, double width) {
     }
 
     static List<Geometry> fills(Artwork art) {
-        return art.shapes().stream()
+        return art.inShapes().shapes().stream()
                 .filter(s -> !(s.fill() instanceof Paint.None))
                 .map(s -> Regions.of(s.path()))
                 .toList();

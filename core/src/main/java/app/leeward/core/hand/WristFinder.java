@@ -44,7 +44,7 @@ final class WristFinder {
     /** Empty for a drawing without an area. */
     static Optional<Outline> outline(Artwork art) {
         // a box bounds its shape's area: with the largest box first, most areas need not be worked out
-        List<Shape> largestFirst = art.shapes().stream()
+        List<Shape> largestFirst = art.inShapes().shapes().stream()
                 .filter(s -> s.path().bounds().isPresent())
                 .sorted(Comparator.comparingDouble(WristFinder::box).reversed())
                 .toList();

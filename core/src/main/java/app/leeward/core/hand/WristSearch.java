@@ -82,7 +82,8 @@ final class WristSearch {
     }
 
     /** The likeliest chords of a drawing, best first; none for one without an area. */
-    static List<Candidate> of(Artwork art) {
+    static List<Candidate> of(Artwork drawn) {
+        Artwork art = drawn.inShapes();
         Geometry area = Regions.ofFills(art.shapes());
         if (area.isEmpty() || !(area.getArea() > 1e-6)) {
             return List.of();

@@ -7,6 +7,7 @@ import app.leeward.core.Rigs;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Matrix;
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Shape;
@@ -47,6 +48,21 @@ class WristSearchTest {
         Point second = m.apply(mirrored ? CUT.first() : CUT.second());
         assertThat(found.first().distance(first)).isLessThan(0.03 * size * CUT.width());
         assertThat(found.second().distance(second)).isLessThan(0.03 * size * CUT.width());
+    }
+
+    /** A hand of pixels is cut where what its picture shows is cut, not at the picture's edge. */
+    @Test
+    void theCutEndOfAHandOfPixelsIsWhereItsPictureShowsIt() {
+        Matrix place = Matrix.translate(400, 300).times(Matrix.scale(0.5, 0.5));
+        Paint.Picture picture = new Paint.Picture(
+                "0".repeat(64), 140, 220, place, "#e8c4a0", hand(true).shapes());
+        Path frame = Rigs.box(0, 0, 140, 220).transform(place);
+        Artwork drawn = Artwork.of(Shape.filled("hand", frame, "#e8c4a0").withFill(picture));
+        Wrist found = WristSearch.sure(drawn).orElseThrow();
+        assertThat(found.first().distance(place.apply(CUT.first()))).isLessThan(0.9);
+        assertThat(found.second().distance(place.apply(CUT.second()))).isLessThan(0.9);
+        assertThat(WristFinder.outline(drawn).orElseThrow().area().getArea())
+                .isCloseTo(WristFinder.outline(hand(true)).orElseThrow().area().getArea() / 4, within(1.0));
     }
 
     /** The same palm with its fingers folded. */
