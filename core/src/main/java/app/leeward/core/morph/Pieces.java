@@ -28,8 +28,9 @@ public final class Pieces {
 
     /**
      * For each shape of {@code to} the one of {@code from} that it comes from, or -1. Two drawings whose shapes take the same steps
-     * throughout were made for each other and go one by one. Pictures go with nothing. Else shapes are paired that are of one kind (role, fill, line, open or
-     * closed), the likest first by place, size, colour, name and order.
+     * throughout were made for each other and go one by one. Else shapes are paired that are of one kind (role, fill, line, open or
+     * closed), the likest first by place, size, colour, name and order. Pictures go with nothing, and dashed lines do not where they
+     * would have to begin elsewhere.
      */
     public static int[] paired(Artwork from, Artwork to) {
         List<Shape> a = from.shapes();
@@ -105,6 +106,8 @@ public final class Pieces {
                 && s.role() == t.role()
                 && (s.fill() == Paint.NONE) == (t.fill() == Paint.NONE)
                 && s.stroke().visible() == t.stroke().visible()
+                && s.stroke().dashes().isEmpty()
+                && t.stroke().dashes().isEmpty()
                 && a.size() == b.size()
                 && a.stream().filter(Path::closes).count()
                         == b.stream().filter(Path::closes).count();

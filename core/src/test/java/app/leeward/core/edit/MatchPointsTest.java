@@ -116,6 +116,28 @@ class MatchPointsTest {
                 .isEqualTo(shapes(before, "fist").get(0).path());
     }
 
+    /** A dashed line that began elsewhere would look otherwise. */
+    @Test
+    void dashedLinesStayAsTheyAre() {
+        Character c = hands().withPart(
+                        "hand",
+                        p -> p.withDrawing(
+                                "fist",
+                                d -> d.withArt(new Artwork(d.art().shapes().stream()
+                                        .map(s -> s.stroke().visible()
+                                                ? s.withStroke(new Stroke(
+                                                        s.stroke().paint(),
+                                                        3,
+                                                        Stroke.Cap.BUTT,
+                                                        Stroke.Join.MITER,
+                                                        4,
+                                                        List.of(4.0, 2.0),
+                                                        0))
+                                                : s)
+                                        .toList()))));
+        assertThat(Crossing.between(art(c, "open"), art(c, "fist"))).isEqualTo(new Crossing(3, 0, 1));
+    }
+
     @Test
     void whatWasMatchedStaysMatchedAndIsNotDoneTwice() {
         Character c = done(hands(), new MatchPoints("hand", "open", "fist"));
