@@ -3,22 +3,20 @@ package app.leeward.core.lips;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Clip;
 import app.leeward.core.art.Path;
-import app.leeward.core.art.Point;
-import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
+import app.leeward.core.morph.MatchedPoints;
 import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
-import java.util.Iterator;
 import java.util.List;
 
-/** A mouth between two others, point by point. */
+/** A mouth between two others, piece by piece and point by point. */
 public final class Halfway {
     private Halfway() {}
 
     /**
      * The mouth halfway; its shapes in the order of the one it leads to, in that one's colours.
      *
-     * @throws MouthProblem when a piece or a point of one has none in the other to go with
+     * @throws MouthProblem when a piece of one has none in the other to go with
      */
     public static Artwork between(Artwork from, Artwork to) {
         List<Shape> left = new ArrayList<>(from.shapes());
@@ -51,23 +49,15 @@ public final class Halfway {
         return moved.withClips(clips);
     }
 
+    /** Outlines that were drawn with other points are given the same ones first; they look as they did. */
     private static Path between(Path from, Path to, String what) {
-        List<Segment> a = from.segments();
-        List<Segment> b = to.segments();
-        boolean alike = a.size() == b.size();
-        for (int i = 0; alike && i < a.size(); i++) {
-            alike = a.get(i).getClass() == b.get(i).getClass();
+        if (from.steppedLike(to)) {
+            return to.towards(from, 0.5);
         }
-        if (!alike) {
-            throw unlike("their points do not match in " + what);
-        }
-        List<Point> ends = new ArrayList<>();
-        from.map(p -> {
-            ends.add(p);
-            return p;
-        });
-        Iterator<Point> next = ends.iterator();
-        return to.map(p -> next.next().towards(p, 0.5));
+        MatchedPoints matched = MatchedPoints.of(from, to)
+                .orElseThrow(() -> unlike(
+                        "in " + what + " one is open where the other is closed, or is of more pieces than the other"));
+        return matched.to().of(to).towards(matched.from().of(from), 0.5);
     }
 
     private static String words(Shape s) {

@@ -293,7 +293,7 @@ public final class MouthSet {
      * With a drawing on the way into a mouth, halfway from another; it follows the rulers until it is shaped by hand.
      *
      * @param into id of the mouth it leads into
-     * @throws MouthProblem when either is not there, or the two do not match point by point
+     * @throws MouthProblem when either is not there, or the two do not match piece by piece
      */
     public static Character ledInto(Character c, String into, String from) {
         Part mouth = part(c).orElseThrow(MouthSet::none);

@@ -4,8 +4,10 @@ import static app.leeward.core.Made.done;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.Rigs;
+import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
+import app.leeward.core.art.ShapeRole;
 import app.leeward.core.dial.Driver;
 import app.leeward.core.intake.Layer;
 import app.leeward.core.lips.MouthFinding;
@@ -117,10 +119,18 @@ class RefusalsTest {
         String ground = lines.get(lines.size() - 1).name();
         Character made = mouth("M450 540 C470 556 530 556 550 540 C530 557 470 557 450 540 Z");
         made = done(made, new MakeMouths("", null, null, true, null));
-        String ah = made.voice().mouths().serve(Viseme.AH).orElseThrow().drawing();
+        String ee = made.voice().mouths().serve(Viseme.EE).orElseThrow().drawing();
         String rest = made.voice().mouths().serve(Viseme.REST).orElseThrow().drawing();
         String lips = made.voice().mouths().part().orElseThrow();
-        Character unlike = done(made, new AddPoint(lips, ah, 0, 1, 0.5));
+        String ah = made.voice().mouths().serve(Viseme.AH).orElseThrow().drawing();
+        Character pointed = done(made, new AddPoint(lips, ah, 0, 1, 0.5));
+        Character unlike = made.withPart(
+                lips,
+                p -> p.withDrawing(
+                        ee,
+                        d -> d.withArt(new Artwork(d.art().shapes().stream()
+                                .filter(x -> x.role() != ShapeRole.WINDOW)
+                                .toList()))));
         MakeMouths make = new MakeMouths("", null, null, true, null);
         StringBuilder many = new StringBuilder("M450 540");
         for (int i = 1; i <= 2_000; i++) {
@@ -136,8 +146,8 @@ class RefusalsTest {
                 of(RefusalCode.MOUTH_MANY_POINTS, mouth(many.toString()), make),
                 of(RefusalCode.MOUTH_NO_OUTLINE, mouth("M450 540 Z"), make),
                 of(RefusalCode.MOUTH_THIN, mouth("M500 540 L500 550 L500 560 L500 545 Z"), make),
-                of(RefusalCode.MOUTHS_UNLIKE, unlike, new LeadInto(ah, rest)),
-                of(RefusalCode.TOO_MANY_POINTS, unlike, new MendMouth(ah, MouthFinding.Kind.POINTS)),
+                of(RefusalCode.MOUTHS_UNLIKE, unlike, new LeadInto(ee, rest)),
+                of(RefusalCode.TOO_MANY_POINTS, pointed, new MendMouth(ah, MouthFinding.Kind.POINTS)),
                 of(RefusalCode.NO_CHANGE, FACE, new TakeVersion("face.svg", FACE, List.of("gone"))),
                 of(RefusalCode.NO_SIDES, FACE, new SplitDial(List.of("turn"))),
                 of(RefusalCode.OPACITY, FACE, new Place("nose", new Placement(0, 0, 0, 1, 1, 0, 1.5))),
