@@ -80,6 +80,30 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
           ))}
         </Tabs.List>
         <Tabs.Content value="mouth">
+          {pins.length > 0 && (
+            <div className="mb-2 flex flex-wrap items-center gap-1.5">
+              {pinned && (
+                <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
+                  Unpin: the sound decides
+                </button>
+              )}
+              {mouth && pins.includes(run.from) && run.what !== 'nothing' && (
+                <ComesOver
+                  part={mouth.id}
+                  drawing={run.what}
+                  frame={run.from}
+                  most={run.to - run.from + 1}
+                  value={line?.shot.tracks.pinsOver[run.from] ?? 0}
+                  keep={(frames) => void editLine({ kind: 'come-over', frame: run.from, in: frames })}
+                />
+              )}
+              {elsewhere && (
+                <button className="btn" onClick={() => void release(0, last)}>
+                  Unpin every frame of the line
+                </button>
+              )}
+            </div>
+          )}
           <Cells className="grid grid-cols-6 gap-1">
             {mouth?.drawings.map((d) => (
               <button
@@ -105,28 +129,6 @@ export function MouthPicker({ run, done }: { run: Span; done: () => void }) {
               <span className="block truncate text-[10px] leading-3">no mouth</span>
             </button>
           </Cells>
-          <div className="mt-2 flex flex-wrap items-center gap-1.5">
-            {pinned && (
-              <button className="btn" disabled={!good} onClick={() => void release(from, to)}>
-                Unpin: the sound decides
-              </button>
-            )}
-            {mouth && pins.includes(run.from) && run.what !== 'nothing' && (
-              <ComesOver
-                part={mouth.id}
-                drawing={run.what}
-                frame={run.from}
-                most={run.to - run.from + 1}
-                value={line?.shot.tracks.pinsOver[run.from] ?? 0}
-                keep={(frames) => void editLine({ kind: 'come-over', frame: run.from, in: frames })}
-              />
-            )}
-            {elsewhere && (
-              <button className="btn" onClick={() => void release(0, last)}>
-                Unpin every frame of the line
-              </button>
-            )}
-          </div>
         </Tabs.Content>
         <Tabs.Content value="mood">
           <MoodPicker from={from} to={to} good={good} done={done} />

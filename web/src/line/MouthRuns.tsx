@@ -109,7 +109,7 @@ export function MouthRun({
           side="top"
           sideOffset={6}
           collisionPadding={12}
-          className="z-40 w-[332px] rounded-xl border border-line bg-paper p-3 shadow-xl"
+          className="z-40 max-h-(--radix-popover-content-available-height) w-[332px] overflow-y-auto rounded-xl border border-line bg-paper p-3 shadow-xl"
         >
           <MouthPicker run={run} done={() => setOpen(false)} />
         </Popover.Content>

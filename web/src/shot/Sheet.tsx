@@ -273,7 +273,7 @@ export function Sheet({ shot }: { shot: Shot }) {
                 sideOffset={6}
                 collisionPadding={12}
                 aria-label="Another mouth"
-                className="z-40 w-[332px] rounded-xl border border-line bg-paper p-3 shadow-xl"
+                className="z-40 max-h-(--radix-popover-content-available-height) w-[332px] overflow-y-auto rounded-xl border border-line bg-paper p-3 shadow-xl"
               >
                 <MouthPicker run={picking.run} done={() => setPicking(null)} />
               </Popover.Content>
