@@ -77,13 +77,9 @@ public final class PathPoints {
         if (held instanceof Segment.Line l) {
             s.add(at, new Segment.Line(from.towards(l.to(), t)));
         } else if (held instanceof Segment.Cubic c) {
-            Point a = from.towards(c.c1(), t);
-            Point b = c.c1().towards(c.c2(), t);
-            Point d = c.c2().towards(c.to(), t);
-            Point ab = a.towards(b, t);
-            Point bd = b.towards(d, t);
-            s.set(at, new Segment.Cubic(bd, d, c.to()));
-            s.add(at, new Segment.Cubic(a, ab, ab.towards(bd, t)));
+            List<Segment.Cubic> both = c.cut(from, t);
+            s.set(at, both.get(1));
+            s.add(at, both.get(0));
         } else if (held instanceof Segment.Close) {
             Point to = end(s.get(beginning(s, at)));
             s.add(at, new Segment.Line(from.towards(to, t)));
@@ -181,16 +177,9 @@ public final class PathPoints {
     }
 
     private static Point end(Segment s) {
-        if (s instanceof Segment.Move m) {
-            return m.to();
-        }
-        if (s instanceof Segment.Line l) {
-            return l.to();
-        }
-        if (s instanceof Segment.Cubic c) {
-            return c.to();
-        }
-        throw new Refusal(RefusalCode.NO_SUCH_POINT, "The closing of an outline is no point of its own.");
+        return s.end()
+                .orElseThrow(() ->
+                        new Refusal(RefusalCode.NO_SUCH_POINT, "The closing of an outline is no point of its own."));
     }
 
     private static Segment endMoved(Segment s, Point by) {

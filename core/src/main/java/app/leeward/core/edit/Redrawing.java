@@ -4,7 +4,6 @@ import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
-import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.art.ShapeRole;
 import app.leeward.core.dial.Dial;
@@ -143,22 +142,14 @@ final class Redrawing {
             return Optional.of(w);
         }
         Optional<Point> held =
-                w.at() < was.segments().size() ? end(was.segments().get(w.at())) : Optional.empty();
+                w.at() < was.segments().size() ? was.segments().get(w.at()).end() : Optional.empty();
         for (int i = 0; held.isPresent() && i < is.segments().size(); i++) {
-            Optional<Point> here = end(is.segments().get(i));
+            Optional<Point> here = is.segments().get(i).end();
             if (here.isPresent() && here.get().distance(held.get()) < SAME_PLACE) {
                 return Optional.of(new WristBend.PointWeight(w.drawing(), w.shape(), i, w.weight()));
             }
         }
         return Optional.empty();
-    }
-
-    private static Optional<Point> end(Segment s) {
-        return s instanceof Segment.Cubic c
-                ? Optional.of(c.to())
-                : s instanceof Segment.Line l
-                        ? Optional.of(l.to())
-                        : s instanceof Segment.Move m ? Optional.of(m.to()) : Optional.empty();
     }
 
     private static List<Shape> of(Character c, String part, String drawing) {

@@ -119,9 +119,6 @@ final class LidShape {
     }
 
     static Point end(Segment s) {
-        if (s instanceof Segment.Cubic c) {
-            return c.to();
-        }
-        return s instanceof Segment.Line l ? l.to() : ((Segment.Move) s).to();
+        return s.end().orElseThrow();
     }
 }

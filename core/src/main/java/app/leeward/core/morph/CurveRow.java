@@ -26,7 +26,7 @@ record CurveRow(List<Point> points, boolean closed) {
             } else if (s instanceof Segment.Line l) {
                 line(points, l.to());
             } else if (s instanceof Segment.Cubic c) {
-                Collections.addAll(points, c.c1(), c.c2(), c.to());
+                add(points, c);
             }
         }
         if (closingLine) {
@@ -38,6 +38,10 @@ record CurveRow(List<Point> points, boolean closed) {
     private static void line(List<Point> points, Point to) {
         Point from = points.get(points.size() - 1);
         Collections.addAll(points, from.towards(to, 1 / 3.0), from.towards(to, 2 / 3.0), to);
+    }
+
+    private static void add(List<Point> points, Segment.Cubic c) {
+        Collections.addAll(points, c.c1(), c.c2(), c.to());
     }
 
     int curves() {
@@ -56,7 +60,7 @@ record CurveRow(List<Point> points, boolean closed) {
     }
 
     /**
-     * With each curve cut where its list says (de Casteljau); the outline stays as it is.
+     * With each curve cut where its list says ; the outline stays as it is.
      *
      * @param at for each curve the places along it, rising, each inside 0 to 1
      */
@@ -65,25 +69,16 @@ record CurveRow(List<Point> points, boolean closed) {
         out.add(points.get(0));
         for (int i = 0; i < curves(); i++) {
             Point from = point(i, 0);
-            Point c1 = point(i, 1);
-            Point c2 = point(i, 2);
-            Point to = point(i, 3);
+            Segment.Cubic left = new Segment.Cubic(point(i, 1), point(i, 2), point(i, 3));
             double done = 0;
             for (double t : at.get(i)) {
-                double u = (t - done) / (1 - done);
-                Point a = from.towards(c1, u);
-                Point b = c1.towards(c2, u);
-                Point c = c2.towards(to, u);
-                Point ab = a.towards(b, u);
-                Point bc = b.towards(c, u);
-                Point here = ab.towards(bc, u);
-                Collections.addAll(out, a, ab, here);
-                from = here;
-                c1 = bc;
-                c2 = c;
+                List<Segment.Cubic> both = left.cut(from, (t - done) / (1 - done));
+                add(out, both.get(0));
+                from = both.get(0).to();
+                left = both.get(1);
                 done = t;
             }
-            Collections.addAll(out, c1, c2, to);
+            add(out, left);
         }
         return new CurveRow(out, closed);
     }

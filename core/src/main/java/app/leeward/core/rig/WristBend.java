@@ -65,7 +65,7 @@ public record WristBend(double reach, List<PointWeight> weights) {
         List<Segment> segments = path.segments();
         double[] out = new double[segments.size()];
         for (int i = 0; i < out.length; i++) {
-            out[i] = end(segments.get(i)) == null ? 0 : weight(wrist, end(segments.get(i)));
+            out[i] = segments.get(i).end().map(p -> weight(wrist, p)).orElse(0.0);
         }
         for (PointWeight w : weights) {
             if (w.drawing().equals(drawing) && w.shape() == shape && w.at() >= 0 && w.at() < out.length) {
@@ -112,15 +112,5 @@ public record WristBend(double reach, List<PointWeight> weights) {
 
     private static Point between(Point p, double weight, Matrix still) {
         return weight == 0 ? p : p.towards(still.apply(p), weight);
-    }
-
-    private static Point end(Segment s) {
-        if (s instanceof Segment.Cubic c) {
-            return c.to();
-        }
-        if (s instanceof Segment.Line l) {
-            return l.to();
-        }
-        return s instanceof Segment.Move m ? m.to() : null;
     }
 }

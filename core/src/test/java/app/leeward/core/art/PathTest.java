@@ -11,7 +11,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Circles against closed forms; a lens of two circles against java.awt.geom.Area. */
-class PathTest {
+public class PathTest {
     private static final double K = 0.5522847498;
 
     static Path circle(double cx, double cy, double r) {
@@ -68,7 +68,7 @@ class PathTest {
         assertThatThrownBy(() -> Path.of(new Segment.Close())).hasMessageContaining("begins with a move");
     }
 
-    static Path2D awt(Path p) {
+    public static Path2D awt(Path p) {
         Path2D out = new Path2D.Double(Path2D.WIND_EVEN_ODD);
         for (Segment s : p.segments()) {
             if (s instanceof Segment.Move m) {

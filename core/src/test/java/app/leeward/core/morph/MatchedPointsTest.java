@@ -7,6 +7,7 @@ import app.leeward.core.art.Box;
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.PathPoints;
+import app.leeward.core.art.PathTest;
 import app.leeward.core.art.Point;
 import app.leeward.core.art.Segment;
 import app.leeward.core.seeded.Between;
@@ -14,7 +15,6 @@ import app.leeward.core.seeded.Seeded;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
-import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -221,20 +221,8 @@ class MatchedPointsTest {
         double scale = 220 / Math.max(room.width(), room.height());
         g.scale(scale, scale);
         g.translate(-room.centre().x(), -room.centre().y());
-        Path2D out = new Path2D.Double(Path2D.WIND_EVEN_ODD);
-        for (Segment s : path.segments()) {
-            if (s instanceof Segment.Move m) {
-                out.moveTo(m.to().x(), m.to().y());
-            } else if (s instanceof Segment.Line l) {
-                out.lineTo(l.to().x(), l.to().y());
-            } else if (s instanceof Segment.Cubic c) {
-                out.curveTo(c.c1().x(), c.c1().y(), c.c2().x(), c.c2().y(), c.to().x(), c.to().y());
-            } else {
-                out.closePath();
-            }
-        }
         g.setColor(Color.WHITE);
-        g.fill(out);
+        g.fill(PathTest.awt(path));
         g.dispose();
         return image;
     }
