@@ -108,6 +108,9 @@ export interface Moment {
   joints?: boolean;
 }
 
+/** What is preferred by who knows the document after a change (RFC 7240). */
+const MINIMAL = { Prefer: 'return=minimal' };
+
 export const api = {
   templates: () => get<Template[]>('/templates'),
   beginTemplate: (id: string) => post<CharacterView>(`/templates/${id}`, {}),
@@ -232,9 +235,10 @@ export const api = {
     step<LineView>(`/lines/${id}/edits`, { base, edit }),
   /** The same where the shot after the edit is known here: it comes back only where others edited too or it is said otherwise. */
   madeLine: (id: string, base: number, edit: ShotEdit) =>
-    step<LineView | LineMade>(`/lines/${id}/edits`, { base, edit }, { Prefer: 'return=minimal' }),
-  undoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/undo`, { base }),
-  redoLine: (id: string, base: number) => step<LineView>(`/lines/${id}/redo`, { base }),
+    step<LineView | LineMade>(`/lines/${id}/edits`, { base, edit }, MINIMAL),
+  /** Says which revision the shot is again; the shot itself is asked for where that is not known here. */
+  stepLine: (id: string, base: number, back: boolean) =>
+    step<LineMade>(`/lines/${id}/${back ? 'undo' : 'redo'}`, { base }, MINIMAL),
   /** @param at the frame the line begins at that is read with other words */
   words: (id: string, base: number, at: number, words: string, waiting: Waiting) =>
     read(post<ReadingView>(`/lines/${id}/words`, { base, at, words }), waiting),

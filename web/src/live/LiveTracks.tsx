@@ -38,7 +38,7 @@ export function LiveTracks({ shot }: { shot: Shot }) {
     const lines: TrackLine[] = character.controls.dials
       .filter(
         (d) =>
-          tracks.dials[d.id] ||
+          d.id in tracks.dials ||
           done.has(d.id) ||
           (source === 'hands' ? d.purpose !== 'ACTION_UNIT' : linked.has(d.id)),
       )

@@ -17,6 +17,8 @@ declare module 'page-core' {
       keyed: string[];
     };
     keys(dial: string): Schemas['DialKey'][];
+    /** The frames at which some dial has a key. */
+    keyFrames(): Int32Array;
     /** From what a drawing held from a frame on comes over, and how many of its pieces; null where nothing was before. */
     crossing(
       part: string,

@@ -51,9 +51,11 @@ export function lacking(kind: LaidKind, character: Character): string {
   }
 }
 
+const NONE_LAID = Object.fromEntries(KINDS.map(([k]) => [k, 0])) as Record<LaidKind, number>;
+
 /** How many things were laid of each kind. */
-export function laidOf(shot: Shot): Record<LaidKind, number> {
-  const count = Object.fromEntries(KINDS.map(([k]) => [k, 0])) as Record<LaidKind, number>;
+function laidOf(shot: Shot): Record<LaidKind, number> {
+  const count = { ...NONE_LAID };
   const { dials, blinks, looks } = shot.tracks;
   for (const track of [...Object.values(dials), blinks, looks])
     for (const [kind, n] of laidOn(track)) count[kind] += n;
@@ -81,7 +83,9 @@ export function FirstPass({ shot }: { shot: Shot }) {
   const [seed, setSeed] = useState(1);
   const [off, setOff] = useState<LaidKind[]>([]);
   const [busy, setBusy] = useState(false);
-  const laid = laidOf(shot);
+  const [open, setOpen] = useState(false);
+  // a long shot has tens of thousands of keys, which are read for nothing while this is shut
+  const laid = open ? laidOf(shot) : NONE_LAID;
   const kinds = KINDS.map(([k]) => k).filter((k) => !off.includes(k));
   const there = Object.values(laid).some((n) => n > 0);
   const lay = async (with_: { temperament?: Temperament; seed?: number } = {}) => {
@@ -112,7 +116,7 @@ export function FirstPass({ shot }: { shot: Shot }) {
   const takeBack = (which: LaidKind[]) =>
     void editLine({ kind: 'lay-acting', kinds: which, laid: NO_TRACKS });
   return (
-    <Popover.Root>
+    <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
         className="btn px-2"
         disabled={shot.lines.length === 0}

@@ -1,11 +1,12 @@
 import { ChevronFirst, ChevronLeft, ChevronRight, Pause, Play, Repeat } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
-import type { Shot } from '../api/client';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import type { Character, Shot } from '../api/client';
 import { usePlayer } from '../line/player';
 import { SoundWave } from '../line/SoundWave';
 import { LiveControls } from '../live/LiveControls';
 import { useLive } from '../live/liveState';
 import { LiveTracks } from '../live/LiveTracks';
+import { useActed } from '../state/acted';
 import { useDesk } from '../state/desk';
 import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
@@ -25,17 +26,7 @@ export function Transport({ shot }: { shot: Shot }) {
   const chosen = useSheet((s) => s.chosen);
   const live = useLive((s) => s.panel);
   const { rules, frames } = shot;
-  const marks = useMemo(
-    () =>
-      beginnings(
-        shot,
-        view.character,
-        lanesOf(view.character, shot, [], [], false).flatMap((l) =>
-          l.track && l.kind !== 'MOUTHS' ? [l.track] : [],
-        ),
-      ),
-    [shot, view.character],
-  );
+  const marks = useMarks(shot, view.character);
   const expose = (exposure: number) =>
     exposure !== rules.exposure &&
     void editLine({ kind: 'expose', exposure, lead: rules.lead, minimumHold: rules.minimumHold });
@@ -152,6 +143,24 @@ function ShotLength({ frames, keep }: { frames: number; keep: (n: number) => voi
       />
     </div>
   );
+}
+
+/** The frames at which something begins, mouths aside. Large shots have thousands: what was edited is painted first. */
+function useMarks(shot: Shot, character: Character): number[] {
+  const later = useDeferredValue(shot);
+  return useMemo(() => {
+    const { kept, keptOpen } = useActed.getState();
+    const tracks = lanesOf(character, later, [], [], false).flatMap((l) =>
+      l.track && l.kind !== 'MOUTHS' ? [l.track] : [],
+    );
+    if (kept !== later || !keptOpen) return beginnings(later, character, tracks);
+    const others = beginnings(
+      later,
+      character,
+      tracks.filter((t) => t.sort !== 'DIAL'),
+    );
+    return [...new Set([...keptOpen.keyFrames(), ...others])].sort((a, b) => a - b);
+  }, [later, character]);
 }
 
 /** The whole shot in one strip: its sound, its words and where something begins; a press goes there. */

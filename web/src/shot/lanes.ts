@@ -80,7 +80,7 @@ export function lanesOf(
   for (const { track, name, dial } of known)
     if (
       dial &&
-      (tracks.dials[dial.id] ||
+      (dial.id in tracks.dials ||
         held.includes(dial.id) ||
         shown.includes(keyOf(track)) ||
         USUAL.includes(dial.purpose))
@@ -96,7 +96,7 @@ export function lanesOf(
     add('KITS', 'Kits', { sort: 'KITS', of: '' });
   for (const { track, name, dial } of known) {
     const role = character.rig.parts.find((p) => p.id === track.of)?.role;
-    if (!dial && (tracks.drawings[track.of!] || shown.includes(keyOf(track)) || role === 'HAND'))
+    if (!dial && (track.of! in tracks.drawings || shown.includes(keyOf(track)) || role === 'HAND'))
       add('DRAWINGS', name, track);
   }
   for (const id of Object.keys(tracks.drawings))

@@ -176,31 +176,37 @@ export function useLaneItems(shot: Shot, character: Character): LaneItems {
 export class LaneItems {
   private readonly known = new Map<string, Item[]>();
 
+  private readonly earlier: { shot: Shot; known: Map<string, Item[]> } | null;
+
   /** @param before of an earlier state of the shot: what lies on tracks that have not changed is not worked out again */
   constructor(
     private readonly shot: Shot,
     private readonly character: Character,
     before: LaneItems | null,
   ) {
-    if (before?.character !== character) return;
-    const { dials, drawings } = before.shot.tracks;
-    for (const [key, items] of before.known) {
-      const track = items[0]?.track;
-      const of = track?.of ?? '';
-      const same =
-        track?.sort === 'DIAL'
-          ? dials[of] === shot.tracks.dials[of]
-          : track?.sort === 'DRAWINGS' && drawings[of] === shot.tracks.drawings[of];
-      if (same) this.known.set(key, items);
-    }
+    this.earlier = before?.character === character ? { shot: before.shot, known: before.known } : null;
   }
 
   on(lane: Lane): Item[] {
     let items = this.known.get(lane.key);
     if (!items) {
-      items = lane.track ? itemsOn(lane.track, this.shot, this.character) : [];
+      items = this.unchanged(lane) ?? (lane.track ? itemsOn(lane.track, this.shot, this.character) : []);
       this.known.set(lane.key, items);
     }
     return items;
+  }
+
+  /** Only a lane that is looked at is compared: keys nobody looks at are not read. */
+  private unchanged({ key, track }: Lane): Item[] | undefined {
+    const items = this.earlier?.known.get(key);
+    if (!items || !track) return undefined;
+    const before = this.earlier!.shot.tracks;
+    const now = this.shot.tracks;
+    const of = track.of ?? '';
+    const same =
+      track.sort === 'DIAL'
+        ? before.dials[of] === now.dials[of]
+        : track.sort === 'DRAWINGS' && before.drawings[of] === now.drawings[of];
+    return same ? items : undefined;
   }
 }

@@ -118,6 +118,28 @@ describe('the acted shot', () => {
     expect(acted.foreseen(answer, refused, { id: 'l', revision: 3 } as never)).toBeNull();
   });
 
+  it('goes back to a shot it knows, and leaves to the server what it does not', async () => {
+    const before = useActed.getState().line!;
+    const made = { id: 'l', undo: null, redo: null, like: null } as never;
+    const after = await acted.send(SET, async () =>
+      acted.foreseen(before, SET, { ...(made as object), revision: 2 } as never)!,
+    );
+    const back = { id: 'l', revision: 3, like: 1 } as never;
+    expect(acted.stepped(before, back)).toBeNull();
+    const stepped = acted.stepped(after, back)!;
+    expect(stepped).toMatchObject({ revision: 3 });
+    expect(stepped).not.toHaveProperty('like');
+    expect(stepped.shot).toBe(before.shot);
+    acted.stands(stepped, rules, director);
+    expect(keys()).toBe(2);
+    const on = acted.stepped(stepped, { id: 'l', revision: 4, like: 2 } as never)!;
+    expect(on.shot).toBe(after.shot);
+    expect(acted.stepped(stepped, { id: 'l', revision: 4, like: 9 } as never)).toBeNull();
+    // over other rules mouths may be others
+    acted.stands(on, { ...rules } as never, director);
+    expect(acted.stepped(on, { id: 'l', revision: 5, like: 3 } as never)).toBeNull();
+  });
+
   it('takes an edit back that is refused', async () => {
     const refused = acted.send(SET, async () => {
       throw new Error('not today');

@@ -10,17 +10,29 @@ interface Acted {
   shot: Shot | null;
   /** The same without what a hand is in the middle of. */
   kept: Shot | null;
-  /** The same, to be asked; null without rules. */
+  /** What is seen, to be asked; null without rules. */
   open: OpenLine | null;
+  /** What is kept, to be asked; null without rules. */
+  keptOpen: OpenLine | null;
   /** The mouth of every frame. */
   mouths: string[];
 }
 
 /** The shot on the stage. */
-export const useActed = create<Acted>(() => ({ line: null, shot: null, kept: null, open: null, mouths: [] }));
+export const useActed = create<Acted>(() => ({
+  line: null,
+  shot: null,
+  kept: null,
+  open: null,
+  keptOpen: null,
+  mouths: [],
+}));
 
 /** Dials put somewhere by keys at the frame on the stage. */
 export const useKeyed = create<{ keyed: Record<string, number> }>(() => ({ keyed: {} }));
+
+/** Most states that are kept for stepping back to. */
+const STEPS = 100;
 
 /**
  * Shows edits of the shot before they are answered. The server's answers come in the order of the edits; what is behind them is put
@@ -33,6 +45,8 @@ export class ActedShot {
   private director: Director | null = null;
   /** A line that is about to stand, with the rules over it. */
   private ready: { line: LineView; open: OpenLine } | null = null;
+  /** What stood here before, by its revision: a step back goes to one of them. They share what they have in common. */
+  private known = new Map<number, { line: LineView; open: OpenLine }>();
   private waiting: ShotEdit[] = [];
   private drafted: ShotEdit | null = null;
   /** What came of the edits on their way: it stays while a hand tries others out on top of it. */
@@ -58,10 +72,18 @@ export class ActedShot {
     else if (!this.open || this.rules !== rules || !same) this.open = rules.line(line.shot);
     else if (changed) this.open = this.ready?.line === line ? this.ready.open : this.open.of(line.shot);
     this.ready = null;
+    if (!same || this.rules !== rules) this.known.clear();
+    if (line && this.open) this.remember(line, this.open);
     this.standing = line;
     this.rules = rules;
     this.director = director;
     this.show();
+  }
+
+  private remember(line: LineView, open: OpenLine): void {
+    this.known.delete(line.revision);
+    this.known.set(line.revision, { line, open });
+    if (this.known.size > STEPS) this.known.delete(this.known.keys().next().value!);
   }
 
   /** Shows an edit until it is answered. */
@@ -100,9 +122,24 @@ export class ActedShot {
     const open = shown ? seen.after : tried(this.open, edit);
     if (!open || open === this.open) return null;
     const shot = shown ? seen.shot! : changed(open, this.open!, before.shot);
-    const line = { ...before, ...answer, shot };
+    const { revision, undo, redo } = answer;
+    const line = { ...before, revision, undo, redo, shot };
     composed.add(line);
     this.ready = { line, open };
+    return line;
+  }
+
+  /**
+   * The line after a step back or on.
+   *
+   * @returns null where the shot as it was is not known here
+   */
+  stepped(before: LineView, { like, revision, undo, redo }: LineMade): LineView | null {
+    const was = before === this.standing && like != null ? this.known.get(like) : undefined;
+    if (!was) return null;
+    const line = { ...was.line, revision, undo, redo };
+    composed.add(line);
+    this.ready = { line, open: was.open };
     return line;
   }
 
@@ -142,6 +179,7 @@ export class ActedShot {
       shot: drafted ? changed(open!, made.after!, made.shot!) : made.shot,
       kept: made.shot,
       open,
+      keptOpen: made.after,
       mouths: drafted && this.drafted!.kind.includes('mouth') ? open!.mouths() : made.mouths,
     });
     this.director?.speaks(line, open);

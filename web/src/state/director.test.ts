@@ -22,6 +22,7 @@ function rules(by = 0): OpenCharacter {
     of: () => spoken,
     changes: () => ({ shot: {} as never, dials: [], drawings: [], keyed: [] }),
     keys: () => [],
+    keyFrames: () => new Int32Array(),
     crossing: () => null,
     drafts: () => false,
     draft: () => ({ after: () => null, refused: () => '' }),

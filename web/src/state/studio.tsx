@@ -246,7 +246,10 @@ export function StudioProvider({
         const other = ofLine() ? queue : lineQueue;
         if (other.busy) await other.idle();
         if (ofLine()) {
-          await changeLine((l) => (back ? api.undoLine(l.id, l.revision) : api.redoLine(l.id, l.revision)));
+          await changeLine(async (l) => {
+            const answer = await api.stepLine(l.id, l.revision, back);
+            return acted.stepped(l, answer) ?? api.line(l.id);
+          });
           void queries.invalidateQueries({ queryKey: ['lines', id] });
         } else if (back ? view.undo : view.redo) {
           const send = (made = (v: CharacterView) => v) =>

@@ -41,6 +41,28 @@ class LongShotFigures {
               return shot.id;
             }""";
 
+    /** One key set, and that taken back, over the API: the median of twenty, milliseconds. */
+    private static final String ASKED =
+            """
+            async shot => {
+              const token = () => /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+              const post = async (path, body) => (await fetch('/api/v1/lines/' + shot + path, { method: 'POST', body: JSON.stringify(body),
+                headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token(), Prefer: 'return=minimal' } })).json();
+              let { revision } = await (await fetch('/api/v1/lines/' + shot)).json();
+              const took = [[], []];
+              const timed = async (into, work) => {
+                const from = performance.now();
+                revision = (await work()).revision;
+                into.push(performance.now() - from);
+              };
+              for (let i = 0; i < 20; i++) {
+                const keys = { turn: [{ frame: 5001 + i, value: i, way: { kind: 'even' }, bow: 0 }] };
+                await timed(took[0], () => post('/edits', { base: revision, edit: { kind: 'set-keys', keys } }));
+                await timed(took[1], () => post('/undo', { base: revision }));
+              }
+              return took.map(all => all.sort((a, b) => a - b)[10]);
+            }""";
+
     /** From a key pressed until what it does is painted, milliseconds. */
     private static final String WATCH =
             """
@@ -94,6 +116,10 @@ class LongShotFigures {
             say("a key dragged: %.0f frames painted a second", dragged);
             say("what is chosen cleared: %.0f ms until it is painted", answered(page, b, "Delete"));
             say("room made on all tracks: %.0f ms until it is painted", answered(page, b, "Insert"));
+            List<?> asked = (List<?>) page.evaluate(ASKED, shot);
+            say(
+                    "one key set over the API, and taken back: %.0f and %.0f ms",
+                    number(asked.get(0)), number(asked.get(1)));
             late(page);
         }
     }

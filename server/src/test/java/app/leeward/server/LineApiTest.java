@@ -136,7 +136,7 @@ class LineApiTest {
                 + "[{\"frame\":%d,\"value\":7,\"way\":{\"kind\":\"even\"},\"bow\":0}]}}}";
         Client.Answer first = client.postForeseen(at + "/edits", String.format(key, 1, 3));
         assertThat(first.header("Preference-Applied")).isEqualTo("return=minimal");
-        assertThat(first.json().fieldNames()).toIterable().containsExactly("id", "revision", "undo", "redo");
+        assertThat(first.json().fieldNames()).toIterable().containsExactly("id", "revision", "undo", "redo", "like");
         assertThat(first.json().get("revision").asInt()).isEqualTo(2);
         assertThat(first.json().at("/undo/message").asText()).isNotBlank();
         Client.Answer onOld = client.postForeseen(
@@ -152,6 +152,35 @@ class LineApiTest {
                 .isEqualTo(3);
         assertThat(client.post(at + "/edits", String.format(key, 4, 5)).json().has("shot"))
                 .isTrue();
+    }
+
+    @Test
+    void whoKeptTheShotIsToldWhichRevisionAStepGoesTo() {
+        String id = record(LINE.wav(), LINE.words()).json().get("id").asText();
+        String at = "/api/v1/lines/" + id;
+        String name = "{\"base\":%d,\"edit\":{\"kind\":\"rename-shot\",\"name\":\"%s\"}}";
+        client.post(at + "/edits", String.format(name, 1, "two"));
+        client.post(at + "/edits", String.format(name, 2, "three"));
+        JsonNode back = client.postForeseen(at + "/undo", "{\"base\":3}").json();
+        assertThat(back.has("shot")).isFalse();
+        assertThat(back.get("revision").asInt()).isEqualTo(4);
+        assertThat(back.get("like").asInt()).isEqualTo(2);
+        JsonNode further = client.postForeseen(at + "/undo", "{\"base\":4}").json();
+        assertThat(further.get("like").asInt()).isEqualTo(1);
+        JsonNode on = client.postForeseen(at + "/redo", "{\"base\":5}").json();
+        assertThat(nameAt(at, on.get("like").asInt())).isEqualTo("two");
+        JsonNode last = client.postForeseen(at + "/redo", "{\"base\":6}").json();
+        assertThat(nameAt(at, last.get("like").asInt())).isEqualTo("three");
+        assertThat(nameAt(at, last.get("revision").asInt())).isEqualTo("three");
+        assertThat(client.postForeseen(at + "/redo", "{\"base\":7}").code()).isEqualTo("nothing-to-redo");
+        assertThat(client.post(at + "/undo", "{\"base\":7}").json().has("shot")).isTrue();
+    }
+
+    private String nameAt(String line, int revision) {
+        return client.get(line + "?revision=" + revision)
+                .json()
+                .at("/shot/name")
+                .asText();
     }
 
     @Test

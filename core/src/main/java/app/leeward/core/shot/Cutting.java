@@ -4,8 +4,10 @@ import app.leeward.core.cue.Blink;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.refusal.RefusalCode;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
 
@@ -22,16 +24,55 @@ final class Cutting {
 
     static Strip copy(Tracks tracks, List<Track> of, int from, int to) {
         require(of, from, to);
-        Tracks held = Tracks.EMPTY;
-        for (Track track : of) {
-            held = copied(Lane.of(track), tracks, held, from, to);
-        }
+        Tracks held = on(of, Tracks.EMPTY, new Cut() {
+            @Override
+            public <T> List<T> of(Lane<T> lane) {
+                return copied(lane, lane.on(tracks), from, to);
+            }
+        });
         return new Strip(to - from, of, held);
     }
 
-    private static <T> Tracks copied(Lane<T> lane, Tracks tracks, Tracks into, int from, int to) {
+    /** What one track holds afterwards. */
+    private interface Cut {
+        <T> List<T> of(Lane<T> lane);
+    }
+
+    /** Cuts some tracks. What the keys of many dials become is put in at once: a shot may have a thousand on each of sixty. */
+    private static Tracks on(List<Track> of, Tracks into, Cut cut) {
+        Map<String, List<DialKey>> keys = new HashMap<>(into.dials());
+        for (Track track : of) {
+            if (track.sort() == Track.Sort.DIAL) {
+                List<DialKey> before = into.dials().getOrDefault(track.of(), List.of());
+                List<DialKey> after = cut.of(new Lane.Keys(track.of()));
+                // what was not cut stays the very same, so that nobody looks at it again
+                keys.put(track.of(), alike(before, after) ? before : after);
+            } else {
+                into = with(Lane.of(track), into, cut);
+            }
+        }
+        return into.withDials(keys);
+    }
+
+    private static boolean alike(List<DialKey> before, List<DialKey> after) {
+        if (before.size() != after.size()) {
+            return false;
+        }
+        for (int i = 0; i < before.size(); i++) {
+            if (before.get(i) != after.get(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static <T> Tracks with(Lane<T> lane, Tracks into, Cut cut) {
+        return lane.with(into, cut.of(lane));
+    }
+
+    private static <T> List<T> copied(Lane<T> lane, List<T> on, int from, int to) {
         List<T> items = new ArrayList<>();
-        for (T item : lane.on(tracks)) {
+        for (T item : on) {
             if (lane.parts) {
                 int first = Math.max(from, lane.from(item));
                 int end = Math.min(to, lane.to(item));
@@ -42,20 +83,22 @@ final class Cutting {
                 items.add(lane.byHand(lane.over(item, lane.from(item) - from, lane.to(item) - from)));
             }
         }
-        return lane.with(into, items);
+        return items;
     }
 
     static Tracks clear(Tracks tracks, List<Track> of, int from, int to) {
         require(of, from, to);
-        for (Track track : of) {
-            tracks = cleared(Lane.of(track), tracks, from, to);
-        }
-        return tracks;
+        return on(of, tracks, new Cut() {
+            @Override
+            public <T> List<T> of(Lane<T> lane) {
+                return cleared(lane, lane.on(tracks), from, to);
+            }
+        });
     }
 
-    private static <T> Tracks cleared(Lane<T> lane, Tracks tracks, int from, int to) {
+    private static <T> List<T> cleared(Lane<T> lane, List<T> on, int from, int to) {
         List<T> items = new ArrayList<>();
-        for (T item : lane.on(tracks)) {
+        for (T item : on) {
             int first = lane.from(item);
             int end = lane.to(item);
             if (!lane.parts) {
@@ -75,64 +118,68 @@ final class Cutting {
                 items.add(lane.over(item, to, end));
             }
         }
-        return lane.with(tracks, items);
+        return items;
     }
 
     /** Puts a strip in, in place of what its tracks hold there. */
     static Tracks paste(Tracks tracks, Strip strip, int at) {
         require(strip.of(), at, at + strip.frames());
         Tracks room = clear(tracks, strip.of(), at, at + strip.frames());
-        for (Track track : strip.of()) {
-            room = pasted(Lane.of(track), room, strip.tracks(), at);
-        }
-        return room;
-    }
-
-    private static <T> Tracks pasted(Lane<T> lane, Tracks tracks, Tracks from, int at) {
-        List<T> added = lane.on(from).stream()
-                .map(item -> lane.over(item, lane.from(item) + at, lane.to(item) + at))
-                .toList();
-        List<T> items = new ArrayList<>(lane.besides(lane.on(tracks), added));
-        items.addAll(added);
-        return lane.with(tracks, items);
+        return on(strip.of(), room, new Cut() {
+            @Override
+            public <T> List<T> of(Lane<T> lane) {
+                List<T> added = new ArrayList<>();
+                for (T item : lane.on(strip.tracks())) {
+                    added.add(lane.over(item, lane.from(item) + at, lane.to(item) + at));
+                }
+                List<T> items = new ArrayList<>(lane.besides(lane.on(room), added));
+                items.addAll(added);
+                return items;
+            }
+        });
     }
 
     /** Makes room: what begins at the frame or behind it moves on, and what lasts across it lasts longer. */
     static Tracks insert(Tracks tracks, List<Track> of, int at, int count) {
         require(of, at, at + count);
-        for (Track track : of) {
-            tracks = inserted(Lane.of(track), tracks, at, count);
-        }
-        return tracks;
+        return on(of, tracks, new Cut() {
+            @Override
+            public <T> List<T> of(Lane<T> lane) {
+                return inserted(lane, lane.on(tracks), at, count);
+            }
+        });
     }
 
-    private static <T> Tracks inserted(Lane<T> lane, Tracks tracks, int at, int count) {
-        List<T> items = lane.on(tracks).stream()
-                .map(item -> {
-                    int from = lane.from(item);
-                    int to = lane.to(item);
-                    return from >= at
-                            ? lane.over(item, from + count, to + count)
-                            : to > at && to > from + 1 ? lane.lasting(item, from, to + count) : item;
-                })
-                .toList();
-        return lane.with(tracks, items);
+    private static <T> List<T> inserted(Lane<T> lane, List<T> on, int at, int count) {
+        List<T> items = new ArrayList<>(on.size());
+        for (T item : on) {
+            int from = lane.from(item);
+            int to = lane.to(item);
+            if (from >= at) {
+                items.add(lane.over(item, from + count, to + count));
+            } else {
+                items.add(to > at && to > from + 1 ? lane.lasting(item, from, to + count) : item);
+            }
+        }
+        return items;
     }
 
     /** Takes frames out: what begins in them goes, what lasts across them gets shorter, what is behind comes forward. */
     static Tracks takeOut(Tracks tracks, List<Track> of, int from, int to) {
         require(of, from, to);
-        for (Track track : of) {
-            tracks = takenOut(Lane.of(track), tracks, from, to);
-        }
-        return tracks;
+        return on(of, tracks, new Cut() {
+            @Override
+            public <T> List<T> of(Lane<T> lane) {
+                return takenOut(lane, lane.on(tracks), from, to);
+            }
+        });
     }
 
-    private static <T> Tracks takenOut(Lane<T> lane, Tracks tracks, int from, int to) {
+    private static <T> List<T> takenOut(Lane<T> lane, List<T> on, int from, int to) {
         int count = to - from;
         List<T> kept = new ArrayList<>();
         List<T> moved = new ArrayList<>();
-        for (T item : lane.on(tracks)) {
+        for (T item : on) {
             int first = lane.from(item);
             int end = lane.to(item);
             if (first >= to) {
@@ -150,7 +197,7 @@ final class Cutting {
         // what was there before stays where what comes forward would run into it
         List<T> all = new ArrayList<>(kept);
         all.addAll(lane.besides(moved, kept));
-        return lane.with(tracks, all);
+        return all;
     }
 
     static Tracks move(Tracks tracks, List<Track> of, int from, int to, int by) {
@@ -162,11 +209,8 @@ final class Cutting {
         require(of, from, from + length);
         Strip strip = copy(tracks, of, from, to);
         Tracks room = clear(tracks, of, from, to);
-        Tracks longer = Tracks.EMPTY;
-        for (Track track : of) {
-            double times = (double) length / (to - from);
-            longer = retimed(Lane.of(track), strip.tracks(), longer, f -> (int) Math.round(f * times));
-        }
+        double times = (double) length / (to - from);
+        Tracks longer = retimed(strip.tracks(), of, f -> (int) Math.round(f * times));
         return paste(room, new Strip(length, of, longer), from);
     }
 
@@ -176,11 +220,16 @@ final class Cutting {
      * @param moved where each frame goes; never back behind where an earlier one goes
      */
     static Tracks retimed(Tracks tracks, IntUnaryOperator moved) {
-        Tracks out = Tracks.EMPTY;
-        for (Track track : Track.on(tracks)) {
-            out = retimed(Lane.of(track), tracks, out, moved);
-        }
-        return out;
+        return retimed(tracks, Track.on(tracks), moved);
+    }
+
+    private static Tracks retimed(Tracks tracks, List<Track> of, IntUnaryOperator moved) {
+        return on(of, Tracks.EMPTY, new Cut() {
+            @Override
+            public <T> List<T> of(Lane<T> lane) {
+                return retimed(lane, lane.on(tracks), moved);
+            }
+        });
     }
 
     /**
@@ -208,10 +257,9 @@ final class Cutting {
         return (int) Math.max(least, Math.min(Blink.LONGEST, Math.round(frames)));
     }
 
-    private static <T> Tracks retimed(Lane<T> lane, Tracks tracks, Tracks into, IntUnaryOperator moved) {
+    private static <T> List<T> retimed(Lane<T> lane, List<T> all, IntUnaryOperator moved) {
         List<T> items = new ArrayList<>();
         Set<String> taken = new HashSet<>();
-        List<T> all = lane.on(tracks);
         // of two alike that come to begin on one frame the later stays
         for (int i = all.size() - 1; i >= 0; i--) {
             T item = all.get(i);
@@ -219,11 +267,13 @@ final class Cutting {
             int to = Math.max(from + 1, moved.applyAsInt(lane.to(item)));
             if (taken.add(from + " " + lane.name(item))) {
                 T there = lane.over(item, from, to);
-                items = new ArrayList<>(lane.besides(items, List.of(there)));
+                if (lane.overlaps()) {
+                    items = new ArrayList<>(lane.besides(items, List.of(there)));
+                }
                 items.add(there);
             }
         }
-        return lane.with(into, items);
+        return items;
     }
 
     private static void require(List<Track> of, int from, int to) {

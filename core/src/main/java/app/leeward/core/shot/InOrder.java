@@ -2,7 +2,9 @@ package app.leeward.core.shot;
 
 import java.util.AbstractList;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
 
 /**
@@ -22,13 +24,30 @@ final class InOrder<T> extends AbstractList<T> {
             return known;
         }
         List<T> sorted = new ArrayList<>(all);
-        sorted.sort(order);
+        if (!rising(sorted, order)) {
+            sorted.sort(order);
+        }
         return new InOrder<>(sorted);
+    }
+
+    /** Mostly so already; where it is compiled for the browser, sorting takes no notice of it. */
+    private static <T> boolean rising(List<T> items, Comparator<T> order) {
+        for (int i = 1; i < items.size(); i++) {
+            if (order.compare(items.get(i - 1), items.get(i)) > 0) {
+                return false;
+            }
+        }
+        return true;
     }
 
     @Override
     public T get(int index) {
         return items.get(index);
+    }
+
+    @Override
+    public Iterator<T> iterator() {
+        return Collections.unmodifiableList(items).iterator();
     }
 
     @Override

@@ -13,7 +13,10 @@ final class KeyedDial {
     /** @param keys at least one, in rising order of frames */
     KeyedDial(List<DialKey> keys) {
         this.keys = keys;
-        frames = keys.stream().mapToInt(DialKey::frame).toArray();
+        frames = new int[keys.size()];
+        for (int i = 0; i < frames.length; i++) {
+            frames[i] = keys.get(i).frame();
+        }
         slopes = slopes();
     }
 

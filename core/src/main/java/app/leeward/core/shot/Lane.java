@@ -3,8 +3,10 @@ package app.leeward.core.shot;
 import app.leeward.core.cue.Blink;
 import app.leeward.core.cue.CuePlacement;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -48,7 +50,12 @@ abstract class Lane<T> {
         return "";
     }
 
-    /** What would be overlapped by these, and so has to go. */
+    /** Whether two that begin on frames of their own can be in each other's way. */
+    boolean overlaps() {
+        return false;
+    }
+
+    /** What is left of these where others are added: what would be overlapped has to go. */
     List<T> besides(List<T> items, List<T> added) {
         return items;
     }
@@ -78,7 +85,7 @@ abstract class Lane<T> {
         return lane.with(tracks, lane.on(tracks));
     }
 
-    private static final class Keys extends Lane<DialKey> {
+    static final class Keys extends Lane<DialKey> {
         private final String dial;
 
         Keys(String dial) {
@@ -119,9 +126,9 @@ abstract class Lane<T> {
         /** Two keys that come to lie on one frame: the later one stays. */
         @Override
         List<DialKey> besides(List<DialKey> items, List<DialKey> added) {
-            return items.stream()
-                    .filter(k -> added.stream().noneMatch(a -> a.frame() == k.frame()))
-                    .toList();
+            Set<Integer> taken = new HashSet<>();
+            added.forEach(k -> taken.add(k.frame()));
+            return items.stream().filter(k -> !taken.contains(k.frame())).toList();
         }
     }
 
@@ -228,6 +235,11 @@ abstract class Lane<T> {
         @Override
         Blink byHand(Blink item) {
             return new Blink(item.frame(), item.down(), item.hold(), item.up());
+        }
+
+        @Override
+        boolean overlaps() {
+            return true;
         }
 
         @Override

@@ -150,6 +150,17 @@ public record Tracks(
         }
     }
 
+    /**
+     * Keys of a dial as tracks hold them: tracks that are given them hold the very same list.
+     *
+     * @throws Refusal when there are too many, or two on one frame
+     */
+    public static List<DialKey> inOrder(List<DialKey> keys) {
+        List<DialKey> sorted = rising(keys, Comparator.comparingInt(DialKey::frame));
+        requireApart("key", sorted, DialKey::frame, k -> k.frame() + 1);
+        return sorted;
+    }
+
     /** With other keys of one dial. */
     public Tracks withKeys(String dial, List<DialKey> keys) {
         Map<String, List<DialKey>> all = new TreeMap<>(dials);

@@ -3,8 +3,10 @@ package app.leeward.formats.json;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.rig.Character;
+import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.Tracks;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationContext;
@@ -29,7 +31,7 @@ import java.util.function.UnaryOperator;
  */
 public final class StoredJson {
     /** The form that is written now. */
-    public static final int SCHEMA = 18;
+    public static final int SCHEMA = 19;
 
     /** From 1 to 2, from 2 to 3, and so on. */
     private static final List<Upgrade> UPGRADES = List.of(
@@ -40,6 +42,7 @@ public final class StoredJson {
             new HeadShapes(),
             new DrawnHeads(),
             new ActedShots(),
+            new Upgrade() {},
             new Upgrade() {},
             new Upgrade() {},
             new Upgrade() {},
@@ -62,22 +65,41 @@ public final class StoredJson {
     /** Kinds of edits of a line that hold a line, and where. */
     private static final Map<String, String> SHOTS_INSIDE = Map.of("record", "shot");
 
+    /** The first form in which the keys of a dial may lie apart. */
+    private static final int KEYS_APART = 19;
+
+    private static final ObjectMapper KEYS = LeewardJson.configure(new ObjectMapper());
+
     private final ObjectMapper json;
+    private final KeyStore keys;
     private final int schema;
     private final List<Upgrade> upgrades;
 
     /**
+     * For what holds all keys in itself.
+     *
      * @param shelf where artwork lies
      * @param unknown told each property that stored data has and this version does not know, as {@code Type.property}
      */
     public StoredJson(ArtworkStore shelf, Consumer<String> unknown) {
-        this(shelf, unknown, UPGRADES);
+        this(shelf, KeyStore.none(), unknown);
     }
 
-    StoredJson(ArtworkStore shelf, Consumer<String> unknown, List<Upgrade> upgrades) {
+    /**
+     * @param shelf where artwork lies
+     * @param keys where long tracks of keys lie
+     * @param unknown told each property that stored data has and this version does not know, as {@code Type.property}
+     */
+    public StoredJson(ArtworkStore shelf, KeyStore keys, Consumer<String> unknown) {
+        this(shelf, keys, unknown, UPGRADES);
+    }
+
+    StoredJson(ArtworkStore shelf, KeyStore keys, Consumer<String> unknown, List<Upgrade> upgrades) {
+        this.keys = keys;
         this.upgrades = List.copyOf(upgrades);
         this.schema = 1 + upgrades.size();
-        json = LeewardJson.mapper(shelf).addHandler(new DeserializationProblemHandler() {
+        json = LeewardJson.mapper(shelf).addMixIn(Tracks.class, KeptKeys.Form.class);
+        json.addHandler(new DeserializationProblemHandler() {
             @Override
             public boolean handleUnknownProperty(
                     DeserializationContext c, JsonParser in, JsonDeserializer<?> d, Object bean, String property)
@@ -102,9 +124,12 @@ public final class StoredJson {
         }
         try {
             if (schema == this.schema) {
-                return json.readValue(text, type);
+                return json.readerFor(type).withAttribute(KeyStore.class, keys).readValue(text);
             }
             ObjectNode tree = (ObjectNode) json.readTree(text);
+            if (schema >= KEYS_APART) {
+                KeptKeys.putBack(tree, json, keys);
+            }
             for (Upgrade step : upgrades.subList(schema - 1, upgrades.size())) {
                 tree = upgraded(step, tree, type);
             }
@@ -154,10 +179,15 @@ public final class StoredJson {
      */
     public <T> String write(Class<T> type, T value) {
         try {
-            return json.writerFor(type).writeValueAsString(value);
+            return json.writerFor(type).withAttribute(KeyStore.class, keys).writeValueAsString(value);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    /** Keys of a dial as they were put into a {@link KeyStore}, in the form that is written now. */
+    public static List<DialKey> keys(String text) {
+        return KeptKeys.read(KEYS, text);
     }
 
     /** A shelf for readers that do not look at outlines: every artwork is empty. */

@@ -11,11 +11,15 @@ import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
+import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.core.shot.Tracks;
+import app.leeward.core.shot.Way;
 import app.leeward.demo.DemoFiles;
 import app.leeward.formats.art.Sha256;
 import app.leeward.formats.svg.SvgReader;
@@ -34,6 +38,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -51,7 +56,7 @@ class StoredFormTest {
     private static final ObjectMapper PLAIN = new ObjectMapper();
 
     private final Set<String> unknown = new HashSet<>();
-    private final StoredJson json = new StoredJson(shelf(), unknown::add);
+    private final StoredJson json = new StoredJson(shelf(), new KeptTracks(), unknown::add);
 
     private static ArtworkStore shelf() {
         Map<String, String> shapes = new HashMap<>();
@@ -72,6 +77,47 @@ class StoredFormTest {
                 return shapes.containsKey(hash) ? LeewardJson.artwork(shapes.get(hash)) : new Artwork(List.of());
             }
         };
+    }
+
+    /** Tracks of keys as servers of each schema kept them, and what is put here now. */
+    private static final class KeptTracks implements KeyStore {
+        private final Map<String, String> texts = new HashMap<>();
+        private int asked;
+
+        KeptTracks() {
+            for (int n = 1; n <= StoredJson.SCHEMA; n++) {
+                lines(n, "keys.jsonl")
+                        .forEach(k ->
+                                texts.put(k.get("hash").asText(), k.get("keys").toString()));
+            }
+        }
+
+        @Override
+        public boolean keeps() {
+            return true;
+        }
+
+        @Override
+        public Optional<String> known(List<DialKey> keys) {
+            return Optional.empty();
+        }
+
+        @Override
+        public void put(List<DialKey> keys, String hash, String json) {
+            assertThat(hash).isEqualTo(Sha256.of(json));
+            texts.put(hash, json);
+        }
+
+        @Override
+        public List<DialKey> get(String hash) {
+            asked++;
+            return StoredJson.keys(texts.get(hash));
+        }
+
+        @Override
+        public String text(String hash) {
+            return texts.get(hash);
+        }
     }
 
     /** The lines of a file of one schema; none where that schema has no such file. */
@@ -267,7 +313,7 @@ class StoredFormTest {
                 return old;
             }
         };
-        StoredJson later = new StoredJson(shelf(), unknown::add, List.of(first, second));
+        StoredJson later = new StoredJson(shelf(), KeyStore.none(), unknown::add, List.of(first, second));
         String push = "{\"kind\":\"push\",\"part\":\"nose\",\"far\":2.0}";
         Edit nudge = json.read(1, "{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":2.0,\"dy\":-2.0}", Edit.class);
         assertThat(later.read(1, push, Edit.class)).isEqualTo(nudge);
@@ -288,6 +334,55 @@ class StoredFormTest {
                         .name())
                 .isEqualTo(character.get("title").asText());
         assertThat(unknown).isEmpty();
+    }
+
+    @Test
+    void longTracksLieApartAndShortOnesInTheirShot() {
+        List<DialKey> keys = IntStream.range(0, KeyStore.FEWEST)
+                .mapToObj(i -> new DialKey(3 * i, i / 7.0, new Way.Smooth()))
+                .toList();
+        Shot shot = Shot.silent("s", TrackRules.at(24), 400)
+                .withTracks(Tracks.EMPTY.withKeys("turn", keys).withKeys("nod", keys.subList(1, keys.size())));
+        KeptTracks kept = new KeptTracks();
+        StoredJson apart = new StoredJson(shelf(), kept, unknown::add);
+        JsonNode dials = tree(apart.write(Shot.class, shot)).get("tracks").get("dials");
+        assertThat(dials.get("turn").isTextual()).isTrue();
+        assertThat(dials.get("nod")).hasSize(KeyStore.FEWEST - 1);
+        Shot again = apart.read(StoredJson.SCHEMA, apart.write(Shot.class, shot), Shot.class);
+        assertThat(again).isEqualTo(shot);
+        assertThat(kept.asked).isEqualTo(1);
+        // what holds all in itself says the keys, and does not know a hash
+        StoredJson whole = new StoredJson(shelf(), unknown::add);
+        assertThat(whole.read(StoredJson.SCHEMA, whole.write(Shot.class, shot), Shot.class))
+                .isEqualTo(shot);
+        assertThatThrownBy(() -> whole.read(StoredJson.SCHEMA, apart.write(Shot.class, shot), Shot.class))
+                .isInstanceOf(IllegalStateException.class)
+                .hasStackTraceContaining("keys " + dials.get("turn").asText() + " are missing");
+    }
+
+    /** A step of a later version is made on keys that lie apart as on those that do not. */
+    @Test
+    void laterStepsReachKeysThatLieApart() {
+        List<Upgrade> steps = new ArrayList<>();
+        IntStream.range(1, 19).forEach(n -> steps.add(new Upgrade() {}));
+        steps.add(new Upgrade() {
+            @Override
+            public ObjectNode shot(ObjectNode old) {
+                old.get("tracks")
+                        .get("dials")
+                        .forEach(keys -> keys.forEach(k ->
+                                ((ObjectNode) k).put("value", k.get("value").asDouble() + 1)));
+                return old;
+            }
+        });
+        StoredJson later = new StoredJson(shelf(), new KeptTracks(), unknown::add, steps);
+        String stored = lines(19, "lines.jsonl").get(0).toString();
+        Map<String, List<DialKey>> now =
+                json.read(19, stored, Shot.class).tracks().dials();
+        later.read(19, stored, Shot.class).tracks().dials().forEach((dial, keys) -> assertThat(keys)
+                .extracting(DialKey::value)
+                .isEqualTo(now.get(dial).stream().map(k -> k.value() + 1).toList()));
+        assertThat(now.get("turn")).hasSize(KeyStore.FEWEST);
     }
 
     @Test

@@ -6,6 +6,7 @@ import app.leeward.core.morph.Crossing;
 import app.leeward.core.refusal.Refusal;
 import app.leeward.core.rig.Part;
 import app.leeward.core.rig.Pose;
+import app.leeward.core.shot.DialKey;
 import app.leeward.core.shot.KeptCue;
 import app.leeward.core.shot.MirroredStrip;
 import app.leeward.core.shot.Playhead;
@@ -16,6 +17,7 @@ import app.leeward.core.shot.Track;
 import app.leeward.core.shot.Tracks;
 import app.leeward.page.json.Codec;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -138,13 +140,19 @@ public final class OpenLine {
     /** The keys of one dial. */
     @JSExport
     public JSObject keys(String dial) {
-        JsSink out = new JsSink();
-        out.beginList();
-        playhead.shot().tracks().dials().getOrDefault(dial, List.of()).forEach(k -> character
-                .codec()
-                .writeDialKey(k, out));
-        out.end();
-        return out.whole();
+        return KeyList.of(playhead.shot().tracks().dials().getOrDefault(dial, List.of()), character.codec());
+    }
+
+    /** The frames at which some dial has a key, in rising order. */
+    @JSExport
+    public int[] keyFrames() {
+        BitSet frames = new BitSet();
+        for (List<DialKey> keys : playhead.shot().tracks().dials().values()) {
+            for (DialKey k : keys) {
+                frames.set(k.frame());
+            }
+        }
+        return frames.stream().toArray();
     }
 
     private static void names(JsSink out, String name, Set<String> ids) {

@@ -57,6 +57,9 @@ class LineApi {
     /** Bytes of the longest recording when it is unpacked, and of its samples. */
     private static final long UNPACKED = 120L << 20;
 
+    /** What a client prefers that knows the shot (RFC 7240). */
+    private static final String MINIMAL = "return=minimal";
+
     private final Characters characters;
     private final Lines lines;
     private final LineReadings readings;
@@ -217,27 +220,50 @@ class LineApi {
             @RequestBody ShotEditBody body) {
         Bodies.requireWhole(body.edit(), "edit");
         Snapshot<Shot> made = lines.edit(id, body.base(), body.edit(), CharacterApi.AUTHOR);
-        boolean brief = "return=minimal".equals(prefer) && lines.follows(made, body.base(), body.edit());
-        return brief
-                ? ResponseEntity.ok().header("Preference-Applied", prefer).body(LineMade.of(made))
-                : ResponseEntity.ok(view(made));
+        boolean brief = MINIMAL.equals(prefer) && lines.follows(made, body.base(), body.edit());
+        return brief ? brief(LineMade.of(made, Optional.empty())) : ResponseEntity.ok(view(made));
     }
 
-    /** What came of an edit, for who knows the shot after it. */
-    public record LineMade(UUID id, int revision, Optional<Snapshot.Made> undo, Optional<Snapshot.Made> redo) {
-        static LineMade of(Snapshot<Shot> s) {
-            return new LineMade(s.id(), s.revision(), s.undo(), s.redo());
+    /**
+     * What came of an edit or a step, for who knows the shot after it.
+     *
+     * @param like the revision a step went to, whose shot this is; empty after an edit
+     */
+    public record LineMade(
+            UUID id, int revision, Optional<Snapshot.Made> undo, Optional<Snapshot.Made> redo, Optional<Integer> like) {
+        static LineMade of(Snapshot<Shot> s, Optional<Integer> like) {
+            return new LineMade(s.id(), s.revision(), s.undo(), s.redo(), like);
         }
     }
 
-    @PostMapping("/lines/{id}/undo")
-    LineView undo(@PathVariable UUID id, @RequestBody CharacterApi.BaseBody body) {
-        return view(lines.undo(id, body.base(), CharacterApi.AUTHOR));
+    private static ResponseEntity<Object> brief(LineMade made) {
+        return ResponseEntity.ok().header("Preference-Applied", MINIMAL).body(made);
     }
 
+    /** @param prefer {@code return=minimal} for who kept the shot as it was: the answer says which revision it is again */
+    @PostMapping("/lines/{id}/undo")
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(oneOf = {LineView.class, LineMade.class})))
+    ResponseEntity<Object> undo(
+            @PathVariable UUID id,
+            @RequestHeader(name = "Prefer", required = false) String prefer,
+            @RequestBody CharacterApi.BaseBody body) {
+        return stepped(id, lines.undo(id, body.base(), CharacterApi.AUTHOR), prefer, body.base(), true);
+    }
+
+    /** @param prefer as with undo */
     @PostMapping("/lines/{id}/redo")
-    LineView redo(@PathVariable UUID id, @RequestBody CharacterApi.BaseBody body) {
-        return view(lines.redo(id, body.base(), CharacterApi.AUTHOR));
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(oneOf = {LineView.class, LineMade.class})))
+    ResponseEntity<Object> redo(
+            @PathVariable UUID id,
+            @RequestHeader(name = "Prefer", required = false) String prefer,
+            @RequestBody CharacterApi.BaseBody body) {
+        return stepped(id, lines.redo(id, body.base(), CharacterApi.AUTHOR), prefer, body.base(), false);
+    }
+
+    private ResponseEntity<Object> stepped(UUID id, Snapshot<Shot> after, String prefer, int base, boolean back) {
+        return MINIMAL.equals(prefer)
+                ? brief(LineMade.of(after, Optional.of(lines.target(id, base, back))))
+                : ResponseEntity.ok(view(after));
     }
 
     /** A shot without words, or with the line of another shot at its beginning. */

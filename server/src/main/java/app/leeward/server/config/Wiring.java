@@ -4,6 +4,7 @@ import app.leeward.core.art.Artwork;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.formats.json.StoredJson;
 import app.leeward.server.studio.StoredArt;
+import app.leeward.server.studio.StoredKeys;
 import app.leeward.speech.LineReader;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.databind.JsonSerializer;
@@ -34,9 +35,9 @@ class Wiring {
     }
 
     @Bean
-    StoredJson storedJson(StoredArt shelf) {
+    StoredJson storedJson(StoredArt shelf, StoredKeys keys) {
         Set<String> told = ConcurrentHashMap.newKeySet();
-        return new StoredJson(shelf, property -> {
+        return new StoredJson(shelf, keys, property -> {
             if (told.add(property)) {
                 LOG.warn(
                         "Stored data has {}, which this version does not know; it is kept as long as nobody edits it",

@@ -291,6 +291,11 @@ public class Lines {
         return ledger.redo(keeping, id, base, author);
     }
 
+    /** The revision whose shot is that after a step from {@code base}. */
+    public int target(UUID id, int base, boolean back) {
+        return ledger.target(id, base, back);
+    }
+
     public Snapshot<Shot> returnTo(UUID id, int base, int to, String author) {
         return ledger.returnTo(keeping, id, base, to, author);
     }

@@ -83,6 +83,11 @@ public class RevisionService {
             return false;
         }
 
+        /** What a state weighs in memory, in letters of its text; what others share with it is best counted too. */
+        default int weight(T state, String text) {
+            return text.length();
+        }
+
         String writeEdit(E edit);
 
         /** @throws Problem when the edit cannot be made */
@@ -107,7 +112,8 @@ public class RevisionService {
     private <T, E> Snapshot<T> kept(DocumentType<T, E> type, DocumentRow document, int number) {
         Read known = read.get(new RevisionKey(document.getId(), number), k -> {
             RevisionRow row = row(k.document(), number);
-            return new Read(standing(type, document, row), row.state().length());
+            Snapshot<T> standing = standing(type, document, row);
+            return new Read(standing, type.weight(standing.state(), row.state()));
         });
         @SuppressWarnings("unchecked") // the kind alone decides what a document is read as
         Snapshot<T> standing = (Snapshot<T>) known.standing();
@@ -201,7 +207,7 @@ public class RevisionService {
                 List.of());
         revisions.save(first);
         document.advance(1, type.name(state), now);
-        return remembered(standing(type, document, first), first);
+        return remembered(type, standing(type, document, first), first);
     }
 
     /**
@@ -334,6 +340,16 @@ public class RevisionService {
                 head.ahead().subList(1, head.ahead().size()));
     }
 
+    /**
+     * To which revision a step leads.
+     *
+     * @param base a revision from which a step was made
+     */
+    public int target(UUID id, int base, boolean back) {
+        RevisionRow from = row(id, base);
+        return back ? from.cameFrom() : from.ahead().get(0);
+    }
+
     /** Makes the document again what it was at one revision; that can be undone like an edit. */
     @Transactional
     public <T, E> Snapshot<T> returnTo(DocumentType<T, E> type, UUID id, int base, int number, String author) {
@@ -414,15 +430,15 @@ public class RevisionService {
         revisions.save(row);
         document.advance(row.number(), type.name(state), now);
         return remembered(
-                type.readsBackAlike(state) ? standing(document, row, state) : standing(type, document, row), row);
+                type, type.readsBackAlike(state) ? standing(document, row, state) : standing(type, document, row), row);
     }
 
     /** What was read back from what is written need not be read again, once it is certain to stay. */
-    private <T> Snapshot<T> remembered(Snapshot<T> written, RevisionRow row) {
+    private <T, E> Snapshot<T> remembered(DocumentType<T, E> type, Snapshot<T> written, RevisionRow row) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                read.put(row.getId(), new Read(written, row.state().length()));
+                read.put(row.getId(), new Read(written, type.weight(written.state(), row.state())));
             }
         });
         return written;

@@ -3,12 +3,16 @@ package app.leeward.server.studio;
 import app.leeward.core.edit.Touch;
 import app.leeward.core.shot.Shot;
 import app.leeward.core.shot.ShotEdit;
+import app.leeward.formats.json.KeyStore;
 import app.leeward.formats.json.StoredJson;
 import app.leeward.server.store.DocumentKind;
+import java.util.List;
 import java.util.Set;
 
 /** How shots are kept as documents. */
 record ShotKeeping(StoredJson json) implements RevisionService.DocumentType<Shot, ShotEdit> {
+    private static final int LETTERS_OF_A_KEY = 80;
+
     @Override
     public DocumentKind kind() {
         return DocumentKind.SHOT;
@@ -38,6 +42,16 @@ record ShotKeeping(StoredJson json) implements RevisionService.DocumentType<Shot
     @Override
     public boolean readsBackAlike(Shot state) {
         return true;
+    }
+
+    /** With the keys that lie apart. */
+    @Override
+    public int weight(Shot state, String text) {
+        int keys = state.tracks().dials().values().stream()
+                .mapToInt(List::size)
+                .filter(n -> n >= KeyStore.FEWEST)
+                .sum();
+        return text.length() + LETTERS_OF_A_KEY * keys;
     }
 
     @Override

@@ -6,87 +6,60 @@ import app.leeward.formats.json.ArtworkStore;
 import app.leeward.formats.json.LeewardJson;
 import app.leeward.server.store.ArtworkRow;
 import app.leeward.server.store.Artworks;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
-import java.util.HashMap;
-import java.util.IdentityHashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** Artwork in the database, with what was used lately kept in memory: it never changes. */
+/** Artwork in the database. */
 @Component
-public class StoredArt implements ArtworkStore {
+public class StoredArt extends ContentShelf<Artwork> implements ArtworkStore {
     private static final int WORTH_SHARING = 50;
     /** Segments of outlines kept in memory; each takes about a hundred bytes. */
     private static final int MOST_SEGMENTS = 3_000_000;
 
-    private static int segments(Artwork art) {
+    private final Artworks artworks;
+
+    StoredArt(Artworks artworks) {
+        super(MOST_SEGMENTS);
+        this.artworks = artworks;
+    }
+
+    @Override
+    int weight(Artwork art) {
         return 10
                 + art.shapes().stream()
                         .mapToInt(s -> s.path().segments().size())
                         .sum();
     }
 
-    private final Artworks artworks;
-    private final Cache<String, Artwork> byHash = Caffeine.newBuilder()
-            .maximumWeight(MOST_SEGMENTS)
-            .weigher((String hash, Artwork art) -> segments(art))
-            .build();
-    /** By identity: hashing artwork again for each answer would cost more than the answer. */
-    private final Cache<Artwork, String> hashes =
-            Caffeine.newBuilder().weakKeys().build();
-
-    StoredArt(Artworks artworks) {
-        this.artworks = artworks;
+    @Override
+    Artwork read(String text) {
+        return LeewardJson.artwork(text);
     }
 
-    /** What one transaction puts here: it goes to the database in one go, and counts as kept once that is certain. */
-    private final class Putting implements TransactionSynchronization {
-        private final Map<String, String> shapes = new LinkedHashMap<>();
-        private final Map<Artwork, String> known = new IdentityHashMap<>();
-        /** As it reads back, to the digits that are kept. */
-        private final Map<String, Artwork> readBack = new HashMap<>();
-
-        @Override
-        public void beforeCommit(boolean readOnly) {
-            artworks.keepAll(shapes);
-        }
-
-        @Override
-        public void afterCommit() {
-            readBack.forEach((hash, art) -> {
-                byHash.put(hash, art);
-                hashes.put(art, hash);
-            });
-        }
-
-        @Override
-        public void afterCompletion(int status) {
-            TransactionSynchronizationManager.unbindResource(StoredArt.this);
-        }
+    @Override
+    String what() {
+        return "artwork";
     }
 
-    private Optional<Putting> putting() {
-        return Optional.ofNullable((Putting) TransactionSynchronizationManager.getResource(this));
+    @Override
+    Optional<String> stored(String hash) {
+        return artworks.findById(hash).map(ArtworkRow::shapes);
     }
 
-    /** Whether the transaction at hand has put new artwork here. */
-    boolean puts() {
-        return putting().isPresent();
+    @Override
+    void keepAll(Map<String, String> texts) {
+        artworks.keepAll(texts);
     }
 
     @Override
     public void put(Artwork art, String hash, String json) {
-        put(new Written(art, hash, json, null));
+        put(art, hash, json, null);
     }
 
-    /** Artwork written out, and as it reads back to the digits that are kept; null when nobody has read it back yet. */
+    /** Artwork written out, and as it reads back to the digits that are kept. */
     private record Written(Artwork art, String hash, String json, Artwork readBack) {
         static Written of(Artwork art) {
             String json = LeewardJson.artwork(art);
@@ -98,59 +71,18 @@ public class StoredArt implements ArtworkStore {
     public void putAll(Collection<Artwork> arts) {
         List<Artwork> fresh = arts.stream().filter(a -> known(a).isEmpty()).toList();
         if (fresh.size() > WORTH_SHARING) {
-            fresh.parallelStream().map(Written::of).toList().forEach(this::put);
+            fresh.parallelStream().map(Written::of).toList().forEach(w -> put(w.art, w.hash, w.json, w.readBack));
         }
     }
 
     /** Sends what the transaction at hand has put here to the database at once, for one that will be taken back. */
     void practise() {
-        putting().ifPresent(p -> artworks.keepAll(p.shapes));
+        putNow();
         artworks.flush();
-    }
-
-    private void put(Written w) {
-        Putting putting = putting().orElseGet(() -> {
-            Putting begun = new Putting();
-            TransactionSynchronizationManager.bindResource(this, begun);
-            TransactionSynchronizationManager.registerSynchronization(begun);
-            return begun;
-        });
-        putting.known.put(w.art, w.hash);
-        if (byHash.getIfPresent(w.hash) == null) {
-            putting.shapes.put(w.hash, w.json);
-            if (w.readBack != null) {
-                putting.readBack.put(w.hash, w.readBack);
-            }
-        }
-    }
-
-    /** What came out of the database is in it; what was put there by a transaction that was taken back is not. */
-    @Override
-    public Optional<String> known(Artwork art) {
-        String here = putting().map(p -> p.known.get(art)).orElse(null);
-        if (here != null) {
-            return Optional.of(here);
-        }
-        String hash = hashes.getIfPresent(art);
-        return hash != null && byHash.getIfPresent(hash) != null ? Optional.of(hash) : Optional.empty();
-    }
-
-    @Override
-    public Artwork get(String hash) {
-        Putting putting = putting().orElse(null);
-        if (putting != null && putting.shapes.containsKey(hash)) {
-            return putting.readBack.computeIfAbsent(hash, h -> LeewardJson.artwork(putting.shapes.get(h)));
-        }
-        Artwork art = byHash.get(hash, h -> artworks.findById(h)
-                .map(ArtworkRow::shapes)
-                .map(LeewardJson::artwork)
-                .orElseThrow(() -> new IllegalStateException("artwork " + h + " is missing")));
-        hashes.put(art, hash);
-        return art;
     }
 
     /** The hash of artwork that came from here, or of any other by working it out. */
     public String hashOf(Artwork art) {
-        return hashes.get(art, a -> Sha256.of(LeewardJson.artwork(a)));
+        return hashOf(art, a -> Sha256.of(LeewardJson.artwork(a)));
     }
 }

@@ -1,0 +1,60 @@
+package app.leeward.server.studio;
+
+import app.leeward.core.shot.DialKey;
+import app.leeward.formats.json.KeyStore;
+import app.leeward.formats.json.StoredJson;
+import app.leeward.server.store.KeyTracks;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Long tracks of keys in the database. */
+@Component
+public class StoredKeys extends ContentShelf<List<DialKey>> implements KeyStore {
+    /** Keys kept in memory; each takes about a hundred bytes. */
+    private static final int MOST_KEYS = 1_000_000;
+
+    private final KeyTracks tracks;
+
+    StoredKeys(KeyTracks tracks) {
+        super(MOST_KEYS);
+        this.tracks = tracks;
+    }
+
+    @Override
+    public boolean keeps() {
+        return true;
+    }
+
+    @Override
+    int weight(List<DialKey> keys) {
+        return 10 + keys.size();
+    }
+
+    @Override
+    List<DialKey> read(String text) {
+        return StoredJson.keys(text);
+    }
+
+    @Override
+    String what() {
+        return "track of keys";
+    }
+
+    @Override
+    Optional<String> stored(String hash) {
+        return tracks.keys(hash);
+    }
+
+    @Override
+    void keepAll(Map<String, String> texts) {
+        tracks.keepAll(texts);
+    }
+
+    /** Keys read back just as they were. */
+    @Override
+    public void put(List<DialKey> keys, String hash, String json) {
+        put(keys, hash, json, keys);
+    }
+}
