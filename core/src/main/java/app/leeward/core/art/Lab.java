@@ -7,6 +7,11 @@ package app.leeward.core.art;
  * @param l lightness, 0 to 100
  */
 public record Lab(double l, double a, double b) {
+    private static final double LIGHT = 80;
+    private static final double TINT = 24;
+    private static final double SHADED = 62;
+    private static final double GREY = 8;
+
     /** @param colour {@code #rrggbb} */
     public static Lab of(String colour) {
         int rgb = Integer.parseInt(colour.substring(1), 16);
@@ -26,6 +31,19 @@ public record Lab(double l, double a, double b) {
 
     private static double f(double t) {
         return t > 216.0 / 24389 ? Math.cbrt(t) : (24389.0 / 27 * t + 16) / 116;
+    }
+
+    /** How much colour there is beside grey: the chroma of CIE 1976. */
+    public double chroma() {
+        return Math.hypot(a, b);
+    }
+
+    /**
+     * Whether it passes for white where one is looked for, as in an eye or a mouth: light with a tint, or plainly grey where it was painted
+     * in shade. By eye.
+     */
+    public boolean white() {
+        return l > LIGHT && chroma() < TINT || l > SHADED && chroma() < GREY;
     }
 
     /** CIE 1976 colour difference; about 2.3 is just noticeable. */

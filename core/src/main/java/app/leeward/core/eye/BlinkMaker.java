@@ -94,6 +94,13 @@ public final class BlinkMaker {
         return blinking;
     }
 
+    /** Whether nothing of an eye could shut it, so that a blink would squash it flat. */
+    static boolean squashes(Character c, EyePieces eye) {
+        BlinkMaker maker = new BlinkMaker(c);
+        maker.close(eye);
+        return maker.notes.stream().anyMatch(n -> n.code().equals("blink-squashed"));
+    }
+
     private void close(EyePieces eye) {
         if (eye.blink().isPresent()) {
             over(eye, eye.blink().get());

@@ -101,9 +101,18 @@ public final class EyeBuilder {
         if (drawn(pieces, PartRole.LOWER_LID).isEmpty() && !pieces.drawnLids()) {
             now = add(now, pieces, PartRole.LOWER_LID, lid(box, false, skin, line), highest(now, pieces), made);
         }
-        if (drawn(pieces, PartRole.UPPER_LID).isEmpty()) {
+        pieces = pieces(now, eye);
+        Optional<Part> upper = drawn(pieces, PartRole.UPPER_LID);
+        if (upper.isPresent() && BlinkMaker.squashes(now, pieces)) {
+            // a crease or a shade, too small for a lid: it stays where it was drawn, and a lid comes over it
+            now = now.withPart(upper.get().id(), p -> p.withRole(PartRole.OTHER));
+            upper = Optional.empty();
+        }
+        if (upper.isEmpty()) {
             pieces = pieces(now, eye);
-            now = add(now, pieces, PartRole.UPPER_LID, lid(box, true, skin, line), highest(now, pieces), made);
+            // nothing would be seen of an eye that shuts without a line
+            Stroke edge = line.visible() ? line : ShutLine.stroke(pieces, box.getWidth());
+            now = add(now, pieces, PartRole.UPPER_LID, lid(box, true, skin, edge), highest(now, pieces), made);
         }
         return outline.isPresent() ? over(now, outline.get().id(), eye) : now;
     }

@@ -83,14 +83,13 @@ record ShutLine(Character character, Bands bands) {
 
     private static ShutLine drawn(Character c, EyePieces eye, EyeOpening opening) {
         List<Point> at = opening.line(LidCover.MEETING, STEPS);
-        double width = WIDTH * (at.get(STEPS).x() - at.get(0).x());
         Shape drawn = new Shape(
                 "line",
                 ShapeRole.OTHER,
                 Path.through(at),
                 Paint.NONE,
                 FillRule.NONZERO,
-                new Stroke(Paint.flat(colour(eye)), width, Stroke.Cap.ROUND, Stroke.Join.ROUND, 4),
+                stroke(eye, at.get(STEPS).x() - at.get(0).x()),
                 1,
                 false);
         Set<String> taken = c.rig().parts().stream().map(Part::id).collect(Collectors.toSet());
@@ -110,6 +109,11 @@ record ShutLine(Character character, Bands bands) {
                 .max()
                 .orElse(0);
         return new ShutLine(c.withNewPart(part, top), bands(part));
+    }
+
+    /** The line of an eye that was drawn without one. */
+    static Stroke stroke(EyePieces eye, double eyeWidth) {
+        return new Stroke(Paint.flat(colour(eye)), WIDTH * eyeWidth, Stroke.Cap.ROUND, Stroke.Join.ROUND, 4);
     }
 
     /** The darkest colour of the eye: that of the pupil, mostly. */

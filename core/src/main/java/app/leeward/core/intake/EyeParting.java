@@ -21,10 +21,10 @@ import org.locationtech.jts.geom.Geometry;
  * and shut. Only where nothing of the picture changes by it. Shares and colours are rules of thumb, no source.
  */
 final class EyeParting {
-    /** From which lightness on, and up to which distance from grey, a patch is a white. */
-    private static final double PALE = 80;
+    /** From which lightness on a patch in the white is a highlight, or from just under that of the white itself. */
+    private static final double SHINES = 80;
 
-    private static final double GREY = 25;
+    private static final double UNDER = 6;
     /** Below which lightness a patch in the white is a pupil. */
     private static final double DARK = 32;
     /** The least share of what the layer covers that its white does. */
@@ -164,7 +164,9 @@ final class EyeParting {
         }
         double wide = s.path().bounds().map(Box::width).orElse(0.0)
                 / white.path().bounds().map(Box::width).orElse(1.0);
-        if (colour.get().l() > PALE) {
+        double shines =
+                Sighted.colour(white).map(w -> Math.min(SHINES, w.l() - UNDER)).orElse(SHINES);
+        if (colour.get().l() > shines) {
             return wide < SMALL ? Optional.of(PartRole.HIGHLIGHT) : Optional.empty();
         }
         return Optional.of(colour.get().l() < DARK ? PartRole.PUPIL : PartRole.IRIS);
@@ -177,10 +179,7 @@ final class EyeParting {
     }
 
     static boolean white(Shape s) {
-        return s.opacity() == 1
-                && Sighted.colour(s)
-                        .filter(c -> c.l() > PALE && Math.hypot(c.a(), c.b()) < GREY)
-                        .isPresent();
+        return s.opacity() == 1 && Sighted.colour(s).filter(Lab::white).isPresent();
     }
 
     private static double area(Shape s) {

@@ -20,10 +20,6 @@ final class MouthShapes {
     private static final double DARK = 45;
     /** A lighter one is it where it has a line round it and something lies in it. */
     private static final double REDDISH = 60;
-    /** From this lightness on, and with no more colour than this, it may be teeth. */
-    private static final double WHITE = 82;
-
-    private static final double PALE = 22;
     /** From so much red on, between these two lightnesses, it may be a tongue. */
     private static final double RED = 15;
 
@@ -134,7 +130,7 @@ final class MouthShapes {
         boolean wide = own.width() > NARROW * hole.width();
         boolean high = own.centre().y() <= hole.centre().y();
         Lab c = colour.get();
-        if (c.l() >= WHITE && Math.hypot(c.a(), c.b()) <= PALE) {
+        if (c.white()) {
             boolean stands = own.width() > LONE_TOOTH * hole.width()
                     && (high ? own.minY() <= hole.minY() + over : own.maxY() >= hole.maxY() - over);
             ShapeRole teeth = high ? ShapeRole.UPPER_TEETH : ShapeRole.LOWER_TEETH;

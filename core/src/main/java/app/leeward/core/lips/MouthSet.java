@@ -100,7 +100,16 @@ public final class MouthSet {
 
     private static SetMaker maker(Character c, Drawing start) {
         double chin = part(c).map(p -> JawRoom.chin(c, p, start.art())).orElse(Double.POSITIVE_INFINITY);
-        return SetMaker.of(start.art().inShapes(), drawnBeside(c, start.id()), chin);
+        return SetMaker.of(start.art().inShapes(), drawnBeside(c, start.id()), eyeWhite(c), chin);
+    }
+
+    private static Optional<String> eyeWhite(Character c) {
+        return c.rig().parts().stream()
+                .filter(p -> p.role() == PartRole.WHITE)
+                .flatMap(p -> p.drawings().stream())
+                .flatMap(d -> d.art().inShapes().shapes().stream())
+                .flatMap(s -> s.fill().mainColour().stream())
+                .findFirst();
     }
 
     /** Whether the starting mouth itself gets the pieces it lacks; what was painted in pixels stays so. */

@@ -44,6 +44,8 @@ record MouthStart(
     private static final double WHITE = 88;
 
     private static final double PALE = 14;
+    /** Or what is no further from the whites of the eyes. */
+    private static final double ALIKE = 12;
     /** How thick a line is that was never drawn, and a lip, as shares of the mouth's width. */
     private static final double LINE = 0.05;
 
@@ -74,7 +76,7 @@ record MouthStart(
         // a white patch is a row of bared teeth, a light one without a line a pair of lips or a beak, a dark one the
         // mouth's inside
         Optional<String> bared = patch(drawn)
-                .filter(MouthStart::white)
+                .filter(c -> white(c, colours.white()))
                 .filter(c -> drawn.stroke().visible()
                         && art.shapes().stream().noneMatch(s -> s.role().behindWindow()));
         String dark = patch(drawn)
@@ -175,9 +177,10 @@ record MouthStart(
         return Lab.of(colour).l() > LIGHT;
     }
 
-    private static boolean white(String colour) {
+    /** @param eyes what the eyes of the same face show as white */
+    private static boolean white(String colour, String eyes) {
         Lab c = Lab.of(colour);
-        return c.l() >= WHITE && Math.hypot(c.a(), c.b()) <= PALE;
+        return c.l() >= WHITE && c.chroma() <= PALE || c.white() && c.difference(Lab.of(eyes)) < ALIKE;
     }
 
     private static Optional<Shape> first(Artwork art, ShapeRole role) {

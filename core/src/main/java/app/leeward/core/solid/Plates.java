@@ -19,6 +19,8 @@ final class Plates {
     private static final double LEAN = 14;
     /** How far an ear at the side is swept back: the cotangent of the angle. */
     private static final double SWEEP = 1.1;
+    /** How far down the head, as a share of its height, an ear that hangs down is at most rooted. */
+    private static final double HANGS = 0.3;
     /** Between which shares of their width they stay. */
     private static final double THINNEST = 0.3;
 
@@ -98,8 +100,14 @@ final class Plates {
     /** Whether it stands on top of the head rather than at its side. */
     boolean upright(String piece) {
         Point root = root(piece);
-        Coordinate tip = area(piece).getEnvelopeInternal().centre();
-        return Math.abs(tip.y - root.y()) > Math.abs(tip.x - root.x()) && root.y() < (skull.top() + skull.bottom()) / 2;
+        Geometry area = area(piece);
+        // most of an ear at the side may lie behind the face: what is seen of it says where it stands out
+        Geometry out = Regions.without(area, art.skin());
+        Coordinate tip = (out.isEmpty() ? area : out).getCentroid().getCoordinate();
+        double up = root.y() - tip.y;
+        double down = (root.y() - skull.top()) / (skull.bottom() - skull.top());
+        // what hangs down does so from the top of the head, or it is an ear at the side
+        return Math.abs(up) > Math.abs(tip.x - root.x()) && down < (up > 0 ? 0.5 : HANGS);
     }
 
     /** Where it is placed, from where it is at rest: turned about its root. */

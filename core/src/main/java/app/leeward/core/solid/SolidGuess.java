@@ -20,6 +20,8 @@ final class SolidGuess {
     private static final double HAT = 0.3;
     /** How tall a hat's knob is at most, in half widths: what reaches further down has a badge on the front as well. */
     private static final double KNOB = 0.4;
+    /** How far down the face, as a share of its height, an ear is at its side. */
+    private static final double SIDE = 0.3;
     /** How much of a piece lies within the face for it to lie on it. */
     private static final double WITHIN = 0.6;
 
@@ -72,7 +74,7 @@ final class SolidGuess {
             case MOUTH, MOUSTACHE -> SolidKind.MOUTH;
             case EYE, BROW -> SolidKind.DECAL;
             case CAP_BADGE -> crownsHat(piece.area()) ? SolidKind.AXIS : SolidKind.DECAL;
-            case EAR -> piece.order() > skinOrder ? SolidKind.EAR : SolidKind.PLATE;
+            case EAR -> piece.order() > skinOrder || atTheSide(piece.area()) ? SolidKind.EAR : SolidKind.PLATE;
             case INNER_EAR, HORN -> SolidKind.PLATE;
             case CAP, CAP_BAND, CAP_PEAK -> SolidKind.RING;
             case GLASSES, LENS -> SolidKind.FRAME;
@@ -82,6 +84,12 @@ final class SolidGuess {
             case WHISKERS -> onAxis(piece.area()) ? SolidKind.SKULL : SolidKind.PLATE;
             default -> piece.part().drawings().isEmpty() ? SolidKind.FLAT : placed(piece);
         };
+    }
+
+    /** Beside the middle of the face: people's ears, not those that stand on top of a head. */
+    private boolean atTheSide(Geometry area) {
+        Envelope face = skin.getEnvelopeInternal();
+        return !area.isEmpty() && area.getCentroid().getY() > face.getMinY() + SIDE * face.getHeight();
     }
 
     private SolidKind placed(HeadPiece piece) {

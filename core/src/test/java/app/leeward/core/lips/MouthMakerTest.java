@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Lab;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
@@ -19,6 +20,7 @@ import app.leeward.core.seeded.Between;
 import app.leeward.core.seeded.Seeded;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -332,6 +334,32 @@ class MouthMakerTest {
         assertThat(lips.width()).isCloseTo(100, within(1.0));
     }
 
+    /** In shade white is grey: a grin as grey as the whites of the eyes is bared teeth, and made teeth are as grey. */
+    @Test
+    void whitesOfAFacePaintedInShadeAreTeeth() {
+        Artwork grin = Artwork.of(line("M450 540 C470 570 530 570 550 540 Z").withFill(Paint.flat("#b2b1b4")));
+        Artwork made = SetMaker.of(grin, List.of(), Optional.of("#b0b0b0"), Double.POSITIVE_INFINITY)
+                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(of(made, ShapeRole.UPPER_TEETH).fill()).isEqualTo(Paint.flat("#b2b1b4"));
+        assertThat(dark(of(made, ShapeRole.INSIDE))).isTrue();
+        Artwork robot = SetMaker.of(grin, List.of(), Optional.of("#ffffff"), Double.POSITIVE_INFINITY)
+                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(of(robot, ShapeRole.INSIDE).fill())
+                .as("beside white eyes it is grey")
+                .isEqualTo(Paint.flat("#b2b1b4"));
+        Artwork shut = SetMaker.of(
+                        Artwork.of(line("M450 540 C470 556 530 556 550 540").withFill(Paint.NONE)),
+                        List.of(),
+                        Optional.of("#b0b0b0"),
+                        Double.POSITIVE_INFINITY)
+                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(of(shut, ShapeRole.UPPER_TEETH).fill()).isEqualTo(Paint.flat("#b0b0b0"));
+    }
+
+    private static boolean dark(Shape s) {
+        return s.fill().mainColour().filter(c -> Lab.of(c).l() < 40).isPresent();
+    }
+
     @Test
     void whatIsInsideHasTheColoursOfMouthsDrawnOpen() {
         Artwork open = new Artwork(List.of(
@@ -341,6 +369,7 @@ class MouthMakerTest {
         Artwork made = SetMaker.of(
                         Artwork.of(line("M450 540 C470 556 530 556 550 540").withFill(Paint.NONE)),
                         List.of(open),
+                        Optional.empty(),
                         Double.POSITIVE_INFINITY)
                 .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
         assertThat(of(made, ShapeRole.INSIDE).fill()).isEqualTo(Paint.flat("#4a0d18"));
