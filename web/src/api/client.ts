@@ -137,9 +137,16 @@ export const api = {
   momentsUrl: (shot: { id: string; revision: number; of: number }) =>
     `/api/v1/lines/${shot.id}/moments.png?revision=${shot.revision}&of=${shot.of}`,
   bringBack: (id: string) => call(`/characters/${id}/bring-back`, { method: 'POST' }),
-  /** @param name what a bundle's character is to be called; one that is taken is refused (`name-taken`, with the name as its place) */
-  readCharacter: (file: File, name?: string) =>
-    send<CharacterView>('/characters', { file, ask: 'true', ...(name === undefined ? {} : { name }) }),
+  /**
+   * @param as what a bundle's character is to be called, or that it comes in place of the one of its name; a name that is taken is
+   *   refused (`name-taken`, with the name as its place)
+   */
+  readCharacter: (file: File, as?: { name: string } | 'over') =>
+    send<CharacterView>('/characters', {
+      file,
+      ask: 'true',
+      ...(as === 'over' ? { over: 'true' } : as ? { name: as.name } : {}),
+    }),
   compareVersion: (id: string, file: File) => send<VersionView>(`/characters/${id}/versions`, { file }),
   takeVersion: (id: string, base: number, file: File, keys: string[]) =>
     send<CharacterView>(`/characters/${id}/versions/taken`, {

@@ -5,8 +5,8 @@ import { useState } from 'react';
 export interface Naming {
   file: string;
   taken: string;
-  /** Called once: with another name, or null to leave it. */
-  answer: (name: string | null) => void;
+  /** Called once: with another name, to put it in place of the one that is here, or null to leave it. */
+  answer: (choice: { name: string } | 'over' | null) => void;
 }
 
 /** The next name of its kind: a number behind it, or a higher one. */
@@ -27,13 +27,13 @@ export function NameDialog({ file, taken, answer }: Naming) {
             A character called {taken} is here already
           </Dialog.Title>
           <Dialog.Description className="mt-1 text-faint">
-            Both are kept: what is the one in {file} to be called?
+            Keep both: what is the one in {file} to be called?
           </Dialog.Description>
           <form
             className="mt-4"
             onSubmit={(e) => {
               e.preventDefault();
-              if (name.trim()) answer(name.trim());
+              if (name.trim()) answer({ name: name.trim() });
             }}
           >
             <input
@@ -53,6 +53,15 @@ export function NameDialog({ file, taken, answer }: Naming) {
               </button>
             </div>
           </form>
+          <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[13px]">
+            <p className="flex-1 text-faint">
+              Or let {taken} become what is in the file, with its shots of the same names. Undo brings back
+              what is here now.
+            </p>
+            <button type="button" className="btn" onClick={() => answer('over')}>
+              Put it in its place
+            </button>
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -83,23 +83,23 @@ export function DropProvider({ children }: { children: ReactNode }) {
 
   /** Reads one file; a bundle whose name is taken is asked about, and may be left. */
   const readOne = useCallback(async (file: File): Promise<void> => {
-    let name: string | undefined;
+    let as: { name: string } | 'over' | undefined;
     for (;;) {
       setBusy(`Reading ${file.name} …`);
       try {
-        const view = await api.readCharacter(file, name);
+        const view = await api.readCharacter(file, as);
         // at once: whoever goes on to another bench meanwhile is not brought back
         useDesk.getState().open(view.id, 'intake');
         return;
       } catch (e) {
         if (!(e instanceof Refusal && e.code === 'name-taken')) throw e;
         setBusy(null);
-        const other = await new Promise<string | null>((answer) =>
+        const choice = await new Promise<{ name: string } | 'over' | null>((answer) =>
           setNaming({ file: file.name, taken: e.place, answer }),
         );
         setNaming(null);
-        if (other === null) return;
-        name = other;
+        if (choice === null) return;
+        as = choice;
       }
     }
   }, []);

@@ -69,8 +69,13 @@ export function usePresses(): (press: Presses) => void {
     },
     [keep],
   );
+  useBeforeOthers(keep);
+  return press;
+}
+
+/** Has a row of arrow presses kept before anything else is done: undo takes back the row, and not what was before it. */
+export function useBeforeOthers(keep: () => void): void {
   useEffect(() => {
-    // whatever else is pressed stands on what the row has made: undo takes back the row, and not what was before it
     const other = (e: KeyboardEvent) => {
       if (!e.key.startsWith('Arrow') && e.key !== 'Shift' && e.key !== 'Alt') keep();
     };
@@ -86,5 +91,4 @@ export function usePresses(): (press: Presses) => void {
       keep();
     };
   }, [keep]);
-  return press;
 }

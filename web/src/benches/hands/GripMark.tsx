@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { stepOf } from '../../state/usePresses';
+import { useRow } from '../../state/useRow';
 import type { At } from './HandPicture';
 
 /** Where a drawing holds things: a ring to drag, and a stem that shows which way up a thing is held. */
@@ -16,7 +17,8 @@ export function GripMark({
 }) {
   const [held, setHeld] = useState<At | null>(null);
   const mark = useRef<SVGGElement>(null);
-  const p = held ?? grip;
+  const row = useRow<At>((_, to) => put(to));
+  const p = held ?? row.held('grip') ?? grip;
   const at = (e: React.PointerEvent): At => {
     // in the coordinates of the drawing, which the mark itself is shifted within
     const drawing = mark.current?.parentNode;
@@ -61,7 +63,7 @@ export function GripMark({
           if (!d) return;
           e.preventDefault();
           e.stopPropagation();
-          put({ x: grip.x + d[0], y: grip.y + d[1] });
+          row.press('grip', { x: p.x + d[0], y: p.y + d[1] });
         }}
       />
     </g>

@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Shape, Wrist } from '../../api/client';
 import { stepOf } from '../../state/usePresses';
+import { useRow } from '../../state/useRow';
 import { paintDrawing, reshapeDrawing } from '../../stage/alone';
 
 export type At = { x: number; y: number };
@@ -54,6 +55,9 @@ export function HandPicture({
   const u = useRef<SVGGElement>(null);
   const points = useRef<SVGGElement>(null);
   const [held, setHeld] = useState<{ which: 0 | 1; at: At } | null>(null);
+  const row = useRow<{ first: At; second: At }>((_, to) =>
+    put?.([to.first.x, to.first.y], [to.second.x, to.second.y]),
+  );
   useLayoutEffect(() => paintDrawing(h.current!, hand), [hand]);
   useLayoutEffect(() => {
     reshapeDrawing(h.current!, bent ?? hand.map((s) => s.path));
@@ -76,7 +80,12 @@ export function HandPicture({
   const ahead = { x: (w.second.y - w.first.y) / width, y: -(w.second.x - w.first.x) / width };
   const centre = { x: middle.x + ahead.x * width * 0.9, y: middle.y + ahead.y * width * 0.9 };
   const box = [centre.x - (WIDE / 2) * width, centre.y - (HIGH / 2) * width, WIDE * width, HIGH * width];
-  const two = own ? [asAt(own.first), asAt(own.second)] : [w.first, w.second];
+  const pressed = row.held('wrist');
+  const two = pressed
+    ? [pressed.first, pressed.second]
+    : own
+      ? [asAt(own.first), asAt(own.second)]
+      : [w.first, w.second];
   const shown = two.map((p, i) => (held?.which === i ? held.at : p));
   const at = (e: React.PointerEvent): At => {
     const m = points.current!.getScreenCTM()!.inverse();
@@ -85,8 +94,7 @@ export function HandPicture({
   };
   const moved = (which: 0 | 1, to: At) => {
     const other = two[1 - which]!;
-    const [first, second] = which === 0 ? [to, other] : [other, to];
-    put?.([first.x, first.y], [second.x, second.y]);
+    return which === 0 ? { first: to, second: other } : { first: other, second: to };
   };
   const armGroup = <g key="arm" ref={a} transform={`matrix(${place.join(' ')})`} />;
   const handGroup = (
@@ -152,7 +160,10 @@ export function HandPicture({
                   onPointerMove: (e: React.PointerEvent) =>
                     held?.which === i && setHeld({ which: i as 0 | 1, at: at(e) }),
                   onPointerUp: () => {
-                    if (held) moved(i as 0 | 1, held.at);
+                    if (held) {
+                      const { first, second } = moved(i as 0 | 1, held.at);
+                      put([first.x, first.y], [second.x, second.y]);
+                    }
                     setHeld(null);
                   },
                   onPointerCancel: () => setHeld(null),
@@ -162,7 +173,7 @@ export function HandPicture({
                     if (!d) return;
                     e.preventDefault();
                     e.stopPropagation();
-                    moved(i as 0 | 1, { x: p.x + d[0], y: p.y + d[1] });
+                    row.press('wrist', moved(i as 0 | 1, { x: p.x + d[0], y: p.y + d[1] }));
                   },
                 }
               : {})}

@@ -1,5 +1,6 @@
 import type { Shape } from '../../api/client';
 import { pointsOf, stepsOf } from '../../stage/overlay/outline';
+import { useRow } from '../../state/useRow';
 import type { At } from './HandPicture';
 
 /** Which point of a drawing's outlines. */
@@ -34,6 +35,7 @@ export function Weights({
   choose: (point: PointAt) => void;
   weigh: (point: PointAt, weight: number) => void;
 }) {
+  const row = useRow<{ point: PointAt; weight: number }>((_, to) => weigh(to.point, to.weight));
   return shapes.flatMap((s, shape) => {
     const drawn = stepsOf(s.path);
     const now = stepsOf(outlines[shape] ?? s.path);
@@ -41,11 +43,12 @@ export function Weights({
       .filter((p) => Math.hypot(p.to[0] - near.x, p.to[1] - near.y) < 1.6 * width)
       .map((p) => {
         const [x, y] = now[p.at]?.to ?? p.to;
-        const weight = weights[shape]?.[p.at] ?? 0;
+        const key = `${shape}/${p.at}`;
+        const weight = row.held(key)?.weight ?? weights[shape]?.[p.at] ?? 0;
         const on = chosen?.shape === shape && chosen.at === p.at;
         const to = (v: number) => held01(v) !== weight && weigh({ shape, at: p.at }, held01(v));
         return (
-          <g key={`${shape}/${p.at}`}>
+          <g key={key}>
             <circle
               cx={x}
               cy={y}
@@ -96,7 +99,8 @@ export function Weights({
                 if (by === undefined && end === undefined) return;
                 e.preventDefault();
                 e.stopPropagation();
-                to(end ?? weight + by!);
+                const next = held01(end ?? weight + by!);
+                if (next !== weight) row.press(key, { point: { shape, at: p.at }, weight: next });
               }}
             />
           </g>

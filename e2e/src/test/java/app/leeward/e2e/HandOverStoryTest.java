@@ -82,6 +82,14 @@ class HandOverStoryTest extends Story {
                 .hasSameSizeAs(JSON.readTree(server.body("/api/v1/characters/" + was + "/lines"))
                         .get("items"));
 
+        // the one that is here becomes what is in the file, and undo brings it back
+        hand.bench("Intake").click();
+        page.getByTestId("art-file").setInputFiles(new FilePayload("maren.leeward.zip", "application/zip", file));
+        dialog.getByText("Put it in its place").click();
+        page.waitForFunction("was => new URLSearchParams(location.hash.slice(1)).get('c') === was", was);
+        assertThat(page.getByText("saved")).isVisible();
+        assertThat(dialog).isHidden();
+
         // one that is cut off is told, and nothing of it stays; the others that are dropped with it come in
         page.getByTestId("art-file").setInputFiles(new FilePayload[] {
             new FilePayload("cut.leeward.zip", "application/zip", Arrays.copyOf(file, 5_000)),

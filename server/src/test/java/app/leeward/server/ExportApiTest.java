@@ -89,6 +89,68 @@ class ExportApiTest {
                 .asText();
     }
 
+    /** Somebody went on with a bundle elsewhere; what comes back stands in the place of what was handed over, and undo takes it away again. */
+    @Test
+    void aBundleComesInPlaceOfTheCharacterOfItsName() {
+        String line = said();
+        String name = "Maren of " + java.util.UUID.randomUUID();
+        edit(at, "{\"kind\":\"rename\",\"name\":\"" + name + "\"}");
+        edit("/api/v1/lines/" + line, "{\"kind\":\"rename-shot\",\"name\":\"Both have it\"}");
+        byte[] bundle = client.post(at + "/exports/bundle", "{}").body();
+        JsonNode handedOver = client.get(at).json();
+        JsonNode shot = client.get("/api/v1/lines/" + line).json().get("shot");
+        edit(at, "{\"kind\":\"nudge\",\"part\":\"nose\",\"dx\":30,\"dy\":0}");
+        edit("/api/v1/lines/" + line, "{\"kind\":\"set-length\",\"frames\":400}");
+        client.post(at + "/shots", "{\"name\":\"Only here\",\"frames\":12}");
+        JsonNode before = client.get(at).json();
+        assertThat(before.at("/character/rig")).isNotEqualTo(handedOver.at("/character/rig"));
+
+        JsonNode after = over(bundle).json();
+        assertThat(after.get("id")).isEqualTo(before.get("id"));
+        assertThat(after.get("revision").asInt())
+                .isEqualTo(before.get("revision").asInt() + 1);
+        assertThat(after.get("character")).isEqualTo(handedOver.get("character"));
+        assertThat(client.get("/api/v1/lines/" + line).json().get("shot")).isEqualTo(shot);
+        assertThat(client.get(at + "/lines").json().get("items")).hasSize(2);
+        // once more changes nothing
+        assertThat(over(bundle).json().get("revision")).isEqualTo(after.get("revision"));
+        assertThat(client.post(at + "/undo", "{\"base\":" + after.get("revision") + "}")
+                        .json()
+                        .get("character"))
+                .isEqualTo(before.get("character"));
+        // what is not here is added
+        client.post("/api/v1/lines/" + line + "/put-away", "{}");
+        over(bundle);
+        assertThat(client.get(at + "/lines").json().get("items")).hasSize(2);
+
+        byte[] art = DemoFiles.maren();
+        assertThat(client.upload("/api/v1/characters", "file", "maren.svg", art, Map.of("over", "true"))
+                        .code())
+                .isEqualTo("no-bundle");
+        Client.Answer cut = over(java.util.Arrays.copyOf(bundle, 4_000));
+        assertThat(cut.status()).isBetween(400, 422);
+        client.post(at + "/put-away", "{}");
+        assertThat(over(bundle).status()).as("nobody is called so").isEqualTo(404);
+        client.post(at + "/bring-back", "{}");
+        JsonNode twin = client.post(at + "/duplicate", "{}").json();
+        edit("/api/v1/characters/" + twin.get("id").asText(), "{\"kind\":\"rename\",\"name\":\"" + name + "\"}");
+        Client.Answer two = over(bundle);
+        assertThat(two.code()).isEqualTo("name-ambiguous");
+        assertThat(two.status()).isEqualTo(409);
+    }
+
+    private Client.Answer over(byte[] bundle) {
+        return client.upload("/api/v1/characters", "file", "maren.leeward.zip", bundle, Map.of("over", "true"));
+    }
+
+    private void edit(String document, String edit) {
+        int base = client.get(document).json().get("revision").asInt();
+        assertThat(client.post(document + "/edits", "{\"base\":" + base + ",\"edit\":" + edit + "}")
+                        .status())
+                .as("%s", edit)
+                .isEqualTo(200);
+    }
+
     /** What one Leeward hands over, another takes in: character, shots and recordings, and goes on. */
     @Test
     void aBundleIsTakenInWithAllThatBelongsToIt() throws Exception {

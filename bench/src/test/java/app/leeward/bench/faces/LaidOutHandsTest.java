@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
+import app.leeward.core.edit.Edits;
+import app.leeward.core.edit.Outcome;
+import app.leeward.core.edit.RegisterHand;
+import app.leeward.core.hand.Hands;
 import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
@@ -18,6 +22,7 @@ import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -57,8 +62,22 @@ class LaidOutHandsTest {
                 .isLessThan(14));
     }
 
-    /** @param off the furthest any of its points is from where it was drawn, units */
-    private record Hand(String name, double off, boolean asked) {}
+    /** The rougher they are drawn the less is certain: no mend moves what is asked about, which would be a guess. */
+    @ParameterizedTest
+    @ValueSource(longs = {21, 22, 23, 24})
+    void whatIsAskedAboutHasNoMend(long seed) throws Exception {
+        List<Hand> all = hands(seed, 5);
+        assertThat(all).anyMatch(Hand::asked);
+        assertThat(all)
+                .filteredOn(Hand::asked)
+                .allSatisfy(h -> assertThat(h.mended).as(h.name).isEmpty());
+    }
+
+    /**
+     * @param off the furthest any of its points is from where it was drawn, units
+     * @param mended the same after the mend that is offered for its wrist; empty where none is
+     */
+    private record Hand(String name, double off, boolean asked, OptionalDouble mended) {}
 
     private static List<Hand> hands(long seed, double shaking) throws Exception {
         Random random = new Random(seed);
@@ -97,12 +116,35 @@ class LaidOutHandsTest {
                             laid.part(p.id()).orElseThrow().drawing(d.id()).orElseThrow();
                     String asked = "(?s).*" + Pattern.quote(p.name()) + "[^\n]*Where [^\n]*" + Pattern.quote(d.name())
                             + "[^\n]*not certain.*";
-                    out.add(new Hand(seed + " " + p.name() + " " + d.name(), off(d, there), notes.matches(asked)));
+                    out.add(new Hand(
+                            seed + " " + p.name() + " " + d.name(),
+                            off(d, there),
+                            notes.matches(asked),
+                            mended(laid, p, d)));
                 }
             }
         }
         assertThat(out).hasSize(14);
         return out;
+    }
+
+    private static OptionalDouble mended(Character laid, Part hand, Drawing truth) {
+        boolean offered = Hands.of(laid).stream()
+                .filter(h -> h.part().equals(hand.id()))
+                .flatMap(h -> h.drawings().stream())
+                .anyMatch(d -> d.drawing().equals(truth.id())
+                        && d.wrist().isPresent()
+                        && !d.message().isEmpty());
+        Outcome outcome = Edits.apply(laid, new RegisterHand(hand.id(), truth.id(), false));
+        return offered && outcome instanceof Outcome.Done done
+                ? OptionalDouble.of(off(
+                        truth,
+                        done.character()
+                                .part(hand.id())
+                                .orElseThrow()
+                                .drawing(truth.id())
+                                .orElseThrow()))
+                : OptionalDouble.empty();
     }
 
     private static double off(Drawing a, Drawing b) {

@@ -12,10 +12,18 @@ import java.util.Optional;
  * @param grip where a drawing of a hand holds things; empty for one that holds nothing
  * @param over id of the part it lies directly over while it is shown, when that is not where its part lies: a fist before the
  *     collar, folded hands under the coat
+ * @param unplaced whether it was drawn beside the figure and lies over its place by its middle alone, as long as nobody has shown where
+ *     its wrist is
  */
 @RecordBuilder
 public record Drawing(
-        String id, String name, Artwork art, Optional<Wrist> wrist, Optional<Grip> grip, Optional<String> over)
+        String id,
+        String name,
+        Artwork art,
+        Optional<Wrist> wrist,
+        Optional<Grip> grip,
+        Optional<String> over,
+        boolean unplaced)
         implements DrawingBuilder.With {
     public Drawing {
         Objects.requireNonNull(name, "name");
@@ -23,6 +31,7 @@ public record Drawing(
         wrist = wrist == null ? Optional.empty() : wrist;
         grip = grip == null ? Optional.empty() : grip;
         over = over == null ? Optional.empty() : over;
+        unplaced = unplaced && wrist.isEmpty();
         if (id.isBlank()) {
             throw new IllegalArgumentException("a drawing needs an id");
         }
@@ -30,7 +39,7 @@ public record Drawing(
 
     /** A drawing of which nothing more is known. */
     public Drawing(String id, String name, Artwork art) {
-        this(id, name, art, Optional.empty(), Optional.empty(), Optional.empty());
+        this(id, name, art, Optional.empty(), Optional.empty(), Optional.empty(), false);
     }
 
     /** Turned, evenly scaled and moved, with all that is known of it. */

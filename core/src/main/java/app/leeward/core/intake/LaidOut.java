@@ -71,13 +71,18 @@ final class LaidOut {
             List<String> sure = new ArrayList<>();
             List<String> unsure =
                     new ArrayList<>(e.getValue().stream().map(Drawing::name).toList());
-            if (f.role == PartRole.HAND && ids.containsKey(f)) {
-                String part = ids.get(f);
+            String part = f.role == PartRole.HAND ? ids.get(f) : null;
+            if (part != null) {
                 List<String> moving = e.getValue().stream().map(Drawing::id).toList();
                 for (Drawing d : Hands.laidOn(now, part, moving)) {
                     now = now.withPart(part, p -> p.withDrawing(d.id(), was -> d));
                     sure.add(d.name());
                     unsure.remove(d.name());
+                }
+                for (String d : moving) {
+                    now = now.withPart(
+                            part,
+                            p -> p.withDrawing(d, x -> x.withUnplaced(x.wrist().isEmpty())));
                 }
             }
             String home = f.drawings.stream()

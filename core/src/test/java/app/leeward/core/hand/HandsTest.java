@@ -178,6 +178,29 @@ class HandsTest {
         return Matrix.translate(m.x(), m.y()).times(Matrix.rotate(by)).times(Matrix.translate(-m.x(), -m.y()));
     }
 
+    /** Until somebody shows its wrist nothing is said of it, and nothing moves it. */
+    @Test
+    void aDrawingThatIsNotOnItsArmYetHasNoWristUntilItIsShown() {
+        Character placed = rig(Matrix.rotate(3));
+        Character c = placed.withPart("hand-left", p -> p.withDrawing("other-0", d -> d.withUnplaced(true)));
+        assertThat(only(placed).drawings().get(1).wrist()).isPresent();
+        Hands.AtWrist unknown = only(c).drawings().get(1);
+        assertThat(unknown.wrist()).isEmpty();
+        assertThat(unknown.message()).contains("not certain", "put the two points");
+        assertThat(Edits.apply(c, new RegisterHand("hand-left", "other-0", false)))
+                .isInstanceOf(Outcome.Refused.class);
+        Wrist own = only(placed).drawings().get(1).wrist().orElseThrow();
+        Character shown = done(c, new SetWrist("hand-left", "other-0", own.first(), own.second()));
+        assertThat(shown.part("hand-left")
+                        .orElseThrow()
+                        .drawing("other-0")
+                        .orElseThrow()
+                        .unplaced())
+                .isFalse();
+        Character on = done(shown, new RegisterHand("hand-left", "other-0", false));
+        assertThat(only(on).drawings().get(1).off()).isLessThan(1e-9);
+    }
+
     @Test
     void sixDrawingsOfDifferentSizesAndTurnsComeOntoTheWristInOneGo() {
         Random random = new Random(11);

@@ -14,6 +14,7 @@ import app.leeward.formats.bundle.BundleReader;
 import app.leeward.server.studio.Bundles;
 import app.leeward.server.studio.Characters;
 import app.leeward.server.studio.HeavyWork;
+import app.leeward.server.studio.Problem;
 import app.leeward.server.studio.Snapshot;
 import app.leeward.server.studio.StoredArt;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -118,6 +119,7 @@ class CharacterApi {
      *
      * @param name what one from a bundle is to be called
      * @param ask whether a name of a bundle's that is taken is refused ({@code name-taken}) instead of numbered
+     * @param over whether a bundle comes in place of the character of its name, as an edit of that one
      */
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
@@ -125,13 +127,21 @@ class CharacterApi {
             @RequestPart MultipartFile file,
             @RequestParam(required = false) String name,
             @RequestParam(required = false, defaultValue = "false") boolean ask,
+            @RequestParam(required = false, defaultValue = "false") boolean over,
             HttpServletRequest request)
             throws IOException {
         byte[] bytes = admitted(file, request);
         UUID id = UUID.randomUUID();
-        return CharacterView.of(heavy.done(() -> BundleReader.is(bytes)
-                ? bundles.take(id, bytes, nameOf(file), name, ask, AUTHOR)
-                : characters.read(id, bytes, nameOf(file), AUTHOR)));
+        if (over && !BundleReader.is(bytes)) {
+            throw Problem.refused(
+                    "no-bundle",
+                    "Only a bundle comes in place of a character; newer art is held against it on Intake.");
+        }
+        return CharacterView.of(heavy.done(() -> over
+                ? bundles.takeInPlace(bytes, nameOf(file), AUTHOR)
+                : BundleReader.is(bytes)
+                        ? bundles.take(id, bytes, nameOf(file), name, ask, AUTHOR)
+                        : characters.read(id, bytes, nameOf(file), AUTHOR)));
     }
 
     /** A newer version of the art beside what is here. */

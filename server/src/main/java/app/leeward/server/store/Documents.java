@@ -27,6 +27,10 @@ public interface Documents extends JpaRepository<DocumentRow, UUID> {
     @Query("select d from DocumentRow d where d.kind = :kind and d.putAway is null order by d.createdAt, d.id")
     Page<DocumentRow> all(DocumentKind kind, Pageable page);
 
+    /** Those of a name that were not put away. */
+    @Query("select d from DocumentRow d where d.kind = :kind and d.name = :name and d.putAway is null")
+    List<DocumentRow> named(DocumentKind kind, String name);
+
     /** Those that were, the last one first. */
     @Query("select d from DocumentRow d where d.kind = :kind and d.putAway is not null order by d.putAway desc, d.id")
     Page<DocumentRow> away(DocumentKind kind, Pageable page);

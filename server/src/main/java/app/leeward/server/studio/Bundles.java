@@ -10,7 +10,9 @@ import app.leeward.formats.export.ExportSource;
 import app.leeward.server.store.DocumentKind;
 import app.leeward.server.store.DocumentRow;
 import app.leeward.server.store.Documents;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -47,12 +49,7 @@ public class Bundles {
      */
     @Transactional
     public Snapshot<Character> take(UUID id, byte[] file, String fileName, String name, boolean ask, String author) {
-        Bundle bundle;
-        try {
-            bundle = BundleReader.read(file, property -> LOG.warn("A bundle has {}, which is left out", property));
-        } catch (ArtProblem e) {
-            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
-        }
+        Bundle bundle = read(file);
         String wanted = name == null ? bundle.character().name() : name.strip();
         if (wanted.isEmpty() || wanted.length() > Edits.LONGEST_NAME) {
             throw Problem.refused("bad-name", "A name has 1 to " + Edits.LONGEST_NAME + " letters.");
@@ -71,6 +68,53 @@ public class Bundles {
             lines.begin(id, s, bundle.recordings(), author);
         }
         return begun;
+    }
+
+    private static Bundle read(byte[] file) {
+        try {
+            return BundleReader.read(file, property -> LOG.warn("A bundle has {}, which is left out", property));
+        } catch (ArtProblem e) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.code(), e.place(), e.getMessage());
+        }
+    }
+
+    /**
+     * Takes in a bundle in place of the character of its name: that one becomes what is in the bundle, as an edit that can be undone. So do
+     * its shots that are called alike; the others of the bundle are added, and the others here stay.
+     *
+     * @throws Problem as {@link #take}; {@code name-ambiguous} (409) when several characters are called so, 404 when none is
+     */
+    @Transactional
+    public Snapshot<Character> takeInPlace(byte[] file, String fileName, String author) {
+        Bundle bundle = read(file);
+        String name = bundle.character().name();
+        List<DocumentRow> there = documents.named(DocumentKind.CHARACTER, name);
+        if (there.size() > 1) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "name-ambiguous",
+                    name,
+                    there.size() + " characters are called “" + name
+                            + "”. Rename the others first, or import it beside them.");
+        }
+        UUID id = there.stream().map(DocumentRow::getId).findFirst().orElseThrow(() -> Problem.notThere("character"));
+        images.keep(bundle.images());
+        Snapshot<Character> now = characters.replace(id, bundle.character(), fileName, author);
+        List<DocumentRow> here = new ArrayList<>(documents
+                .of(DocumentKind.SHOT, id, PageRequest.of(0, MOST_SHOTS))
+                .getContent());
+        for (Shot s : bundle.shots()) {
+            Optional<DocumentRow> alike =
+                    here.stream().filter(d -> d.name().equals(s.name())).findFirst();
+            if (alike.isPresent()) {
+                // of several that are called alike each is met once, in their order
+                here.remove(alike.get());
+                lines.replace(alike.get().getId(), s, bundle.recordings(), author);
+            } else {
+                lines.begin(id, s, bundle.recordings(), author);
+            }
+        }
+        return now;
     }
 
     /** A copy of a character with all its shots, with a number behind its name; what is done to one does not show on the other. */

@@ -106,6 +106,14 @@ public class Characters {
         return ledger.begin(keeping, id, null, character, new ImportCharacter(character, shortened(fileName)), author);
     }
 
+    /** Makes a character what it is in another Leeward; one that is so already stays as it is. */
+    Snapshot<Character> replace(UUID id, Character character, String fileName, String author) {
+        Snapshot<Character> now = snapshot(id);
+        return now.state().equals(character)
+                ? now
+                : ledger.edit(keeping, id, now.revision(), new ImportCharacter(character, shortened(fileName)), author);
+    }
+
     /**
      * What a newer version of a character's art changes; nothing of it is made.
      *

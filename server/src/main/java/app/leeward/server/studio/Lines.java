@@ -106,12 +106,25 @@ public class Lines {
      * @param recordings the WAV file of each of its lines by its hash
      */
     void begin(UUID characterId, Shot shot, Map<String, byte[]> recordings, String author) {
+        keepSounds(shot, recordings);
+        ledger.begin(keeping, UUID.randomUUID(), characterId, shot, new ShotEdit.Record(shot), author);
+    }
+
+    /** Makes a shot what it is elsewhere; one that is so already stays as it is. */
+    void replace(UUID id, Shot shot, Map<String, byte[]> recordings, String author) {
+        keepSounds(shot, recordings);
+        Snapshot<Shot> now = snapshot(id);
+        if (!now.state().equals(shot)) {
+            ledger.edit(keeping, id, now.revision(), new ShotEdit.Record(shot), author);
+        }
+    }
+
+    private void keepSounds(Shot shot, Map<String, byte[]> recordings) {
         for (PlacedLine placed : shot.lines()) {
             byte[] wav = recordings.get(placed.line().sound());
             heard(() -> WavFile.read(wav));
             sounds.keep(placed.line().sound(), wav, placed.line().seconds());
         }
-        ledger.begin(keeping, UUID.randomUUID(), characterId, shot, new ShotEdit.Record(shot), author);
     }
 
     void keep(Shot shot, byte[] wav) {
