@@ -125,8 +125,8 @@ public final class Hands {
 
     /**
      * A drawing that lies elsewhere than on its arm, as on a sheet, points any way: its wrist is where the whole outline says it was cut,
-     * with what the wrist all should have is to the cut end of the drawing on the arm. One on its arm is never turned round; of one that is
-     * not, and of which it is not certain where it was cut, no wrist is known: a guess would be mended to, and be wrong.
+     * with what the wrist all should have is to the cut end of the drawing on the arm. One on its arm is never turned round. Of one that was
+     * brought there by its middle alone no wrist is known: a guess would be mended to, and be wrong.
      */
     private static Optional<Wrist> own(CutEnd model, Drawing d, Point side, Optional<Wrist> wanted) {
         if (d.unplaced()) {
@@ -137,7 +137,8 @@ public final class Hands {
             return there;
         }
         Optional<Wrist> cut = WristSearch.sure(d.art());
-        return cut.flatMap(c -> model.get().map(m -> wanted.get().transform(m.onto(c, false))));
+        return cut.flatMap(c -> model.get().map(m -> wanted.get().transform(m.onto(c, false))))
+                .or(() -> there);
     }
 
     /** Where the drawing on the arm was cut: only looked for when another lies elsewhere, and once for all of them. */
@@ -192,13 +193,10 @@ public final class Hands {
                     0,
                     0,
                     Gap.NONE,
-                    d.art()
-                                    .bounds()
-                                    .filter(b -> b.width() > 0 && b.height() > 0)
-                                    .isEmpty()
-                            ? "It has no area, so no wrist is found; put its two points there."
-                            : "It does not lie on its arm, and where it was cut off is not certain; put the two points of its wrist"
-                                    + " there.");
+                    d.unplaced()
+                            ? "It does not lie on its arm, and where it was cut off is not certain; put the two points of its wrist"
+                                    + " there."
+                            : "It has no area, so no wrist is found; put its two points there.");
         }
         Wrist w = own.get();
         Wrist to = wanted.get();
