@@ -239,7 +239,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
       <input
         ref={art}
         type="file"
-        accept=".svg,.ora,.zip,image/svg+xml,image/openraster,application/zip"
+        accept=".svg,.psd,.psb,.ora,.zip,image/svg+xml,image/openraster,application/zip"
         multiple
         className="hidden"
         onChange={chosen}
@@ -248,7 +248,7 @@ export function DropProvider({ children }: { children: ReactNode }) {
       <input
         ref={newer}
         type="file"
-        accept=".svg,.ora,.zip,image/svg+xml,image/openraster,application/zip"
+        accept=".svg,.psd,.psb,.ora,.zip,image/svg+xml,image/openraster,application/zip"
         className="hidden"
         onChange={(e) => {
           void take([...(e.target.files ?? [])], true);

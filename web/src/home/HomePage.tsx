@@ -178,7 +178,9 @@ export function HomePage({ characters }: { characters: Item[] }) {
               <Upload aria-hidden />
               <p className="min-w-0 flex-1">
                 <b>Drop layered art or a bundle anywhere</b>{' '}
-                <span className="text-faint">SVG, OpenRaster, a ZIP of PNG layers, a Leeward bundle</span>
+                <span className="text-faint">
+                  SVG, PSD, OpenRaster, a ZIP of PNG layers, a Leeward bundle
+                </span>
               </p>
               <a className="btn" href="/api/v1/blank-face.svg" download>
                 Blank template

@@ -10,6 +10,7 @@ import {
   silhouette,
   windowShapes,
 } from './elements';
+import { bendGradients } from './gradient';
 import { covered, placeIn } from './patch';
 import type { Artwork, Character, Frame, Placed, Shape } from './types';
 import { type Cut, type CutBy, type Drawn, NONE, type Slot } from './painted';
@@ -189,8 +190,11 @@ export class Painter {
     const shapes = this.shapes(p.part, p.drawing);
     const outline = (i: number) => now[i] ?? shapes[i]?.path ?? '';
     const before = (i: number) => own.outlines[i] ?? shapes[i]?.path ?? '';
-    for (const [i, e] of [...own.paths, ...own.within])
-      if (outline(i) !== before(i)) e.setAttribute('d', outline(i));
+    for (const [i, e] of [...own.paths, ...own.within]) {
+      if (outline(i) === before(i)) continue;
+      e.setAttribute('d', outline(i));
+      bendGradients(own.group, e, shapes[i]!, outline(i));
+    }
     for (const [i, e] of own.patches) {
       const fill = shapes[i]?.fill;
       if (fill?.kind !== 'patch' || outline(i) === before(i)) continue;

@@ -259,8 +259,12 @@ export function usePerformer(line: LineView, character: Character) {
       return;
     }
     const told = run.told();
+    if (Object.keys(told).length === 0) {
+      usePerformerState.setState({ trouble: 'no signal has come yet, so there is no neutral pose to take' });
+      return;
+    }
     keepNeutral(kept.current, { at, told });
-    usePerformerState.setState({ neutral: told, neutralAt: at });
+    usePerformerState.setState({ neutral: told, neutralAt: at, trouble: '' });
   };
   return { core, takeNeutral };
 }

@@ -1,7 +1,6 @@
 package app.leeward.bench;
 
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.demo.DemoFiles;
@@ -26,7 +25,7 @@ public final class CharacterMemory {
 
     private static Character read(byte[] file) {
         LayeredArt art = ArtReader.read(file);
-        return ((IntakeResult.Hung) Assembler.assemble("A", art.canvas(), 24, art.root(), art.notes())).character();
+        return ((IntakeResult.Hung) art.assembled("A", 24)).character();
     }
 
     private static void print(String name, Supplier<Character> make) {

@@ -3,7 +3,6 @@ package app.leeward.bench;
 import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.demo.DemoFiles;
@@ -18,7 +17,7 @@ final class Faces {
     /** Maren as she is hung when her drawing is dropped. */
     static Character maren() {
         LayeredArt art = ArtReader.read(DemoFiles.maren());
-        return ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes())).character();
+        return ((IntakeResult.Hung) art.assembled("Maren", 24)).character();
     }
 
     static Character after(Character c, List<Edit> edits) {

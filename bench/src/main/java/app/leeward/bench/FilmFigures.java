@@ -6,7 +6,6 @@ import app.leeward.core.edit.MakeBrows;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
@@ -42,13 +41,7 @@ final class FilmFigures {
     public static void main(String[] args) throws IOException {
         boolean films = args.length == 0 || args[0].matches("\\d+");
         double width = args.length > 0 && films ? Double.parseDouble(args[0]) : 960;
-        Character c = ((IntakeResult.Hung) Assembler.assemble(
-                        "Maren",
-                        SvgReader.read(DemoFiles.maren()).canvas(),
-                        24,
-                        SvgReader.read(DemoFiles.maren()).root(),
-                        List.of()))
-                .character();
+        Character c = ((IntakeResult.Hung) SvgReader.read(DemoFiles.maren()).assembled("Maren", 24)).character();
         for (Edit e : List.of(new MakeBrows(), MakeTurn.of(Optional.empty()))) {
             c = ((Outcome.Done) Edits.apply(c, e)).character();
         }

@@ -1,6 +1,5 @@
 package app.leeward.bench;
 
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.AxisFinder;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
@@ -85,8 +84,7 @@ public final class IntakeFigures {
         for (int round = 0; round < 3; round++) {
             long from = System.nanoTime();
             LayeredArt art = ArtReader.read(file);
-            Character c = ((IntakeResult.Hung) Assembler.assemble("large", art.canvas(), 24, art.root(), art.notes()))
-                    .character();
+            Character c = ((IntakeResult.Hung) art.assembled("large", 24)).character();
             long read = System.nanoTime();
             double axis = AxisFinder.find(c).orElseThrow().x();
             double[] took = new double[5];
@@ -150,7 +148,7 @@ public final class IntakeFigures {
             long from = System.nanoTime();
             try {
                 LayeredArt a = ArtReader.read(mutated(art, new Random(seed)));
-                Assembler.assemble("broken", a.canvas(), 24, a.root(), a.notes());
+                a.assembled("broken", 24);
                 read++;
             } catch (ArtProblem e) {
                 refused++;

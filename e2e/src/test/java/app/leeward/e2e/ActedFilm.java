@@ -1,7 +1,6 @@
 package app.leeward.e2e;
 
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
@@ -14,7 +13,6 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 
 /** Maren in front of a camera, of whom it is known what she does: a film as Chromium plays it into a page (YUV4MPEG2). */
@@ -54,13 +52,7 @@ final class ActedFilm {
     }
 
     static Path write() throws IOException {
-        Character maren = ((IntakeResult.Hung) Assembler.assemble(
-                        "Maren",
-                        SvgReader.read(DemoFiles.maren()).canvas(),
-                        24,
-                        SvgReader.read(DemoFiles.maren()).root(),
-                        List.of()))
-                .character();
+        Character maren = ((IntakeResult.Hung) SvgReader.read(DemoFiles.maren()).assembled("Maren", 24)).character();
         Evaluator evaluator = new Evaluator(maren);
         FramePainter painter = FramePainter.of(maren, HEIGHT, hash -> {
             throw new IllegalStateException("no pictures");

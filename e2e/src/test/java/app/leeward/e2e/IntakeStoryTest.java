@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
@@ -82,7 +83,11 @@ class IntakeStoryTest extends Story {
     }
 
     private void drop(String file, String type, String name) throws Exception {
-        hand.drop(file, type, Files.readAllBytes(Path.of("src/test/resources/art", file)));
+        drop(Path.of("src/test/resources/art", file), type, name);
+    }
+
+    private void drop(Path file, String type, String name) throws Exception {
+        hand.drop(file.getFileName().toString(), type, Files.readAllBytes(file));
         clicks = 1;
         // sixty large layers of pixels take their time on a busy machine
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Intake")))
@@ -171,6 +176,27 @@ class IntakeStoryTest extends Story {
                 .hasCount(1);
         assertThat(ears).hasCount(2);
         assertThat(ears.first()).hasAttribute("href", ears.last().getAttribute("href"));
+    }
+
+    /** A painted face, its pupils and its shade clipped to what lies below them, as painting programs keep it. */
+    @Test
+    void aPaintedFileWithClippedLayersLooksAboutBehindItsWhites() throws Exception {
+        drop(Path.of("../bench/src/test/resources/art/plain/noor.psd"), "application/octet-stream", "noor");
+        JsonNode noor = fetch("/api/v1/characters/" + open("noor"));
+        JsonNode masked = noor.at("/character/rig/windows");
+        assertThat(masked.toString()).contains("iris-left").contains("iris-right");
+        assertThat(page.locator("[data-testid=stage] [data-part=iris-left] image"))
+                .hasCount(1);
+        Locator left = page.locator("[data-testid=stage] [data-part=iris-left]").first();
+        String before = left.getAttribute("transform");
+        BoundingBox pad = page.getByTestId("pad-gaze").boundingBox();
+        page.mouse().move(pad.x + pad.width / 2, pad.y + pad.height / 2);
+        page.mouse().down();
+        page.mouse().move(pad.x + 0.9 * pad.width, pad.y + pad.height / 2);
+        page.mouse().up();
+        page.waitForFunction(
+                "was => document.querySelector('[data-testid=stage] [data-part=iris-left]').getAttribute('transform') !== was",
+                before);
     }
 
     @Test

@@ -146,8 +146,13 @@ class PerformerStoryTest extends Story {
         WebSocket tracker = tracker();
         say(tracker, "{\"kind\":\"hello\",\"name\":\"Somebody's tracker\",\"latency\":40}");
         button("hold").click();
-        say(tracker, "{\"kind\":\"signals\",\"signals\":{\"head.yaw\":4}}");
         assertThat(status()).containsText("Somebody's tracker");
+        // nothing told is no pose to rest in
+        button("Take neutral pose N").click();
+        assertThat(status()).containsText("no signal has come yet");
+        say(tracker, "{\"kind\":\"signals\",\"signals\":{\"head.yaw\":4}}");
+        assertThat(page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("+4°")))
+                .isVisible();
         // at rest it is at 4 degrees: from there on it is told
         page.keyboard().press("n");
         for (int i = 0; i < 60; i++) {

@@ -11,7 +11,6 @@ import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eye.ReadyMade;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.demo.DemoFiles;
@@ -34,7 +33,7 @@ record RiggedFace(Character character, ImageShelf images) {
 
     static Optional<RiggedFace> of(byte[] file) {
         LayeredArt read = ArtReader.read(file);
-        IntakeResult result = Assembler.assemble("face", read.canvas(), 24, read.root(), read.notes());
+        IntakeResult result = read.assembled("face", 24);
         if (!(result instanceof IntakeResult.Hung hung)) {
             return Optional.empty();
         }

@@ -6,7 +6,6 @@ import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
@@ -52,8 +51,7 @@ public final class ActedMaren {
 
     private static Character character() {
         LayeredArt read = SvgReader.read(DemoFiles.maren());
-        Character c = ((IntakeResult.Hung) Assembler.assemble("Maren", read.canvas(), 24, read.root(), List.of()))
-                .character();
+        Character c = ((IntakeResult.Hung) read.assembled("Maren", 24)).character();
         return ((Outcome.Done) Edits.apply(c, new MakeLooks())).character();
     }
 

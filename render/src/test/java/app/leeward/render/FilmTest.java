@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.refusal.Refusal;
@@ -45,13 +44,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Films as {@code ffprobe} and {@code ffmpeg} read them back, against our own pictures. */
 class FilmTest {
-    private static final Character MAREN = ((IntakeResult.Hung) Assembler.assemble(
-                    "Maren",
-                    SvgReader.read(DemoFiles.maren()).canvas(),
-                    24,
-                    SvgReader.read(DemoFiles.maren()).root(),
-                    List.of()))
-            .character();
+    private static final Character MAREN =
+            ((IntakeResult.Hung) SvgReader.read(DemoFiles.maren()).assembled("Maren", 24)).character();
     private static final String DIAL = MAREN.controls().dials().get(0).id();
     private static final Shot SHOT = new ShotEdit.Expose(2, 1, 2)
             .apply(new ActingEdit.SetKeys(Map.of(

@@ -3,7 +3,6 @@ package app.leeward.render;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -20,7 +19,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
@@ -35,7 +33,7 @@ class OpenRasterTest {
     private static Character read(byte[] file) {
         LayeredArt art = ArtReader.read(file);
         IMAGES.putAll(art.images());
-        return ((IntakeResult.Hung) Assembler.assemble("Face", art.canvas(), 24, art.root(), List.of())).character();
+        return ((IntakeResult.Hung) art.assembled("Face", 24)).character();
     }
 
     private static byte[] written(Exporter exporter, Character c) throws IOException {

@@ -9,7 +9,6 @@ import app.leeward.core.edit.MakeBrows;
 import app.leeward.core.edit.MakeLooks;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Look;
@@ -36,9 +35,7 @@ import org.junit.jupiter.api.Test;
 class RigSheetTest {
     private static Character maren() {
         LayeredArt read = SvgReader.read(DemoFiles.maren());
-        Character c = ((IntakeResult.Hung)
-                        Assembler.assemble("Maren & <her> sheet", read.canvas(), 24, read.root(), List.of()))
-                .character();
+        Character c = ((IntakeResult.Hung) read.assembled("Maren & <her> sheet", 24)).character();
         for (Edit e : List.of(new MakeBrows(), new MakeLooks())) {
             c = ((Outcome.Done) Edits.apply(c, e)).character();
         }

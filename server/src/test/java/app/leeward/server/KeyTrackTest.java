@@ -3,7 +3,8 @@ package app.leeward.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.leeward.formats.json.StoredJson;
-import app.leeward.server.store.KeyTracks;
+import app.leeward.server.store.ContentTexts;
+import app.leeward.server.store.ContentTexts.Content;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +27,7 @@ class KeyTrackTest {
     private JdbcTemplate database;
 
     @Autowired
-    private KeyTracks tracks;
+    private ContentTexts texts;
 
     private Client client;
     private String character;
@@ -86,8 +87,9 @@ class KeyTrackTest {
         // a server that has not seen them reads what is kept
         List<String> fresh = new ArrayList<>(hashes());
         fresh.removeAll(before);
-        assertThat(StoredJson.keys(tracks.keys(fresh.get(0)).orElseThrow())).hasSize(401);
-        assertThat(tracks.keys("none")).isEmpty();
+        assertThat(StoredJson.keys(texts.text(Content.KEY_TRACK, fresh.get(0)).orElseThrow()))
+                .hasSize(401);
+        assertThat(texts.text(Content.KEY_TRACK, "none")).isEmpty();
         // a copy shares them
         client.post(at + "/duplicate", "{}");
         assertThat(hashes()).hasSize(before.size() + 1);

@@ -16,7 +16,6 @@ import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.BlinkMaker;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.PartRole;
@@ -63,7 +62,7 @@ public final class FilmStrips {
             System.out.println(name);
             LayeredArt art = ArtReader.read(file);
             ImageShelf images = hash -> art.images().get(hash);
-            IntakeResult result = Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes());
+            IntakeResult result = art.assembled(name, 24);
             if (!(result instanceof IntakeResult.Hung hung)) {
                 System.out.println("  " + ((IntakeResult.Unusable) result).message());
                 continue;

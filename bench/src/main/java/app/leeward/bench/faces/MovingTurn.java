@@ -2,7 +2,6 @@ package app.leeward.bench.faces;
 
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
@@ -50,7 +49,7 @@ public final class MovingTurn {
     public static void write(byte[] file, Path to) throws IOException {
         LayeredArt art = ArtReader.read(file);
         ImageShelf images = hash -> art.images().get(hash);
-        IntakeResult result = Assembler.assemble("moving", art.canvas(), 24, art.root(), art.notes());
+        IntakeResult result = art.assembled("moving", 24);
         if (!(result instanceof IntakeResult.Hung hung)) {
             throw new IllegalArgumentException(((IntakeResult.Unusable) result).message());
         }

@@ -1,7 +1,6 @@
 package app.leeward.bench.faces;
 
 import app.leeward.core.art.ImageShelf;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.faces.Face;
@@ -21,7 +20,7 @@ record SeededHead(Character character, ImageShelf images) {
     static Optional<SeededHead> of(long seed) throws Exception {
         LayeredArt art = ArtReader.read(Face.of(seed).svg().getBytes(StandardCharsets.UTF_8));
         ImageShelf images = hash -> art.images().get(hash);
-        IntakeResult result = Assembler.assemble("face", art.canvas(), 24, art.root(), art.notes());
+        IntakeResult result = art.assembled("face", 24);
         return result instanceof IntakeResult.Hung hung
                 ? Optional.of(new SeededHead(
                         Clicks.all(hung.character(), new Random(1), images).character(), images))

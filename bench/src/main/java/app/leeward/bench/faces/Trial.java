@@ -2,7 +2,6 @@ package app.leeward.bench.faces;
 
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Pose;
@@ -28,7 +27,7 @@ record Trial(Face face, Optional<Character> character, String refused) {
     static Trial of(Face face) {
         try {
             LayeredArt art = ArtReader.read(face.svg().getBytes(StandardCharsets.UTF_8));
-            IntakeResult result = Assembler.assemble("Face " + face.seed(), art.canvas(), 24, art.root(), art.notes());
+            IntakeResult result = art.assembled("Face " + face.seed(), 24);
             return result instanceof IntakeResult.Hung hung
                     ? new Trial(face, Optional.of(hung.character()), "")
                     : new Trial(face, Optional.empty(), ((IntakeResult.Unusable) result).message());

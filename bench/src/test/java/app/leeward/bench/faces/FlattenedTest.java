@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.core.art.ImageShelf;
 import app.leeward.core.art.Paint;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Note;
@@ -46,8 +45,7 @@ class FlattenedTest {
     }
 
     private static double unlike(String body, LayeredArt art) throws IOException {
-        Character c = ((IntakeResult.Hung) Assembler.assemble("Flattened", art.canvas(), 24, art.root(), art.notes()))
-                .character();
+        Character c = ((IntakeResult.Hung) art.assembled("Flattened", 24)).character();
         ImageShelf images = hash -> art.images().get(hash);
         return Likeness.unlike(
                 Likeness.foreign(svg(body), 800),

@@ -8,7 +8,6 @@ import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterHand;
 import app.leeward.core.hand.Hands;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Note;
@@ -205,6 +204,6 @@ class LaidOutHandsTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         TransformerFactory.newInstance().newTransformer().transform(new DOMSource(drawn), new StreamResult(out));
         LayeredArt art = ArtReader.read(out.toByteArray());
-        return ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes())).character();
+        return ((IntakeResult.Hung) art.assembled("Maren", 24)).character();
     }
 }

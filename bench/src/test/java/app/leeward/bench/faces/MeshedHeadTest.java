@@ -8,7 +8,6 @@ import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.MeshPicture;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
@@ -37,8 +36,7 @@ class MeshedHeadTest {
     }
 
     private static Character hung(LayeredArt art) {
-        return ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
-                .character();
+        return ((IntakeResult.Hung) art.assembled("Tortoise", 24)).character();
     }
 
     private static List<TurnNotes.TurnNote> notes(Character c) {

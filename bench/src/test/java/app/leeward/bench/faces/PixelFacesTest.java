@@ -19,7 +19,6 @@ import app.leeward.core.edit.MeshPicture;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.GazeMaker;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
@@ -198,7 +197,7 @@ class PixelFacesTest {
     }
 
     private static Character read(String name, LayeredArt art) {
-        return ((IntakeResult.Hung) Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes())).character();
+        return ((IntakeResult.Hung) art.assembled(name, 24)).character();
     }
 
     @ParameterizedTest
@@ -206,8 +205,7 @@ class PixelFacesTest {
     void theyBlinkTalkAndTurnInTheirOwnColours(String name) throws Exception {
         LayeredArt art = ArtReader.read(file(name));
         ImageShelf images = hash -> art.images().get(hash);
-        Character c =
-                ((IntakeResult.Hung) Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes())).character();
+        Character c = ((IntakeResult.Hung) art.assembled(name, 24)).character();
         int width = (int) c.sheet().canvas().width();
         BufferedImage own =
                 laidOnEachOther(file(name), width, (int) c.sheet().canvas().height());

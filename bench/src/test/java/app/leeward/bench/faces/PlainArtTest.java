@@ -16,7 +16,6 @@ import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eye.BlinkMaker;
 import app.leeward.core.eye.GazeMaker;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.refusal.RefusalCode;
@@ -40,9 +39,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Twenty-seven faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
+ * Thirty-one faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
  * head, halves of a beak, a mouth of two arcs, of two lips, from ear to ear, teeth and tongue in layers of their own, a fang, a
- * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, a muzzle with nose and mouth in one layer, a straight line for a mouth, pieces nobody has a word for. The other picture is librsvg's.
+ * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, a muzzle with nose and mouth in one layer, a straight line for a mouth, pieces nobody has a word for, shade, pupils, teeth and strands that are clipped, paint on the lids, a mouth whose line is an area. The other picture is librsvg's.
  */
 class PlainArtTest {
     private static byte[] file(String name) throws Exception {
@@ -51,7 +50,7 @@ class PlainArtTest {
 
     private static Character read(String name) throws Exception {
         LayeredArt art = ArtReader.read(file(name));
-        return ((IntakeResult.Hung) Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes())).character();
+        return ((IntakeResult.Hung) art.assembled(name, 24)).character();
     }
 
     private static BufferedImage leftHalf(BufferedImage image) {
@@ -87,7 +86,11 @@ class PlainArtTest {
                 "bear",
                 "bee",
                 "telly",
-                "baby"
+                "baby",
+                "noor",
+                "jamal",
+                "leila",
+                "mia"
             })
     void theyShowWhatTheirFilesShowAndGoOnDoingSoWhateverIsMade(String name) throws Exception {
         Character c = read(name);
@@ -178,6 +181,9 @@ class PlainArtTest {
         "cat, bell, torso",
         "alien, freckles, head",
         "abuela, pendiente-izquierda, left ear",
+        "leila, left-earrings, left ear",
+        "leila, right-earrings, right ear",
+        "leila, left-eye-paint, left eye",
         "gent, bow-tie, torso",
         "gent, monocle, head",
         "baby, bib, torso",

@@ -18,7 +18,6 @@ import app.leeward.core.edit.MakeTurn;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.RegisterViews;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.lips.MouthSet;
 import app.leeward.core.rig.Character;
@@ -152,8 +151,7 @@ class PromisesTest {
     void difficultFacesShowWhatTheirFilesShow(String name, double most) throws Exception {
         byte[] file = Files.readAllBytes(Path.of("src", "test", "resources", "art", name));
         LayeredArt art = ArtReader.read(file);
-        Character c =
-                ((IntakeResult.Hung) Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes())).character();
+        Character c = ((IntakeResult.Hung) art.assembled(name, 24)).character();
         assertThat(Likeness.unlike(
                         Likeness.foreign(new String(file, StandardCharsets.UTF_8), Trial.WIDTH),
                         Trial.drawn(c, Pose.REST)))
@@ -164,7 +162,7 @@ class PromisesTest {
     @ValueSource(strings = {"fox-courier.svg", "skater-views.svg", "tortoise.ora"})
     void difficultFacesSettleAndShutTheirEyes(String name) throws Exception {
         LayeredArt art = ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", name)));
-        IntakeResult hung = Assembler.assemble(name, art.canvas(), 24, art.root(), art.notes());
+        IntakeResult hung = art.assembled(name, 24);
         ImageShelf images = hash -> art.images().get(hash);
         Clicks.Clicked clicked = Clicks.all(((IntakeResult.Hung) hung).character(), new Random(7), images);
         assertThat(clicked.broken()).isEmpty();
@@ -189,7 +187,7 @@ class PromisesTest {
             throws Exception {
         LayeredArt art =
                 ArtReader.read(Files.readAllBytes(Path.of("src", "test", "resources", "art", "skater-views.svg")));
-        IntakeResult hung = Assembler.assemble("Skater", art.canvas(), 24, art.root(), art.notes());
+        IntakeResult hung = art.assembled("Skater", 24);
         Outcome done = Edits.apply(((IntakeResult.Hung) hung).character(), new RegisterViews(""));
         Character c = ((Outcome.Done) done).character();
         String neck = c.rig().parts().stream()
@@ -212,8 +210,7 @@ class PromisesTest {
     void theTortoiseShowsWhatItsFileShows() throws Exception {
         byte[] file = Files.readAllBytes(Path.of("src", "test", "resources", "art", "tortoise.ora"));
         LayeredArt art = ArtReader.read(file);
-        Character c = ((IntakeResult.Hung) Assembler.assemble("Tortoise", art.canvas(), 24, art.root(), art.notes()))
-                .character();
+        Character c = ((IntakeResult.Hung) art.assembled("Tortoise", 24)).character();
         ImageShelf images = hash -> art.images().get(hash);
         BufferedImage ours = Likeness.png(FramePainter.of(c, 900, images).png(new Evaluator(c).frame(Pose.REST)));
         assertThat(Likeness.unlike(Likeness.png(merged(file)), ours)).isLessThanOrEqualTo(0.005);

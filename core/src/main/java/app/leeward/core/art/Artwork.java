@@ -21,11 +21,11 @@ public record Artwork(List<Shape> shapes) {
         return new Artwork(shapes.stream().map(s -> s.transform(m)).toList());
     }
 
-    /** The same shapes with other outlines, in their order. */
+    /** The same shapes with other outlines, in their order; gradients go with them. */
     public Artwork withOutlines(List<Path> outlines) {
         List<Shape> moved = new ArrayList<>();
         for (int i = 0; i < shapes.size(); i++) {
-            moved.add(shapes.get(i).withPath(outlines.get(i)));
+            moved.add(shapes.get(i).bent(outlines.get(i)));
         }
         return new Artwork(moved);
     }

@@ -129,6 +129,13 @@ public sealed interface Paint {
             }
         }
 
+        /** Where it lies once its outline is bent: it goes with the outline as {@link Fitted} says. */
+        Gradient bent(Path drawn, Path now) {
+            return Fitted.between(drawn.points(), now.points())
+                    .map(m -> new Gradient(radial, m.times(place), stops, spread, focus))
+                    .orElse(this);
+        }
+
         /** The colour halfway along, {@code #rrggbb}. */
         String middle() {
             GradientStop before = stops.get(0);

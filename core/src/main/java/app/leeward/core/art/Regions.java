@@ -32,6 +32,15 @@ public final class Regions {
         return all(fills);
     }
 
+    /** The area a shape's fill covers, as far as its clips let it be seen; its stroke takes no part. */
+    public static Geometry seen(Shape shape) {
+        Geometry area = of(shape.path());
+        for (Clip c : shape.clips()) {
+            area = both(area, of(c.path()));
+        }
+        return area;
+    }
+
     /** An area somewhere else. */
     public static Geometry transformed(Geometry area, Matrix m) {
         return new AffineTransformation(m.a(), m.c(), m.e(), m.b(), m.d(), m.f()).transform(area);

@@ -116,6 +116,16 @@ public record Shape(
         return new Shape(name, role, newPath, fill, rule, stroke, opacity, masked, clips);
     }
 
+    /** With its outline bent point by point; gradients go with it. */
+    Shape bent(Path now) {
+        if (now.equals(path)) {
+            return this;
+        }
+        Paint filled = fill instanceof Paint.Gradient g ? g.bent(path, now) : fill;
+        Stroke lined = stroke.paint() instanceof Paint.Gradient g ? stroke.withPaint(g.bent(path, now)) : stroke;
+        return new Shape(name, role, now, filled, rule, lined, opacity, masked, clips);
+    }
+
     /**
      * All it covers in one colour, nothing see-through about it.
      *

@@ -3,6 +3,7 @@ package app.leeward.core.intake;
 import app.leeward.core.art.Box;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.Point;
+import app.leeward.core.art.Shape;
 import app.leeward.core.mouth.MouthChart;
 import app.leeward.core.rig.Canvas;
 import app.leeward.core.rig.Character;
@@ -19,16 +20,20 @@ import app.leeward.core.rig.Rig;
 import app.leeward.core.rig.Sheet;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.Voice;
+import app.leeward.core.rig.Window;
 import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * Hangs layers together into a character that can be posed at once: roles from names, who follows whom from roles, eyes
@@ -46,16 +51,33 @@ public final class Assembler {
 
     private final Map<LayerReading.Found, String> ids = new LinkedHashMap<>();
 
-    private Assembler(LayerReading reading) {
+    private final Function<Shape, List<Shape>> seen;
+
+    private Assembler(LayerReading reading, Function<Shape, List<Shape>> seen) {
         this.reading = reading;
+        this.seen = seen;
     }
 
-    /** @param frameRate frames a second of the new character */
+    /** Of art without clips. */
     public static IntakeResult assemble(String name, Canvas canvas, int frameRate, Layer root, List<Note> readerNotes) {
+        return assemble(name, canvas, frameRate, root, readerNotes, List::of);
+    }
+
+    /**
+     * @param frameRate frames a second of the new character
+     * @param seen what is seen of a clipped shape, without its clips as far as that can be, back to front
+     */
+    public static IntakeResult assemble(
+            String name,
+            Canvas canvas,
+            int frameRate,
+            Layer root,
+            List<Note> readerNotes,
+            Function<Shape, List<Shape>> seen) {
         if (root.isEmpty()) {
             return new IntakeResult.Unusable("art-empty", "The file holds no shapes to draw.");
         }
-        Assembler a = new Assembler(LayerReading.of(root));
+        Assembler a = new Assembler(LayerReading.of(root), seen);
         a.notes.addAll(readerNotes);
         a.notes.addAll(a.reading.notes);
         return a.hang(name, canvas, frameRate);
@@ -77,9 +99,11 @@ public final class Assembler {
         PicturePieces pictures = PicturePieces.open(reading.found);
         MuzzleParting.part(reading.found, reading.nameless(), notes);
         MouthPieces.join(reading.found, notes);
-        EyeLayers.read(reading.found, notes);
         PairParting.part(reading.found, reading.nameless(), notes);
+        EyeLayers.read(reading.found, notes);
+        EyeClips.take(reading.found, notes);
         EyeParting.part(reading.found, notes);
+        ClippedShapes.settle(reading.found, canvas, seen);
         pictures.close(reading.found);
         addMissingGroups();
         listUnrecognised();
@@ -94,12 +118,16 @@ public final class Assembler {
         Character c = new Character(
                 name,
                 new Sheet(canvas, frameRate, Swatches.of(parts), Model.of(canvas)),
-                new Rig(parts, order, Roles.windows(parts), List.of()),
+                new Rig(parts, order, windows(parts), List.of()),
                 Controls.NONE,
                 Library.EMPTY,
                 new Voice(chart(parts), Lexicon.EMPTY),
                 new Origin(Optional.empty(), notes));
-        Character hung = Roles.withDials(stood(LidFolds.addTo(Views.addTo(c))));
+        Set<String> cut = ids.entrySet().stream()
+                .filter(e -> e.getKey().cutBy.isPresent())
+                .map(Map.Entry::getValue)
+                .collect(Collectors.toSet());
+        Character hung = Roles.withDials(stood(LidFolds.addTo(Views.addTo(c), cut)));
         return new IntakeResult.Hung(laidOut.onWrists(hung, ids));
     }
 
@@ -129,6 +157,18 @@ public final class Assembler {
                         .map(b -> b.centre().x()))
                 .orElse(c.sheet().canvas().width() / 2);
         return c.withSheet(sheet -> sheet.withModel(ModelLines.readOff(c).withAxis(middle)));
+    }
+
+    /** What follows from roles, and what the file clips to the white of an eye. */
+    private List<Window> windows(List<Part> parts) {
+        Map<String, Set<String>> masked = new LinkedHashMap<>();
+        Roles.windows(parts).forEach(w -> masked.put(w.by(), new LinkedHashSet<>(w.masked())));
+        ids.forEach(
+                (f, id) -> f.cutBy.map(ids::get).ifPresent(by -> masked.computeIfAbsent(by, w -> new LinkedHashSet<>())
+                        .add(id)));
+        return masked.entrySet().stream()
+                .map(e -> new Window(e.getKey(), List.copyOf(e.getValue())))
+                .toList();
     }
 
     private static boolean isFacial(PartRole role) {
@@ -240,7 +280,7 @@ public final class Assembler {
             reading.found.add(0, new LayerReading.Found(PartRole.HEAD, Side.NONE, "head", Optional.empty()));
         }
         record Missing(Side side, Optional<LayerReading.Found> view) {}
-        Set<Missing> missing = new java.util.LinkedHashSet<>();
+        Set<Missing> missing = new LinkedHashSet<>();
         for (LayerReading.Found f : reading.found) {
             boolean piece = f.role.follows().equals(Optional.of(PartRole.EYE));
             if (piece && find(PartRole.EYE, f.side, f.view).isEmpty()) {
@@ -322,7 +362,11 @@ public final class Assembler {
     /** By role first, then by where the file put it; what nobody claims inside the head's group follows that. */
     private Optional<LayerReading.Found> parentOf(LayerReading.Found f) {
         if (f.role == PartRole.OTHER) {
-            return f.whole.or(() -> f.within).or(() -> neighbour(f));
+            return f.cutBy
+                    .flatMap(white -> find(PartRole.EYE, white.side, white.view))
+                    .or(() -> f.whole)
+                    .or(() -> f.within)
+                    .or(() -> neighbour(f));
         }
         Optional<LayerReading.Found> larger =
                 f.whole.or(() -> f.within.filter(w -> w.role == f.role && w.side == f.side && f.role != PartRole.VIEW));

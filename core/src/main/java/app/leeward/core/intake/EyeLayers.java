@@ -79,7 +79,7 @@ final class EyeLayers {
         boolean pale = eye.role == PartRole.EYE
                 && eye.drawings.size() == 1
                 && eye.firstVisible != null
-                && fills(eye).findFirst().filter(EyeParting::white).isPresent();
+                && fills(eye).findFirst().filter(EyeShapes::white).isPresent();
         boolean looks = pale
                 && found.stream()
                         .filter(o -> o.role == PartRole.IRIS || o.role == PartRole.PUPIL)
@@ -99,7 +99,7 @@ final class EyeLayers {
     }
 
     private static boolean holds(Shape socket, Shape white) {
-        if (socket.fill() instanceof Paint.None || EyeParting.white(socket) || !EyeParting.white(white)) {
+        if (socket.fill() instanceof Paint.None || EyeShapes.white(socket) || !EyeShapes.white(white)) {
             return false;
         }
         Geometry round = Regions.of(socket.path());
@@ -116,14 +116,14 @@ final class EyeLayers {
         }
         List<Shape> shapes = f.drawings.get(0).art().shapes();
         Optional<LayerReading.Found> white = below(f).filter(o -> o.role == PartRole.WHITE || o.role == PartRole.EYE)
-                .filter(o -> fills(o).anyMatch(w -> EyeParting.white(w) && all(shapes, w)))
+                .filter(o -> fills(o).anyMatch(w -> EyeShapes.white(w) && all(shapes, w)))
                 .findFirst();
         if (white.isEmpty()) {
             return;
         }
-        Shape in = fills(white.get()).filter(EyeParting::white).findFirst().orElseThrow();
+        Shape in = fills(white.get()).filter(EyeShapes::white).findFirst().orElseThrow();
         List<Optional<PartRole>> roles =
-                shapes.stream().map(s -> EyeParting.inside(s, in)).distinct().toList();
+                shapes.stream().map(s -> EyeShapes.inside(s, in)).distinct().toList();
         boolean shines = roles.equals(List.of(Optional.of(PartRole.HIGHLIGHT)));
         Optional<LayerReading.Found> on = below(f).filter(o -> o.role == PartRole.IRIS || o.role == PartRole.PUPIL)
                 .filter(o -> o.side == white.get().side && fills(o).anyMatch(w -> all(shapes, w)))
@@ -160,8 +160,7 @@ final class EyeLayers {
         Optional<Box> box = within.path().bounds();
         // most layers lie nowhere near an eye, which is told faster than by areas
         boolean near = box.isPresent()
-                && shapes.stream().allMatch(s -> s.path()
-                        .bounds()
+                && shapes.stream().allMatch(s -> s.bounds()
                         .filter(b -> box.get().contains(b.centre()))
                         .isPresent());
         if (!near) {
@@ -169,7 +168,7 @@ final class EyeLayers {
         }
         Geometry area = Regions.of(within.path());
         return shapes.stream().allMatch(s -> {
-            Geometry own = Regions.of(s.path());
+            Geometry own = Regions.seen(s);
             return own.getArea() > 0 && Regions.without(own, area).getArea() < OUTSIDE * own.getArea();
         });
     }

@@ -33,6 +33,8 @@ final class LayerReading {
         String firstVisible;
         /** What it is a further piece of, when a layer of the same role was there before it. */
         Optional<Found> whole = Optional.empty();
+        /** The white of an eye that the file clips it to. */
+        Optional<Found> cutBy = Optional.empty();
         /** Whether these are shapes that a group keeps beside its layers. */
         boolean loose;
         /** Whether its name says that it is on the side of the head that is turned to us; null when it says neither. */

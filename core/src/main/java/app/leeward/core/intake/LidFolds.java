@@ -27,8 +27,12 @@ final class LidFolds {
 
     private LidFolds() {}
 
-    /** With a fold for every lid that has something to be seen beyond the white that masks it. */
-    static Character addTo(Character c) {
+    /**
+     * With a fold for every lid that has something to be seen beyond the white that masks it.
+     *
+     * @param settled ids of lids that have the fold they need, or none because the file itself cuts them by the white
+     */
+    static Character addTo(Character c, Set<String> settled) {
         Character now = c;
         for (Window w : c.rig().windows()) {
             Part white = c.part(w.by()).orElseThrow();
@@ -36,6 +40,7 @@ final class LidFolds {
                 Part lid = c.part(id).orElseThrow();
                 boolean lids = lid.role() == PartRole.UPPER_LID || lid.role() == PartRole.LOWER_LID;
                 if (lids
+                        && !settled.contains(id)
                         && !folded(now, lid, white)
                         && PastEdge.of(white, lid)
                         && drawnAsSeen(lid, white)

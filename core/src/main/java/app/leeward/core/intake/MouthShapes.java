@@ -1,6 +1,7 @@
 package app.leeward.core.intake;
 
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Clip;
 import app.leeward.core.art.Lab;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Shape;
@@ -34,6 +35,10 @@ final class MouthShapes {
     private static final double NARROW = 0.3;
 
     private static final double LONE_TOOTH = 0.1;
+    /** How much of a dark patch another one fills that leaves a line of it to be seen, as a share of its width and height. */
+    private static final double FILLS = 0.65;
+    /** A line no further from the opening's edge than this share of its width is the line round the mouth. */
+    private static final double LINE = 0.04;
 
     private MouthShapes() {}
 
@@ -54,12 +59,22 @@ final class MouthShapes {
                     ? s.role()
                     : i < at ? behind(s, opening.get()) : within(s, opening.get(), hole);
             found |= role != s.role();
-            out.add(role == s.role() ? s : s.withRole(role, s.masked()));
+            out.add(role == s.role() && !role.behindWindow() ? s : masked(s.withRole(role, s.masked()), opening.get()));
         }
         if (found && !named) {
             out.set(at, opening.get().withRole(ShapeRole.WINDOW, opening.get().masked()));
         }
         return found ? out : shapes;
+    }
+
+    /** What the file clips to the opening shows through it. */
+    private static Shape masked(Shape s, Shape opening) {
+        List<Clip> others = s.clips().stream()
+                .filter(c -> !ClippedShapes.outlines(c, opening))
+                .toList();
+        return s.role().behindWindow() && others.size() < s.clips().size()
+                ? s.withRole(s.role(), true).withClips(others)
+                : s;
     }
 
     /** With what a picture shows told apart as well. */
@@ -76,9 +91,33 @@ final class MouthShapes {
                 .filter(s -> s.role() == ShapeRole.WINDOW || s.role() == ShapeRole.INSIDE)
                 .filter(s -> s.path().width() > 0)
                 .findFirst();
-        return named.or(() -> widest(shapes, widest, DARK)).or(() -> widest(shapes, widest, REDDISH)
-                .filter(s -> s.stroke().visible())
-                .filter(s -> shapes.stream().anyMatch(o -> o != s && inside(o, s))));
+        return named.or(() -> widest(shapes, widest, DARK).map(o -> inner(shapes, o)))
+                .or(() -> widest(shapes, widest, REDDISH)
+                        .filter(s -> s.stroke().visible())
+                        .filter(s -> shapes.stream().anyMatch(o -> o != s && inside(o, s))));
+    }
+
+    /** Where a second dark patch nearly fills the widest one, that is the opening, and the widest the line round it, drawn as an area. */
+    private static Shape inner(List<Shape> shapes, Shape outer) {
+        Box round = outer.path().bounds().orElseThrow();
+        return shapes.subList(shapes.indexOf(outer) + 1, shapes.size()).stream()
+                .filter(s -> s.role() == ShapeRole.OTHER && s.path().closes())
+                .filter(s -> flat(s).filter(c -> c.l() < DARK).isPresent())
+                .filter(s -> s.path()
+                        .bounds()
+                        .filter(b -> holds(round, b)
+                                && b.width() > FILLS * round.width()
+                                && b.height() > FILLS * round.height())
+                        .isPresent())
+                .findFirst()
+                .orElse(outer);
+    }
+
+    private static boolean holds(Box round, Box b) {
+        return round.minX() <= b.minX()
+                && round.minY() <= b.minY()
+                && round.maxX() >= b.maxX()
+                && round.maxY() >= b.maxY();
     }
 
     private static Optional<Shape> widest(List<Shape> shapes, double widest, double darkerThan) {
@@ -108,7 +147,7 @@ final class MouthShapes {
         Box hole = opening.path().bounds().orElseThrow();
         boolean round = lips != null
                 && s.path().closes()
-                && flat(s).filter(c -> c.l() >= DARK).isPresent()
+                && flat(s).filter(c -> c.l() >= DARK || holds(lips, hole)).isPresent()
                 && lips.minX() <= hole.minX() + OVER * hole.width()
                 && lips.maxX() >= hole.maxX() - OVER * hole.width()
                 && lips.height() > hole.height();
@@ -116,8 +155,11 @@ final class MouthShapes {
     }
 
     private static ShapeRole within(Shape s, Shape opening, Box hole) {
-        Box own = s.path().bounds().orElse(null);
+        Box own = s.bounds().orElse(null);
         double over = OVER * hole.width();
+        if (own != null && line(s) && s.path().closes() && like(own, hole, LINE * hole.width())) {
+            return ShapeRole.OUTLINE;
+        }
         boolean inside = own != null
                 && own.minX() >= hole.minX() - over
                 && own.maxX() <= hole.maxX() + over
@@ -140,6 +182,17 @@ final class MouthShapes {
         return tongue && flat(opening).filter(o -> o.difference(c) > 5).isPresent()
                 ? ShapeRole.TONGUE
                 : ShapeRole.OTHER;
+    }
+
+    private static boolean line(Shape s) {
+        return s.fill() instanceof Paint.None && s.stroke().visible();
+    }
+
+    private static boolean like(Box a, Box b, double near) {
+        return Math.abs(a.minX() - b.minX()) < near
+                && Math.abs(a.maxX() - b.maxX()) < near
+                && Math.abs(a.minY() - b.minY()) < near
+                && Math.abs(a.maxY() - b.maxY()) < near;
     }
 
     private static Optional<Lab> flat(Shape s) {

@@ -10,9 +10,10 @@ import app.leeward.core.rig.Side;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
- * Takes both ears, brows, cheeks or horns that were drawn in one layer apart, so that each goes with its side of the head. Only
+ * Takes both eyes, pupils, ears, brows, cheeks or horns that were drawn in one layer apart, so that each goes with its side of the head. Only
  * where two groups of shapes stand alike on either side of the face and none reaches across.
  */
 final class PairParting {
@@ -25,14 +26,17 @@ final class PairParting {
 
     /** @param nameless whether no name says what a layer is, so that any may be a pair */
     static void part(List<LayerReading.Found> found, boolean nameless, List<Note> notes) {
+        part(found, f -> f.role.inPairs() || nameless && f.role == PartRole.OTHER, notes);
+        // what hangs on both ears, now that those are two
+        part(found, f -> f.role == PartRole.OTHER && onEars(f, found), notes);
+    }
+
+    private static void part(List<LayerReading.Found> found, Predicate<LayerReading.Found> asked, List<Note> notes) {
         for (LayerReading.Found f : List.copyOf(found)) {
-            boolean pair = f.side == Side.NONE
-                    && (f.role.inPairs() || nameless && f.role == PartRole.OTHER)
-                    && !f.role.belongsTo(PartRole.EYE)
-                    && f.role != PartRole.HAND
-                    && f.parts(found);
+            boolean pair = f.side == Side.NONE && asked.test(f) && f.role != PartRole.HAND && f.parts(found);
             if (pair) {
                 halves(f, found).ifPresent(both -> {
+                    both.stream().filter(h -> h.role == PartRole.OTHER).forEach(h -> h.whole = ear(h, found));
                     int at = found.indexOf(f);
                     found.remove(at);
                     found.addAll(at, both);
@@ -44,6 +48,34 @@ final class PairParting {
                 });
             }
         }
+    }
+
+    /** Whether both ears are touched by shapes smaller than they. */
+    private static boolean onEars(LayerReading.Found f, List<LayerReading.Found> found) {
+        List<LayerReading.Found> ears = found.stream()
+                .filter(o -> o.role == PartRole.EAR && o.side != Side.NONE && o.view.equals(f.view))
+                .toList();
+        return ears.size() == 2
+                && f.drawings.stream()
+                        .flatMap(d -> d.art().shapes().stream())
+                        .flatMap(s -> s.bounds().stream())
+                        .allMatch(b -> ears.stream()
+                                .flatMap(e -> Assembler.boundsOf(e).stream())
+                                .anyMatch(e -> b.height() < e.height() && near(b, e)));
+    }
+
+    private static Optional<LayerReading.Found> ear(LayerReading.Found half, List<LayerReading.Found> found) {
+        return found.stream()
+                .filter(o -> o.role == PartRole.EAR && o.side == half.side && o.view.equals(half.view))
+                .filter(o -> onEars(half, found))
+                .findFirst();
+    }
+
+    private static boolean near(Box thing, Box ear) {
+        double by = Math.max(thing.width(), thing.height()) / 2;
+        return new Box(ear.minX() - by, ear.minY() - by, ear.maxX() + by, ear.maxY() + by)
+                .intersection(thing)
+                .isPresent();
     }
 
     private static Optional<List<LayerReading.Found>> halves(LayerReading.Found f, List<LayerReading.Found> found) {

@@ -102,6 +102,14 @@ final class PartNames {
                         || e.role == PartRole.FACE && rest.stream().anyMatch(ON_FACES::contains)) {
                     return Optional.empty();
                 }
+                // a shine on the hair is a piece of the hair
+                Optional<PartName> shone = e.role == PartRole.HIGHLIGHT && e.words.size() == 1
+                        ? read(String.join(" ", rest)).filter(n -> !n.role().belongsTo(PartRole.EYE))
+                        : Optional.empty();
+                if (shone.isPresent()) {
+                    return Optional.of(
+                            new PartName(shone.get().role(), side, shone.get().rest()));
+                }
                 return Optional.of(new PartName(e.role, side, String.join(" ", rest)));
             }
         }

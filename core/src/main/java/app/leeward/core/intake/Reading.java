@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Hangs parts anew after somebody said what they are. The picture at rest does not change. */
 public final class Reading {
@@ -34,7 +36,13 @@ public final class Reading {
         }
         List<String> touched = offers.stream().map(Offer::part).toList();
         List<Window> windows = windows(now, touched);
-        return Roles.withDials(LidFolds.addTo(chart(now.withRig(rig -> rig.withWindows(windows)))));
+        // a lid nobody spoke of, masked by a white already, has the fold it needs
+        Set<String> settled = c.rig().windows().stream()
+                .filter(w -> c.part(w.by()).orElseThrow().role() == PartRole.WHITE)
+                .flatMap(w -> w.masked().stream())
+                .filter(id -> !touched.contains(id))
+                .collect(Collectors.toSet());
+        return Roles.withDials(LidFolds.addTo(chart(now.withRig(rig -> rig.withWindows(windows))), settled));
     }
 
     private static Character named(Character c, Offer o) {
@@ -57,7 +65,7 @@ public final class Reading {
             return c;
         }
         String name = side.prefix() + PartRole.EYE.words();
-        java.util.Set<String> taken =
+        Set<String> taken =
                 new java.util.HashSet<>(c.rig().parts().stream().map(Part::id).toList());
         Part eye = new Part(
                 app.leeward.core.rig.Ids.unused(name, taken),
@@ -113,7 +121,7 @@ public final class Reading {
             List<String> masked = c.rig().parts().stream()
                     .filter(p -> touched.contains(by.id()) || touched.contains(p.id())
                             ? !by.drawings().isEmpty()
-                                    && Roles.masks(by, p)
+                                    && (Roles.masks(by, p) || clipped(by, p, touched) && before.contains(p.id()))
                                     && Objects.equals(views.get(by.id()), views.get(p.id()))
                             : before.contains(p.id()))
                     .map(Part::id)
@@ -123,6 +131,11 @@ public final class Reading {
             }
         }
         return out;
+    }
+
+    /** What the file clips to a white, whatever it is, stays masked by it. */
+    private static boolean clipped(Part by, Part p, List<String> touched) {
+        return by.role() == PartRole.WHITE && p.role() == PartRole.OTHER && !touched.contains(p.id());
     }
 
     private static Character chart(Character c) {

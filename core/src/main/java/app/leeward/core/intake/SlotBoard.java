@@ -125,8 +125,14 @@ public final class SlotBoard {
         // a head that is exchanged brings its own hair with every view, and one without hair is bald already
         boolean hairless =
                 c.part(PartRole.BACK_HAIR).isEmpty() && c.part(PartRole.FRINGE).isEmpty();
+        // eyes look with irises that have their pupils drawn in them
+        boolean irises = c.mainParts().stream()
+                        .filter(p -> p.role() == PartRole.IRIS && !p.drawings().isEmpty())
+                        .count()
+                >= wanted;
         boolean needless = place.role == PartRole.EXTRA_HAIR
-                && (hairless || c.controls().views().isPresent());
+                        && (hairless || c.controls().views().isPresent())
+                || place.role == PartRole.PUPIL && irises;
         String missing = needless || place.cost.isEmpty() || parts.size() >= wanted
                 ? ""
                 : parts.isEmpty() ? place.cost : "on one side only: " + place.cost + " there";

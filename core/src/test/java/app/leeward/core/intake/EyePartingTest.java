@@ -107,11 +107,25 @@ class EyePartingTest {
         Character over = hung(layer("left eye", eye(545, 18)), layer("right eye", eye(455, 0)));
         assertThat(of(over, PartRole.WHITE)).extracting(Part::side).containsExactly(Side.RIGHT);
         assertThat(shapes(over)).isEqualTo(9);
+    }
+
+    /** A bag under the eye, paint on the lid: it stays when the eye shuts. */
+    @Test
+    void whatLooksOutFromBehindTheWhiteIsAPieceOfTheEye() {
         List<Shape> bag = new ArrayList<>(eye(545, 0));
         bag.add(0, filled(Rigs.ellipse(545, 512, 30, 8), "#c08080"));
-        Character behind = hung(layer("left eye", bag));
-        assertThat(of(behind, PartRole.WHITE)).isEmpty();
-        assertThat(behind.part("eye-left").orElseThrow().drawings()).hasSize(1);
+        Character c = hung(layer("left eye", bag));
+        assertThat(of(c, PartRole.WHITE)).hasSize(1);
+        Part paint = c.rig().parts().stream()
+                .filter(p -> p.name().equals("left eye paint"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(paint.parent()).contains("eye-left");
+        assertThat(c.rig().order().indexOf(paint.id()))
+                .isLessThan(c.rig().order().indexOf(of(c, PartRole.WHITE).get(0).id()));
+        assertThat(c.rig().windows())
+                .noneMatch(w -> w.by().equals("eye-white-left") && w.masked().contains(paint.id()));
+        assertThat(shapes(c)).isEqualTo(1 + 5);
     }
 
     @Test

@@ -355,13 +355,26 @@ class IntakeReportTest {
     @Test
     void everyGapSaysWhatItCosts() {
         Character noLid = done(PLAIN, new app.leeward.core.edit.Discard(List.of("lower-lid-left", "lower-lid-right")));
-        Slot lid = SlotBoard.of(noLid).stream()
-                .flatMap(g -> g.slots().stream())
-                .filter(s -> s.role() == PartRole.LOWER_LID)
-                .findFirst()
-                .orElseThrow();
+        Slot lid = slot(noLid, PartRole.LOWER_LID);
         assertThat(lid.missing()).isEqualTo("the blink uses the upper lid alone");
         assertThat(lid.parts()).isEmpty();
+    }
+
+    /** An iris with its pupil drawn in it looks about like any. */
+    @Test
+    void eyesLookWithTheirIrisesToo() {
+        Character noPupil = done(PLAIN, new app.leeward.core.edit.Discard(List.of("pupil-left", "pupil-right")));
+        assertThat(slot(noPupil, PartRole.PUPIL).missing()).isEmpty();
+        Character one = done(noPupil, new app.leeward.core.edit.Discard(List.of("iris-left")));
+        assertThat(slot(one, PartRole.PUPIL).missing()).isEqualTo("the eyes cannot look anywhere");
+    }
+
+    private static Slot slot(Character c, PartRole role) {
+        return SlotBoard.of(c).stream()
+                .flatMap(g -> g.slots().stream())
+                .filter(s -> s.role() == role)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** An eye's pieces without names: whites are known by where they lie, the rest by the whites. */

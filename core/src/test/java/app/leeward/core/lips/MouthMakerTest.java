@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
-import app.leeward.core.art.Lab;
 import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Point;
@@ -332,32 +331,6 @@ class MouthMakerTest {
                 Lips.of(of(new MouthMaker(gap).starting(), ShapeRole.OUTLINE).path());
         assertThat(lips.line()).isFalse();
         assertThat(lips.width()).isCloseTo(100, within(1.0));
-    }
-
-    /** In shade white is grey: a grin as grey as the whites of the eyes is bared teeth, and made teeth are as grey. */
-    @Test
-    void whitesOfAFacePaintedInShadeAreTeeth() {
-        Artwork grin = Artwork.of(line("M450 540 C470 570 530 570 550 540 Z").withFill(Paint.flat("#b2b1b4")));
-        Artwork made = SetMaker.of(grin, List.of(), Optional.of("#b0b0b0"), Double.POSITIVE_INFINITY)
-                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
-        assertThat(of(made, ShapeRole.UPPER_TEETH).fill()).isEqualTo(Paint.flat("#b2b1b4"));
-        assertThat(dark(of(made, ShapeRole.INSIDE))).isTrue();
-        Artwork robot = SetMaker.of(grin, List.of(), Optional.of("#ffffff"), Double.POSITIVE_INFINITY)
-                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
-        assertThat(of(robot, ShapeRole.INSIDE).fill())
-                .as("beside white eyes it is grey")
-                .isEqualTo(Paint.flat("#b2b1b4"));
-        Artwork shut = SetMaker.of(
-                        Artwork.of(line("M450 540 C470 556 530 556 550 540").withFill(Paint.NONE)),
-                        List.of(),
-                        Optional.of("#b0b0b0"),
-                        Double.POSITIVE_INFINITY)
-                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
-        assertThat(of(shut, ShapeRole.UPPER_TEETH).fill()).isEqualTo(Paint.flat("#b0b0b0"));
-    }
-
-    private static boolean dark(Shape s) {
-        return s.fill().mainColour().filter(c -> Lab.of(c).l() < 40).isPresent();
     }
 
     @Test

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import app.leeward.core.Rigs;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Box;
+import app.leeward.core.art.Lab;
+import app.leeward.core.art.Paint;
 import app.leeward.core.art.Path;
 import app.leeward.core.art.Regions;
 import app.leeward.core.art.Shape;
@@ -13,6 +15,7 @@ import app.leeward.core.art.ShapeRole;
 import app.leeward.core.mouth.MouthRulers;
 import app.leeward.core.mouth.Viseme;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -128,5 +131,33 @@ class OddMouthsTest {
 
     private static SetMaker maker(Path edge, String colour) {
         return SetMaker.of(Artwork.of(Shape.filled("grin", edge, colour).painted(colour, "#201018", 4)));
+    }
+
+    /** In shade white is grey: a grin as grey as the whites of the eyes is bared teeth, and made teeth are as grey. */
+    @Test
+    void whitesOfAFacePaintedInShadeAreTeeth() {
+        Artwork grin = Artwork.of(
+                MouthMakerTest.line("M450 540 C470 570 530 570 550 540 Z").withFill(Paint.flat("#b2b1b4")));
+        Artwork made = SetMaker.of(grin, List.of(), Optional.of("#b0b0b0"), Double.POSITIVE_INFINITY)
+                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(only(made, ShapeRole.UPPER_TEETH).fill()).isEqualTo(Paint.flat("#b2b1b4"));
+        assertThat(dark(only(made, ShapeRole.INSIDE))).isTrue();
+        Artwork robot = SetMaker.of(grin, List.of(), Optional.of("#ffffff"), Double.POSITIVE_INFINITY)
+                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(only(robot, ShapeRole.INSIDE).fill())
+                .as("beside white eyes it is grey")
+                .isEqualTo(Paint.flat("#b2b1b4"));
+        Artwork shut = SetMaker.of(
+                        Artwork.of(MouthMakerTest.line("M450 540 C470 556 530 556 550 540")
+                                .withFill(Paint.NONE)),
+                        List.of(),
+                        Optional.of("#b0b0b0"),
+                        Double.POSITIVE_INFINITY)
+                .make(Viseme.AH, MouthRulers.AS_ASKED, 0, 0);
+        assertThat(only(shut, ShapeRole.UPPER_TEETH).fill()).isEqualTo(Paint.flat("#b0b0b0"));
+    }
+
+    private static boolean dark(Shape s) {
+        return s.fill().mainColour().filter(c -> Lab.of(c).l() < 40).isPresent();
     }
 }

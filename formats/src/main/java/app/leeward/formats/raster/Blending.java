@@ -1,15 +1,10 @@
 package app.leeward.formats.raster;
 
-import app.leeward.formats.art.ArtProblem;
+import app.leeward.core.rig.Note;
 import java.awt.AlphaComposite;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Optional;
-import javax.imageio.ImageIO;
 
 /**
  * Makes layers that are mixed with what lies beneath them into plain ones that look the same there. Layers are laid one after the other,
@@ -32,17 +27,36 @@ final class Blending {
                 : Optional.of(new Blending((int) Math.ceil(width), (int) Math.ceil(height)));
     }
 
+    static boolean fits(BufferedImage layer) {
+        return (long) layer.getWidth() * layer.getHeight() <= MOST_PIXELS;
+    }
+
+    /** What is told of a layer that was mixed with the ground. */
+    static Note note(String layer, String mode) {
+        return new Note(
+                "blending-flattened",
+                layer,
+                "'" + layer + "' is mixed with what lies beneath it (" + mode + "); it is kept as it looks there.");
+    }
+
+    /** What is told of one that was not. */
+    static Note lost(String layer, String mode) {
+        return new Note(
+                "blending-not-kept",
+                layer,
+                "The blending '" + mode + "' of '" + layer + "' is not kept; it is laid over plainly.");
+    }
+
     /** Lays a layer over the ground. */
-    void lay(byte[] file, String place, double x, double y, double opacity) {
+    void lay(BufferedImage layer, double x, double y, double opacity) {
         Graphics2D g = ground.createGraphics();
         g.setComposite(AlphaComposite.SrcOver.derive((float) opacity));
-        g.drawImage(picture(file, place), (int) Math.rint(x), (int) Math.rint(y), null);
+        g.drawImage(layer, (int) Math.rint(x), (int) Math.rint(y), null);
         g.dispose();
     }
 
-    /** A PNG of the layer's own opacity whose colours are mixed with the ground. */
-    byte[] mixed(byte[] file, String place, double x, double y, BlendMode mode) {
-        BufferedImage layer = picture(file, place);
+    /** The layer, of its own opacity, with its colours mixed with the ground. */
+    BufferedImage mixed(BufferedImage layer, double x, double y, BlendMode mode) {
         int left = (int) Math.rint(x);
         int top = (int) Math.rint(y);
         BufferedImage out = new BufferedImage(layer.getWidth(), layer.getHeight(), BufferedImage.TYPE_INT_ARGB);
@@ -51,13 +65,7 @@ final class Blending {
                 out.setRGB(px, py, pixel(layer.getRGB(px, py), ground(left + px, top + py), mode));
             }
         }
-        ByteArrayOutputStream png = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(out, "png", png);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return png.toByteArray();
+        return out;
     }
 
     private int ground(int x, int y) {
@@ -76,17 +84,5 @@ final class Blending {
             out |= (int) Math.round(255 * Math.max(0, Math.min(1, mixed))) << shift;
         }
         return out;
-    }
-
-    private static BufferedImage picture(byte[] file, String place) {
-        try {
-            BufferedImage read = ImageIO.read(new ByteArrayInputStream(file));
-            if (read != null) {
-                return read;
-            }
-        } catch (IOException | RuntimeException e) {
-            throw new ArtProblem("image-broken", place, "The picture '" + place + "' is broken or cut off.");
-        }
-        throw new ArtProblem("image-not", place, "'" + place + "' is not a PNG or JPEG picture.");
     }
 }

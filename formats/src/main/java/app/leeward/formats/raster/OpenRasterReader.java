@@ -9,6 +9,7 @@ import app.leeward.formats.art.ArtProblem;
 import app.leeward.formats.art.LayeredArt;
 import app.leeward.formats.xml.XmlNode;
 import app.leeward.formats.xml.XmlReader;
+import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -99,23 +100,18 @@ final class OpenRasterReader {
             throw new ArtProblem(
                     "ora-missing", src, "The layer '" + name + "' refers to '" + src + "', which is not in the file.");
         }
-        byte[] file = files.read(src);
+        BufferedImage image = pixels.read(files.read(src), src);
         Optional<BlendMode> mode = BlendMode.called(layer.get("composite-op", ""));
-        int[] size = pixels.size(file, src);
-        boolean laid = ground.isPresent() && !unseen && (long) size[0] * size[1] <= Blending.MOST_PIXELS;
+        boolean laid = ground.isPresent() && !unseen && Blending.fits(image);
         if (mode.isPresent() && laid) {
-            file = ground.get().mixed(file, src, x, y, mode.get());
-            notes.add(new Note(
-                    "blending-flattened",
-                    name,
-                    "'" + name + "' is mixed with what lies beneath it (" + layer.get("composite-op")
-                            + "); it is kept as it looks there."));
+            image = ground.get().mixed(image, x, y, mode.get());
+            notes.add(Blending.note(name, layer.get("composite-op")));
         } else {
             noteBlending(layer);
         }
-        Optional<Shape> shape = pixels.shape(file, src, "", Matrix.translate(x, y), opacity);
+        Optional<Shape> shape = pixels.shape(image, "", Matrix.translate(x, y), opacity);
         if (laid && shape.isPresent()) {
-            ground.get().lay(file, src, x, y, opacity);
+            ground.get().lay(image, x, y, opacity);
         }
         return new Layer(
                 name,
@@ -126,11 +122,7 @@ final class OpenRasterReader {
     private void noteBlending(XmlNode node) {
         String op = node.get("composite-op", "svg:src-over");
         if (!op.equals("svg:src-over")) {
-            notes.add(new Note(
-                    "blending-not-kept",
-                    node.get("name", ""),
-                    "The blending '" + op + "' of '" + node.get("name", "")
-                            + "' is not kept; it is laid over plainly."));
+            notes.add(Blending.lost(node.get("name", ""), op));
         }
     }
 

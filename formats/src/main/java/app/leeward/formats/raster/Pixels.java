@@ -75,7 +75,15 @@ public final class Pixels {
      * @param at from the picture's pixels to the canvas
      */
     public Optional<Shape> shape(byte[] file, String place, String name, Matrix at, double opacity) {
-        int[] size = size(file, place);
+        return shape(read(file, place), name, at, opacity);
+    }
+
+    /**
+     * Counts a picture that is to be unpacked.
+     *
+     * @throws ArtProblem when it is too large, or too many pixels with those before it
+     */
+    void expect(int[] size, String place) {
         long pixels = (long) size[0] * size[1];
         together += pixels;
         if (pixels > MOST || together > MOST_TOGETHER) {
@@ -86,6 +94,11 @@ public final class Pixels {
                             + (pixels > MOST ? "" : ", and with the others there are too many")
                             + "; scale the layers down and drop the file again.");
         }
+    }
+
+    /** A picture, unpacked. */
+    BufferedImage read(byte[] file, String place) {
+        expect(size(file, place), place);
         BufferedImage whole;
         try {
             whole = ImageIO.read(new ByteArrayInputStream(file));
@@ -95,7 +108,7 @@ public final class Pixels {
         if (whole == null) {
             throw new ArtProblem("image-not", place, "'" + place + "' is not a PNG or JPEG picture.");
         }
-        return shape(whole, name, at, opacity);
+        return whole;
     }
 
     /** A picture that was painted here. */

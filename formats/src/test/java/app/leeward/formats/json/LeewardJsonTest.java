@@ -62,7 +62,6 @@ import app.leeward.core.edit.ThinMouths;
 import app.leeward.core.edit.TravelBy;
 import app.leeward.core.edit.Unfollow;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.lips.MouthFinding;
 import app.leeward.core.mouth.MouthRulers;
@@ -107,7 +106,7 @@ class LeewardJsonTest {
 
     static Character maren() {
         LayeredArt art = SvgReader.read(DemoFiles.maren());
-        IntakeResult result = Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes());
+        IntakeResult result = art.assembled("Maren", 24);
         return ((IntakeResult.Hung) result).character();
     }
 
@@ -124,8 +123,7 @@ class LeewardJsonTest {
                 Artwork.of(Shape.filled("nothing", Path.of(), "#102030"))));
         for (byte[] file : List.of(DemoFiles.maren(), DemoFiles.pilchard(), DemoFiles.wick())) {
             LayeredArt art = SvgReader.read(file);
-            Character c = ((IntakeResult.Hung) Assembler.assemble("any", art.canvas(), 24, art.root(), art.notes()))
-                    .character();
+            Character c = ((IntakeResult.Hung) art.assembled("any", 24)).character();
             c.rig().parts().forEach(p -> p.drawings()
                     .forEach(d -> arts.add(d.art().transform(odd))));
         }

@@ -9,7 +9,6 @@ import app.leeward.core.edit.Edit;
 import app.leeward.core.edit.Edits;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.TrackRules;
 import app.leeward.core.rig.Character;
@@ -173,13 +172,8 @@ class StoredFormTest {
     /** Every kind, on a face it was not made for: it says what it does, touches something, and is done or refused in words. */
     @Test
     void everyKindOfEditIsToldAndDoneOrRefused() {
-        Character face = ((IntakeResult.Hung) Assembler.assemble(
-                        "Blank",
-                        SvgReader.read(DemoFiles.pilchard()).canvas(),
-                        24,
-                        SvgReader.read(DemoFiles.pilchard()).root(),
-                        List.of()))
-                .character();
+        Character face =
+                ((IntakeResult.Hung) SvgReader.read(DemoFiles.pilchard()).assembled("Blank", 24)).character();
         Set<Class<?>> tried = new HashSet<>();
         schemas().forEach(n -> lines(n, "edits.jsonl").forEach(stored -> {
             Edit edit = json.read(n, stored.toString(), Edit.class);

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.core.art.Artwork;
 import app.leeward.core.art.Drawing;
 import app.leeward.core.art.ImageShelf;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Part;
@@ -21,7 +20,7 @@ import org.junit.jupiter.api.Test;
 class LayeredSvgTest {
     private static Character read(byte[] svg) {
         LayeredArt art = SvgReader.read(svg);
-        return ((IntakeResult.Hung) Assembler.assemble("Face", art.canvas(), 24, art.root(), List.of())).character();
+        return ((IntakeResult.Hung) art.assembled("Face", 24)).character();
     }
 
     private static Character again(Character c) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.leeward.core.art.Matrix;
 import app.leeward.core.art.Shape;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.BlankFace;
 import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.intake.IntakeResult;
@@ -58,7 +57,7 @@ class LayeredSvgWriterTest {
     void theBlankFillsEverySlotAndSpeaksEverySound() throws Exception {
         LayeredArt art = readBack();
         assertThat(art.notes()).isEmpty();
-        IntakeResult result = Assembler.assemble("Blank", art.canvas(), 24, art.root(), art.notes());
+        IntakeResult result = art.assembled("Blank", 24);
         Character c = ((IntakeResult.Hung) result).character();
         assertThat(c.origin().notes()).isEmpty();
         // it is one view of a head

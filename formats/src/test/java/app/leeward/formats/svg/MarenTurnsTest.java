@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.core.art.Regions;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.EyeCheck;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
@@ -29,7 +28,7 @@ class MarenTurnsTest {
 
     private static Character maren() {
         LayeredArt art = SvgReader.read(DemoFiles.maren());
-        return ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes())).character();
+        return ((IntakeResult.Hung) art.assembled("Maren", 24)).character();
     }
 
     private static List<Double> places() {

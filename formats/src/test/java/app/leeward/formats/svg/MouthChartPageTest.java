@@ -7,7 +7,6 @@ import app.leeward.core.edit.MakeMouths;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.edit.ServeSound;
 import app.leeward.core.edit.SetMood;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.Viseme;
 import app.leeward.core.rig.Character;
@@ -24,7 +23,7 @@ import org.junit.jupiter.api.Test;
 class MouthChartPageTest {
     private static Character maren() {
         LayeredArt art = SvgReader.read(DemoFiles.maren());
-        IntakeResult result = Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes());
+        IntakeResult result = art.assembled("Maren", 24);
         return ((IntakeResult.Hung) result).character();
     }
 

@@ -14,7 +14,6 @@ import app.leeward.core.edit.Nudge;
 import app.leeward.core.edit.Outcome;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.eye.ReadyMade;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.rig.Character;
 import app.leeward.core.rig.Frame;
@@ -91,7 +90,7 @@ class CodecTest {
 
     private static Optional<Character> rigged(byte[] file) throws Exception {
         LayeredArt read = ArtReader.read(file);
-        IntakeResult result = Assembler.assemble("face", read.canvas(), 24, read.root(), read.notes());
+        IntakeResult result = read.assembled("face", 24);
         if (!(result instanceof IntakeResult.Hung hung)) {
             return Optional.empty();
         }

@@ -15,7 +15,6 @@ import app.leeward.core.edit.TakeVersion;
 import app.leeward.core.edit.Touch;
 import app.leeward.core.eval.Evaluator;
 import app.leeward.core.hand.Hands;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeReport;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.intake.NewVersion;
@@ -173,7 +172,7 @@ public class Characters {
         String name = art.title()
                 .filter(t -> t.length() <= Edits.LONGEST_NAME)
                 .orElse(stem.isBlank() ? "Character" : shortened(stem));
-        IntakeResult result = Assembler.assemble(name, art.canvas(), FRAME_RATE, art.root(), art.notes());
+        IntakeResult result = art.assembled(name, FRAME_RATE);
         if (result instanceof IntakeResult.Unusable u) {
             throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, u.code(), "the whole file", u.message());
         }

@@ -1,5 +1,7 @@
 package app.leeward.server.studio;
 
+import app.leeward.server.store.ContentTexts;
+import app.leeward.server.store.ContentTexts.Content;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;
@@ -17,11 +19,15 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  * @param <T> told apart by identity, because hashing one again for each answer would cost more than the answer
  */
 abstract class ContentShelf<T> {
+    private final ContentTexts texts;
+    private final Content content;
     private final Cache<String, T> byHash;
     private final Cache<T, String> hashes = Caffeine.newBuilder().weakKeys().build();
 
     /** @param most the weight of what is kept in memory, as {@link #weight} weighs it */
-    ContentShelf(long most) {
+    ContentShelf(ContentTexts texts, Content content, long most) {
+        this.texts = texts;
+        this.content = content;
         byHash = Caffeine.newBuilder()
                 .maximumWeight(most)
                 .weigher((String hash, T value) -> weight(value))
@@ -32,14 +38,6 @@ abstract class ContentShelf<T> {
 
     abstract T read(String text);
 
-    /** What it is called where one is missing. */
-    abstract String what();
-
-    abstract Optional<String> stored(String hash);
-
-    /** Keeps texts by their hash, those that are there already aside. */
-    abstract void keepAll(Map<String, String> texts);
-
     /** What one transaction puts here: it goes to the database in one go, and counts as kept once that is certain. */
     private final class Putting implements TransactionSynchronization {
         private final Map<String, String> texts = new LinkedHashMap<>();
@@ -48,7 +46,7 @@ abstract class ContentShelf<T> {
 
         @Override
         public void beforeCommit(boolean readOnly) {
-            keepAll(texts);
+            ContentShelf.this.texts.keepAll(content, texts);
         }
 
         @Override
@@ -75,9 +73,10 @@ abstract class ContentShelf<T> {
         return putting().isPresent();
     }
 
-    /** Sends what the transaction at hand has put here to the database at once. */
-    final void putNow() {
-        putting().ifPresent(p -> keepAll(p.texts));
+    /** Sends what the transaction at hand has put here to the database at once, for one that will be taken back. */
+    final void practise() {
+        putting().ifPresent(p -> texts.keepAll(content, p.texts));
+        texts.flush();
     }
 
     /** @param readBack the value as its text reads back; null when nobody has read it back yet */
@@ -118,7 +117,8 @@ abstract class ContentShelf<T> {
     }
 
     public final String text(String hash) {
-        return stored(hash).orElseThrow(() -> new IllegalStateException(what() + " " + hash + " is missing"));
+        return texts.text(content, hash)
+                .orElseThrow(() -> new IllegalStateException(content + " " + hash + " is missing"));
     }
 
     /** The hash of a value that came from here, or of any other by working it out. */

@@ -4,12 +4,9 @@ import app.leeward.core.art.Artwork;
 import app.leeward.formats.art.Sha256;
 import app.leeward.formats.json.ArtworkStore;
 import app.leeward.formats.json.LeewardJson;
-import app.leeward.server.store.ArtworkRow;
-import app.leeward.server.store.Artworks;
+import app.leeward.server.store.ContentTexts;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Artwork in the database. */
@@ -19,11 +16,8 @@ public class StoredArt extends ContentShelf<Artwork> implements ArtworkStore {
     /** Segments of outlines kept in memory; each takes about a hundred bytes. */
     private static final int MOST_SEGMENTS = 3_000_000;
 
-    private final Artworks artworks;
-
-    StoredArt(Artworks artworks) {
-        super(MOST_SEGMENTS);
-        this.artworks = artworks;
+    StoredArt(ContentTexts texts) {
+        super(texts, ContentTexts.Content.ARTWORK, MOST_SEGMENTS);
     }
 
     @Override
@@ -37,21 +31,6 @@ public class StoredArt extends ContentShelf<Artwork> implements ArtworkStore {
     @Override
     Artwork read(String text) {
         return LeewardJson.artwork(text);
-    }
-
-    @Override
-    String what() {
-        return "artwork";
-    }
-
-    @Override
-    Optional<String> stored(String hash) {
-        return artworks.findById(hash).map(ArtworkRow::shapes);
-    }
-
-    @Override
-    void keepAll(Map<String, String> texts) {
-        artworks.keepAll(texts);
     }
 
     @Override
@@ -73,12 +52,6 @@ public class StoredArt extends ContentShelf<Artwork> implements ArtworkStore {
         if (fresh.size() > WORTH_SHARING) {
             fresh.parallelStream().map(Written::of).toList().forEach(w -> put(w.art, w.hash, w.json, w.readBack));
         }
-    }
-
-    /** Sends what the transaction at hand has put here to the database at once, for one that will be taken back. */
-    void practise() {
-        putNow();
-        artworks.flush();
     }
 
     /** The hash of artwork that came from here, or of any other by working it out. */

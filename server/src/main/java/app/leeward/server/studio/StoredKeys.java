@@ -3,10 +3,8 @@ package app.leeward.server.studio;
 import app.leeward.core.shot.DialKey;
 import app.leeward.formats.json.KeyStore;
 import app.leeward.formats.json.StoredJson;
-import app.leeward.server.store.KeyTracks;
+import app.leeward.server.store.ContentTexts;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Long tracks of keys in the database. */
@@ -15,11 +13,8 @@ public class StoredKeys extends ContentShelf<List<DialKey>> implements KeyStore 
     /** Keys kept in memory; each takes about a hundred bytes. */
     private static final int MOST_KEYS = 1_000_000;
 
-    private final KeyTracks tracks;
-
-    StoredKeys(KeyTracks tracks) {
-        super(MOST_KEYS);
-        this.tracks = tracks;
+    StoredKeys(ContentTexts texts) {
+        super(texts, ContentTexts.Content.KEY_TRACK, MOST_KEYS);
     }
 
     @Override
@@ -35,21 +30,6 @@ public class StoredKeys extends ContentShelf<List<DialKey>> implements KeyStore 
     @Override
     List<DialKey> read(String text) {
         return StoredJson.keys(text);
-    }
-
-    @Override
-    String what() {
-        return "track of keys";
-    }
-
-    @Override
-    Optional<String> stored(String hash) {
-        return tracks.keys(hash);
-    }
-
-    @Override
-    void keepAll(Map<String, String> texts) {
-        tracks.keepAll(texts);
     }
 
     /** Keys read back just as they were. */

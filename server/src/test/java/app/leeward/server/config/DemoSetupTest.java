@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.leeward.core.check.Checks;
 import app.leeward.core.check.Finding;
 import app.leeward.core.dial.Dial;
-import app.leeward.core.intake.Assembler;
 import app.leeward.core.intake.IntakeResult;
 import app.leeward.core.mouth.Mood;
 import app.leeward.core.mouth.Viseme;
@@ -21,8 +20,7 @@ import org.junit.jupiter.api.Test;
 class DemoSetupTest {
     private static Character read() {
         LayeredArt art = SvgReader.read(DemoFiles.maren());
-        Character hung = ((IntakeResult.Hung) Assembler.assemble("Maren", art.canvas(), 24, art.root(), art.notes()))
-                .character();
+        Character hung = ((IntakeResult.Hung) art.assembled("Maren", 24)).character();
         return hung.withRig(rig -> rig.withOrder(StackingOrder.byRole(hung)));
     }
 
