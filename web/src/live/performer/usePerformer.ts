@@ -88,6 +88,8 @@ export function usePerformer(line: LineView, character: Character) {
     const mouth = speaks ? core.mouth(chart) : null;
     const heard: number[] = [];
     let lost = '';
+    // one who has greeted and told nothing yet is there; only what was told can be lost
+    let told = false;
     const meet = (name: string) => {
       kept.current = `${source} ${name}`;
       const found = neutralOf(kept.current);
@@ -96,6 +98,7 @@ export function usePerformer(line: LineView, character: Character) {
     const to: Listener = {
       comes: (name, behind) => {
         lost = '';
+        told = false;
         meet(name);
         usePerformerState.setState({ presence: 'there', name, behind, trouble: '' });
       },
@@ -103,12 +106,14 @@ export function usePerformer(line: LineView, character: Character) {
         const at = seconds();
         lost = '';
         heard.push(at);
+        told = true;
         performer.hears(at, signals);
       },
       sees: (points, width, height) => {
         const at = seconds();
         lost = '';
         heard.push(at);
+        told = true;
         performer.sees(at, points, width, height);
       },
       sounds: (phone) => mouth?.hears(seconds(), phone),
@@ -178,9 +183,9 @@ export function usePerformer(line: LineView, character: Character) {
       while (heard.length > 0 && heard[0]! < at - 1) heard.shift();
       const state = usePerformerState.getState();
       const presence =
-        state.presence === 'there' && (now.lostFor > QUIET || lost)
+        state.presence === 'there' && ((told && now.lostFor > QUIET) || lost)
           ? 'lost'
-          : state.presence === 'lost' && now.lostFor <= QUIET && !lost
+          : state.presence === 'lost' && (!told || now.lostFor <= QUIET) && !lost
             ? 'there'
             : state.presence;
       usePerformerState.setState({
