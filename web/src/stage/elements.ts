@@ -157,6 +157,17 @@ export function alike(a: string[], b: string[]): boolean {
 
 export const FAR = { x: '-100000', y: '-100000', width: '200000', height: '200000' };
 
+/** How far what shows past an edge reaches in under it: two smoothed edges side by side would show a hair line between them. */
+const TUCKED = 0.75;
+
+/** What a mask takes out for what shows past a shape's edge: its fill, less a narrow border. */
+export function tucked(s: Shape, d: string): SVGPathElement {
+  const path = silhouette(s, d, false);
+  path.setAttribute('stroke', '#fff');
+  path.setAttribute('stroke-width', String(2 * TUCKED));
+  return path;
+}
+
 /** All a shape covers, in the colour that a mask takes out. */
 export function silhouette(s: Shape, d: string, line: boolean): SVGPathElement {
   const path = element('path', { d, fill: s.fill.kind === 'none' ? 'none' : '#000' });

@@ -8,6 +8,7 @@ import {
   nextId,
   outlineOf,
   silhouette,
+  tucked,
   windowShapes,
 } from './elements';
 import { bendGradients } from './gradient';
@@ -275,10 +276,11 @@ export class Painter {
     }
     const out = element('g', { transform });
     const taken = kind === 'o' ? windowShapes(shapes) : shapes.filter((s) => s.role === 'FINGERS');
-    cutBy.paths = taken.map((s) => [
-      shapes.indexOf(s),
-      silhouette(s, outline(shapes.indexOf(s)), kind === 'h'),
-    ]);
+    cutBy.paths = taken.map((s) => {
+      const at = shapes.indexOf(s);
+      const alone = kind === 'o' && taken.length === 1;
+      return [at, alone ? tucked(s, outline(at)) : silhouette(s, outline(at), kind === 'h')];
+    });
     out.append(...cutBy.paths.map(([, e]) => e));
     cutBy.placed = [out];
     cutBy.element.replaceChildren(element('rect', { ...FAR, fill: '#fff' }), out);

@@ -183,9 +183,11 @@ final class SkiaPainter implements FramePainter {
     /** By what any of the shapes fills: in one path, two that were drawn in opposite directions would take each other away. */
     private void clip(Canvas canvas, List<Shape> shapes, Matrix m, ClipMode mode) {
         if (mode == ClipMode.DIFFERENCE || shapes.size() == 1) {
+            boolean tucked = mode == ClipMode.DIFFERENCE && shapes.size() == 1;
             for (Shape s : shapes) {
-                try (Path path = path(s).makeTransform(matrix(m))) {
-                    canvas.clipPath(path, mode, true);
+                try (Path path = path(s).makeTransform(matrix(m));
+                        Path inner = tucked ? inner(path, m.strokeScale()) : null) {
+                    canvas.clipPath(inner == null ? path : inner, mode, true);
                 }
             }
             return;
@@ -203,6 +205,16 @@ final class SkiaPainter implements FramePainter {
                 canvas.clipPath(path, mode, true);
             }
             all.close();
+        }
+    }
+
+    /** What a path holds but for a narrow border, as {@link Shape#tucked} has it; null where that cannot be worked out. */
+    private static Path inner(Path path, double scale) {
+        try (Paint line = new Paint();
+                Path border = line.setMode(PaintMode.STROKE)
+                        .setStrokeWidth((float) (2 * Shape.TUCKED * scale))
+                        .getFillPath(path)) {
+            return Path.makeCombining(path, border, PathOp.DIFFERENCE);
         }
     }
 

@@ -39,9 +39,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Thirty-one faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
+ * Thirty-five faces drawn and named by somebody who had no rig in mind: a head that is the skin itself, eyes in one layer or on bumps over the
  * head, halves of a beak, a mouth of two arcs, of two lips, from ear to ear, teeth and tongue in layers of their own, a fang, a
- * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, a muzzle with nose and mouth in one layer, a straight line for a mouth, pieces nobody has a word for, shade, pupils, teeth and strands that are clipped, paint on the lids, a mouth whose line is an area. The other picture is librsvg's.
+ * headscarf, three eyes, a nose of one stroke, a mouth of dots, a beak of one patch, no names at all, a muzzle with nose and mouth in one layer, a straight line for a mouth, pieces nobody has a word for, shade, pupils, teeth and strands that are clipped, paint on the lids, a mouth whose line is an area, caps with peaks and badges. The other picture is librsvg's.
  */
 class PlainArtTest {
     private static byte[] file(String name) throws Exception {
@@ -55,6 +55,18 @@ class PlainArtTest {
 
     private static BufferedImage leftHalf(BufferedImage image) {
         return image.getSubimage(0, 0, image.getWidth() / 2, image.getHeight());
+    }
+
+    /** A pirate's badge is called a skull; his skin is the head that has the eyes on it. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"pirate", "skipper", "ballcap", "beanie", "police", "captain", "gent", "mia", "noor", "jamal"})
+    void theirSkinHasTheEyesOnIt(String name) throws Exception {
+        Character c = read(name);
+        Box skin = c.part(PartRole.FACE).flatMap(Part::bounds).orElseThrow();
+        assertThat(c.rig().parts().stream().filter(p -> p.role() == PartRole.WHITE))
+                .isNotEmpty()
+                .allMatch(p -> skin.contains(p.bounds().orElseThrow().centre()));
     }
 
     @ParameterizedTest
@@ -90,7 +102,11 @@ class PlainArtTest {
                 "noor",
                 "jamal",
                 "leila",
-                "mia"
+                "mia",
+                "skipper",
+                "ballcap",
+                "beanie",
+                "police"
             })
     void theyShowWhatTheirFilesShowAndGoOnDoingSoWhateverIsMade(String name) throws Exception {
         Character c = read(name);

@@ -24,6 +24,9 @@ public record Shape(
         double opacity,
         boolean masked,
         List<Clip> clips) {
+    /** How far what shows past an edge reaches in under it, units of the drawing. */
+    public static final double TUCKED = 0.75;
+
     public Shape {
         // stored before there were any
         clips = clips == null ? List.of() : List.copyOf(clips);
@@ -141,6 +144,24 @@ public record Shape(
                 fill instanceof Paint.None ? Paint.NONE : one,
                 rule,
                 lined ? stroke.withPaint(one) : Stroke.NONE,
+                1,
+                masked,
+                clips);
+    }
+
+    /**
+     * All its fill covers in one colour, with a narrow border in another: as a mask it lets what shows past it reach in under its edge by
+     * {@link #TUCKED}, where two smoothed edges side by side would show what lies beneath as a hair line.
+     */
+    public Shape tucked(String colour, String border) {
+        Shape filled = silhouette(colour, false);
+        return new Shape(
+                name,
+                role,
+                path,
+                filled.fill(),
+                rule,
+                new Stroke(Paint.flat(border), 2 * TUCKED, Stroke.Cap.BUTT, Stroke.Join.MITER, 4),
                 1,
                 masked,
                 clips);

@@ -23,7 +23,6 @@ import app.leeward.core.rig.Voice;
 import app.leeward.core.rig.Window;
 import app.leeward.core.speech.Lexicon;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -41,13 +40,9 @@ import java.util.stream.Collectors;
  * turning, blinking and looking.
  */
 public final class Assembler {
-    /** The least share of a part nobody knows that lies over what it follows; a rule of thumb. */
-    private static final double LYING_ON = 0.1;
-
     private final LayerReading reading;
     private final List<Note> notes = new ArrayList<>();
-    /** Where face, ears and fringe lie; null until somebody asks. */
-    private Optional<Box> aboutTheHead;
+    private final Neighbours neighbours;
 
     private final Map<LayerReading.Found, String> ids = new LinkedHashMap<>();
 
@@ -55,6 +50,7 @@ public final class Assembler {
 
     private Assembler(LayerReading reading, Function<Shape, List<Shape>> seen) {
         this.reading = reading;
+        neighbours = new Neighbours(reading);
         this.seen = seen;
     }
 
@@ -91,11 +87,7 @@ public final class Assembler {
         }
         LaidOut laidOut = LaidOut.bringHome(reading.found);
         Sides.settle(reading.found, notes);
-        drawnHeads();
-        wornOnHead();
-        visors();
-        StandIns.take(reading.found);
-        hairBehind();
+        new MeantByPlace(reading, notes).settle();
         PicturePieces pictures = PicturePieces.open(reading.found);
         MuzzleParting.part(reading.found, reading.nameless(), notes);
         MouthPieces.join(reading.found, notes);
@@ -178,102 +170,6 @@ public final class Assembler {
         };
     }
 
-    /** The head is what all of it follows; what is drawn under that name, or loose in the group of that name, is the skin. */
-    private void drawnHeads() {
-        for (LayerReading.Found f : List.copyOf(reading.found)) {
-            boolean drawn = (f.role == PartRole.HEAD || looseInHead(f)) && f.firstVisible != null;
-            if (drawn && find(PartRole.FACE, f.side, f.view).isEmpty()) {
-                LayerReading.Found skin = f.as(PartRole.FACE, "face skin");
-                reading.found.set(reading.found.indexOf(f), skin);
-                reading.found.stream()
-                        .filter(o -> o.whole.equals(Optional.of(f)))
-                        .forEach(o -> o.whole = Optional.of(skin));
-            }
-        }
-    }
-
-    /** A scarf or a hood that reaches up beside the face is worn on the head: before it as a cap, behind it as hair would be. */
-    private void wornOnHead() {
-        for (LayerReading.Found f : List.copyOf(reading.found)) {
-            Optional<LayerReading.Found> face =
-                    f.role == PartRole.COLLAR ? find(PartRole.FACE, Side.NONE, f.view) : Optional.empty();
-            boolean high = face.flatMap(Assembler::boundsOf)
-                    .filter(b -> boundsOf(f)
-                            .filter(own -> own.minY() < b.centre().y())
-                            .isPresent())
-                    .isPresent();
-            if (high) {
-                int at = reading.found.indexOf(f);
-                PartRole role = at > reading.found.indexOf(face.get()) ? PartRole.CAP : PartRole.BACK_HAIR;
-                reading.found.set(at, f.as(role, role.words()));
-                notes.add(new Note(
-                        "worn-on-head",
-                        f.drawings.get(0).name(),
-                        "The " + f.name + " '" + f.drawings.get(0).name()
-                                + "' reaches up beside the face, so it is worn on the head: it is taken for "
-                                + role.words()
-                                + "."));
-            }
-        }
-    }
-
-    /** Hair that is called nothing but hair and is drawn behind the face is back hair. */
-    private void hairBehind() {
-        for (LayerReading.Found f : List.copyOf(reading.found)) {
-            Optional<LayerReading.Found> face = f.role == PartRole.FRINGE && f.whole.isEmpty()
-                    ? find(PartRole.FACE, Side.NONE, f.view)
-                    : Optional.empty();
-            int at = reading.found.indexOf(f);
-            if (face.isPresent()
-                    && at < reading.found.indexOf(face.get())
-                    && f.drawings.stream()
-                            .noneMatch(d -> PartNames.words(d.name()).stream().anyMatch(PartNames.FRINGES::contains))
-                    && find(PartRole.BACK_HAIR, Side.NONE, f.view).isEmpty()) {
-                reading.found.set(at, f.as(PartRole.BACK_HAIR, PartRole.BACK_HAIR.words()));
-                // the next of that name is the fringe now
-                List<LayerReading.Found> rest = reading.found.stream()
-                        .filter(o -> o.whole.equals(Optional.of(f)))
-                        .toList();
-                rest.forEach(o -> o.whole = o == rest.get(0) ? Optional.empty() : Optional.of(rest.get(0)));
-            }
-        }
-    }
-
-    /** A visor is the peak of a cap; without one, in the middle of the face, it is a window of a machine. */
-    private void visors() {
-        for (LayerReading.Found f : List.copyOf(reading.found)) {
-            boolean bare = f.role == PartRole.CAP_PEAK
-                    && find(PartRole.CAP, Side.NONE, f.view).isEmpty();
-            Optional<Box> own = boundsOf(f);
-            boolean onFace = bare
-                    && own.isPresent()
-                    && find(PartRole.FACE, Side.NONE, f.view)
-                            .flatMap(Assembler::boundsOf)
-                            .filter(face -> face.minX() < own.get().minX()
-                                    && face.maxX() > own.get().maxX()
-                                    && face.minY() < own.get().minY()
-                                    && face.maxY() > own.get().maxY())
-                            .isPresent();
-            if (onFace) {
-                reading.found.set(
-                        reading.found.indexOf(f),
-                        f.as(PartRole.OTHER, f.drawings.get(0).name()));
-            }
-        }
-    }
-
-    /** Shapes that the group of a head keeps beside its layers, with an eye or the mouth on them. */
-    private boolean looseInHead(LayerReading.Found f) {
-        Optional<Box> own = boundsOf(f);
-        return f.loose
-                && f.within.filter(w -> w.role == PartRole.HEAD).isPresent()
-                && own.isPresent()
-                && reading.found.stream()
-                        .filter(o -> o.role.belongsTo(PartRole.EYE) || o.role == PartRole.MOUTH)
-                        .flatMap(o -> boundsOf(o).stream())
-                        .anyMatch(b -> own.get().contains(b.centre()));
-    }
-
     /** A head for what follows a head, an eye for the pieces of one. */
     private void addMissingGroups() {
         if (reading.found.stream().noneMatch(f -> f.role == PartRole.HEAD)) {
@@ -283,7 +179,7 @@ public final class Assembler {
         Set<Missing> missing = new LinkedHashSet<>();
         for (LayerReading.Found f : reading.found) {
             boolean piece = f.role.follows().equals(Optional.of(PartRole.EYE));
-            if (piece && find(PartRole.EYE, f.side, f.view).isEmpty()) {
+            if (piece && reading.find(PartRole.EYE, f.side, f.view).isEmpty()) {
                 missing.add(new Missing(f.side, f.view));
             }
         }
@@ -293,12 +189,6 @@ public final class Assembler {
             // a group stands before what it holds
             reading.found.add(m.view.map(v -> reading.found.indexOf(v) + 1).orElse(1), eye);
         }
-    }
-
-    private Optional<LayerReading.Found> find(PartRole role, Side side, Optional<LayerReading.Found> view) {
-        return reading.found.stream()
-                .filter(f -> f.role == role && f.side == side && f.view.equals(view))
-                .findFirst();
     }
 
     /** The body and the view that stands for all, then the other views: who asks for "the mouth" means the first. */
@@ -363,10 +253,10 @@ public final class Assembler {
     private Optional<LayerReading.Found> parentOf(LayerReading.Found f) {
         if (f.role == PartRole.OTHER) {
             return f.cutBy
-                    .flatMap(white -> find(PartRole.EYE, white.side, white.view))
+                    .flatMap(white -> reading.find(PartRole.EYE, white.side, white.view))
                     .or(() -> f.whole)
                     .or(() -> f.within)
-                    .or(() -> neighbour(f));
+                    .or(() -> neighbours.of(f));
         }
         Optional<LayerReading.Found> larger =
                 f.whole.or(() -> f.within.filter(w -> w.role == f.role && w.side == f.side && f.role != PartRole.VIEW));
@@ -378,9 +268,9 @@ public final class Assembler {
             if (wanted.get() == PartRole.HEAD && f.view.isPresent()) {
                 return f.view;
             }
-            Optional<LayerReading.Found> parent = find(wanted.get(), f.side, f.view);
+            Optional<LayerReading.Found> parent = reading.find(wanted.get(), f.side, f.view);
             if (parent.isEmpty()) {
-                parent = find(wanted.get(), Side.NONE, f.view);
+                parent = reading.find(wanted.get(), Side.NONE, f.view);
             }
             if (parent.isPresent() && parent.get() != f) {
                 return parent;
@@ -389,59 +279,6 @@ public final class Assembler {
         }
         // what a view has no other place for hangs on the view itself
         return f.view;
-    }
-
-    /** An earring, a scar: what lies on the face or the hair goes where the head goes; what lies on something else, where that goes. */
-    private Optional<LayerReading.Found> neighbour(LayerReading.Found f) {
-        if (aboutTheHead == null) {
-            aboutTheHead = reading.found.stream()
-                    .filter(o -> o.role == PartRole.FACE || o.role == PartRole.EAR || o.role == PartRole.FRINGE)
-                    .flatMap(o -> boundsOf(o).stream())
-                    .reduce(Box::union);
-        }
-        Optional<Box> own = boundsOf(f);
-        if (own.isEmpty()) {
-            return Optional.empty();
-        }
-        if (aboutTheHead.filter(head -> head.contains(own.get().centre())).isPresent()) {
-            return ear(own.get()).or(() -> find(PartRole.HEAD, Side.NONE, Optional.empty()));
-        }
-        Optional<LayerReading.Found> ear = ear(own.get());
-        if (ear.isPresent()) {
-            return ear;
-        }
-        return reading.found.stream()
-                .filter(o -> o.role != PartRole.OTHER && share(own.get(), o) >= LYING_ON)
-                .max(Comparator.comparingDouble(o -> share(own.get(), o)))
-                .flatMap(o -> o.role.belongsTo(PartRole.HEAD)
-                        ? find(PartRole.HEAD, Side.NONE, Optional.empty())
-                        : Optional.of(o));
-    }
-
-    /** The ear that something smaller hangs on: it touches it, or as good as. */
-    private Optional<LayerReading.Found> ear(Box thing) {
-        double near = Math.max(thing.width(), thing.height()) / 2;
-        Box round = new Box(thing.minX() - near, thing.minY() - near, thing.maxX() + near, thing.maxY() + near);
-        boolean onFace = find(PartRole.FACE, Side.NONE, Optional.empty())
-                .filter(face -> share(thing, face) > LYING_ON)
-                .isPresent();
-        return reading.found.stream()
-                .filter(o -> o.role == PartRole.EAR && !onFace)
-                .filter(o -> boundsOf(o)
-                        .filter(e -> e.intersection(round).isPresent()
-                                && thing.width() * thing.height() < e.width() * e.height())
-                        .isPresent())
-                .findFirst();
-    }
-
-    /** How much of a box another part covers, 0 to 1. */
-    private static double share(Box box, LayerReading.Found part) {
-        double area = box.width() * box.height();
-        return boundsOf(part)
-                .flatMap(box::intersection)
-                .filter(common -> area > 0)
-                .map(common -> common.width() * common.height() / area)
-                .orElse(0.0);
     }
 
     private void listUnrecognised() {

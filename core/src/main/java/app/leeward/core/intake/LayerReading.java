@@ -466,4 +466,11 @@ final class LayerReading {
         }
         f.allHidden &= hidden;
     }
+
+    /** The first of a role and side in a view of the head; in none for the body and a head of one view. */
+    Optional<Found> find(PartRole role, Side side, Optional<Found> view) {
+        return found.stream()
+                .filter(f -> f.role == role && f.side == side && f.view.equals(view))
+                .findFirst();
+    }
 }

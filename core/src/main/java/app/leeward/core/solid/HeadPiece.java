@@ -9,6 +9,7 @@ import app.leeward.core.art.Regions;
 import app.leeward.core.art.Segment;
 import app.leeward.core.art.Shape;
 import app.leeward.core.rig.Part;
+import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Solid;
 import app.leeward.core.rig.Weld;
 import java.util.ArrayList;
@@ -77,6 +78,11 @@ final class HeadPiece {
 
     Part part() {
         return part;
+    }
+
+    /** Whether it is a piece of a hat by its role. */
+    boolean ofHat() {
+        return part.role() == PartRole.CAP || part.role() == PartRole.CAP_BAND || part.role() == PartRole.CAP_PEAK;
     }
 
     /** From its drawings' coordinates to the canvas. */

@@ -232,6 +232,16 @@ public final class HeadSolids {
         return p.part().drawing(p.part().shown()).isPresent() && p.liesWithin(art.skin());
     }
 
+    /** Whether a piece is worn with a hat: it hangs on one that goes round the head. */
+    public boolean onHat(String piece) {
+        return art.pieces()
+                .get(piece)
+                .part()
+                .parent()
+                .filter(p -> art.kinds().get(p) == SolidKind.RING)
+                .isPresent();
+    }
+
     /** Whether the head is a box. */
     public boolean box() {
         return solids.box();

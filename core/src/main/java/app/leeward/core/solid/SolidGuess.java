@@ -29,6 +29,7 @@ final class SolidGuess {
     private static final double FAR = 1.2;
 
     private final Predicate<HeadPiece> hangsOnHead;
+    private final Predicate<HeadPiece> onHat;
     private final Geometry skin;
     /** The same, made ready for being asked about many pieces. */
     private final PreparedGeometry asked;
@@ -40,11 +41,19 @@ final class SolidGuess {
 
     /**
      * @param hangsOnHead whether a piece hangs on the head itself, not on another piece of it
+     * @param onHat whether a piece hangs on a piece of a hat
      * @param hatTop y of the highest point of the hat, canvas units; infinite when there is none
      */
     SolidGuess(
-            Predicate<HeadPiece> hangsOnHead, Geometry skin, double axis, double half, int skinOrder, double hatTop) {
+            Predicate<HeadPiece> hangsOnHead,
+            Predicate<HeadPiece> onHat,
+            Geometry skin,
+            double axis,
+            double half,
+            int skinOrder,
+            double hatTop) {
         this.hangsOnHead = hangsOnHead;
+        this.onHat = onHat;
         this.skin = skin;
         asked = PreparedGeometryFactory.prepare(skin);
         this.axis = axis;
@@ -76,7 +85,9 @@ final class SolidGuess {
             case CAP_BADGE -> crownsHat(piece.area()) ? SolidKind.AXIS : SolidKind.DECAL;
             case EAR -> piece.order() > skinOrder || atTheSide(piece.area()) ? SolidKind.EAR : SolidKind.PLATE;
             case INNER_EAR, HORN -> SolidKind.PLATE;
-            case CAP, CAP_BAND, CAP_PEAK -> SolidKind.RING;
+            case CAP_PEAK -> SolidKind.RING;
+            // what is small and sewn on is called after the hat as well
+            case CAP, CAP_BAND -> onHat.test(piece) && !piece.area().isEmpty() ? worn(piece.area()) : SolidKind.RING;
             case GLASSES, LENS -> SolidKind.FRAME;
             case FRINGE, SIDE_HAIR, EXTRA_HAIR, BEARD -> SolidKind.COVER;
             case BACK_HAIR -> SolidKind.SHELL;
@@ -98,6 +109,9 @@ final class SolidGuess {
         Envelope face = skin.getEnvelopeInternal();
         if (box.isNull()) {
             return SolidKind.FLAT;
+        }
+        if (onHat.test(piece)) {
+            return worn(area);
         }
         boolean wide = box.getWidth() > WIDE * 2 * half;
         if (piece.order() < skinOrder) {
@@ -124,6 +138,14 @@ final class SolidGuess {
         return beside ? SolidKind.PLATE : SolidKind.COVER;
     }
 
+    /** What hangs on a hat goes round it, sits on top of it, or is a badge. */
+    private SolidKind worn(Geometry area) {
+        if (crownsHat(area)) {
+            return SolidKind.AXIS;
+        }
+        return area.getEnvelopeInternal().getWidth() > half ? SolidKind.RING : SolidKind.DECAL;
+    }
+
     private boolean onAxis(Geometry area) {
         return Math.abs(area.getCentroid().getX() - axis) < ON_AXIS * half;
     }
@@ -131,7 +153,7 @@ final class SolidGuess {
     /** A knob or a bobble sits on the hat's top, where a badge on its front would be drawn out to a splinter. */
     private boolean crownsHat(Geometry area) {
         Envelope box = area.getEnvelopeInternal();
-        return onAxis(area) && box.getMinY() < hatTop && box.getHeight() < KNOB * half;
+        return onAxis(area) && box.getMinY() < hatTop && (box.getHeight() < KNOB * half || box.centre().y < hatTop);
     }
 
     private boolean within(Geometry area) {

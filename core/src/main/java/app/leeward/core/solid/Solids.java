@@ -226,7 +226,12 @@ final class Solids {
         return switch (art.kinds().get(piece)) {
             case SKULL -> lifted(on(carrier(p), 0), forward);
             case MASS -> lifted(p.part().role() == PartRole.NOSE ? nose(p) : onMuzzle(p), forward);
-            case DECAL -> lenses.contains(piece) ? frame(p, forward) : lifted(cut(carrier(p)), forward);
+            case DECAL ->
+                lenses.contains(piece)
+                        ? frame(p, forward)
+                        : hats.under(p)
+                                .map(hat -> hats.badge(p, hat, forward))
+                                .orElseGet(() -> lifted(cut(carrier(p)), forward));
             case MOUTH -> lifted(mouth(p), forward + (muzzleUnder(p) ? 0 : MOUTH_LIFT * half));
             case COVER -> lifted(cover(), forward);
             case SHELL -> outlineOf(stacks.shell(p.area()), forward);
@@ -259,7 +264,10 @@ final class Solids {
         Motion motion = rest -> {
             Slice level = solid.at(rest.y());
             double x = rest.x() - solid.axis();
-            return view -> place(rest.y(), level.surface(x, view), view);
+            return view -> {
+                Spot now = level.surface(x, view);
+                return place(rest.y() + solid.along(rest, now, level, view), now, view);
+            };
         };
         return lifted(motion, forward);
     }
@@ -330,11 +338,7 @@ final class Solids {
 
     /** What lies under the piece: a hat it hangs on, the muzzle, else the skull. */
     private Stack carrier(HeadPiece p) {
-        Optional<String> parent = p.part().parent();
-        boolean onHat = parent.filter(art.kinds()::containsKey)
-                .filter(id -> art.kinds().get(id) == SolidKind.RING)
-                .isPresent();
-        return onHat ? hats.of(parent.get()) : muzzleUnder(p) ? muzzle.get() : skull;
+        return hats.under(p).orElseGet(() -> muzzleUnder(p) ? muzzle.get() : skull);
     }
 
     private boolean muzzleUnder(HeadPiece p) {

@@ -12,7 +12,7 @@ import java.util.Set;
 
 /**
  * Cuts at the edge of the face what lies on it and would leave it on the far side of a turn, such as the skin-coloured fold over a
- * lid. Only what lies wholly on the skin at rest is cut, in all its drawings, so the picture at rest stays.
+ * lid. Moustaches stand out beyond it, and badges go with their hat. Only what lies wholly on the skin at rest is cut, in all its drawings, so the picture at rest stays.
  */
 final class FaceWindow {
     private static final Set<SolidKind> ON_FACE = Set.of(SolidKind.SKULL, SolidKind.DECAL, SolidKind.MOUTH);
@@ -31,6 +31,7 @@ final class FaceWindow {
                     && c.part(id)
                             .filter(p ->
                                     p.role() != PartRole.FACE_LINE && !p.role().insideEye() && !p.beaked())
+                            .filter(p -> p.role() != PartRole.MOUSTACHE && !solids.onHat(id))
                             .isPresent();
             if (over && onFace && !masked.contains(id) && solids.liesOnSkin(id)) {
                 more.add(id);

@@ -201,8 +201,17 @@ final class AnimatedSvgWriter {
                 Artwork art = Motion.art(character, by);
                 inside.append("<g").append(standing(by)).append('>');
                 inside.append(smil.display(by)).append(smil.placement(by));
-                for (int i : indices(art, fingers ? art.fingers() : art.windowShapes())) {
-                    shape(markup, inside, by, art, i, null, s -> s.silhouette("#000000", fingers));
+                int[] cut = indices(art, fingers ? art.fingers() : art.windowShapes());
+                boolean tucked = !fingers && cut.length == 1;
+                for (int i : cut) {
+                    shape(
+                            markup,
+                            inside,
+                            by,
+                            art,
+                            i,
+                            null,
+                            s -> tucked ? s.tucked("#000000", "#ffffff") : s.silhouette("#000000", fingers));
                 }
                 inside.append("</g>");
             }

@@ -129,7 +129,9 @@ public final class SvgWriter {
             List<Shape> out = fingers ? art(p).fingers() : art(p).windowShapes();
             StringBuilder inside = new StringBuilder();
             ShapeMarkup markup = new ShapeMarkup(id + "-", inside, defs, images);
-            out.forEach(s -> markup.write(s.silhouette("#000000", fingers), null));
+            boolean tucked = !fingers && out.size() == 1;
+            out.forEach(s ->
+                    markup.write(tucked ? s.tucked("#000000", "#ffffff") : s.silhouette("#000000", fingers), null));
             double w = character.sheet().canvas().width();
             double h = character.sheet().canvas().height();
             String everywhere = " x=\"" + Numbers.text(-w) + "\" y=\"" + Numbers.text(-h) + "\" width=\""
