@@ -1,4 +1,4 @@
-import { Trash2 } from 'lucide-react';
+import { Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { LiveTake } from 'page-core';
 import type { Shot } from '../api/client';
 import { useSheet } from '../shot/sheetState';
@@ -7,7 +7,9 @@ import { useStudio } from '../state/studio';
 import { NumberField } from '../ui/NumberField';
 import { type Smoothing, useLive } from './liveState';
 import { placedIn } from './spoken';
+import { TakesBeside } from './TakesBeside';
 import { useTakes } from './useTakes';
+import { useWatchTake } from './useWatchTake';
 import { VoiceOfTake } from './VoiceOfTake';
 
 /** What becomes of what was played: the takes there are, and how they are made into keys. */
@@ -142,6 +144,7 @@ export function SmoothingChoice() {
 function Takes() {
   const { view, line } = useStudio();
   const { put, drop } = useTakes();
+  const { watched, watch } = useWatchTake();
   const takes = useLive((s) => s.takes);
   const picked = useSheet((s) => s.chosen);
   const loop = useDesk((s) => s.loop);
@@ -153,55 +156,73 @@ function Takes() {
     view.character.library.cues.find((c) => c.id === id)?.name ??
     id;
   return (
-    <ul className="mt-2 grid max-h-52 grid-cols-[minmax(0,1fr)] gap-1 overflow-y-auto" aria-label="Takes">
-      {takes.map((t, i) => {
-        const { from, to, dials, drawings, looks, cues = {} } = t.take;
-        const a = Math.max(from, chosen?.from ?? from);
-        const b = Math.min(to, chosen?.to ?? to);
-        const part = chosen !== null && a < b && (a > from || b < to);
-        const moved = [
-          ...Object.keys(dials),
-          ...Object.keys(drawings),
-          ...Object.keys(looks),
-          ...Object.keys(cues),
-        ];
-        return (
-          <li
-            key={t.id}
-            className="flex items-center gap-1.5 rounded-lg border border-line bg-card px-2 py-1 text-[13px]"
-          >
-            <span className="min-w-0 flex-1">
-              <b>Take {i + 1}</b>{' '}
-              <span className="text-faint">
-                {from + 1}–{to}
-                {t.ended ? '' : ', broke off'}
+    <>
+      <ul className="mt-2 grid max-h-52 grid-cols-[minmax(0,1fr)] gap-1 overflow-y-auto" aria-label="Takes">
+        {takes.map((t, i) => {
+          const { from, to, dials, drawings, looks, cues = {} } = t.take;
+          const a = Math.max(from, chosen?.from ?? from);
+          const b = Math.min(to, chosen?.to ?? to);
+          const part = chosen !== null && a < b && (a > from || b < to);
+          const moved = [
+            ...Object.keys(dials),
+            ...Object.keys(drawings),
+            ...Object.keys(looks),
+            ...Object.keys(cues),
+          ];
+          return (
+            <li
+              key={t.id}
+              className="flex items-center gap-1.5 rounded-lg border border-line bg-card px-2 py-1 text-[13px]"
+            >
+              <span className="min-w-0 flex-1">
+                <b>Take {i + 1}</b>{' '}
+                <span className="text-faint">
+                  {from + 1}–{to}
+                  {t.ended ? '' : ', broke off'}
+                </span>
+                <span className="block truncate text-[12px] text-faint">{moved.map(name).join(', ')}</span>
+                {t.voice && line && (
+                  <Voice id={t.voice} name={`take ${i + 1}`} shot={line.shot} take={t.take} />
+                )}
               </span>
-              <span className="block truncate text-[12px] text-faint">{moved.map(name).join(', ')}</span>
-              {t.voice && line && (
-                <Voice id={t.voice} name={`take ${i + 1}`} shot={line.shot} take={t.take} />
+              {moved.length > 0 && (
+                <button
+                  className="btn px-1.5 py-0"
+                  aria-pressed={watched === t.id}
+                  aria-label={`Watch take ${i + 1}`}
+                  title={
+                    watched === t.id
+                      ? 'Back to the shot as it is'
+                      : 'Plays the shot as it would be with this take put in'
+                  }
+                  onClick={() => (watched === t.id ? useDesk.getState().play(false) : watch(t))}
+                >
+                  {watched === t.id ? <EyeOff size={14} aria-hidden /> : <Eye size={14} aria-hidden />}
+                </button>
               )}
-            </span>
-            {moved.length > 0 && part && (
-              <button
-                className="btn px-2 py-0"
-                title="Only the frames that go round, or that are chosen on the sheet"
-                onClick={() => void put(t.take, a, b)}
-              >
-                Put in {a + 1}–{b}
+              {moved.length > 0 && part && (
+                <button
+                  className="btn px-2 py-0"
+                  title="Only the frames that go round, or that are chosen on the sheet"
+                  onClick={() => void put(t.take, a, b)}
+                >
+                  Put in {a + 1}–{b}
+                </button>
+              )}
+              {moved.length > 0 && (
+                <button className="btn px-2 py-0" onClick={() => void put(t.take)}>
+                  Put in
+                </button>
+              )}
+              <button className="btn px-1.5 py-0" aria-label={`Delete take ${i + 1}`} onClick={() => drop(t)}>
+                <Trash2 size={13} aria-hidden />
               </button>
-            )}
-            {moved.length > 0 && (
-              <button className="btn px-2 py-0" onClick={() => void put(t.take)}>
-                Put in
-              </button>
-            )}
-            <button className="btn px-1.5 py-0" aria-label={`Delete take ${i + 1}`} onClick={() => drop(t)}>
-              <Trash2 size={13} aria-hidden />
-            </button>
-          </li>
-        );
-      })}
-    </ul>
+            </li>
+          );
+        })}
+      </ul>
+      <TakesBeside takes={takes} character={view.character} />
+    </>
   );
 }
 

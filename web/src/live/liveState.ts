@@ -39,6 +39,8 @@ interface Live {
   cued: ((cue: string) => void) | null;
   /** What has been done in the take that is being played. */
   writing: LiveTake | null;
+  /** The take that is being watched without being put in; null while none is. */
+  watched: string | null;
   /** Takes of the shot, in the order they were played. */
   takes: KeptTake[];
   /** Seconds counted before it begins; common practice is three. */
@@ -65,6 +67,7 @@ export const useLive = create<Live>(() => ({
   over: false,
   cued: null,
   writing: null,
+  watched: null,
   takes: [],
   count: 3,
   smoothing: 'some',

@@ -7,6 +7,18 @@ import { throwAway } from '../record/takes';
 import { dropTake, type KeptTake, takesOver } from './liveTakes';
 import { settings, useLive } from './liveState';
 
+/** The hand lets go of what a take moves: it would stand over what is in the shot now. */
+export function letGo(take: LiveTake): void {
+  const without = <T>(held: Record<string, T>, gone: object) =>
+    Object.fromEntries(Object.entries(held).filter(([id]) => !(id in gone)));
+  useDesk.setState((s) => ({
+    dials: without(s.dials, take.dials),
+    picks: without(s.picks, take.drawings),
+    pins: without(s.pins, take.drawings),
+    looks: without(s.looks, take.looks),
+  }));
+}
+
 /** The takes of the shot on the stage: they are put in, whole or in parts, and thrown away. */
 export function useTakes() {
   const { line, editLine, tell } = useStudio();
@@ -24,23 +36,16 @@ export function useTakes() {
   /** Writes a take, or a stretch of it, into the shot. */
   const put = useCallback(
     async (take: LiveTake, from = take.from, to = take.to) => {
-      const { open } = useActed.getState();
-      const edit = open?.played({ ...take, from, to }, settings());
+      // not over a take that is only being watched
+      const { keptOpen } = useActed.getState();
+      const edit = keptOpen?.played({ ...take, from, to }, settings());
       if (edit === undefined) return;
       if (typeof edit === 'string') {
         tell({ message: edit, bad: true });
         return;
       }
       if (!(await editLine(edit))) return;
-      // the hand lets go of what is in the shot now
-      const without = <T>(held: Record<string, T>, gone: object) =>
-        Object.fromEntries(Object.entries(held).filter(([id]) => !(id in gone)));
-      useDesk.setState((s) => ({
-        dials: without(s.dials, take.dials),
-        picks: without(s.picks, take.drawings),
-        pins: without(s.pins, take.drawings),
-        looks: without(s.looks, take.looks),
-      }));
+      letGo(take);
     },
     [editLine, tell],
   );

@@ -26,6 +26,7 @@ export function tracks(
   bench: string,
   played: boolean,
   spoken = true,
+  performed = false,
 ): { columns: string; rows: string } {
   if (alone) return { columns: '0 minmax(0,1fr) 0', rows: 'minmax(0,1fr) 0 0' };
   const wide: Panel = bench === 'shot' ? 'sheet' : 'bench';
@@ -44,9 +45,11 @@ export function tracks(
       : size[panel] && there
         ? `minmax(0,${size[panel]}px)`
         : `minmax(0,auto)`;
+  // whoever acts watches the face: many tracks below it scroll, unless somebody dragged them taller
+  const face = !played || bench !== 'shot' || size.strip ? 'min(150px,30vh)' : performed ? '52vh' : '36vh';
   return {
     columns: `${rail} minmax(0,${shares[0]}) ${side}`,
-    rows: `minmax(min(150px,30vh),1fr) ${row('shelf')} ${row('strip', spoken)}`,
+    rows: `minmax(${face},1fr) ${row('shelf')} ${row('strip', spoken)}`,
   };
 }
 
@@ -75,7 +78,7 @@ export function Workspace() {
   const staged = bench !== 'hand-over';
   const shelved = staged && !(performed && bench === 'shot');
   const side: Panel = bench === 'shot' ? 'sheet' : 'bench';
-  const { columns, rows } = tracks(room, bench, live, !useSilent());
+  const { columns, rows } = tracks(room, bench, live, !useSilent(), performed);
   const narrow = useNarrow();
   // beside a tall bench on a small window there would be no room for a line at all
   const beside = isTall(bench) && !narrow;

@@ -115,6 +115,42 @@ class PerformerStoryTest extends Story {
         page.getByLabel("Takes: 1").click();
         source("Simulated").click();
         assertThat(page.getByLabel("Head yaw drives")).hasValue("dial turn");
+        source("Hands").click();
+        aTakeIsWatchedAndItsBestStretchPutIn();
+    }
+
+    private void aTakeIsWatchedAndItsBestStretchPutIn() throws Exception {
+        hand.settle();
+        button("Undo").click();
+        hand.settle();
+        Locator watch = page.getByLabel("Watch take 1");
+        watch.click();
+        assertThat(watch).hasAttribute("aria-pressed", "true");
+        assertThat(button("Stop")).isVisible();
+        watch.click();
+        assertThat(watch).hasAttribute("aria-pressed", "false");
+        // nothing was written: what was undone can still be done again
+        assertThat(button("Redo")).isEnabled();
+        page.getByLabel("What is compared").selectOption("dial turn");
+        assertThat(faults()).isEmpty();
+        BoundingBox curves = page.getByLabel("Turn in one take").boundingBox();
+        page.mouse().move(curves.x + curves.width * 0.25, curves.y + 20);
+        page.mouse().down();
+        page.mouse().move(curves.x + curves.width * 0.5, curves.y + 30);
+        page.mouse().up();
+        Locator part = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Put in \\d+–\\d+$")));
+        String[] stretch = part.innerText().replace("Put in ", "").split("–");
+        part.click();
+        hand.settle();
+        button("Back to the sheet").click();
+        page.waitForFunction(
+                "() => document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\").length > 1");
+        Object beyond = page.evaluate(
+                "end => [...document.querySelectorAll(\"[data-testid=sheet] [data-item^='key turn']\")]"
+                        + ".filter(k => Number(k.dataset.item.split(' ').at(-1)) > end).length",
+                Integer.parseInt(stretch[1]));
+        assertThat(((Number) beyond).intValue()).isZero();
     }
 
     /** A tracker of somebody else's: the JDK's own WebSocket. */
