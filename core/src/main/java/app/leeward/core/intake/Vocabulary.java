@@ -81,6 +81,9 @@ final class Vocabulary {
                 PartRole.CAP,
                 "cap, skull cap, hat, beanie, turban, headband, bonnet, helmet, cap crown, hat crown, hut, muetze, mutze, kappe, chapeau, casquette, sombrero, gorra");
         call(
+                PartRole.CAP,
+                "ushanka, fedora, trilby, bowler, beret, fez, kepi, snapback, helm, melone, baskenmuetze, casque, boina, casco");
+        call(
                 PartRole.CAP_BAND,
                 "cap band, hat band, hatband, hutband, mutzenband, bande chapeau, ruban chapeau, banda sombrero, cinta sombrero");
         call(

@@ -6,6 +6,8 @@ import app.leeward.core.art.Point;
 import app.leeward.core.art.Regions;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.SolidKind;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +30,10 @@ final class Hats {
     private static final double UNEVEN = 0.1;
     /** The most a ring hangs in the middle that is seen at a slant, as a share of half its width. By eye. */
     private static final double BOWED = 0.6;
+    /** How near the middle of a hat closes that is open below, in half widths of the head. By eye. */
+    private static final double CLOSED = 0.15;
+    /** How much of something lies on a hat that is sewn to it. By eye. */
+    private static final double LIES = 0.6;
     /** How much wider than the hat above it a brim is. By eye. */
     private static final double BRIM = 1.12;
     /** How far out a badge is told from where its ring goes behind, as a share of half the ring's width. */
@@ -46,6 +52,8 @@ final class Hats {
     private final BiFunction<Stack, Double, Motion> on;
     private final Function<Stack, Motion> cut;
     private final Map<String, Stack> hats = new HashMap<>();
+    private final Map<String, Geometry> areas = new HashMap<>();
+    private final Map<String, Optional<String>> under = new HashMap<>();
 
     /**
      * @param on how what lies on a stack goes, so far further towards the viewer
@@ -70,7 +78,7 @@ final class Hats {
     Stack of(String piece) {
         String root = root(piece);
         return hats.computeIfAbsent(root, k -> {
-            Geometry area = area(root, p -> true);
+            Geometry area = areas.computeIfAbsent(root, h -> area(h, p -> true));
             return stacks.revolved(area.isEmpty() ? art.skin() : area)
                     .bowed(bow(area(root, p -> p.part().role() != PartRole.CAP_PEAK)));
         });
@@ -124,12 +132,36 @@ final class Hats {
         return ring ? bow : 0;
     }
 
-    /** The hat that a piece hangs on; empty when it hangs on none. */
+    /** The hat that a piece hangs on, or that something nobody has a word for lies on; empty when there is none. */
     Optional<Stack> under(HeadPiece p) {
+        return under.computeIfAbsent(p.part().id(), k -> found(p)).map(this::of);
+    }
+
+    private Optional<String> found(HeadPiece p) {
         return p.part()
                 .parent()
                 .filter(id -> art.kinds().get(id) == SolidKind.RING)
-                .map(this::of);
+                .or(() -> beneath(
+                                p,
+                                art.pieces().values(),
+                                o -> art.kinds().get(o.part().id()) == SolidKind.RING)
+                        .map(o -> o.part().id()));
+    }
+
+    /** The uppermost of some wider pieces on which something nobody has a word for lies for the most part. */
+    static Optional<HeadPiece> beneath(HeadPiece piece, Collection<HeadPiece> all, Predicate<HeadPiece> some) {
+        Envelope own = piece.area().getEnvelopeInternal();
+        if (piece.part().role() != PartRole.OTHER || own.isNull()) {
+            return Optional.empty();
+        }
+        return all.stream()
+                .filter(o -> o.order() < piece.order())
+                .filter(o -> o.fills().getEnvelopeInternal().contains(own.centre())
+                        && o.fills().getEnvelopeInternal().getWidth() > own.getWidth())
+                .filter(some)
+                .filter(o -> Regions.both(o.fills(), piece.area()).getArea()
+                        > LIES * piece.area().getArea())
+                .max(Comparator.comparingInt(HeadPiece::order));
     }
 
     /** A badge is a stiff plate on the hat: it goes where its middle goes, as wide as it is seen there, and leans little. */
@@ -184,7 +216,7 @@ final class Hats {
         boolean round = outline.bounds()
                 .filter(b -> b.width() <= ROUND * widest(hat, b))
                 .isEmpty();
-        if (!round) {
+        if (!round && closed(piece, outline)) {
             return on.apply(hat, forward);
         }
         double axis = art.axis();
@@ -197,6 +229,17 @@ final class Hats {
                     rest.y(), new Spot(rest.x() - axis + view.way() * (s.middle() + forward) * view.sin(), z), view);
         };
         return opening(outline).map(hole -> lookedOut(hole, turning)).orElse(turning);
+    }
+
+    /** Whether a hat is closed in front at the height of an outline: what is drawn on a flap beside the face stays on it. */
+    private boolean closed(String piece, Path outline) {
+        Geometry hat = areas.computeIfAbsent(root(piece), k -> area(k, p -> true));
+        return outline.bounds()
+                .map(b -> hat.distance(hat.getFactory()
+                                .createPoint(
+                                        new Coordinate(art.axis(), b.centre().y())))
+                        < CLOSED * art.half())
+                .orElse(true);
     }
 
     /** Whether a peak is a brim: it stands out to both sides of the hat. */

@@ -82,7 +82,7 @@ record HeadArt(
         }
         SolidGuess guess = new SolidGuess(
                 p -> p.part().parent().equals(Optional.of(head.get().id())),
-                p -> p.part().parent().map(pieces::get).filter(HeadPiece::ofHat).isPresent(),
+                pieces,
                 area,
                 axis,
                 half,

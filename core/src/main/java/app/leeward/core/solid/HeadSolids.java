@@ -232,14 +232,9 @@ public final class HeadSolids {
         return p.part().drawing(p.part().shown()).isPresent() && p.liesWithin(art.skin());
     }
 
-    /** Whether a piece is worn with a hat: it hangs on one that goes round the head. */
+    /** Whether a piece is worn with a hat: it hangs on one that goes round the head, or lies on one. */
     public boolean onHat(String piece) {
-        return art.pieces()
-                .get(piece)
-                .part()
-                .parent()
-                .filter(p -> art.kinds().get(p) == SolidKind.RING)
-                .isPresent();
+        return solids.onHat(art.pieces().get(piece));
     }
 
     /** Whether the head is a box. */

@@ -4,6 +4,9 @@ import app.leeward.core.art.Regions;
 import app.leeward.core.rig.PartRole;
 import app.leeward.core.rig.Side;
 import app.leeward.core.rig.SolidKind;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -29,7 +32,8 @@ final class SolidGuess {
     private static final double FAR = 1.2;
 
     private final Predicate<HeadPiece> hangsOnHead;
-    private final Predicate<HeadPiece> onHat;
+    private final Map<String, HeadPiece> pieces;
+    private final Map<String, SolidKind> told = new HashMap<>();
     private final Geometry skin;
     /** The same, made ready for being asked about many pieces. */
     private final PreparedGeometry asked;
@@ -41,19 +45,19 @@ final class SolidGuess {
 
     /**
      * @param hangsOnHead whether a piece hangs on the head itself, not on another piece of it
-     * @param onHat whether a piece hangs on a piece of a hat
+     * @param pieces of the head, by part id
      * @param hatTop y of the highest point of the hat, canvas units; infinite when there is none
      */
     SolidGuess(
             Predicate<HeadPiece> hangsOnHead,
-            Predicate<HeadPiece> onHat,
+            Map<String, HeadPiece> pieces,
             Geometry skin,
             double axis,
             double half,
             int skinOrder,
             double hatTop) {
         this.hangsOnHead = hangsOnHead;
-        this.onHat = onHat;
+        this.pieces = pieces;
         this.skin = skin;
         asked = PreparedGeometryFactory.prepare(skin);
         this.axis = axis;
@@ -63,7 +67,13 @@ final class SolidGuess {
     }
 
     SolidKind of(HeadPiece piece) {
-        return farAway(piece) ? SolidKind.FLAT : byRole(piece);
+        // what lies on another is told by what that is
+        SolidKind known = told.get(piece.part().id());
+        if (known == null) {
+            known = farAway(piece) ? SolidKind.FLAT : byRole(piece);
+            told.put(piece.part().id(), known);
+        }
+        return known;
     }
 
     /** What hangs on the head itself and lies far from it was put aside or hangs there by mistake. */
@@ -87,7 +97,7 @@ final class SolidGuess {
             case INNER_EAR, HORN -> SolidKind.PLATE;
             case CAP_PEAK -> SolidKind.RING;
             // what is small and sewn on is called after the hat as well
-            case CAP, CAP_BAND -> onHat.test(piece) && !piece.area().isEmpty() ? worn(piece.area()) : SolidKind.RING;
+            case CAP, CAP_BAND -> onHat(piece) && !piece.area().isEmpty() ? worn(piece.area()) : SolidKind.RING;
             case GLASSES, LENS -> SolidKind.FRAME;
             case FRINGE, SIDE_HAIR, EXTRA_HAIR, BEARD -> SolidKind.COVER;
             case BACK_HAIR -> SolidKind.SHELL;
@@ -110,7 +120,7 @@ final class SolidGuess {
         if (box.isNull()) {
             return SolidKind.FLAT;
         }
-        if (onHat.test(piece)) {
+        if (onHat(piece)) {
             return worn(area);
         }
         boolean wide = box.getWidth() > WIDE * 2 * half;
@@ -136,6 +146,16 @@ final class SolidGuess {
         boolean out = share(area) < 0.35;
         boolean beside = out && (box.getMinX() > axis + 0.6 * half || box.getMaxX() < axis - 0.6 * half);
         return beside ? SolidKind.PLATE : SolidKind.COVER;
+    }
+
+    /** Whether it hangs on a piece of a hat, by its role or because that goes round the head, is wider and lies under it. */
+    private boolean onHat(HeadPiece piece) {
+        Optional<HeadPiece> parent = piece.part().parent().map(pieces::get);
+        if (parent.filter(HeadPiece::ofHat).isPresent()) {
+            return true;
+        }
+        return Hats.beneath(piece, pieces.values(), o -> o.part().role() == PartRole.OTHER && of(o) == SolidKind.RING)
+                .isPresent();
     }
 
     /** What hangs on a hat goes round it, sits on top of it, or is a badge. */

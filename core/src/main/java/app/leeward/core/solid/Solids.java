@@ -122,6 +122,10 @@ final class Solids {
         return plates;
     }
 
+    boolean onHat(HeadPiece p) {
+        return hats.under(p).isPresent();
+    }
+
     Stacks stacks() {
         return stacks;
     }
